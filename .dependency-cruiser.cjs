@@ -1,0 +1,34 @@
+/** The house's arrows (docs/architecture.md): web -> api -> core, server -> api -> core, cli -> server. */
+const never = (name, from, to, comment) => ({ name, comment, severity: 'error', from: { path: from }, to: { path: to } });
+
+module.exports = {
+  forbidden: [
+    { name: 'no-circular', severity: 'error', from: {}, to: { circular: true } },
+    { name: 'no-unresolvable', severity: 'error', from: {}, to: { couldNotResolve: true } },
+    never('core-stands-alone', '^core/', '^(api|server|cli|web|demo|bench|e2e)/', 'core is pure computation'),
+    {
+      name: 'core-without-node',
+      severity: 'error',
+      from: { path: '^core/', pathNot: '\\.test\\.ts$' },
+      to: { dependencyTypes: ['core'] },
+    },
+    never('core-without-io', '^core/', 'node_modules/(better-sqlite3|hono|react|piscina|csv-parse|pino)', 'no I/O in core'),
+    never('api-knows-core-only', '^api/', '^(server|cli|web|demo|bench|e2e)/'),
+    never('server-never-web', '^server/', '^(cli|web|demo|bench|e2e)/'),
+    never('web-never-server', '^web/', '^(server|cli|demo|bench|e2e)/'),
+    never('shop-never-desk', '^web/shop/', '^web/desk/', 'the shop is a bundle of its own'),
+    never('desk-never-shop', '^web/desk/', '^web/shop/', 'they meet in an iframe and web/bridge'),
+    never('cli-never-web', '^cli/', '^(web|demo|bench|e2e)/'),
+    never('demo-knows-core-only', '^demo/', '^(server|cli|web|bench|e2e)/'),
+  ],
+  options: {
+    tsPreCompilationDeps: true,
+    doNotFollow: { path: 'node_modules' },
+    exclude: { path: '(^|/)build/|(^|/)dist/' },
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'node', 'default', 'types'],
+      extensions: ['.ts', '.tsx', '.mjs', '.js', '.d.ts'],
+    },
+  },
+};

@@ -1,0 +1,127 @@
+import { z } from 'zod';
+import { filterKinds } from './setup/schema.ts';
+
+/**
+ * The one shape in which results are told: by the shop's interface, the desk's preview and the terminal. Scores and
+ * their lines are whole thousandths of a point: 100,000 is a perfect match.
+ */
+const points = z.number().int();
+
+export const filterValueSchema = z.object({
+  value: z.string(),
+  count: z.number().int().describe('Products, families counted once, that choosing this value as well would show.'),
+  chosen: z.boolean(),
+});
+export const filterAnswerSchema = z.object({
+  key: z.string(),
+  label: z.string(),
+  kind: z.enum(filterKinds),
+  counts: z.boolean().describe('Whether shoppers see the counts.'),
+  values: z.array(filterValueSchema),
+  more: z.number().int().describe('Values left out beyond the limit.'),
+  range: z
+    .object({ least: z.number(), most: z.number(), chosen: z.string().nullable() })
+    .optional()
+    .describe('Ends over the results with the other filters applied, and what is chosen.'),
+});
+export type FilterValue = z.infer<typeof filterValueSchema>;
+export type FilterAnswer = z.infer<typeof filterAnswerSchema>;
+
+const foundSchema = z.object({
+  attribute: z.string(),
+  label: z.string(),
+  term: z.string().describe('The catalog word that was found.'),
+  how: z.enum(['exact', 'form', 'prefix', 'oneEdit', 'twoEdits']),
+  weight: z.number(),
+  gain: z.number().describe('0 to 1: weight over the heaviest weight, times the quality of the match.'),
+  points,
+});
+export const whySchema = z.object({
+  words: z.array(
+    z.object({
+      word: z.string(),
+      share: z.number().describe('Points this word could give at most, in thousandths.'),
+      best: foundSchema,
+      also: foundSchema.nullable(),
+    }),
+  ),
+  closeness: z.array(z.object({ words: z.tuple([z.string(), z.string()]), gap: z.number().int(), points })),
+  matchScore: points.describe('The sum of the lines above.'),
+  pulls: z.array(z.object({ plan: z.string(), planName: z.string(), pull: z.number() })),
+  totalPull: z.number().describe('The product of the pulls, kept between 0.1 and 10.'),
+  score: points.describe('The score after pulls.'),
+  closeCall: z
+    .object({
+      leader: points.describe('Score of the first product of the group.'),
+      width: points,
+      signals: z.array(
+        z.object({
+          attribute: z.string(),
+          label: z.string(),
+          direction: z.enum(['high', 'low']),
+          value: z.number().nullable(),
+        }),
+      ),
+      decidedBy: z.string().nullable().describe('Attribute that put it below the one before it in its group.'),
+    })
+    .nullable(),
+  pin: z.object({ plan: z.string(), planName: z.string(), place: z.number().int() }).nullable(),
+  exactSku: z.boolean(),
+  place: z.number().int(),
+});
+export type Why = z.infer<typeof whySchema>;
+export type FoundLine = z.infer<typeof foundSchema>;
+
+export const marksSchema = z.object({
+  pin: z.object({ plan: z.string(), planName: z.string() }).optional(),
+  pull: z.number().optional(),
+  exactSku: z.boolean().optional(),
+  moved: z
+    .number()
+    .int()
+    .nullable()
+    .optional()
+    .describe('Places gained since what is published; null: it was not among the first ones there.'),
+});
+export type Marks = z.infer<typeof marksSchema>;
+
+export const cardSchema = z.object({
+  id: z.string(),
+  familyId: z.string(),
+  sku: z.string(),
+  title: z.string(),
+  brand: z.string().nullable(),
+  price: z.number().nullable(),
+  formerPrice: z.number().nullable(),
+  rating: z.number().nullable(),
+  available: z.boolean(),
+  picture: z.string().nullable(),
+  link: z.string().nullable(),
+  variants: z.number().int().describe('Variants of the family in the catalog.'),
+  details: z.array(z.object({ key: z.string(), label: z.string(), value: z.string() })),
+});
+export type Card = z.infer<typeof cardSchema>;
+
+export const resultSchema = cardSchema.extend({
+  place: z.number().int(),
+  score: points.describe('After pulls; 0 where no words were looked for or the product is only pinned.'),
+  marks: marksSchema.optional(),
+  why: whySchema.optional(),
+});
+export type Result = z.infer<typeof resultSchema>;
+
+export const searchAnswerSchema = z.object({
+  query: z.string(),
+  total: z.number().int().describe('Products (families) found.'),
+  page: z.number().int(),
+  limit: z.number().int(),
+  results: z.array(resultSchema),
+  filters: z.array(filterAnswerSchema),
+  corrections: z.array(z.object({ from: z.string(), to: z.string() })),
+  dropped: z.array(z.string()).describe('Words left out, since nothing has all of them.'),
+  ignoredFilters: z.array(z.string()).describe('Chosen filters that this shop does not have.'),
+  emptyShelf: z
+    .object({ message: z.string(), searches: z.array(z.string()), products: z.array(cardSchema) })
+    .nullable(),
+});
+export type SearchAnswer = z.infer<typeof searchAnswerSchema>;

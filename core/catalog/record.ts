@@ -1,0 +1,23 @@
+/** What one attribute of one record holds: a text, an amount, or several texts (tags, the levels of a category). */
+export type AttributeValue = string | number | readonly string[];
+
+/** One row of a catalog: one variant. Records sharing `familyId` are the variants of one product. */
+export interface CatalogRecord {
+  readonly id: string;
+  readonly familyId: string;
+  readonly sku: string;
+  /** By attribute key; an attribute the record does not have is absent, never an empty text. */
+  readonly values: Readonly<Record<string, AttributeValue>>;
+}
+
+/** The texts an attribute value is read as, one for each value. A number is read as it is written plainly. */
+export function textsOf(value: AttributeValue | undefined): readonly string[] {
+  if (value === undefined) return [];
+  if (typeof value === 'number') return [String(value)];
+  return typeof value === 'string' ? [value] : value;
+}
+
+/** The first text of a value, or the fallback: for places that show just one. */
+export function firstText(value: AttributeValue | undefined, fallback = ''): string {
+  return textsOf(value)[0] ?? fallback;
+}

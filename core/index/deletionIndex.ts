@@ -1,0 +1,106 @@
+import { allowedEdits, editDistance } from '../text/editDistance.ts';
+import { isNumberLike } from '../text/tokenize.ts';
+import { growingWords } from './growingArray.ts';
+import type { SectionArray, Sections } from './sections.ts';
+import type { StringTable } from './stringTable.ts';
+
+/**
+ * Finds the terms near a misspelt word. Two words at most k edits apart share a text left after at most k deletions
+ * from each (Mor and Fraenkel 1982), so every term is filed under its own deletions and a word is looked up under its.
+ *
+ * Owns two parallel sections: `deletions.start` (buckets + 1 offsets) and `deletions.terms` (term numbers). A bucket
+ * is a hash of the deleted text; collisions are harmless since every candidate's true distance is measured.
+ * Only the first `filedLetters` letters of a word are deleted from, which bounds the entries to 29 a term.
+ */
+const filedLetters = 7;
+
+function hash(text: string): number {
+  let value = 0x811c9dc5;
+  for (let at = 0; at < text.length; at++) value = Math.imul(value ^ text.charCodeAt(at), 0x01000193);
+  value ^= value >>> 15;
+  return value >>> 0;
+}
+
+/** The word's first letters and all that is left of them after up to `edits` deletions, each once. */
+function deletions(word: string, edits: number): Set<string> {
+  const found = new Set([word.slice(0, filedLetters)]);
+  let level = [...found];
+  for (let edit = 0; edit < edits; edit++) {
+    const next: string[] = [];
+    for (const text of level)
+      for (let at = 0; at < text.length; at++) {
+        const shorter = text.slice(0, at) + text.slice(at + 1);
+        if (found.has(shorter)) continue;
+        found.add(shorter);
+        next.push(shorter);
+      }
+    level = next;
+  }
+  return found;
+}
+
+/** A term is filed with as many deletions as any word it may correct: one with two edits has at least eight letters. */
+const filedEdits = (length: number): number => (length >= 6 ? 2 : 1);
+
+const isCorrectable = (word: string): boolean => word.length >= 3 && !isNumberLike(word);
+
+/** Builds the sections. `eligible` leaves out terms that stand in code attributes only. */
+export function packDeletions(terms: readonly string[], eligible: Uint8Array): Record<string, SectionArray> {
+  const hashes = growingWords();
+  const owners = growingWords();
+  for (let term = 0; term < terms.length; term++) {
+    const text = terms[term]!;
+    if (!eligible[term] || !isCorrectable(text)) continue;
+    for (const left of deletions(text, filedEdits(text.length))) {
+      hashes.push(hash(left));
+      owners.push(term);
+    }
+  }
+  let buckets = 1;
+  while (buckets < hashes.length) buckets *= 2;
+  const start = new Uint32Array(buckets + 1);
+  const entries = hashes.view();
+  for (let at = 0; at < entries.length; at++) start[(entries[at]! & (buckets - 1)) + 1]!++;
+  for (let bucket = 0; bucket < buckets; bucket++) start[bucket + 1]! += start[bucket]!;
+  const next = start.slice();
+  const filed = new Uint32Array(entries.length);
+  const owner = owners.view();
+  for (let at = 0; at < entries.length; at++) filed[next[entries[at]! & (buckets - 1)]!++] = owner[at]!;
+  return { 'deletions.start': start, 'deletions.terms': filed };
+}
+
+export interface NearTerm {
+  readonly term: number;
+  /** 1 or 2. */
+  readonly edits: number;
+}
+
+export interface DeletionIndex {
+  /** The terms within the edits allowed for the word's length, not the word itself; in no particular order. */
+  near(word: string): NearTerm[];
+}
+
+export function openDeletions(sections: Sections, terms: StringTable): DeletionIndex {
+  const start = sections.u32('deletions.start');
+  const filed = sections.u32('deletions.terms');
+  const mask = start.length - 2;
+  return {
+    near(word) {
+      const limit = allowedEdits(word.length);
+      if (limit === 0 || !isCorrectable(word)) return [];
+      const seen = new Set<number>();
+      const found: NearTerm[] = [];
+      for (const left of deletions(word, limit)) {
+        const bucket = hash(left) & mask;
+        for (let at = start[bucket]!; at < start[bucket + 1]!; at++) {
+          const term = filed[at]!;
+          if (seen.has(term)) continue;
+          seen.add(term);
+          const edits = editDistance(word, terms.get(term), limit);
+          if (edits > 0 && edits <= limit) found.push({ term, edits });
+        }
+      }
+      return found;
+    },
+  };
+}

@@ -1,0 +1,89 @@
+import type { SectionArray, Sections } from './sections.ts';
+
+/**
+ * Where every term stands. Owns, with one item a posting, in order of (term, record, attribute):
+ * `posting.record` (u32), `posting.attribute` (u8), `posting.positions` (u32 offset, one more for the end);
+ * `positions` (u16, word positions inside the attribute, ascending); `posting.start` (u32, terms + 1 offsets) and
+ * `term.records` (u32, records holding the term in any attribute).
+ *
+ * A position is cut at 65,535; an attribute's several values stand `valueGap` apart, so that words of two tags are
+ * never neighbours.
+ */
+export const valueGap = 8;
+export const lastPosition = 65_535;
+/** Positions of one word in one attribute looked at for closeness: a word repeated more often is close anyway. */
+export const positionsLookedAt = 12;
+
+/** One occurrence a row, in order of (record, attribute, position); what the builder gathers. */
+export interface Occurrences {
+  readonly term: Uint32Array;
+  readonly record: Uint32Array;
+  readonly attribute: Uint8Array;
+  readonly position: Uint16Array;
+}
+
+/** Sorts occurrences by term (counting sort, stable) and joins those of one term, record and attribute. Linear. */
+export function packPostings(occurrences: Occurrences, terms: number): Record<string, SectionArray> {
+  const { term, record, attribute, position } = occurrences;
+  const total = term.length;
+  const next = new Uint32Array(terms + 1);
+  for (let at = 0; at < total; at++) next[term[at]! + 1]!++;
+  for (let index = 0; index < terms; index++) next[index + 1]! += next[index]!;
+  const order = new Uint32Array(total);
+  const ends = next.slice();
+  for (let at = 0; at < total; at++) order[ends[term[at]!]!++] = at;
+
+  const records = new Uint32Array(total);
+  const attributes = new Uint8Array(total);
+  const offsets = new Uint32Array(total + 1);
+  const positions = new Uint16Array(total);
+  const start = new Uint32Array(terms + 1);
+  const holding = new Uint32Array(terms);
+  let postings = 0;
+  for (let index = 0; index < terms; index++) {
+    start[index] = postings;
+    let lastRecord = -1;
+    for (let at = next[index]!; at < next[index + 1]!; at++) {
+      const row = order[at]!;
+      positions[at] = position[row]!;
+      const same = record[row] === lastRecord && attributes[postings - 1] === attribute[row];
+      if (same) continue;
+      if (record[row] !== lastRecord) holding[index]!++;
+      lastRecord = record[row]!;
+      records[postings] = lastRecord;
+      attributes[postings] = attribute[row]!;
+      offsets[postings++] = at;
+    }
+  }
+  start[terms] = postings;
+  offsets[postings] = total;
+  return {
+    'posting.record': records.slice(0, postings),
+    'posting.attribute': attributes.slice(0, postings),
+    'posting.positions': offsets.slice(0, postings + 1),
+    positions,
+    'posting.start': start,
+    'term.records': holding,
+  };
+}
+
+/** The postings' arrays as the matcher binds them; see the top of this file for what each holds. */
+export interface PostingArrays {
+  readonly record: Uint32Array;
+  readonly attribute: Uint8Array;
+  readonly positionStart: Uint32Array;
+  readonly positions: Uint16Array;
+  readonly start: Uint32Array;
+  readonly termRecords: Uint32Array;
+}
+
+export function openPostings(sections: Sections): PostingArrays {
+  return {
+    record: sections.u32('posting.record'),
+    attribute: sections.u8('posting.attribute'),
+    positionStart: sections.u32('posting.positions'),
+    positions: sections.u16('positions'),
+    start: sections.u32('posting.start'),
+    termRecords: sections.u32('term.records'),
+  };
+}

@@ -1,0 +1,83 @@
+import type { SectionArray, Sections } from './sections.ts';
+
+/**
+ * Texts numbered from 0. Owns two parallel sections: `NAME.text`, all texts as UTF-16 units end to end, and
+ * `NAME.start`, one offset a text and one more for the end. Together at most 2^32 units.
+ */
+export interface StringTable {
+  readonly length: number;
+  /** The text's own string; made anew at each call, so keep it where it is wanted often. */
+  get(index: number): string;
+}
+
+/** A string table in ascending order of UTF-16 units, so that texts and prefixes can be looked up by bisection. */
+export interface SortedStringTable extends StringTable {
+  /** The text's number, or -1. Cost: O(log n) comparisons. */
+  find(text: string): number;
+  /** The range [from, to) of texts that start so. Cost: O(log n) comparisons. */
+  prefixRange(prefix: string): readonly [number, number];
+}
+
+export function packStrings(name: string, texts: readonly string[]): Record<string, SectionArray> {
+  const start = new Uint32Array(texts.length + 1);
+  let total = 0;
+  for (let index = 0; index < texts.length; index++) {
+    total += texts[index]!.length;
+    start[index + 1] = total;
+  }
+  const units = new Uint16Array(total);
+  let at = 0;
+  for (const text of texts) for (let unit = 0; unit < text.length; unit++) units[at++] = text.charCodeAt(unit);
+  return { [`${name}.text`]: units, [`${name}.start`]: start };
+}
+
+export function openStrings(sections: Sections, name: string): SortedStringTable {
+  const units = sections.u16(`${name}.text`);
+  const start = sections.u32(`${name}.start`);
+  const length = start.length - 1;
+
+  /** Sign of (text number `index`) minus `sought`, looking at no more than `limit` units of the former. */
+  const compare = (index: number, sought: string, limit: number): number => {
+    const from = start[index]!;
+    const size = Math.min(start[index + 1]! - from, limit);
+    const shared = Math.min(size, sought.length);
+    for (let unit = 0; unit < shared; unit++) {
+      const difference = units[from + unit]! - sought.charCodeAt(unit);
+      if (difference !== 0) return difference;
+    }
+    return size - sought.length;
+  };
+  /** First text not below `sought` (or, with `beyond`, the first above all that start with it). */
+  const bound = (sought: string, limit: number, beyond: boolean): number => {
+    let low = 0;
+    let high = length;
+    while (low < high) {
+      const middle = (low + high) >>> 1;
+      const order = compare(middle, sought, limit);
+      if (order < 0 || (beyond && order === 0)) low = middle + 1;
+      else high = middle;
+    }
+    return low;
+  };
+
+  return {
+    length,
+    get(index) {
+      let text = '';
+      const end = start[index + 1]!;
+      for (let at = start[index]!; at < end; at += 4096)
+        text += String.fromCharCode(...units.subarray(at, Math.min(end, at + 4096)));
+      return text;
+    },
+    find(text) {
+      const at = bound(text, Number.POSITIVE_INFINITY, false);
+      return at < length && compare(at, text, Number.POSITIVE_INFINITY) === 0 ? at : -1;
+    },
+    prefixRange(prefix) {
+      return [bound(prefix, prefix.length, false), bound(prefix, prefix.length, true)];
+    },
+  };
+}
+
+/** Ascending order of UTF-16 units, which is what `<` gives for strings. */
+export const byUnits = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0);

@@ -1,0 +1,106 @@
+import type { FoundLine, Why } from '../answer.ts';
+import { positionsLookedAt } from '../index/postings.ts';
+import type { Snapshot } from '../index/snapshot.ts';
+import type { QueryWord } from '../query/understand.ts';
+import type { Setup } from '../setup/schema.ts';
+import { alsoLine, bestLine, closenessLine, gapBetween, pairPoints } from './formula.ts';
+import { kindNumber, notFound } from './gains.ts';
+import { pointsByWord } from './matcher.ts';
+
+type WordLines = Why['words'][number];
+export type MatchLines = Pick<Why, 'words' | 'closeness' | 'matchScore'>;
+
+interface Find {
+  readonly attribute: number;
+  readonly posting: number;
+  readonly gain: number;
+  readonly term: number;
+  readonly how: FoundLine['how'];
+}
+
+/** The postings [from, to) of one term in one record, by bisection. */
+function postingsIn(snapshot: Snapshot, term: number, record: number): readonly [number, number] {
+  const { start, record: records } = snapshot.postings;
+  let low = start[term]!;
+  let high = start[term + 1]!;
+  while (low < high) {
+    const middle = (low + high) >>> 1;
+    if (records[middle]! < record) low = middle + 1;
+    else high = middle;
+  }
+  let end = low;
+  while (end < start[term + 1]! && records[end] === record) end++;
+  return [low, end];
+}
+
+/** The best find in each attribute, best first: by gain, then by attribute, as the matcher has it. */
+function findsOf(snapshot: Snapshot, word: QueryWord, record: number, gains: readonly Float64Array[]): Find[] {
+  const best = new Map<number, Find>();
+  for (const { term, how } of word.expansions) {
+    const [from, to] = postingsIn(snapshot, term, record);
+    for (let posting = from; posting < to; posting++) {
+      const attribute = snapshot.postings.attribute[posting]!;
+      const gain = gains[kindNumber[how]]![attribute]!;
+      if (gain === notFound || gain <= (best.get(attribute)?.gain ?? notFound)) continue;
+      best.set(attribute, { attribute, posting, gain, term, how });
+    }
+  }
+  return [...best.values()].sort((a, b) => b.gain - a.gain || a.attribute - b.attribute);
+}
+
+function positionsOf(snapshot: Snapshot, posting: number): number[] {
+  const { positionStart, positions } = snapshot.postings;
+  return Array.from(positions.subarray(positionStart[posting], positionStart[posting + 1])).slice(0, positionsLookedAt);
+}
+
+/**
+ * The lines of one record's score, which sum to it exactly; null where the record does not have all the words.
+ * Written apart from the matcher's loop and held to it by a property test.
+ */
+export function explainMatch(
+  snapshot: Snapshot,
+  setup: Setup,
+  gains: readonly Float64Array[],
+  words: readonly QueryWord[],
+  record: number,
+): MatchLines | null {
+  const points = pointsByWord(words);
+  const finds = words.map((word) => findsOf(snapshot, word, record, gains));
+  if (words.length === 0 || finds.some((list) => list.length === 0)) return null;
+  const line = (find: Find, given: number): FoundLine => {
+    const { key, label } = snapshot.attributes[find.attribute]!;
+    const weight = setup.attributes[key]?.weight ?? 0;
+    return {
+      attribute: key,
+      label,
+      term: snapshot.terms.get(find.term),
+      how: find.how,
+      weight,
+      gain: find.gain,
+      points: given,
+    };
+  };
+  const lines = finds.map(([best, second], index): WordLines => {
+    const share = points[index]!;
+    return {
+      word: words[index]!.text,
+      share: Math.round(share),
+      best: line(best!, bestLine(share, best!.gain)),
+      also: second ? line(second, alsoLine(share, best!.gain, second.gain)) : null,
+    };
+  });
+  const closeness: Why['closeness'] = [];
+  for (let pair = 0; pair + 1 < words.length; pair++) {
+    const first = finds[pair]![0]!;
+    const other = finds[pair + 1]![0]!;
+    if (first.attribute !== other.attribute) continue;
+    const others = positionsOf(snapshot, other.posting);
+    const gap = Math.min(...positionsOf(snapshot, first.posting).flatMap((a) => others.map((b) => gapBetween(a, b))));
+    const given = closenessLine(pairPoints(words.length), first.gain, other.gain, gap);
+    closeness.push({ words: [words[pair]!.text, words[pair + 1]!.text], gap, points: given });
+  }
+  const sum = (list: readonly { points: number }[]): number => list.reduce((total, item) => total + item.points, 0);
+  const matchScore =
+    sum(lines.map(({ best }) => best)) + sum(lines.flatMap(({ also }) => (also ? [also] : []))) + sum(closeness);
+  return { words: lines, closeness, matchScore };
+}

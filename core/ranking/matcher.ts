@@ -1,0 +1,159 @@
+import { positionsLookedAt } from '../index/postings.ts';
+import type { Snapshot } from '../index/snapshot.ts';
+import type { QueryWord } from '../query/understand.ts';
+import { alsoLine, bestLine, closenessLine, gapBetween, pairPoints, wordPoints } from './formula.ts';
+import { kindNumber, notFound } from './gains.ts';
+
+/** What matching found: `records` ascending, valid until the next call, and each record's score in thousandths. */
+export interface Matches {
+  readonly records: Uint32Array;
+  score(record: number): number;
+}
+
+export interface Matcher {
+  /**
+   * The visible records that have every word, with their scores. `hidden` holds 255 for a record that must not show,
+   * else 0. Cost: one step a posting of the words' terms; words are taken rarest first, so later ones only add to
+   * records that are still in.
+   */
+  match(words: readonly QueryWord[], gains: readonly Float64Array[], hidden: Uint8Array | null): Matches;
+  /** Every visible record, scored 0: a search of no words. */
+  all(hidden: Uint8Array | null): Matches;
+}
+
+/** Each word's share of the points for words, by rarity. */
+export function pointsByWord(words: readonly QueryWord[]): number[] {
+  const total = words.reduce((sum, word) => sum + word.rarity, 0);
+  return words.map((word) => (wordPoints(words.length) * word.rarity) / total);
+}
+
+/**
+ * Owns the scratch arrays of matching, one item a record: `state` (words found so far, 255 for hidden), `score`, and
+ * for each word the best and second-best gain and the posting of the best. Bound as constants in one closure, since
+ * a typed array that is an argument is read several times slower.
+ */
+export function openMatcher(snapshot: Snapshot): Matcher {
+  const { records } = snapshot;
+  const { record: postingRecord, attribute: postingAttribute, start, positionStart, positions } = snapshot.postings;
+  const state = new Uint8Array(records);
+  const score = new Int32Array(records);
+  const second = new Float64Array(records);
+  const touched = new Uint32Array(records);
+  const bestOf: Float64Array[] = [];
+  const postingOf: Int32Array[] = [];
+
+  /** Adds one word to the records that had all words before it; answers how many have it too. */
+  function gather(word: QueryWord, turn: number, slot: number, gains: readonly Float64Array[]): number {
+    bestOf[slot] ??= new Float64Array(records);
+    postingOf[slot] ??= new Int32Array(records);
+    const best = bestOf[slot]!;
+    const bestPosting = postingOf[slot]!;
+    let count = 0;
+    for (const { term, how } of word.expansions) {
+      const gainOf = gains[kindNumber[how]]!;
+      const end = start[term + 1]!;
+      for (let posting = start[term]!; posting < end; posting++) {
+        const attribute = postingAttribute[posting]!;
+        const gain = gainOf[attribute]!;
+        if (gain === notFound) continue;
+        const record = postingRecord[posting]!;
+        const found = state[record]!;
+        if (found === turn) {
+          state[record] = turn + 1;
+          best[record] = gain;
+          bestPosting[record] = posting;
+          second[record] = 0;
+          touched[count++] = record;
+        } else if (found === turn + 1) {
+          const before = best[record]!;
+          const beforeAttribute = postingAttribute[bestPosting[record]!]!;
+          if (attribute === beforeAttribute) {
+            if (gain > before) {
+              best[record] = gain;
+              bestPosting[record] = posting;
+            }
+          } else if (gain > before || (gain === before && attribute < beforeAttribute)) {
+            second[record] = before;
+            best[record] = gain;
+            bestPosting[record] = posting;
+          } else if (gain > second[record]!) second[record] = gain;
+        }
+      }
+    }
+    return count;
+  }
+
+  function addWordLines(points: number, count: number, slot: number, first: boolean): void {
+    const best = bestOf[slot]!;
+    for (let at = 0; at < count; at++) {
+      const record = touched[at]!;
+      const gain = best[record]!;
+      const line = bestLine(points, gain) + alsoLine(points, gain, second[record]!);
+      score[record] = first ? line : score[record]! + line;
+    }
+  }
+
+  function leastGap(first: number, other: number): number {
+    let least = 65_536;
+    const firstEnd = Math.min(positionStart[first + 1]!, positionStart[first]! + positionsLookedAt);
+    const otherEnd = Math.min(positionStart[other + 1]!, positionStart[other]! + positionsLookedAt);
+    for (let a = positionStart[first]!; a < firstEnd; a++)
+      for (let b = positionStart[other]!; b < otherEnd; b++) {
+        const gap = gapBetween(positions[a]!, positions[b]!);
+        if (gap < least) least = gap;
+      }
+    return least;
+  }
+
+  function addCloseness(words: number, count: number): void {
+    const points = pairPoints(words);
+    for (let pair = 0; pair + 1 < words; pair++) {
+      const firstBest = bestOf[pair]!;
+      const otherBest = bestOf[pair + 1]!;
+      const firstPosting = postingOf[pair]!;
+      const otherPosting = postingOf[pair + 1]!;
+      for (let at = 0; at < count; at++) {
+        const record = touched[at]!;
+        const first = firstPosting[record]!;
+        const other = otherPosting[record]!;
+        if (postingAttribute[first] !== postingAttribute[other]) continue;
+        score[record]! += closenessLine(points, firstBest[record]!, otherBest[record]!, leastGap(first, other));
+      }
+    }
+  }
+
+  /** The touched records in ascending order: sorted where they are few, read off the states where they are many. */
+  function ascending(count: number, turns: number): Uint32Array {
+    if (count * 16 < records) return touched.subarray(0, count).sort();
+    let at = 0;
+    for (let record = 0; record < records; record++) if (state[record] === turns) touched[at++] = record;
+    return touched.subarray(0, at);
+  }
+
+  const reset = (hidden: Uint8Array | null): void => {
+    if (hidden) state.set(hidden);
+    else state.fill(0);
+  };
+  const matches = (found: Uint32Array): Matches => ({ records: found, score: (record) => score[record]! });
+
+  return {
+    match(words, gains, hidden) {
+      reset(hidden);
+      const points = pointsByWord(words);
+      const turns = [...words.keys()].sort((a, b) => words[b]!.rarity - words[a]!.rarity || a - b);
+      let count = 0;
+      for (const [turn, slot] of turns.entries()) {
+        count = gather(words[slot]!, turn, slot, gains);
+        if (count === 0) return matches(touched.subarray(0, 0));
+        addWordLines(points[slot]!, count, slot, turn === 0);
+      }
+      addCloseness(words.length, count);
+      return matches(ascending(count, turns.length));
+    },
+    all(hidden) {
+      reset(hidden);
+      score.fill(0);
+      return matches(ascending(records, 0));
+    },
+  };
+}

@@ -1,0 +1,44 @@
+import { type Compare, kthLargest, selectFirst } from './select.ts';
+
+export interface Ordered {
+  /** Numbers of the first candidates, in order. */
+  readonly order: Uint32Array;
+  /** For each of them the score of its close-call group's leader. */
+  readonly leaders: Int32Array;
+}
+
+/**
+ * Puts candidates in order: groups of close calls are formed from the highest score down, a group being everything
+ * within `width` of its first member; inside a group the tie-breakers decide. Only the first `wanted` are put in order.
+ *
+ * `scores` are thousandths of a point after pulls, 0 to 1,000,000. `compare` decides inside a group and must be total.
+ * Cost: a few passes over the scores, and sorting of what can reach the first `wanted` places.
+ */
+export function orderCandidates(scores: Int32Array, width: number, wanted: number, compare: Compare): Ordered {
+  const count = Math.min(wanted, scores.length);
+  if (count === 0) return { order: new Uint32Array(0), leaders: new Int32Array(0) };
+  const order = new Uint32Array(count);
+  const leaders = new Int32Array(count);
+  const threshold = kthLargest(scores, count);
+  const above: number[] = [];
+  for (let at = 0; at < scores.length; at++) if (scores[at]! > threshold) above.push(at);
+  above.sort((a, b) => scores[b]! - scores[a]! || a - b);
+  let placed = 0;
+  let next = 0;
+  const place = (group: Uint32Array, leader: number): void => {
+    order.set(group, placed);
+    leaders.fill(leader, placed, placed + group.length);
+    placed += group.length;
+  };
+  while (placed < count) {
+    const leader = next < above.length ? scores[above[next]!]! : threshold;
+    const least = leader - width;
+    const group: number[] = [];
+    while (next < above.length && scores[above[next]!]! >= least) group.push(above[next++]!);
+    // Only the group that reaches down to the threshold can have members outside the list above it.
+    if (least <= threshold)
+      for (let at = 0; at < scores.length; at++) if (scores[at]! <= threshold && scores[at]! >= least) group.push(at);
+    place(selectFirst(Uint32Array.from(group), Math.min(group.length, count - placed), compare), leader);
+  }
+  return { order, leaders };
+}

@@ -1,0 +1,26 @@
+import type { Snapshot } from '../index/snapshot.ts';
+import type { Setup } from '../setup/schema.ts';
+
+/** Marks a record that must not show, in the form in which the matcher takes it. */
+export const hiddenMark = 255;
+
+/** The records hidden by product or by tag, one byte a record; null where nothing is hidden. */
+export function hiddenRecords(snapshot: Snapshot, setup: Setup): Uint8Array | null {
+  const hidings = Object.values(setup.hiding);
+  if (hidings.length === 0) return null;
+  const hidden = new Uint8Array(snapshot.records);
+  const tags = snapshot.values.get('tags');
+  const wanted = new Uint8Array(tags?.names.length ?? 0);
+  for (const hiding of hidings) {
+    if (hiding.what === 'tag') {
+      const value = tags?.find(hiding.tag) ?? -1;
+      if (value >= 0) wanted[value] = 1;
+      continue;
+    }
+    const family = snapshot.findFamily(hiding.product);
+    if (family >= 0) hidden.fill(hiddenMark, ...snapshot.recordsOf(family));
+  }
+  if (tags && wanted.includes(1))
+    for (let record = 0; record < hidden.length; record++) if (tags.hasAny(record, wanted)) hidden[record] = hiddenMark;
+  return hidden;
+}

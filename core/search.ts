@@ -1,0 +1,96 @@
+import type { Card, Result, SearchAnswer } from './answer.ts';
+import type { CatalogRecord } from './catalog/record.ts';
+import { countFilter } from './facets/filters.ts';
+import type { Engine, PreparedSetup } from './prepareSetup.ts';
+import type { QueryWord } from './query/understand.ts';
+import { rank, type SearchRequest } from './ranking/rank.ts';
+import { whyHere } from './ranking/whyHere.ts';
+import { totalPull } from './rules/plansForSearch.ts';
+import { cardOf } from './suggest/card.ts';
+
+/** Reads a record by its number in the catalog. */
+export type RecordReader = (record: number) => CatalogRecord;
+
+/** A card for a family known by id, shown by its first visible variant in stock; null where it is gone or hidden. */
+function cardOfFamily(engine: Engine, prepared: PreparedSetup, readRecord: RecordReader, id: string): Card | null {
+  const family = engine.snapshot.findFamily(id);
+  if (family < 0) return null;
+  const [from, to] = engine.snapshot.recordsOf(family);
+  const visible = Array.from({ length: to - from }, (_, index) => from + index).filter(
+    (record) => prepared.hidden?.[record] !== 255,
+  );
+  const shown = visible.find(prepared.inStock) ?? visible[0];
+  return shown === undefined ? null : cardOf(readRecord(shown), to - from, prepared.setup);
+}
+
+function emptyShelf(
+  engine: Engine,
+  prepared: PreparedSetup,
+  query: string,
+  readRecord: RecordReader,
+): SearchAnswer['emptyShelf'] {
+  const { message, searches, products } = prepared.setup.emptyShelf.content;
+  return {
+    message: message.replaceAll('{search}', query.trim()),
+    searches,
+    products: products.flatMap((id) => cardOfFamily(engine, prepared, readRecord, id) ?? []),
+  };
+}
+
+/** What the words were taken for where they were taken as misspelt: the likeliest correction of each. */
+function correctionsOf(engine: Engine, words: readonly QueryWord[]): SearchAnswer['corrections'] {
+  return words.flatMap(({ text, expansions }) => {
+    const [first] = expansions;
+    if (!first || (first.how !== 'oneEdit' && first.how !== 'twoEdits')) return [];
+    return [{ from: text, to: engine.snapshot.terms.get(first.term) }];
+  });
+}
+
+/**
+ * Answers one search: the single definition of what a shopper sees, used by the shop, the desk's preview and the
+ * terminal alike. Pure but for the engine's scratch memory; records are read only for the page's cards.
+ */
+export function search(
+  engine: Engine,
+  prepared: PreparedSetup,
+  request: SearchRequest,
+  readRecord: RecordReader,
+): SearchAnswer {
+  const { snapshot } = engine;
+  const ranking = rank(engine, prepared, request, request.page * request.limit);
+  const { candidates } = ranking;
+  const first = (request.page - 1) * request.limit;
+  const results = ranking.placed.slice(first).map(({ candidate, pin }, offset): Result => {
+    const family = candidates.families[candidate]!;
+    const [from, to] = snapshot.recordsOf(family);
+    const pull = totalPull(ranking.pulls.get(snapshot.familyId(family)) ?? []);
+    const applied = pin === null ? null : ranking.pins[pin]!.pin;
+    return {
+      ...cardOf(readRecord(candidates.representatives[candidate]!), to - from, prepared.setup),
+      place: first + offset + 1,
+      score: ranking.scores[candidate]!,
+      ...(request.marks && {
+        marks: {
+          ...(applied && { pin: { plan: applied.plan, planName: applied.planName } }),
+          ...(pull !== 1 && { pull }),
+          ...(candidate === ranking.skuCandidate && { exactSku: true }),
+        },
+      }),
+      ...(request.explain && { why: whyHere(engine, prepared, ranking, first + offset) }),
+    };
+  });
+  return {
+    query: request.query,
+    total: ranking.total,
+    page: request.page,
+    limit: request.limit,
+    results,
+    filters: prepared.filters.map((filter, place) =>
+      countFilter(filter, 1 << place, ranking.records, ranking.failing, request.filters[filter.key] ?? []),
+    ),
+    corrections: correctionsOf(engine, ranking.words),
+    dropped: [...ranking.dropped],
+    ignoredFilters: [...ranking.ignoredFilters],
+    emptyShelf: ranking.foundAny ? null : emptyShelf(engine, prepared, request.query, readRecord),
+  };
+}

@@ -1,0 +1,109 @@
+import type { EntryChange } from './entries.ts';
+import type { AttributeSetting, EmptyShelf, FilterSetting, Hiding, Setup, ShelfPlan } from './schema.ts';
+
+/** Names for what a change refers to by key; a missing name is shown as its key. */
+export interface NamesForChanges {
+  attribute(key: string): string;
+  product(id: string): string;
+}
+
+type Relevance = Setup['relevance'];
+const list = (items: readonly string[]): string => (items.length === 0 ? 'none' : items.join(', '));
+const filterKindNames = { ticks: 'tick list', single: 'single choice', range: 'range' } as const;
+
+function attributeChange(name: string, before: AttributeSetting | null, after: AttributeSetting | null): string[] {
+  const was = before ?? { searchable: false, weight: 0, onCard: false };
+  const is = after ?? { searchable: false, weight: 0, onCard: false };
+  const said: string[] = [];
+  if (was.searchable !== is.searchable)
+    said.push(`${name} is ${is.searchable ? 'now' : 'no longer'} read by the search`);
+  if (was.weight !== is.weight) said.push(`${name} counts ${is.weight} instead of ${was.weight}`);
+  if (was.onCard !== is.onCard) said.push(`${name} is ${is.onCard ? 'now' : 'no longer'} shown on the card`);
+  return said;
+}
+
+function relevanceChange(key: string, before: unknown, after: unknown, names: NamesForChanges): string[] {
+  if (key === 'spelling') return [`Spelling tolerance is ${(after as Relevance['spelling']).tolerance ? 'on' : 'off'}`];
+  if (key === 'closeCall') {
+    const widths = [before, after].map((value) => (value as Relevance['closeCall'] | null)?.width ?? 0);
+    return [`Close calls are ${widths[1]} points wide instead of ${widths[0]}`];
+  }
+  const signals = (after as Relevance['tieBreakers']).signals.map((signal) => names.attribute(signal.attribute));
+  return [`Tie-breakers are now: ${list(signals)}`];
+}
+
+function filterChange(before: FilterSetting | null, after: FilterSetting | null): string[] {
+  if (!before) return [`Filter “${after!.label}” is added`];
+  if (!after) return [`Filter “${before.label}” is removed`];
+  const said: string[] = [];
+  if (before.label !== after.label) said.push(`Filter “${before.label}” is now called “${after.label}”`);
+  if (before.kind !== after.kind) said.push(`Filter “${after.label}” is now a ${filterKindNames[after.kind]}`);
+  if (before.order !== after.order) said.push(`Filter “${after.label}” has moved`);
+  if (before.counts !== after.counts)
+    said.push(`Filter “${after.label}” ${after.counts ? 'shows' : 'hides'} its counts`);
+  if (before.valueOrder !== after.valueOrder)
+    said.push(`Filter “${after.label}” lists its values by ${after.valueOrder === 'count' ? 'count' : 'name'}`);
+  return said;
+}
+
+function planChange(before: ShelfPlan | null, after: ShelfPlan | null, names: NamesForChanges): string[] {
+  if (!before) return [`Shelf plan “${after!.name}” is added`];
+  if (!after) return [`Shelf plan “${before.name}” is removed`];
+  const said: string[] = [];
+  const plan = `Shelf plan “${after.name}”`;
+  if (before.name !== after.name) said.push(`Shelf plan “${before.name}” is now called “${after.name}”`);
+  if (before.on !== after.on) said.push(`${plan} is switched ${after.on ? 'on' : 'off'}`);
+  if (before.searches.join('\n') !== after.searches.join('\n')) said.push(`${plan} holds for: ${list(after.searches)}`);
+  const pinsBefore = new Map(before.pins.map((pin) => [pin.product, pin.place]));
+  for (const pin of after.pins)
+    if (pinsBefore.get(pin.product) !== pin.place)
+      said.push(`${plan} pins ${names.product(pin.product)} at place ${pin.place}`);
+  for (const pin of before.pins)
+    if (!after.pins.some(({ product }) => product === pin.product))
+      said.push(`${plan} no longer pins ${names.product(pin.product)}`);
+  const pullsBefore = new Map(before.pulls.map((pull) => [pull.product, pull.pull]));
+  for (const { product, pull } of after.pulls)
+    if (pullsBefore.get(product) !== pull)
+      said.push(`${plan} ${pull >= 1 ? 'boosts' : 'lowers'} ${names.product(product)} (pull ${pull})`);
+  for (const { product } of before.pulls)
+    if (!after.pulls.some((pull) => pull.product === product))
+      said.push(`${plan} no longer pulls ${names.product(product)}`);
+  return said;
+}
+
+function hidingChange(before: Hiding | null, after: Hiding | null, names: NamesForChanges): string[] {
+  const hiding = (after ?? before)!;
+  const what = hiding.what === 'product' ? names.product(hiding.product) : `Every product tagged “${hiding.tag}”`;
+  return [`${what} is ${after ? 'hidden' : 'no longer hidden'}`];
+}
+
+function emptyShelfChange(before: EmptyShelf, after: EmptyShelf): string[] {
+  const said: string[] = [];
+  if (before.message !== after.message) said.push('The empty shelf has a new message');
+  if (before.searches.join('\n') !== after.searches.join('\n'))
+    said.push(`The empty shelf suggests: ${list(after.searches)}`);
+  if (before.products.join('\n') !== after.products.join('\n'))
+    said.push(`The empty shelf shows ${after.products.length} chosen products`);
+  return said;
+}
+
+/** What a change means, in plain sentences without a full stop; at least one. */
+export function describeChange({ part, key, before, after }: EntryChange, names: NamesForChanges): string[] {
+  const sentences = (() => {
+    switch (part) {
+      case 'attributes':
+        return attributeChange(names.attribute(key), before as AttributeSetting, after as AttributeSetting);
+      case 'relevance':
+        return relevanceChange(key, before, after, names);
+      case 'filters':
+        return filterChange(before as FilterSetting, after as FilterSetting);
+      case 'plans':
+        return planChange(before as ShelfPlan, after as ShelfPlan, names);
+      case 'hiding':
+        return hidingChange(before as Hiding, after as Hiding, names);
+      case 'emptyShelf':
+        return emptyShelfChange(before as EmptyShelf, after as EmptyShelf);
+    }
+  })();
+  return sentences.length > 0 ? sentences : [`The entry “${key}” of ${part} is stored anew`];
+}

@@ -1,0 +1,69 @@
+import { type AttributeProfile, hasValueColumn, isIndexedAsText } from '../catalog/profileAttributes.ts';
+import { availability } from '../catalog/standardColumns.ts';
+import type { AttributeSetting, FilterSetting, Setup, TieBreaker } from './schema.ts';
+
+/** Weights of the standard attributes in a first setup: what names a product counts most, long text least. */
+const standardWeights: Readonly<Record<string, number>> = {
+  title: 10,
+  sku: 10,
+  brand: 5,
+  category: 4,
+  tags: 3,
+  description: 1,
+};
+
+function firstSetting(profile: AttributeProfile): AttributeSetting {
+  const searchable = isIndexedAsText(profile) && profile.key !== availability.key && profile.coverage >= 0.02;
+  const weight = standardWeights[profile.key] ?? (profile.averageWords > 8 ? 1 : 4);
+  return { searchable, weight, onCard: ['title', 'brand', 'price', 'rating'].includes(profile.key) };
+}
+
+/** Filters worth having at first: price, availability, and the attributes that divide the catalog into few values. */
+function firstFilters(profiles: readonly AttributeProfile[]): Record<string, FilterSetting> {
+  const dividing = profiles
+    .filter((profile) => hasValueColumn(profile) && profile.kind !== 'path' && profile.key !== 'tags')
+    .filter((profile) => profile.values >= 2 && profile.values <= 200 && profile.coverage >= 0.3)
+    .sort((a, b) => b.coverage - a.coverage || (a.key < b.key ? -1 : 1))
+    .slice(0, 6);
+  const price = profiles.find((profile) => profile.key === 'price');
+  return Object.fromEntries(
+    [...(price ? [price] : []), ...dividing].map((profile, index): [string, FilterSetting] => [
+      profile.key,
+      {
+        attribute: profile.key,
+        label: profile.label,
+        kind: profile.key === 'price' ? 'range' : profile.key === availability.key ? 'single' : 'ticks',
+        order: index + 1,
+        counts: true,
+        valueOrder: 'count',
+      },
+    ]),
+  );
+}
+
+function firstTieBreakers(profiles: readonly AttributeProfile[]): TieBreaker[] {
+  const known = new Set(profiles.map((profile) => profile.key));
+  return [availability.key, 'units_sold', 'rating']
+    .filter((attribute) => known.has(attribute))
+    .map((attribute) => ({ attribute, direction: 'high' }));
+}
+
+/** A setup to begin with, from what the catalog holds; deterministic, so the same catalog always begins the same way. */
+export function initialSetup(profiles: readonly AttributeProfile[]): Setup {
+  return {
+    format: 'clever-shelf-setup',
+    version: 1,
+    attributes: Object.fromEntries(profiles.map((profile) => [profile.key, firstSetting(profile)])),
+    relevance: {
+      spelling: { tolerance: true },
+      closeCall: { width: 3 },
+      tieBreakers: { signals: firstTieBreakers(profiles) },
+    },
+    filters: firstFilters(profiles),
+    plans: {},
+    hiding: {},
+    emptyShelf: {
+      content: { message: 'Nothing on our shelves matches “{search}”.', searches: [], products: [] },
+    },
+  };
+}

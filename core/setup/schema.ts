@@ -1,0 +1,115 @@
+import { z } from 'zod';
+
+/** Keys of attributes, filters and plans: what a column, an address and a file name can all carry. */
+const key = z.string().min(1).max(80);
+const sentence = z.string().max(500);
+const productId = z.string().min(1).max(200);
+const searchText = z.string().trim().min(1).max(200);
+
+/** What the merchandiser decided about one attribute. An attribute without an entry is not searched and not shown. */
+export const attributeSettingSchema = z.strictObject({
+  searchable: z.boolean(),
+  /** How much finding a word here counts, 0 to 100; only its proportion to the heaviest weight matters. */
+  weight: z.number().min(0).max(100),
+  onCard: z.boolean(),
+});
+export type AttributeSetting = z.infer<typeof attributeSettingSchema>;
+
+export const spellingSchema = z.strictObject({ tolerance: z.boolean() });
+/** Width in points of the score, 0 to 100: 0 lets only equal scores tie. */
+export const closeCallSchema = z.strictObject({ width: z.number().min(0).max(100) });
+export const tieBreakerSchema = z.strictObject({ attribute: key, direction: z.enum(['high', 'low']) });
+export type TieBreaker = z.infer<typeof tieBreakerSchema>;
+export const tieBreakersSchema = z.strictObject({ signals: z.array(tieBreakerSchema).max(12) });
+
+export const filterKinds = ['ticks', 'single', 'range'] as const;
+export const filterSettingSchema = z.strictObject({
+  attribute: key,
+  label: z.string().trim().min(1).max(80),
+  /** `ticks`: any of several values; `single`: one value; `range`: from and to. */
+  kind: z.enum(filterKinds),
+  /** Place among the filters, ascending; equal places stand in order of key. */
+  order: z.number(),
+  counts: z.boolean(),
+  valueOrder: z.enum(['count', 'name']),
+});
+export type FilterSetting = z.infer<typeof filterSettingSchema>;
+
+export const pullSchema = z.number().min(0.1).max(10);
+export const shelfPlanSchema = z.strictObject({
+  name: z.string().trim().min(1).max(120),
+  on: z.boolean(),
+  /** The searches it holds for, compared folded and word by word. */
+  searches: z.array(searchText).max(200),
+  /** Products at fixed places, counted from 1. */
+  pins: z.array(z.strictObject({ product: productId, place: z.number().int().min(1).max(500) })).max(200),
+  /** Factors on products' scores: above 1 boosts, below 1 lowers. */
+  pulls: z.array(z.strictObject({ product: productId, pull: pullSchema })).max(500),
+});
+export type ShelfPlan = z.infer<typeof shelfPlanSchema>;
+
+export const hidingSchema = z.discriminatedUnion('what', [
+  z.strictObject({ what: z.literal('product'), product: productId }),
+  z.strictObject({ what: z.literal('tag'), tag: z.string().min(1).max(200) }),
+]);
+export type Hiding = z.infer<typeof hidingSchema>;
+
+export const emptyShelfSchema = z.strictObject({
+  /** Shown above the rest; `{search}` stands for what the shopper typed. */
+  message: sentence,
+  searches: z.array(searchText).max(20),
+  products: z.array(productId).max(24),
+});
+export type EmptyShelf = z.infer<typeof emptyShelfSchema>;
+
+/** Everything a merchandiser has decided for one storefront. The draft, every release and every file are this. */
+export const setupSchema = z.strictObject({
+  format: z.literal('clever-shelf-setup'),
+  version: z.literal(1),
+  attributes: z.record(key, attributeSettingSchema),
+  relevance: z.strictObject({
+    spelling: spellingSchema,
+    closeCall: closeCallSchema,
+    tieBreakers: tieBreakersSchema,
+  }),
+  filters: z.record(key, filterSettingSchema),
+  plans: z.record(key, shelfPlanSchema),
+  hiding: z.record(z.string().min(1).max(220), hidingSchema),
+  emptyShelf: z.strictObject({ content: emptyShelfSchema }),
+});
+export type Setup = z.infer<typeof setupSchema>;
+
+export const setupParts = ['attributes', 'relevance', 'filters', 'plans', 'hiding', 'emptyShelf'] as const;
+export type SetupPart = (typeof setupParts)[number];
+
+const relevanceEntries = {
+  spelling: spellingSchema,
+  closeCall: closeCallSchema,
+  tieBreakers: tieBreakersSchema,
+} as const;
+
+/** The schema one entry of a part is held to, or null where the part has no such entry. */
+export function entrySchema(part: SetupPart, entry: string): z.ZodType | null {
+  switch (part) {
+    case 'attributes':
+      return attributeSettingSchema;
+    case 'relevance':
+      return Object.hasOwn(relevanceEntries, entry) ? relevanceEntries[entry as keyof typeof relevanceEntries] : null;
+    case 'filters':
+      return filterSettingSchema;
+    case 'plans':
+      return shelfPlanSchema;
+    case 'hiding':
+      return hidingSchema;
+    case 'emptyShelf':
+      return entry === 'content' ? emptyShelfSchema : null;
+  }
+}
+
+/** Entries that must always be there: they can be changed but not removed. */
+export function isFixedEntry(part: SetupPart): boolean {
+  return part === 'relevance' || part === 'emptyShelf';
+}
+
+export const hidingKey = (hiding: Hiding): string =>
+  hiding.what === 'product' ? `product:${hiding.product}` : `tag:${hiding.tag}`;

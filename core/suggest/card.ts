@@ -1,0 +1,42 @@
+import type { Card } from '../answer.ts';
+import { type CatalogRecord, firstText, textsOf } from '../catalog/record.ts';
+import { availability, labelFromKey, standardColumn } from '../catalog/standardColumns.ts';
+import type { Setup } from '../setup/schema.ts';
+
+/** Attributes with a place of their own on a card; others chosen for it become lines below. */
+const placed = new Set(['title', 'brand', 'price', 'former_price', 'rating', 'picture', 'link', availability.key]);
+
+const amount = (record: CatalogRecord, key: string): number | null => {
+  const value = record.values[key];
+  return typeof value === 'number' ? value : null;
+};
+
+/** A record as a shopper sees it on a results page, with the attributes that the setup puts on cards. */
+export function cardOf(record: CatalogRecord, variants: number, setup: Setup): Card {
+  const shows = (key: string): boolean => setup.attributes[key]?.onCard ?? false;
+  const details = Object.keys(setup.attributes)
+    .filter((key) => shows(key) && !placed.has(key))
+    .map((key) => ({
+      key,
+      label: standardColumn.get(key)?.label ?? labelFromKey(key),
+      value: key === 'sku' ? record.sku : textsOf(record.values[key]).join(', '),
+    }))
+    .filter(({ value }) => value !== '');
+  const price = amount(record, 'price');
+  const former = amount(record, 'former_price');
+  return {
+    id: record.id,
+    familyId: record.familyId,
+    sku: record.sku,
+    title: firstText(record.values.title),
+    brand: shows('brand') ? firstText(record.values.brand) || null : null,
+    price: price,
+    formerPrice: former !== null && price !== null && former > price ? former : null,
+    rating: shows('rating') ? amount(record, 'rating') : null,
+    available: record.values[availability.key] !== availability.soldOut,
+    picture: firstText(record.values.picture) || null,
+    link: firstText(record.values.link) || null,
+    variants,
+    details,
+  };
+}

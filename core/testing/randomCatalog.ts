@@ -1,0 +1,122 @@
+import type { CatalogRecord } from '../catalog/record.ts';
+import { readRow } from '../catalog/readRow.ts';
+import { attributeProfiler } from '../catalog/profileAttributes.ts';
+import { snapshotBuilder } from '../index/buildSnapshot.ts';
+import { openSnapshot, type Snapshot } from '../index/snapshot.ts';
+import { pick } from '../random.ts';
+import { initialSetup } from '../setup/initialSetup.ts';
+import { hidingKey, type Setup } from '../setup/schema.ts';
+
+/** Words near enough to each other for forms, prefixes, corrections and collisions to happen often. */
+const words = (
+  'brush brushes brushed paint paints painter painting panting ink inks inky inkwell blue bluer bluebell red reds ' +
+  'round sound ground flat float cadmium cadmum ultramarine ultramarin watercolour watercolours gouache gauche ' +
+  'sketch book sketchbook sable table stable 12 300 gsm 0.5 mm 10/0 a4 a3 hot press pressed café naïve'
+).split(' ');
+const colours = ['Red', 'RED', 'Blue', 'Crimson', 'Green'];
+const tags = ['new', 'sale', 'gift', 'clearance', 'summer'];
+
+const phrase = (random: () => number, least: number, most: number): string =>
+  Array.from({ length: least + Math.floor(random() * (most - least + 1)) }, () => pick(random, words)).join(' ');
+
+/** A small untidy catalog: families of one to four variants, gaps everywhere. */
+export function randomCatalog(random: () => number, families: number): CatalogRecord[] {
+  const records: CatalogRecord[] = [];
+  const sometimes = (share: number, text: () => string): string => (random() < share ? text() : '');
+  for (let family = 0; family < families; family++) {
+    const title = phrase(random, 1, 4);
+    const description = sometimes(0.7, () => phrase(random, 3, 10));
+    const brand = sometimes(0.8, () => pick(random, ['Larkspur', 'Moss & Vane', 'Harrow Ink']));
+    const variants = 1 + Math.floor(random() * 4);
+    for (let variant = 0; variant < variants; variant++) {
+      const reading = readRow({
+        id: `r${family}-${variant}`,
+        family: `f${(family * 7919) % 1000}-${family}`,
+        sku: sometimes(0.8, () => `WU-${family}${'ABCD'[variant]}`),
+        title,
+        description,
+        brand,
+        colour: sometimes(0.8, () => pick(random, colours)),
+        size: sometimes(0.5, () => pick(random, ['A4', 'A3', '10/0', '12', '0.5 mm'])),
+        tags: sometimes(0.6, () => `${pick(random, tags)}|${pick(random, tags)}`),
+        price: sometimes(0.9, () => (Math.floor(random() * 40) / 2).toFixed(2)),
+        stock: sometimes(0.9, () => String(Math.floor(random() * 3))),
+        units_sold: sometimes(0.7, () => String(Math.floor(random() * 5))),
+        rating: sometimes(0.5, () => (1 + Math.floor(random() * 9) / 2).toFixed(1)),
+      });
+      if ('refusal' in reading) throw new Error(reading.refusal.reason);
+      records.push(reading.record);
+    }
+  }
+  return records;
+}
+
+export function snapshotOf(records: readonly CatalogRecord[]): Snapshot {
+  const profiler = attributeProfiler();
+  for (const record of records) profiler.add(record);
+  const builder = snapshotBuilder(profiler.finish());
+  for (const record of records) builder.add(record);
+  return openSnapshot(builder.finish())!;
+}
+
+/** A query a shopper might make of such a catalog: words, halves of words, slips of the finger, part numbers. */
+export function randomQuery(random: () => number): string {
+  const kind = random();
+  if (kind < 0.06) return '';
+  if (kind < 0.12) return `wu ${Math.floor(random() * 30)}${pick(random, ['a', 'B', ' c'])}`;
+  const list = Array.from({ length: 1 + Math.floor(random() * 3) }, () => {
+    const word = pick(random, words);
+    if (random() < 0.2 && word.length > 4) return word.slice(0, word.length - 2);
+    if (random() < 0.2 && word.length > 4) return word[0]! + word[2]! + word[1]! + word.slice(3);
+    return random() < 0.05 ? 'zzxq' : word;
+  });
+  return list.join(' ');
+}
+
+/** A setup with anything in it that may bear on the order, for the given queries. */
+export function randomSetup(random: () => number, snapshot: Snapshot, queries: readonly string[]): Setup {
+  const product = (): string => snapshot.familyId(Math.floor(random() * snapshot.families));
+  const setup = initialSetup(snapshot.attributes);
+  const attributes = Object.fromEntries(
+    Object.entries(setup.attributes).map(([key, setting]) => [
+      key,
+      {
+        ...setting,
+        searchable: random() < 0.85 ? setting.searchable : !setting.searchable,
+        weight: Math.floor(random() * 11),
+      },
+    ]),
+  );
+  const hidings = [
+    ...(random() < 0.4 ? [{ what: 'product' as const, product: product() }] : []),
+    ...(random() < 0.3 ? [{ what: 'tag' as const, tag: pick(random, tags) }] : []),
+  ];
+  const plan = (name: string) => ({
+    name,
+    on: random() < 0.9,
+    searches: queries.filter((query) => query.trim() !== '' && random() < 0.6),
+    pins: Array.from({ length: Math.floor(random() * 3) }, () => ({
+      product: product(),
+      place: 1 + Math.floor(random() * 6),
+    })),
+    pulls: Array.from({ length: Math.floor(random() * 3) }, () => ({
+      product: product(),
+      pull: pick(random, [0.5, 0.8, 1.5, 4]),
+    })),
+  });
+  return {
+    ...setup,
+    attributes,
+    relevance: {
+      spelling: { tolerance: random() < 0.8 },
+      closeCall: { width: pick(random, [0, 2, 6, 30]) },
+      tieBreakers: {
+        signals: ['availability', 'units_sold', 'price', 'rating']
+          .filter(() => random() < 0.6)
+          .map((attribute) => ({ attribute, direction: pick(random, ['high', 'low'] as const) })),
+      },
+    },
+    plans: random() < 0.6 ? { a: plan('First'), b: plan('Second') } : {},
+    hiding: Object.fromEntries(hidings.map((hiding) => [hidingKey(hiding), hiding])),
+  };
+}

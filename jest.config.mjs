@@ -1,0 +1,19 @@
+export default {
+  testEnvironment: 'node',
+  roots: ['core', 'api', 'server', 'cli', 'web', 'demo', 'bench', 'scripts'].map((folder) => `<rootDir>/${folder}`),
+  testMatch: ['**/*.test.ts'],
+  extensionsToTreatAsEsm: ['.ts', '.tsx'],
+  transform: {
+    '^.+\\.tsx?$': [
+      '@swc/jest',
+      {
+        jsc: {
+          parser: { syntax: 'typescript', tsx: true },
+          target: 'es2022',
+          transform: { react: { runtime: 'automatic' } },
+        },
+        module: { type: 'es6' },
+      },
+    ],
+  },
+};
