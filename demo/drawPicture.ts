@@ -21,7 +21,8 @@ export type Shape =
   | 'palette'
   | 'block';
 
-const shadow = (y: number, width: number): string => `<ellipse cx="60" cy="${y}" rx="${width}" ry="4" fill="#00000012"/>`;
+const shadow = (y: number, width: number): string =>
+  `<ellipse cx="60" cy="${y}" rx="${width}" ry="4" fill="#00000012"/>`;
 const wood = '#c9a06a';
 const metal = '#b9bec4';
 const dark = '#2b2e36';

@@ -1,0 +1,20 @@
+import { mkdirSync, rmSync, writeFileSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { stringify } from 'csv-stringify/sync';
+import { makeArticles, makeCollections } from './makeReading.ts';
+import { columns, makeStore } from './makeStore.ts';
+
+const seed = 20261101;
+const store = join(dirname(fileURLToPath(import.meta.url)), 'store');
+
+const { rows, pictures } = makeStore(seed);
+rmSync(store, { recursive: true, force: true });
+mkdirSync(join(store, 'pictures'), { recursive: true });
+writeFileSync(join(store, 'catalog.csv'), stringify([...rows], { header: true, columns: [...columns] }));
+const lines = (items: readonly unknown[]): string => items.map((item) => `${JSON.stringify(item)}\n`).join('');
+writeFileSync(join(store, 'articles.jsonl'), lines(makeArticles(seed)));
+writeFileSync(join(store, 'collections.jsonl'), lines(makeCollections()));
+for (const [name, svg] of pictures) writeFileSync(join(store, 'pictures', name), svg);
+const families = new Set(rows.map((row) => row.family)).size;
+console.log(`${rows.length} variants of ${families} products, ${pictures.size} pictures`);
