@@ -1,5 +1,11 @@
 /** The house's arrows (docs/architecture.md): web -> api -> core, server -> api -> core, cli -> server. */
-const never = (name, from, to, comment) => ({ name, comment, severity: 'error', from: { path: from }, to: { path: to } });
+const never = (name, from, to, comment) => ({
+  name,
+  comment,
+  severity: 'error',
+  from: { path: from },
+  to: { path: to },
+});
 
 module.exports = {
   forbidden: [
@@ -12,7 +18,12 @@ module.exports = {
       from: { path: '^core/', pathNot: '\\.test\\.ts$' },
       to: { dependencyTypes: ['core'] },
     },
-    never('core-without-io', '^core/', 'node_modules/(better-sqlite3|hono|react|piscina|csv-parse|pino)', 'no I/O in core'),
+    never(
+      'core-without-io',
+      '^core/',
+      'node_modules/(better-sqlite3|hono|react|piscina|csv-parse|pino)',
+      'no I/O in core',
+    ),
     never('api-knows-core-only', '^api/', '^(server|cli|web|demo|bench|e2e)/'),
     never('server-never-web', '^server/', '^(cli|web|demo|bench|e2e)/'),
     never('web-never-server', '^web/', '^(server|cli|demo|bench|e2e)/'),

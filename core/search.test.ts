@@ -67,7 +67,13 @@ function expectFiguresToAddUp(answer: ReturnType<typeof search>, context: unknow
       ...why!.closeness.map(({ points }) => points),
     ];
     if (!why!.exactSku) expect({ context, sum: sum(lines) }).toEqual({ context, sum: why!.matchScore });
-    const pull = Math.min(10, Math.max(0.1, why!.pulls.reduce((total, each) => total * each.pull, 1)));
+    const pull = Math.min(
+      10,
+      Math.max(
+        0.1,
+        why!.pulls.reduce((total, each) => total * each.pull, 1),
+      ),
+    );
     expect(why!.totalPull).toBe(pull);
     expect(why!.score).toBe(pull === 1 ? why!.matchScore : Math.round(why!.matchScore * pull));
     expect(score).toBe(why!.score);
@@ -111,8 +117,12 @@ describe('a change shows at once', () => {
     const base = randomSetup(seededRandom(3), snapshot, []);
     const setup = { ...base, hiding: {}, attributes: { ...base.attributes } };
     const total = (changed: typeof setup): number =>
-      search(engine, prepareSetup(snapshot, changed), { query: 'blue', filters: {}, page: 1, limit: 5 }, (record) => records[record]!)
-        .total;
+      search(
+        engine,
+        prepareSetup(snapshot, changed),
+        { query: 'blue', filters: {}, page: 1, limit: 5 },
+        (record) => records[record]!,
+      ).total;
     const nowhere = Object.fromEntries(
       Object.entries(setup.attributes).map(([key, setting]) => [key, { ...setting, searchable: false }]),
     );

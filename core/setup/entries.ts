@@ -1,11 +1,5 @@
 import { entrySchema, isFixedEntry, type Setup, type SetupPart, setupParts, setupSchema } from './schema.ts';
-
-/** One change to one entry of the setup; `value` null removes the entry. */
-export interface EntryEdit {
-  readonly part: SetupPart;
-  readonly key: string;
-  readonly value: unknown;
-}
+import type { EntryEdit } from './withEntry.ts';
 
 /** An entry as it was and as it is; null where it did not or does not exist. */
 export interface EntryChange {
@@ -52,12 +46,6 @@ export function checkEdit(edit: EntryEdit): { edit: EntryEdit } | { refusal: Edi
   if (parsed.success) return { edit: { ...edit, value: parsed.data } };
   const issue = parsed.error.issues[0]!;
   return refuse('invalid-entry', issue.path.join('.'), issue.message);
-}
-
-/** The setup with one entry set or removed; the setup passed in is left as it was. */
-export function withEntry(setup: Setup, { part, key, value }: EntryEdit): Setup {
-  const { [key]: _, ...others } = partOf(setup, part);
-  return { ...setup, [part]: value === null ? others : { ...others, [key]: value } } as Setup;
 }
 
 /** What changed between two setups, entry by entry, in the order of parts and then of keys. */

@@ -2,19 +2,28 @@ import { type AttributeProfile, hasValueColumn, isIndexedAsText } from '../catal
 import { availability } from '../catalog/standardColumns.ts';
 import type { AttributeSetting, FilterSetting, Setup, TieBreaker } from './schema.ts';
 
-/** Weights of the standard attributes in a first setup: what names a product counts most, long text least. */
-const standardWeights: Readonly<Record<string, number>> = {
+/** Weights for a beginning: what names a product counts most, long text least. Own attributes by their usual names. */
+const usualWeights: Readonly<Record<string, number>> = {
   title: 10,
-  sku: 10,
+  sku: 9,
+  shade: 7,
+  colour: 6,
+  color: 6,
+  kind: 6,
   brand: 5,
   category: 4,
   tags: 3,
   description: 1,
 };
 
+function firstWeight(profile: AttributeProfile): number {
+  if (profile.averageWords > 8) return 1;
+  return profile.coverage >= 0.5 ? 4 : 2;
+}
+
 function firstSetting(profile: AttributeProfile): AttributeSetting {
   const searchable = isIndexedAsText(profile) && profile.key !== availability.key && profile.coverage >= 0.02;
-  const weight = standardWeights[profile.key] ?? (profile.averageWords > 8 ? 1 : 4);
+  const weight = usualWeights[profile.key] ?? firstWeight(profile);
   return { searchable, weight, onCard: ['title', 'brand', 'price', 'rating'].includes(profile.key) };
 }
 

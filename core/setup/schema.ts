@@ -110,6 +110,3 @@ export function entrySchema(part: SetupPart, entry: string): z.ZodType | null {
 export function isFixedEntry(part: SetupPart): boolean {
   return part === 'relevance' || part === 'emptyShelf';
 }
-
-export const hidingKey = (hiding: Hiding): string =>
-  hiding.what === 'product' ? `product:${hiding.product}` : `tag:${hiding.tag}`;

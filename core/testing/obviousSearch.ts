@@ -1,6 +1,6 @@
-import { type CatalogRecord, textsOf } from '../catalog/record.ts';
 import type { AttributeProfile } from '../catalog/profileAttributes.ts';
 import { isIndexedAsText } from '../catalog/profileAttributes.ts';
+import { type CatalogRecord, textsOf } from '../catalog/record.ts';
 import { type ChosenFilters, readRange } from '../facets/filters.ts';
 import { positionsLookedAt, valueGap } from '../index/postings.ts';
 import {
@@ -107,10 +107,19 @@ export function obviousSearch(
       for (const token of tokens)
         if (reaches(token, how) && !ways.some((way) => way.token === token)) ways.push({ token, how });
     };
-    add(vocabulary.filter((token) => token === text), 'exact');
-    add(vocabulary.filter((token) => token !== text && inPlainText.has(token) && stem(token) === stem(text)), 'form');
+    add(
+      vocabulary.filter((token) => token === text),
+      'exact',
+    );
+    add(
+      vocabulary.filter((token) => token !== text && inPlainText.has(token) && stem(token) === stem(text)),
+      'form',
+    );
     if (last && text.length >= 2 && (typing || ways.length === 0))
-      add(vocabulary.filter((token) => token !== text && token.startsWith(text)), 'prefix');
+      add(
+        vocabulary.filter((token) => token !== text && token.startsWith(text)),
+        'prefix',
+      );
     if (setup.relevance.spelling.tolerance && !isNumberLike(text) && (widen || ways.length === 0)) {
       const limit = allowedEdits(text.length);
       const near = vocabulary
@@ -166,9 +175,7 @@ export function obviousSearch(
 
   const hidden = ({ record }: ReadRecord): boolean =>
     Object.values(setup.hiding).some((hiding) =>
-      hiding.what === 'product'
-        ? hiding.product === record.familyId
-        : textsOf(record.values.tags).includes(hiding.tag),
+      hiding.what === 'product' ? hiding.product === record.familyId : textsOf(record.values.tags).includes(hiding.tag),
     );
   const visible = all.filter((read) => !hidden(read));
   const find = (words: readonly Word[]): Map<ReadRecord, number> => {
@@ -184,7 +191,9 @@ export function obviousSearch(
   const code = normalizeCode(query);
   const skuOn = setup.attributes.sku?.searchable ?? false;
   const skuOwner =
-    query.trim() && skuOn && code.length >= 3 ? all.find(({ record }) => normalizeCode(record.sku) === code) : undefined;
+    query.trim() && skuOn && code.length >= 3
+      ? all.find(({ record }) => normalizeCode(record.sku) === code)
+      : undefined;
   const skuRead = skuOwner && visible.includes(skuOwner) ? skuOwner : undefined;
   let dropped: string[] = [];
   let found: Map<ReadRecord, number>;
@@ -253,7 +262,8 @@ export function obviousSearch(
     const score = found.get(read);
     if (score === undefined || !filterKeys.every((filter) => passes(read, filter))) continue;
     const before = best.get(read.record.familyId);
-    const better = !before || score > before.score || (score === before.score && !inStock(before.read) && inStock(read));
+    const better =
+      !before || score > before.score || (score === before.score && !inStock(before.read) && inStock(read));
     if (better) best.set(read.record.familyId, { read, score });
   }
   const amountOf = (familyId: string, read: ReadRecord, attribute: string): number | null => {

@@ -1,11 +1,12 @@
-import type { CatalogRecord } from '../catalog/record.ts';
-import { readRow } from '../catalog/readRow.ts';
 import { attributeProfiler } from '../catalog/profileAttributes.ts';
+import { readRow } from '../catalog/readRow.ts';
+import type { CatalogRecord } from '../catalog/record.ts';
 import { snapshotBuilder } from '../index/buildSnapshot.ts';
 import { openSnapshot, type Snapshot } from '../index/snapshot.ts';
 import { pick } from '../random.ts';
+import { hidingKey } from '../setup/hidingKey.ts';
 import { initialSetup } from '../setup/initialSetup.ts';
-import { hidingKey, type Setup } from '../setup/schema.ts';
+import type { Setup } from '../setup/schema.ts';
 
 /** Words near enough to each other for forms, prefixes, corrections and collisions to happen often. */
 const words = (

@@ -1,0 +1,207 @@
+import { z } from 'zod';
+import { cardSchema, resultSchema, searchAnswerSchema } from '../core/answer.ts';
+import { setupParts, setupSchema } from '../core/setup/schema.ts';
+import { endpoint } from './endpoint.ts';
+import { paths } from './paths.ts';
+import { deskSearchQuery, shopSearchQuery } from './searchQuery.ts';
+
+const none = z.object({});
+const revision = z.number().int().min(0).describe('The draft revision the writer saw.');
+
+export const changeSchema = z.object({
+  part: z.enum(setupParts),
+  key: z.string(),
+  before: z.unknown(),
+  after: z.unknown(),
+  sentences: z.array(z.string()),
+});
+export type ToldChange = z.infer<typeof changeSchema>;
+
+export const deskStateSchema = z.object({
+  storefront: z.object({ id: z.string(), name: z.string(), currency: z.string() }),
+  revision,
+  setup: setupSchema,
+  changes: z.array(changeSchema).describe('What the draft changes against what is published.'),
+  canUndo: z.string().nullable().describe('What undo would take back, in words.'),
+  canRedo: z.string().nullable(),
+  release: z.object({ number: z.number().int(), at: z.string(), who: z.string() }).nullable(),
+  catalog: z.object({ generation: z.number().int(), records: z.number().int(), families: z.number().int() }),
+});
+export type DeskState = z.infer<typeof deskStateSchema>;
+
+export const attributeSchema = z.object({
+  key: z.string(),
+  label: z.string(),
+  kind: z.enum(['text', 'list', 'path', 'number', 'price', 'date', 'code', 'link']),
+  coverage: z.number(),
+  values: z.number().int(),
+  samples: z.array(z.string()),
+  averageWords: z.number(),
+  canSearch: z.boolean(),
+  canFilter: z.boolean(),
+  isNumeric: z.boolean(),
+  searchable: z.boolean(),
+  weight: z.number(),
+  onCard: z.boolean(),
+});
+export type AttributeRow = z.infer<typeof attributeSchema>;
+
+export const importJobSchema = z.object({
+  id: z.number().int(),
+  file: z.string(),
+  phase: z.enum(['reading', 'sorting', 'profiling', 'indexing', 'done', 'failed', 'cancelled']),
+  rows: z.number().int(),
+  rejected: z.number().int(),
+  /** Share of the present phase that is done, 0 to 1. */
+  share: z.number(),
+  error: z.string().nullable(),
+});
+export type ImportJob = z.infer<typeof importJobSchema>;
+
+export const rejectedRowSchema = z.object({ line: z.number().int(), column: z.string(), reason: z.string() });
+
+export const releaseSchema = z.object({
+  number: z.number().int(),
+  at: z.string(),
+  who: z.string(),
+  note: z.string(),
+  sentences: z.array(z.string()).describe('What it changed against the release before it.'),
+  live: z.boolean(),
+});
+export type ReleaseRow = z.infer<typeof releaseSchema>;
+
+/** Every endpoint of the application. */
+export const endpoints = {
+  shopSearch: endpoint({
+    ...paths.shopSearch,
+    summary: 'What a shopper finds, by the published setup.',
+    query: shopSearchQuery,
+    body: none,
+    answer: searchAnswerSchema,
+  }),
+  deskSearch: endpoint({
+    ...paths.deskSearch,
+    summary: 'The same under the draft or the published setup, with the marks only the desk sees.',
+    query: deskSearchQuery,
+    body: none,
+    answer: searchAnswerSchema,
+  }),
+  why: endpoint({
+    ...paths.why,
+    summary: 'One product of a search, with its arithmetic.',
+    query: z.object({ q: z.string().max(512).default(''), product: z.string().max(200) }).catchall(z.unknown()),
+    body: none,
+    answer: z.object({ result: resultSchema.nullable(), total: z.number().int() }),
+  }),
+  state: endpoint({
+    ...paths.state,
+    summary: 'The draft and how it differs from what is published.',
+    query: none,
+    body: none,
+    answer: deskStateSchema,
+  }),
+  edit: endpoint({
+    ...paths.edit,
+    summary: 'Changes entries of the draft, all or none.',
+    query: none,
+    body: z.strictObject({
+      revision,
+      edits: z
+        .array(z.strictObject({ part: z.enum(setupParts), key: z.string().min(1).max(220), value: z.unknown() }))
+        .min(1)
+        .max(500),
+    }),
+    answer: deskStateSchema,
+  }),
+  undo: endpoint({
+    ...paths.undo,
+    summary: 'Takes the last edit of the draft back.',
+    query: none,
+    body: z.strictObject({ revision }),
+    answer: deskStateSchema,
+  }),
+  redo: endpoint({
+    ...paths.redo,
+    summary: 'Makes the last edit taken back again.',
+    query: none,
+    body: z.strictObject({ revision }),
+    answer: deskStateSchema,
+  }),
+  publish: endpoint({
+    ...paths.publish,
+    summary: 'Makes the draft what shoppers get, in one step.',
+    query: none,
+    body: z.strictObject({ revision, note: z.string().max(300).default('') }),
+    answer: deskStateSchema,
+  }),
+  releases: endpoint({
+    ...paths.releases,
+    summary: 'What was published, newest first.',
+    query: none,
+    body: none,
+    answer: z.object({ releases: z.array(releaseSchema) }),
+  }),
+  takeBack: endpoint({
+    ...paths.takeBack,
+    summary: 'Publishes an older release again; the draft is left as it is.',
+    query: none,
+    body: z.strictObject({ number: z.number().int().min(1) }),
+    answer: deskStateSchema,
+  }),
+  attributes: endpoint({
+    ...paths.attributes,
+    summary: 'Every attribute of the catalog with what the draft decides about it.',
+    query: none,
+    body: none,
+    answer: z.object({ attributes: z.array(attributeSchema) }),
+  }),
+  values: endpoint({
+    ...paths.values,
+    summary: 'The values of one attribute with their products, commonest first.',
+    query: z.object({ attribute: z.string().max(80), contains: z.string().max(80).default('') }),
+    body: none,
+    answer: z.object({
+      values: z.array(z.object({ value: z.string(), products: z.number().int() })),
+      more: z.number().int(),
+    }),
+  }),
+  products: endpoint({
+    ...paths.products,
+    summary: 'Products by id, for showing what plans and lists name; one that is gone is left out.',
+    query: z.object({ id: z.union([z.string().max(200), z.array(z.string().max(200)).max(500)]) }),
+    body: none,
+    answer: z.object({ products: z.array(cardSchema) }),
+  }),
+  catalog: endpoint({
+    ...paths.catalog,
+    summary: 'What the catalog holds and where it came from.',
+    query: none,
+    body: none,
+    answer: z.object({
+      file: z.string(),
+      importedAt: z.string(),
+      records: z.number().int(),
+      families: z.number().int(),
+      rejected: z.number().int(),
+      rejectedRows: z.array(rejectedRowSchema),
+      indexBytes: z.number().int(),
+      articles: z.number().int(),
+      collections: z.number().int(),
+      job: importJobSchema.nullable(),
+    }),
+  }),
+  startImport: endpoint({
+    ...paths.startImport,
+    summary: 'Brings in a catalog as CSV (the request body); the old one serves until the new one is whole.',
+    query: z.object({ file: z.string().max(200).default('catalog.csv') }),
+    body: none,
+    answer: importJobSchema,
+  }),
+  cancelImport: endpoint({
+    ...paths.cancelImport,
+    summary: 'Stops the import under way; the catalog stays as it was.',
+    query: none,
+    body: none,
+    answer: none,
+  }),
+} as const;

@@ -1,0 +1,23 @@
+/**
+ * Where each endpoint is: its method and path by name. Apart from the endpoints' schemas, so that the interface can
+ * call them by name without carrying the validation that only the server does.
+ */
+export const paths = {
+  shopSearch: { method: 'get', path: '/shop/search' },
+  deskSearch: { method: 'get', path: '/desk/search' },
+  why: { method: 'get', path: '/desk/why' },
+  state: { method: 'get', path: '/desk/state' },
+  edit: { method: 'post', path: '/desk/edits' },
+  undo: { method: 'post', path: '/desk/undo' },
+  redo: { method: 'post', path: '/desk/redo' },
+  publish: { method: 'post', path: '/desk/publish' },
+  releases: { method: 'get', path: '/desk/releases' },
+  takeBack: { method: 'post', path: '/desk/releases/again' },
+  attributes: { method: 'get', path: '/desk/attributes' },
+  values: { method: 'get', path: '/desk/values' },
+  products: { method: 'get', path: '/desk/products' },
+  catalog: { method: 'get', path: '/desk/catalog' },
+  startImport: { method: 'post', path: '/desk/catalog/import' },
+  cancelImport: { method: 'post', path: '/desk/catalog/import/cancel' },
+} as const;
+export type EndpointName = keyof typeof paths;

@@ -1,0 +1,56 @@
+import { z } from 'zod';
+import { longestQuery } from '../core/query/understand.ts';
+import { unknownName } from './problem.ts';
+
+/** Most products a page, and the furthest place that can be asked for. */
+export const mostPerPage = 250;
+export const furthestPlace = 10_000;
+/** Values one filter may be given at once. */
+const mostChosen = 100;
+
+const wholeNumber = (least: number, most: number) =>
+  z
+    .string()
+    .regex(/^\d{1,6}$/, 'must be a whole number')
+    .transform(Number)
+    .pipe(z.number().int().min(least).max(most));
+const flag = z.enum(['0', '1']).transform((value) => value === '1');
+const texts = z.union([z.string().max(300), z.array(z.string().max(300)).max(mostChosen)]);
+
+const shopFields = {
+  q: z.string().max(longestQuery, `must have at most ${longestQuery} characters`).default(''),
+  page: wholeNumber(1, furthestPlace).default(1),
+  limit: wholeNumber(1, mostPerPage).default(24),
+  typing: flag.default(false),
+};
+const deskFields = {
+  ...shopFields,
+  /** Which setup answers: the draft, or what is published. */
+  from: z.enum(['draft', 'live']).default('draft'),
+  explain: flag.default(false),
+  /** Compare places with what is published. */
+  movement: flag.default(false),
+};
+
+/** Filters are given as `f.KEY=value`, repeated for several values; a range as `from..to`. */
+function withFilters<Fields extends z.ZodRawShape>(fields: Fields) {
+  const known = [...Object.keys(fields), 'f.KEY'];
+  return z
+    .object(fields)
+    .catchall(texts)
+    .superRefine((query, context) => {
+      for (const name of Object.keys(query))
+        if (!(name in fields) && !/^f\..{1,80}$/.test(name))
+          context.addIssue({ code: 'custom', path: [name], message: unknownName('parameter', name, known) });
+      const { page, limit } = query as unknown as { page?: number; limit?: number };
+      if ((page ?? 1) * (limit ?? 1) > furthestPlace)
+        context.addIssue({
+          code: 'custom',
+          path: ['page'],
+          message: `only the first ${furthestPlace} places can be shown`,
+        });
+    });
+}
+
+export const shopSearchQuery = withFilters(shopFields);
+export const deskSearchQuery = withFilters(deskFields);

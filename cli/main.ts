@@ -1,0 +1,109 @@
+import { resolve } from 'node:path';
+import { parseArgs } from 'node:util';
+import { unknownName } from '../api/problem.ts';
+import { StartProblem } from '../server/dataFolder.ts';
+import { attributeSetCommand, attributesCommand } from './attributes.ts';
+import { importCommand } from './importCommand.ts';
+import { publishCommand } from './publish.ts';
+import { searchCommand } from './search.ts';
+import { Failure, UsageError } from './usage.ts';
+
+const help = `Usage: npm run --silent shelf -- COMMAND [options]
+
+  search "WORDS" [--json] [--draft] [--explain] [--limit N] [--page N]
+                 [--filter KEY=VALUE]… [--typing]
+                               what a shopper finds (--draft: by the draft)
+  import FILE                  bring in a catalog from a CSV file
+  attributes [--json]          every attribute, what it holds and how it counts
+  attribute set KEY [--weight N] [--searchable on|off] [--card on|off]
+                               change an attribute in the draft
+  publish [--note TEXT]        make the draft what shoppers get
+
+Every command takes --data DIR (default: data). Exit codes: 0 done, 1 it
+could not be done, 2 the command was not understood.
+`;
+
+const options = {
+  data: { type: 'string' },
+  json: { type: 'boolean', default: false },
+  draft: { type: 'boolean', default: false },
+  explain: { type: 'boolean', default: false },
+  typing: { type: 'boolean', default: false },
+  limit: { type: 'string', default: '24' },
+  page: { type: 'string', default: '1' },
+  filter: { type: 'string', multiple: true, default: [] as string[] },
+  weight: { type: 'string' },
+  searchable: { type: 'string' },
+  card: { type: 'string' },
+  note: { type: 'string', default: '' },
+  help: { type: 'boolean', short: 'h', default: false },
+} as const;
+
+const allowed: Readonly<Record<string, readonly string[]>> = {
+  search: ['json', 'draft', 'explain', 'typing', 'limit', 'page', 'filter'],
+  import: ['json'],
+  attributes: ['json'],
+  attribute: ['weight', 'searchable', 'card', 'json'],
+  publish: ['note', 'json'],
+};
+
+/** Where the person stands who typed the command: npm changes the working directory to the project's. */
+const standing = process.env.INIT_CWD ?? process.cwd();
+
+function parse(args: readonly string[]) {
+  try {
+    const parsed = parseArgs({ args: [...args], options, allowPositionals: true, strict: true, tokens: true });
+    return parsed;
+  } catch (error) {
+    const name = /'(-[^' ]*)/.exec((error as Error).message)?.[1];
+    if (name)
+      throw new UsageError(
+        unknownName(
+          'option',
+          name,
+          Object.keys(options).map((option) => `--${option}`),
+        ),
+      );
+    throw new UsageError((error as Error).message);
+  }
+}
+
+async function run(args: readonly string[]): Promise<void> {
+  const { values, positionals, tokens } = parse(args);
+  const [command, ...rest] = positionals;
+  if (values.help || command === 'help' || (command === undefined && args.length === 0)) {
+    process.stdout.write(help);
+    return;
+  }
+  if (command === undefined)
+    throw new UsageError('Name a command: search, import, attributes, attribute set or publish.');
+  const known = allowed[command];
+  if (!known) throw new UsageError(unknownName('command', command, Object.keys(allowed)));
+  for (const token of tokens)
+    if (token.kind === 'option' && token.name !== 'data' && !known.includes(token.name))
+      throw new UsageError(`“${command}” has no option --${token.name}.`);
+  const data = values.data === undefined ? resolve('data') : resolve(standing, values.data);
+  switch (command) {
+    case 'search':
+      return searchCommand(data, rest, values);
+    case 'import':
+      return importCommand(
+        data,
+        rest.map((file) => resolve(standing, file)),
+        values.json,
+      );
+    case 'attributes':
+      return attributesCommand(data, rest, values.json);
+    case 'attribute':
+      return attributeSetCommand(data, rest, values);
+    default:
+      return publishCommand(data, rest, values);
+  }
+}
+
+run(process.argv.slice(2)).catch((error: unknown) => {
+  const isKnown = error instanceof UsageError || error instanceof Failure || error instanceof StartProblem;
+  process.stderr.write(`shelf: ${isKnown ? error.message : String((error as Error).stack ?? error)}\n`);
+  if (error instanceof UsageError) process.stderr.write('Try: npm run --silent shelf -- help\n');
+  process.exitCode = error instanceof UsageError ? 2 : 1;
+});

@@ -1,0 +1,29 @@
+import { changesBetween } from '../core/setup/entries.ts';
+import { namesFrom, tellChanges } from '../server/http/deskState.ts';
+import { Failure, openWithCatalog, UsageError } from './usage.ts';
+
+export function publishCommand(
+  data: string,
+  rest: readonly string[],
+  values: { readonly note: string; readonly json: boolean },
+): void {
+  if (rest.length > 0) throw new UsageError('“publish” takes no further words.');
+  const { setups, catalogs } = openWithCatalog(data);
+  const before = setups.live()!.setup;
+  const outcome = setups.publish(setups.revision(), 'Terminal', values.note, Date.now());
+  if ('refusal' in outcome) {
+    if (outcome.refusal.code !== 'nothing-to-publish')
+      throw new Failure('The draft was changed at this moment; try again.');
+    process.stdout.write(
+      values.json ? '{"published":false}\n' : 'The draft holds nothing that is not published already.\n',
+    );
+    return;
+  }
+  const { number, setup } = setups.live()!;
+  const sentences = tellChanges(changesBetween(before, setup), namesFrom(catalogs)).flatMap(
+    (change) => change.sentences,
+  );
+  if (values.json)
+    process.stdout.write(`${JSON.stringify({ published: true, release: number, changes: sentences })}\n`);
+  else process.stdout.write(`Release ${number} is live.\n${sentences.map((sentence) => `  ${sentence}.\n`).join('')}`);
+}

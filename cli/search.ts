@@ -1,0 +1,81 @@
+import { chosenFilters } from '../api/filterParameters.ts';
+import { deskSearchQuery } from '../api/searchQuery.ts';
+import type { SearchAnswer } from '../core/answer.ts';
+import { openLocalSearch } from '../server/searching/localSearch.ts';
+import { openWithCatalog, table, UsageError } from './usage.ts';
+
+interface SearchValues {
+  readonly json: boolean;
+  readonly draft: boolean;
+  readonly explain: boolean;
+  readonly typing: boolean;
+  readonly limit: string;
+  readonly page: string;
+  readonly filter: readonly string[];
+}
+
+/** The same validated query that the interface over HTTP takes. */
+function queryOf(words: readonly string[], values: SearchValues) {
+  const filters: Record<string, string[]> = {};
+  for (const text of values.filter) {
+    const at = text.indexOf('=');
+    if (at < 1) throw new UsageError(`--filter is KEY=VALUE, not “${text}”.`);
+    const name = `f.${text.slice(0, at)}`;
+    filters[name] = [...(filters[name] ?? []), text.slice(at + 1)];
+  }
+  const parsed = deskSearchQuery.safeParse({
+    q: words.join(' '),
+    limit: values.limit,
+    page: values.page,
+    typing: values.typing ? '1' : '0',
+    explain: values.explain ? '1' : '0',
+    from: values.draft ? 'draft' : 'live',
+    ...filters,
+  });
+  if (parsed.success) return parsed.data;
+  const issue = parsed.error.issues[0]!;
+  throw new UsageError(`${issue.path.join('.').replace(/^q$/, 'the search')}: ${issue.message}.`);
+}
+
+const points = (thousandths: number): string => (thousandths / 1000).toFixed(3);
+
+function readable(answer: SearchAnswer, explain: boolean): string {
+  const lines = [`${answer.total} products for “${answer.query}”`];
+  for (const { from, to } of answer.corrections) lines.push(`“${from}” was taken for “${to}”`);
+  if (answer.dropped.length > 0) lines.push(`Nothing has all the words; left out: ${answer.dropped.join(', ')}`);
+  if (answer.emptyShelf) lines.push(answer.emptyShelf.message);
+  const rows = answer.results.map((result) => [
+    `${result.place}.`,
+    points(result.score),
+    result.title,
+    result.brand ?? '',
+    result.price === null ? '' : result.price.toFixed(2),
+    result.sku,
+  ]);
+  if (rows.length > 0) lines.push('', table(rows));
+  if (explain)
+    for (const { title, why } of answer.results) {
+      lines.push('', `${why!.place}. ${title}: ${points(why!.score)} points`);
+      for (const { word, best, also } of why!.words) {
+        lines.push(`   ${word} in ${best.label} (${best.term}, ${best.how}): ${points(best.points)}`);
+        if (also) lines.push(`   ${word} also in ${also.label}: ${points(also.points)}`);
+      }
+      for (const close of why!.closeness)
+        lines.push(`   ${close.words.join(' and ')} close together: ${points(close.points)}`);
+      for (const pull of why!.pulls) lines.push(`   ${pull.planName} pulls by ${pull.pull}`);
+      if (why!.pin) lines.push(`   ${why!.pin.planName} pins it at place ${why!.pin.place}`);
+      if (why!.exactSku) lines.push('   its part number is the search');
+    }
+  return lines.join('\n');
+}
+
+export function searchCommand(data: string, words: readonly string[], values: SearchValues): void {
+  const { q, page, limit, typing, explain, from, movement: _, ...rest } = queryOf(words, values);
+  const { folder, db, catalogs } = openWithCatalog(data);
+  const answer = openLocalSearch(folder, db).answer({
+    from,
+    generation: catalogs.generation(),
+    request: { query: q, page, limit, typing, explain, marks: explain, filters: chosenFilters(rest) },
+  });
+  process.stdout.write(`${values.json ? JSON.stringify(answer, null, 2) : readable(answer, explain)}\n`);
+}

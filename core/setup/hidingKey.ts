@@ -1,0 +1,5 @@
+import type { Hiding } from './schema.ts';
+
+/** The key of a hiding's entry in the setup. */
+export const hidingKey = (hiding: Hiding): string =>
+  hiding.what === 'product' ? `product:${hiding.product}` : `tag:${hiding.tag}`;

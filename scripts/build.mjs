@@ -1,0 +1,31 @@
+// Builds the server, its workers and the terminal command with esbuild, and the interface with Vite, into dist/.
+import { join } from 'node:path';
+import { pathToFileURL } from 'node:url';
+import { root } from './prepare.mjs';
+
+export async function build() {
+  const { build: bundle } = await import('esbuild');
+  await bundle({
+    absWorkingDir: root,
+    entryPoints: {
+      'server/main': 'server/main.ts',
+      'server/importWorker': 'server/catalog/importWorker.ts',
+      'server/searchWorker': 'server/searching/searchWorker.ts',
+      'server/cli': 'cli/main.ts',
+    },
+    outdir: 'dist',
+    chunkNames: 'server/chunk-[hash]',
+    bundle: true,
+    splitting: true,
+    platform: 'node',
+    format: 'esm',
+    target: 'node20',
+    packages: 'external',
+    sourcemap: true,
+    logLevel: 'warning',
+  });
+  const { build: buildInterface } = await import('vite');
+  await buildInterface({ root: join(root, 'web'), configFile: join(root, 'vite.config.ts'), logLevel: 'warn' });
+}
+
+if (import.meta.url === pathToFileURL(process.argv[1] ?? '').href) await build();

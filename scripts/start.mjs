@@ -1,0 +1,46 @@
+// npm start: installs when needed, builds when needed, then serves. No dependency, so it runs on a fresh machine.
+
+import { isAbsolute, join } from 'node:path';
+import { parseArgs } from 'node:util';
+import { ensureBuilt, ensureInstalled, fail, requireNode, root } from './prepare.mjs';
+
+const help = `Usage: npm start -- [options]
+
+  --port N     serve on this port of 127.0.0.1 (default 4180)
+  --data DIR   keep everything in this folder (default: data)
+  --fresh      empty that folder first and begin with the demo store
+  --help       show this
+`;
+
+requireNode();
+let values;
+try {
+  ({ values } = parseArgs({
+    options: {
+      port: { type: 'string', default: '4180' },
+      data: { type: 'string' },
+      fresh: { type: 'boolean', default: false },
+      help: { type: 'boolean', short: 'h', default: false },
+    },
+  }));
+} catch (error) {
+  fail(`${error.message.split('\n')[0]} See npm start -- --help.`);
+}
+if (values.help) {
+  process.stdout.write(help);
+  process.exit(0);
+}
+if (!/^\d{1,5}$/.test(values.port) || Number(values.port) > 65535)
+  fail(`“${values.port}” is no port: name a number from 0 to 65535 with --port N.`);
+
+ensureInstalled();
+await ensureBuilt();
+const standing = process.env.INIT_CWD ?? process.cwd();
+const data =
+  values.data === undefined ? join(root, 'data') : isAbsolute(values.data) ? values.data : join(standing, values.data);
+process.argv = [
+  ...[process.argv[0], join(root, 'dist', 'server', 'main.js')],
+  ...['--port', values.port, '--data', data, '--demo', join(root, 'demo', 'store')],
+  ...(values.fresh ? ['--fresh'] : []),
+];
+await import('../dist/server/main.js');

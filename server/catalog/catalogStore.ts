@@ -1,0 +1,87 @@
+import { readdirSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { initialSetup } from '../../core/setup/initialSetup.ts';
+import { type DataFolder, generationFiles } from '../dataFolder.ts';
+import { type Db, storefrontId } from '../store/database.ts';
+import type { SetupStore } from '../store/setupStore.ts';
+import { type CatalogReader, openCatalog } from './catalogReader.ts';
+import type { ImportedCatalog } from './importCatalog.ts';
+
+export interface CatalogInfo {
+  readonly file: string;
+  readonly at: number;
+  readonly records: number;
+  readonly families: number;
+  readonly rejected: number;
+  readonly index_bytes: number;
+}
+
+/** Which catalog generation is in force, and the reader for it. */
+export interface CatalogStore {
+  /** The generation in force, 0 where no catalog has come in yet. */
+  generation(): number;
+  /** The reader of the generation in force, opened anew after it changed; null where there is none. */
+  current(): CatalogReader | null;
+  info(): CatalogInfo | null;
+  nextGeneration(): number;
+  /** Puts a new generation in force in one transaction; with the first one, the setup to begin with is made. */
+  putInForce(imported: ImportedCatalog, file: string, at: number, setups: SetupStore): void;
+  /** Removes files of generations that are not in force: leftovers of a crash and of catalogs replaced. */
+  tidy(): void;
+}
+
+export function openCatalogStore(db: Db, folder: DataFolder): CatalogStore {
+  const readGeneration = db.prepare<[string], number>('SELECT generation FROM storefront WHERE id = ?').pluck();
+  let reader: CatalogReader | null = null;
+  const generation = (): number => readGeneration.get(storefrontId) ?? 0;
+  return {
+    generation,
+    current() {
+      const now = generation();
+      if (now === 0) return null;
+      if (reader?.generation !== now) {
+        // The old reader is left to the garbage collector: a request may still be reading by it.
+        reader = openCatalog(folder, now);
+      }
+      return reader;
+    },
+    info: () =>
+      db
+        .prepare<[number], CatalogInfo>(
+          'SELECT file, at, records, families, rejected, index_bytes FROM catalog_import WHERE generation = ?',
+        )
+        .get(generation()) ?? null,
+    nextGeneration() {
+      const numbers = readdirSync(folder.catalogs).map((name) => Number.parseInt(name, 10) || 0);
+      return Math.max(generation(), ...numbers) + 1;
+    },
+    putInForce(imported, file, at, setups) {
+      const isFirst = generation() === 0;
+      const attributes = isFirst ? openCatalog(folder, imported.generation).snapshot.attributes : [];
+      db.transaction(() => {
+        db.prepare(
+          `INSERT INTO catalog_import (generation, storefront, file, at, records, families, rejected, index_bytes)
+           VALUES (?, ?, ?, ?, ?, ?, ?, ?)`,
+        ).run(
+          imported.generation,
+          storefrontId,
+          file,
+          at,
+          imported.records,
+          imported.families,
+          imported.rejected,
+          imported.indexBytes,
+        );
+        db.prepare('UPDATE storefront SET generation = ? WHERE id = ?').run(imported.generation, storefrontId);
+        if (isFirst && setups.live() === null) setups.begin(initialSetup(attributes), at);
+      }).immediate();
+    },
+    tidy() {
+      const kept = new Set(Object.values(generationFiles(folder, generation())));
+      for (const name of readdirSync(folder.catalogs)) {
+        const path = join(folder.catalogs, name);
+        if (!kept.has(path)) rmSync(path, { force: true });
+      }
+    },
+  };
+}

@@ -1,0 +1,295 @@
+import { createWriteStream } from 'node:fs';
+import { join } from 'node:path';
+import { Readable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+import { createRoute, OpenAPIHono } from '@hono/zod-openapi';
+import type { Context } from 'hono';
+import type { z } from 'zod';
+import type { Endpoint } from '../../api/endpoint.ts';
+import { endpoints } from '../../api/endpoints.ts';
+import { chosenFilters } from '../../api/filterParameters.ts';
+import { type Problem, problemSchema, unknownName } from '../../api/problem.ts';
+import { hasValueColumn, isIndexedAsText, isNumeric } from '../../core/catalog/profileAttributes.ts';
+import { changesBetween } from '../../core/setup/entries.ts';
+import { cardOf } from '../../core/suggest/card.ts';
+import type { CatalogStore } from '../catalog/catalogStore.ts';
+import { countContent } from '../catalog/content.ts';
+import type { ImportJobs } from '../catalog/importJobs.ts';
+import type { DataFolder } from '../dataFolder.ts';
+import type { Searcher } from '../searching/searcher.ts';
+import type { Db } from '../store/database.ts';
+import type { SetupStore, WriteOutcome } from '../store/setupStore.ts';
+import { deskState, namesFrom, tellChanges } from './deskState.ts';
+import { invalidRequest, problem } from './problems.ts';
+
+export interface Services {
+  readonly db: Db;
+  readonly folder: DataFolder;
+  readonly setups: SetupStore;
+  readonly catalogs: CatalogStore;
+  readonly imports: ImportJobs;
+  readonly searcher: Searcher;
+  readonly now: () => number;
+}
+
+/** Largest catalog file taken, in bytes. */
+const largestUpload = 4 * 1024 ** 3;
+const rejectedShown = 500;
+const valuesShown = 100;
+
+/** A refusal on its way out of a handler. */
+class Refused extends Error {
+  readonly status: 400 | 404 | 409 | 413 | 503;
+  readonly problem: Problem['error'];
+  constructor(status: 400 | 404 | 409 | 413 | 503, error: Problem['error']) {
+    super(error.message);
+    this.status = status;
+    this.problem = error;
+  }
+}
+
+const nothingToDo = {
+  'nothing-to-undo': 'There is nothing to undo.',
+  'nothing-to-redo': 'There is nothing to redo.',
+  'nothing-to-publish': 'The draft holds nothing that is not published already.',
+  'unknown-release': 'There is no release of that number.',
+} as const;
+
+/** The application's interface over HTTP: every endpoint of the contract, validated by its own schema. */
+export function createApp(services: Services): OpenAPIHono {
+  const { db, setups, catalogs, imports, searcher, folder, now } = services;
+  const app = new OpenAPIHono({
+    defaultHook: (result, context) => {
+      if (!result.success) return problem(context, 400, invalidRequest(result.error as never));
+    },
+  });
+  app.onError((error, context) => {
+    if (error instanceof Refused) return problem(context, error.status, error.problem);
+    console.error(error);
+    return problem(context, 500, { code: 'our-mistake', message: 'Something went wrong here. Nothing was changed.' });
+  });
+
+  /** Only this machine's own pages may write: another site's page could otherwise post to a local address. */
+  app.use('*', async (context, next) => {
+    const origin = context.req.header('origin');
+    const host = context.req.header('host') ?? '';
+    if (context.req.method !== 'GET' && origin && new URL(origin).host !== host)
+      return problem(context, 403, {
+        code: 'other-origin',
+        message: 'This address only takes changes from its own pages.',
+      });
+    return next();
+  });
+
+  function serve<Query extends z.ZodType, Body extends z.ZodType, Answer extends z.ZodType>(
+    { method, path, summary, query, body, answer }: Endpoint<Query, Body, Answer>,
+    handle: (
+      query: z.output<Query>,
+      body: z.output<Body>,
+      context: Context,
+    ) => Promise<z.input<Answer>> | z.input<Answer>,
+    takesJson = method === 'post',
+  ): void {
+    const content = (schema: z.ZodType) => ({ content: { 'application/json': { schema } } });
+    const route = createRoute({
+      method,
+      path,
+      summary,
+      request: { query: query as never, ...(takesJson ? { body: { ...content(body), required: true } } : {}) },
+      responses: {
+        200: { description: 'The answer.', ...content(answer) },
+        400: { description: 'The request cannot be taken.', ...content(problemSchema) },
+        409: { description: 'The draft has changed, or there is nothing to do.', ...content(problemSchema) },
+      },
+    });
+    app.openapi(route, (async (context: Context) => {
+      const valid = context.req as unknown as { valid(part: 'query' | 'json'): never };
+      const told = await handle(valid.valid('query'), takesJson ? valid.valid('json') : ({} as never), context);
+      return context.json(told as never, 200);
+    }) as never);
+  }
+
+  const catalogInForce = () => {
+    const catalog = catalogs.current();
+    if (!catalog)
+      throw new Refused(503, {
+        code: 'no-catalog',
+        message: 'There is no catalog yet. Bring one in on the Catalog screen.',
+      });
+    return catalog;
+  };
+  const task = (from: 'draft' | 'live', request: Parameters<Searcher['answer']>[0]['request'], movement = false) => {
+    const { generation, buffer } = catalogInForce();
+    return { from, request, movement, generation, shared: buffer };
+  };
+  const state = () => deskState(db, setups, catalogs);
+  const written = (outcome: WriteOutcome) => {
+    if (!('refusal' in outcome)) return state();
+    const { refusal } = outcome;
+    if (refusal.code === 'stale-write') {
+      const changes = tellChanges(refusal.changes, namesFrom(catalogs));
+      throw new Refused(409, {
+        code: refusal.code,
+        message: 'Somebody changed this since you looked. Nothing of yours was saved; here is what changed.',
+        details: { revision: refusal.revision, changes },
+      });
+    }
+    if ('part' in refusal) {
+      const field = [refusal.part, refusal.key, refusal.field].filter(Boolean).join('.');
+      throw new Refused(400, { code: refusal.code, message: `${field}: ${refusal.message}`, field });
+    }
+    throw new Refused(409, { code: refusal.code, message: nothingToDo[refusal.code] });
+  };
+  const who = (context: Context): string => (context.req.header('x-person') ?? 'Merchandiser').slice(0, 80);
+
+  serve(endpoints.shopSearch, ({ q, page, limit, typing, ...rest }) =>
+    searcher.answer(task('live', { query: q, page, limit, typing, filters: chosenFilters(rest) })),
+  );
+  serve(endpoints.deskSearch, ({ q, page, limit, typing, from, explain, movement, ...rest }) =>
+    searcher.answer(
+      task(from, { query: q, page, limit, typing, explain, marks: true, filters: chosenFilters(rest) }, movement),
+    ),
+  );
+  serve(endpoints.why, ({ q, product, ...rest }) =>
+    searcher.why(task('draft', { query: q, page: 1, limit: 1, marks: true, filters: chosenFilters(rest) }), product),
+  );
+  serve(endpoints.state, () => {
+    catalogInForce();
+    return state();
+  });
+  serve(endpoints.edit, (_, { revision, edits }, context) =>
+    written(
+      setups.edit(
+        edits.map(({ part, key, value }) => ({ part, key, value: value ?? null })),
+        revision,
+        who(context),
+        now(),
+      ),
+    ),
+  );
+  serve(endpoints.undo, (_, { revision }, context) => written(setups.undo(revision, who(context), now())));
+  serve(endpoints.redo, (_, { revision }, context) => written(setups.redo(revision, who(context), now())));
+  serve(endpoints.publish, (_, { revision, note }, context) =>
+    written(setups.publish(revision, who(context), note, now())),
+  );
+  serve(endpoints.takeBack, (_, { number }, context) => written(setups.publishAgain(number, who(context), now())));
+  serve(endpoints.releases, () => {
+    const names = namesFrom(catalogs);
+    const all = setups.releases();
+    const live = setups.live()?.number;
+    return {
+      releases: all.map((release, index) => {
+        const before = all[index + 1];
+        return {
+          number: release.number,
+          at: new Date(release.at).toISOString(),
+          who: release.who,
+          note: release.note,
+          live: release.number === live,
+          sentences: before
+            ? tellChanges(changesBetween(before.setup, release.setup), names).flatMap(({ sentences }) => sentences)
+            : [],
+        };
+      }),
+    };
+  });
+  serve(endpoints.attributes, () => {
+    const settings = setups.draft().attributes;
+    return {
+      attributes: catalogInForce().snapshot.attributes.map((profile) => ({
+        ...profile,
+        samples: [...profile.samples],
+        canSearch: isIndexedAsText(profile),
+        canFilter: hasValueColumn(profile) || isNumeric(profile),
+        isNumeric: isNumeric(profile),
+        ...(settings[profile.key] ?? { searchable: false, weight: 1, onCard: false }),
+      })),
+    };
+  });
+  serve(endpoints.values, ({ attribute, contains }) => {
+    const { snapshot } = catalogInForce();
+    const column = snapshot.values.get(attribute);
+    if (!column)
+      throw new Refused(400, {
+        code: 'unknown-attribute',
+        message: unknownName('attribute with values', attribute, [...snapshot.values.keys()]),
+        field: 'attribute',
+      });
+    const counts = column.countFamilies(
+      Uint32Array.from({ length: snapshot.records }, (_, record) => record),
+      null,
+      0,
+    );
+    const sought = contains.toLowerCase();
+    const all = Array.from(counts, (products, value) => ({ value: column.names.get(value), products }))
+      .filter(({ value }) => value.toLowerCase().includes(sought))
+      .sort((a, b) => b.products - a.products);
+    return { values: all.slice(0, valuesShown), more: Math.max(0, all.length - valuesShown) };
+  });
+  serve(endpoints.products, ({ id }) => {
+    const catalog = catalogInForce();
+    const setup = setups.draft();
+    return {
+      products: [id].flat().flatMap((familyId) => {
+        const record = catalog.familyRecord(familyId);
+        if (!record) return [];
+        const [from, to] = catalog.snapshot.recordsOf(catalog.snapshot.findFamily(familyId));
+        return [cardOf(record, to - from, setup)];
+      }),
+    };
+  });
+  serve(endpoints.catalog, () => {
+    const info = catalogs.info();
+    const catalog = catalogs.current();
+    return {
+      file: info?.file ?? '',
+      importedAt: info ? new Date(info.at).toISOString() : '',
+      records: info?.records ?? 0,
+      families: info?.families ?? 0,
+      rejected: info?.rejected ?? 0,
+      rejectedRows: catalog?.rejectedRows(rejectedShown) ?? [],
+      indexBytes: info?.index_bytes ?? 0,
+      articles: countContent(db, 'article'),
+      collections: countContent(db, 'collection'),
+      job: imports.last(),
+    };
+  });
+  serve(
+    endpoints.startImport,
+    async ({ file }, _, context) => {
+      if (imports.isBusy())
+        throw new Refused(409, {
+          code: 'import-under-way',
+          message: 'Another file is being read. Wait for it or cancel it.',
+        });
+      const body = context.req.raw.body;
+      if (!body) throw new Refused(400, { code: 'no-file', message: 'The request holds no file.' });
+      const path = join(folder.incoming, `${now()}.csv`);
+      let received = 0;
+      const limited = async function* (chunks: AsyncIterable<Uint8Array>) {
+        for await (const chunk of chunks) {
+          received += chunk.length;
+          if (received > largestUpload)
+            throw new Refused(413, { code: 'file-too-large', message: 'The file is larger than 4 GB.' });
+          yield chunk;
+        }
+      };
+      await pipeline(Readable.fromWeb(body as never), limited, createWriteStream(path));
+      return imports.start(path, file);
+    },
+    false,
+  );
+  serve(
+    endpoints.cancelImport,
+    () => {
+      imports.cancel();
+      return {};
+    },
+    false,
+  );
+  app.doc31('/openapi.json', {
+    openapi: '3.1.0',
+    info: { title: 'Clever Shelf', version: '1', description: 'What shoppers find, and the desk that decides it.' },
+  });
+  return app;
+}

@@ -1,0 +1,82 @@
+import Database from 'better-sqlite3';
+
+export type Db = Database.Database;
+
+/** The one storefront and the one draft there are for now; every row carries both names. */
+export const storefrontId = 'main';
+export const draftId = 'main';
+
+const schema = `
+CREATE TABLE IF NOT EXISTS storefront (
+  id TEXT PRIMARY KEY,
+  name TEXT NOT NULL,
+  currency TEXT NOT NULL,
+  release INTEGER,                      -- number of the release shoppers get
+  generation INTEGER NOT NULL DEFAULT 0 -- catalog generation in force; 0: none yet
+) STRICT;
+CREATE TABLE IF NOT EXISTS draft (
+  storefront TEXT NOT NULL REFERENCES storefront (id),
+  id TEXT NOT NULL,
+  revision INTEGER NOT NULL,
+  PRIMARY KEY (storefront, id)
+) STRICT;
+CREATE TABLE IF NOT EXISTS setup_entry (
+  storefront TEXT NOT NULL,
+  draft TEXT NOT NULL,
+  part TEXT NOT NULL,
+  key TEXT NOT NULL,
+  value TEXT NOT NULL,
+  PRIMARY KEY (storefront, draft, part, key)
+) STRICT, WITHOUT ROWID;
+CREATE TABLE IF NOT EXISTS journal (
+  id INTEGER PRIMARY KEY AUTOINCREMENT,
+  storefront TEXT NOT NULL,
+  draft TEXT NOT NULL,
+  revision INTEGER NOT NULL,            -- the draft's after this change
+  who TEXT NOT NULL,
+  at INTEGER NOT NULL,                  -- milliseconds since 1970
+  kind TEXT NOT NULL CHECK (kind IN ('edit', 'undo', 'redo')),
+  changes TEXT NOT NULL,                -- [{part, key, before, after}]
+  state TEXT NOT NULL CHECK (state IN ('done', 'undone', 'gone'))
+) STRICT;
+CREATE INDEX IF NOT EXISTS journal_by_draft ON journal (storefront, draft, kind, state, id);
+CREATE TABLE IF NOT EXISTS release (
+  storefront TEXT NOT NULL,
+  number INTEGER NOT NULL,
+  at INTEGER NOT NULL,
+  who TEXT NOT NULL,
+  note TEXT NOT NULL,
+  document TEXT NOT NULL,
+  PRIMARY KEY (storefront, number)
+) STRICT;
+CREATE TABLE IF NOT EXISTS catalog_import (
+  generation INTEGER PRIMARY KEY,
+  storefront TEXT NOT NULL,
+  file TEXT NOT NULL,
+  at INTEGER NOT NULL,
+  records INTEGER NOT NULL,
+  families INTEGER NOT NULL,
+  rejected INTEGER NOT NULL,
+  index_bytes INTEGER NOT NULL
+) STRICT;
+CREATE TABLE IF NOT EXISTS content (
+  storefront TEXT NOT NULL,
+  kind TEXT NOT NULL CHECK (kind IN ('article', 'collection')),
+  id TEXT NOT NULL,
+  value TEXT NOT NULL,
+  PRIMARY KEY (storefront, kind, id)
+) STRICT, WITHOUT ROWID;
+`;
+
+/**
+ * Opens the main database, making its tables where they are missing. Every acknowledged write is on the disk: WAL
+ * with full synchronisation, since edits are few and must outlive a crash at any moment.
+ */
+export function openDatabase(path: string, options: { readonly readOnly?: boolean } = {}): Db {
+  const db = new Database(path, { readonly: options.readOnly ?? false, timeout: 10_000 });
+  if (options.readOnly) return db;
+  db.pragma('journal_mode = WAL');
+  db.pragma('synchronous = FULL');
+  db.exec(schema);
+  return db;
+}

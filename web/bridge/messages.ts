@@ -1,0 +1,43 @@
+/** What the desk tells the shop window in its frame. */
+export type ToShop =
+  /** Show this search by the draft or by what is published; `turn` grows with every change that may show. */
+  { readonly kind: 'show'; readonly query: string; readonly from: 'draft' | 'live'; readonly turn: number };
+
+/** What a merchandiser does to a product where it stands in the window. */
+export type ProductAct =
+  | { readonly act: 'pin'; readonly place: number }
+  | { readonly act: 'unpin' | 'boost' | 'lower' | 'neutral' | 'hide' | 'why' };
+
+/** What the shop window tells the desk. */
+export type ToDesk =
+  | { readonly kind: 'ready' }
+  | { readonly kind: 'shown'; readonly query: string; readonly total: number }
+  | { readonly kind: 'searched'; readonly query: string }
+  | {
+      readonly kind: 'act';
+      readonly query: string;
+      readonly product: { readonly id: string; readonly title: string };
+      readonly what: ProductAct;
+      readonly filters: Readonly<Record<string, readonly string[]>>;
+    };
+
+const mark = 'clever-shelf';
+
+/** Sends to another frame of this same origin. */
+export function post(target: Window, message: ToShop | ToDesk): void {
+  target.postMessage({ mark, message }, location.origin);
+}
+
+/** Listens for messages of one frame of this origin; answers the function that ends it. */
+export function listen<Message extends ToShop | ToDesk>(
+  from: () => Window | null,
+  take: (message: Message) => void,
+): () => void {
+  const hear = (event: MessageEvent): void => {
+    if (event.origin !== location.origin || event.source !== from()) return;
+    const data = event.data as { mark?: string; message?: Message } | null;
+    if (data?.mark === mark && data.message) take(data.message);
+  };
+  addEventListener('message', hear);
+  return () => removeEventListener('message', hear);
+}

@@ -1,0 +1,71 @@
+import type { AnswerOf, BodyOf, QueryOf } from '../../api/endpoint.ts';
+import type { endpoints } from '../../api/endpoints.ts';
+import { type EndpointName, paths } from '../../api/paths.ts';
+import type { Problem } from '../../api/problem.ts';
+
+/** What a refused request says of itself. */
+export class CallProblem extends Error {
+  readonly code: string;
+  readonly field: string | undefined;
+  readonly details: unknown;
+  constructor(problem: Problem['error']) {
+    super(problem.message);
+    this.code = problem.code;
+    this.field = problem.field;
+    this.details = problem.details;
+  }
+}
+
+type Values = Readonly<Record<string, unknown>>;
+type Of<Name extends EndpointName> = (typeof endpoints)[Name];
+
+function address(path: string, query: Values): string {
+  const parameters = new URLSearchParams();
+  for (const [name, value] of Object.entries(query))
+    for (const item of [value].flat()) if (item !== undefined) parameters.append(name, String(item));
+  const text = parameters.toString();
+  return text ? `${path}?${text}` : path;
+}
+
+async function read(response: Response): Promise<unknown> {
+  const isJson = response.headers.get('content-type')?.includes('json');
+  const body: unknown = isJson ? await response.json() : null;
+  if (response.ok && isJson) return body;
+  const told = (body as Problem | null)?.error;
+  throw new CallProblem(told ?? { code: 'no-answer', message: `The server answered ${response.status}.` });
+}
+
+async function send(url: string, init: RequestInit): Promise<unknown> {
+  let response: Response;
+  try {
+    response = await fetch(url, init);
+  } catch (error) {
+    if ((error as Error).name === 'AbortError') throw error;
+    throw new CallProblem({ code: 'no-connection', message: 'The server does not answer. Is it running?' });
+  }
+  return read(response);
+}
+
+/** Calls an endpoint of the contract; throws a `CallProblem` where it is refused or there is no answer. */
+export function call<Name extends EndpointName>(
+  name: Name,
+  given: { readonly query?: QueryOf<Of<Name>>; readonly body?: BodyOf<Of<Name>>; readonly signal?: AbortSignal } = {},
+): Promise<AnswerOf<Of<Name>>> {
+  const { method, path } = paths[name];
+  const init: RequestInit = { method: method.toUpperCase(), ...(given.signal && { signal: given.signal }) };
+  if (given.body !== undefined) {
+    init.body = JSON.stringify(given.body);
+    init.headers = { 'content-type': 'application/json' };
+  }
+  return send(address(path, (given.query ?? {}) as Values), init) as Promise<AnswerOf<Of<Name>>>;
+}
+
+/** Sends a file as the request's body. */
+export function sendFile<Name extends EndpointName>(
+  name: Name,
+  query: QueryOf<Of<Name>>,
+  file: File,
+): Promise<AnswerOf<Of<Name>>> {
+  const url = address(paths[name].path, query as Values);
+  return send(url, { method: 'POST', body: file }) as Promise<AnswerOf<Of<Name>>>;
+}

@@ -1,0 +1,47 @@
+import '@fontsource-variable/bricolage-grotesque';
+import '../look/theme.css';
+import { QueryClientProvider } from '@tanstack/react-query';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
+import { followTheme } from '../look/theme.ts';
+import { Desk } from './shell/Desk.tsx';
+import { ScreenProblem } from './shell/ScreenProblem.tsx';
+import { queryClient } from './state/queryClient.ts';
+
+followTheme();
+
+const lazily = <Name extends string>(load: () => Promise<Record<Name, React.ComponentType>>, name: Name) => ({
+  lazy: async () => ({ Component: (await load())[name] }),
+  ErrorBoundary: ScreenProblem,
+});
+
+const router = createBrowserRouter([
+  {
+    path: '/',
+    Component: Desk,
+    HydrateFallback: () => null,
+    ErrorBoundary: ScreenProblem,
+    children: [
+      { index: true, element: <Navigate to="/attributes" replace /> },
+      { path: 'catalog', ...lazily(() => import('./screens/Catalog.tsx'), 'Catalog') },
+      { path: 'attributes', ...lazily(() => import('./screens/Attributes.tsx'), 'Attributes') },
+      { path: 'relevance', ...lazily(() => import('./screens/Relevance.tsx'), 'Relevance') },
+      { path: 'filters', ...lazily(() => import('./screens/Filters.tsx'), 'Filters') },
+      { path: 'plans', ...lazily(() => import('./screens/ShelfPlans.tsx'), 'ShelfPlans') },
+      { path: 'plans/:id', ...lazily(() => import('./screens/ShelfPlan.tsx'), 'ShelfPlanScreen') },
+      { path: 'hiding', ...lazily(() => import('./screens/Hiding.tsx'), 'Hiding') },
+      { path: 'empty-shelf', ...lazily(() => import('./screens/EmptyShelf.tsx'), 'EmptyShelf') },
+      { path: 'releases', ...lazily(() => import('./screens/Releases.tsx'), 'Releases') },
+      { path: '*', element: <Navigate to="/attributes" replace /> },
+    ],
+  },
+]);
+
+createRoot(document.getElementById('root')!).render(
+  <StrictMode>
+    <QueryClientProvider client={queryClient}>
+      <RouterProvider router={router} />
+    </QueryClientProvider>
+  </StrictMode>,
+);

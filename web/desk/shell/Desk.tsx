@@ -1,0 +1,79 @@
+import { useEffect } from 'react';
+import { Group, Panel, Separator } from 'react-resizable-panels';
+import { Outlet } from 'react-router';
+import { Toaster } from 'sonner';
+import { useDeskStateQuery } from '../state/deskState.ts';
+import { step } from '../state/edits.ts';
+import { useShopWindow } from '../state/shopWindow.ts';
+import { Navigation } from './Navigation.tsx';
+import { ShopWindow } from './ShopWindow.tsx';
+import { TopBar } from './TopBar.tsx';
+
+const isTyping = (target: EventTarget | null): boolean =>
+  target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
+
+/** Undo and redo from anywhere but a text field, which has its own. */
+function useShortcuts(): void {
+  useEffect(() => {
+    const press = (event: KeyboardEvent): void => {
+      if (isTyping(event.target) || !(event.ctrlKey || event.metaKey)) return;
+      const key = event.key.toLowerCase();
+      if (key !== 'z' && key !== 'y') return;
+      event.preventDefault();
+      void step(key === 'y' || event.shiftKey ? 'redo' : 'undo');
+    };
+    addEventListener('keydown', press);
+    return () => removeEventListener('keydown', press);
+  }, []);
+}
+
+/** The desk: top bar, the screens in order of work, and beside each of them the shop window. */
+export function Desk() {
+  const { data, error, refetch } = useDeskStateQuery();
+  const isFolded = useShopWindow((state) => state.isFolded);
+  useShortcuts();
+  if (!data)
+    return error ? (
+      <div role="alert" className="grid h-full place-items-center p-8 text-center">
+        <div>
+          <h1 className="font-display font-semibold text-xl">The desk cannot be opened</h1>
+          <p className="mt-1 text-soft">{error.message}</p>
+          <button type="button" className="mt-3 font-semibold text-press underline" onClick={() => refetch()}>
+            Try again
+          </button>
+        </div>
+      </div>
+    ) : (
+      <p role="status" className="grid h-full place-items-center text-soft">
+        Opening the desk …
+      </p>
+    );
+  return (
+    <div className="grid h-full grid-cols-[176px_minmax(0,1fr)] grid-rows-[59px_minmax(0,1fr)]">
+      <a href="#screen" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-surface focus:p-3">
+        Skip to the screen
+      </a>
+      <TopBar />
+      <Navigation />
+      <Group orientation="horizontal" className="min-h-0">
+        <Panel id="editor" defaultSize="46%" minSize="380px">
+          <main id="screen" tabIndex={-1} className="h-full overflow-y-auto px-[22px] pt-5 pb-10 outline-none">
+            <Outlet />
+          </main>
+        </Panel>
+        {!isFolded && (
+          <>
+            <Separator
+              aria-label="Width of the shop window"
+              className="w-1.5 bg-line outline-offset-0 transition-colors hover:bg-edge data-[separator=active]:bg-edge"
+            />
+            <Panel id="window" minSize="340px">
+              <ShopWindow />
+            </Panel>
+          </>
+        )}
+      </Group>
+      <Toaster position="bottom-left" toastOptions={{ className: 'font-sans', duration: 6000 }} closeButton />
+    </div>
+  );
+}

@@ -1,0 +1,58 @@
+import { Dialog } from 'radix-ui';
+import { useState } from 'react';
+import { counted } from '../../look/price.ts';
+import { Button } from '../parts/Button.tsx';
+import { DialogFrame } from '../parts/DialogFrame.tsx';
+import { useDeskState } from '../state/deskState.ts';
+import { publish } from '../state/edits.ts';
+import { ChangeList } from './ChangeList.tsx';
+
+/** Publish: shows what would go live, in words, and makes it live in one step. */
+export function PublishButton() {
+  const { changes, release } = useDeskState();
+  const [isOpen, setOpen] = useState(false);
+  const [note, setNote] = useState('');
+  const [isBusy, setBusy] = useState(false);
+  const confirm = async (): Promise<void> => {
+    setBusy(true);
+    const isLive = await publish(note);
+    setBusy(false);
+    if (!isLive) return;
+    setNote('');
+    setOpen(false);
+  };
+  return (
+    <Dialog.Root open={isOpen} onOpenChange={setOpen}>
+      <Dialog.Trigger asChild>
+        <Button tone="strong" disabled={changes.length === 0}>
+          Publish…
+        </Button>
+      </Dialog.Trigger>
+      <DialogFrame
+        title={`Publish ${counted(changes.length, 'change')}`}
+        description={`They go live together as release ${(release?.number ?? 0) + 1}. One step on the Releases screen takes them back.`}
+      >
+        <div className="max-h-[46vh] overflow-auto">
+          <ChangeList changes={changes} />
+        </div>
+        <label className="mt-3 block text-[13px]">
+          A note for your colleagues, if you like
+          <input
+            className="mt-1 w-full rounded-md border bg-surface px-2.5 py-1.5 text-[14px]"
+            maxLength={300}
+            value={note}
+            onChange={(event) => setNote(event.target.value)}
+          />
+        </label>
+        <div className="mt-4 flex justify-end gap-2">
+          <Dialog.Close asChild>
+            <Button>Not now</Button>
+          </Dialog.Close>
+          <Button tone="strong" disabled={isBusy || changes.length === 0} onClick={() => void confirm()}>
+            {isBusy ? 'Publishing …' : 'Publish to shoppers'}
+          </Button>
+        </div>
+      </DialogFrame>
+    </Dialog.Root>
+  );
+}

@@ -1,0 +1,126 @@
+import { Maximize2, Monitor, PanelRightClose, Smartphone, Tablet } from 'lucide-react';
+import { ToggleGroup } from 'radix-ui';
+import { useEffect, useRef, useState } from 'react';
+import { listen, post, type ToDesk } from '../../bridge/messages.ts';
+import { IconButton } from '../parts/Button.tsx';
+import { actOn } from '../state/planActs.ts';
+import { type Device, devices, useShopWindow } from '../state/shopWindow.ts';
+import { useTrial } from '../state/trial.ts';
+import { type AskedWhy, WhyHere } from './WhyHere.tsx';
+
+const deviceIcons = { fit: Maximize2, phone: Smartphone, tablet: Tablet, desktop: Monitor } as const;
+const pressed =
+  'rounded-[7px] px-2.5 py-1 data-[state=on]:bg-surface data-[state=on]:font-semibold data-[state=on]:text-ink hover:text-ink';
+
+/** The frame's size: as wide as the device, made smaller to fit where the panel is narrower. */
+function useFrameSize(device: Device) {
+  const room = useRef<HTMLDivElement>(null);
+  const [size, setSize] = useState({ width: 600, height: 600 });
+  useEffect(() => {
+    const element = room.current!;
+    const watcher = new ResizeObserver(() => setSize({ width: element.clientWidth, height: element.clientHeight }));
+    watcher.observe(element);
+    return () => watcher.disconnect();
+  }, []);
+  const wanted = devices[device].width;
+  const scale = wanted === null ? 1 : Math.min(1, size.width / wanted);
+  return { room, width: wanted ?? size.width, height: size.height / scale, scale };
+}
+
+/** The shop itself beside the editor, by the draft or by what is published. */
+export function ShopWindow() {
+  const frame = useRef<HTMLIFrameElement>(null);
+  const { turn, from, device, show, setDevice, setTotal, fold } = useShopWindow();
+  const { query, search } = useTrial();
+  /** How often the frame has said that it is ready: it may load again. */
+  const [readied, setReady] = useState(0);
+  const [asked, setAsked] = useState<AskedWhy | null>(null);
+  const { room, width, height, scale } = useFrameSize(device);
+
+  useEffect(
+    () =>
+      listen<ToDesk>(
+        () => frame.current?.contentWindow ?? null,
+        (message) => {
+          if (message.kind === 'ready') setReady((count) => count + 1);
+          else if (message.kind === 'shown') setTotal(message.total);
+          else if (message.kind === 'searched') search(message.query);
+          else if (message.what.act === 'why')
+            setAsked({ ...message.product, query: message.query, filters: message.filters });
+          else actOn(message.query, message.product, message.what);
+        },
+      ),
+    [search, setTotal],
+  );
+  useEffect(() => {
+    if (readied > 0 && frame.current?.contentWindow)
+      post(frame.current.contentWindow, { kind: 'show', query, from, turn });
+  }, [readied, query, from, turn]);
+
+  return (
+    <aside aria-label="Shop window" className="flex h-full flex-col bg-paper-deep px-4 pt-3 pb-4">
+      <div className="mb-2.5 flex items-center gap-1.5 text-[13px] text-soft">
+        <h2 className="mr-auto font-semibold text-ink">Shop window</h2>
+        <ToggleGroup.Root
+          type="single"
+          aria-label="Which setup the window shows"
+          className="flex"
+          value={from}
+          onValueChange={(value) => value && show(value as 'draft' | 'live')}
+        >
+          <ToggleGroup.Item value="draft" className={pressed}>
+            Draft
+          </ToggleGroup.Item>
+          <ToggleGroup.Item value="live" className={pressed}>
+            Live
+          </ToggleGroup.Item>
+        </ToggleGroup.Root>
+        <ToggleGroup.Root
+          type="single"
+          aria-label="Width of the shop"
+          className="ml-2 flex"
+          value={device}
+          onValueChange={(value) => value && setDevice(value as Device)}
+        >
+          {(Object.keys(devices) as Device[]).map((each) => {
+            const Icon = deviceIcons[each];
+            const { label, width: pixels } = devices[each];
+            return (
+              <ToggleGroup.Item
+                key={each}
+                value={each}
+                aria-label={pixels ? `${label}, ${pixels} pixels wide` : label}
+                title={label}
+                className={pressed}
+              >
+                <Icon size={15} aria-hidden />
+              </ToggleGroup.Item>
+            );
+          })}
+        </ToggleGroup.Root>
+        <IconButton label="Fold the shop window away" onClick={() => fold(true)}>
+          <PanelRightClose size={16} aria-hidden />
+        </IconButton>
+      </div>
+      <div ref={room} className="relative min-h-0 flex-1 overflow-hidden">
+        <iframe
+          ref={frame}
+          src="/shop?desk"
+          title="The shop as shoppers see it"
+          className="absolute top-0 rounded-[10px] border-0 bg-surface shadow-lg"
+          style={{
+            width,
+            height,
+            transform: `scale(${scale})`,
+            transformOrigin: 'top left',
+            left: Math.max(0, (room.current ? room.current.clientWidth - width * scale : 0) / 2),
+          }}
+        />
+      </div>
+      {from === 'live' && (
+        <p className="mt-2 text-[12.5px] text-soft">This is what shoppers get now. Your changes show under Draft.</p>
+      )}
+      <WhyHere asked={asked} close={() => setAsked(null)} />
+    </aside>
+  );
+}

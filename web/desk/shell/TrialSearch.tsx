@@ -1,0 +1,115 @@
+import { History, X } from 'lucide-react';
+import { Popover } from 'radix-ui';
+import { useEffect, useRef, useState } from 'react';
+import { longestQuery } from '../../../core/query/understand.ts';
+import { counted } from '../../look/price.ts';
+import { useShopWindow } from '../state/shopWindow.ts';
+import { useTrial } from '../state/trial.ts';
+
+/** The trial search: what every screen previews. S goes to it from anywhere but a text field. */
+export function TrialSearch() {
+  const { query, search } = useTrial();
+  const total = useShopWindow((state) => state.total);
+  const [text, setText] = useState(query);
+  const field = useRef<HTMLInputElement>(null);
+  useEffect(() => setText(query), [query]);
+  useEffect(() => {
+    const press = (event: KeyboardEvent): void => {
+      const target = event.target as HTMLElement;
+      if (event.key !== 's' || event.ctrlKey || event.metaKey || event.altKey) return;
+      if (target.closest('input, textarea, select, [contenteditable], [role=menu], [role=listbox]')) return;
+      event.preventDefault();
+      field.current?.select();
+    };
+    addEventListener('keydown', press);
+    return () => removeEventListener('keydown', press);
+  }, []);
+  return (
+    <search className="min-w-0 max-w-[430px] flex-1">
+      <form
+        className="flex items-center gap-2.5 rounded-[9px] border bg-paper px-3 py-[7px] focus-within:border-edge"
+        onSubmit={(event) => {
+          event.preventDefault();
+          search(text);
+        }}
+      >
+        <label htmlFor="trial" className="shrink-0 text-[12.5px] text-soft">
+          Trial search
+        </label>
+        <input
+          id="trial"
+          ref={field}
+          className="min-w-0 flex-1 bg-transparent font-semibold outline-none"
+          maxLength={longestQuery}
+          value={text}
+          placeholder="everything"
+          onChange={(event) => setText(event.target.value)}
+          onBlur={() => setText(query)}
+        />
+        <span className="shrink-0 text-[12.5px] text-soft" role="status">
+          {total !== null && counted(total, 'product')}
+        </span>
+        <RecentTrials />
+        <kbd className="rounded border bg-surface px-[5px] font-sans text-[12px] text-soft" title="Press S to search">
+          S
+        </kbd>
+      </form>
+    </search>
+  );
+}
+
+function RecentTrials() {
+  const { recent, search, forget } = useTrial();
+  const [isOpen, setOpen] = useState(false);
+  return (
+    <Popover.Root open={isOpen} onOpenChange={setOpen}>
+      <Popover.Trigger aria-label="Recent trial searches" className="rounded p-0.5 text-soft hover:text-ink">
+        <History size={15} aria-hidden />
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          align="end"
+          sideOffset={12}
+          aria-label="Recent trial searches"
+          className="z-40 w-[280px] rounded-lg border bg-surface p-2 shadow-xl"
+        >
+          {recent.length === 0 && <p className="p-2 text-soft">No trial searches yet.</p>}
+          <ul>
+            {recent.map((each) => (
+              <li key={each} className="flex items-center">
+                <button
+                  type="button"
+                  className="min-w-0 flex-1 truncate rounded px-2 py-1.5 text-left hover:bg-press-soft"
+                  onClick={() => {
+                    search(each);
+                    setOpen(false);
+                  }}
+                >
+                  {each}
+                </button>
+                <button
+                  type="button"
+                  aria-label={`Forget “${each}”`}
+                  className="rounded p-1.5 text-soft hover:text-ink"
+                  onClick={() => forget(each)}
+                >
+                  <X size={14} aria-hidden />
+                </button>
+              </li>
+            ))}
+          </ul>
+          <button
+            type="button"
+            className="mt-1 w-full rounded border-t px-2 py-1.5 text-left text-soft hover:text-ink"
+            onClick={() => {
+              search('');
+              setOpen(false);
+            }}
+          >
+            Show everything (no search)
+          </button>
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}

@@ -1,0 +1,179 @@
+import { useQuery } from '@tanstack/react-query';
+import { Dialog } from 'radix-ui';
+import type { ReactNode } from 'react';
+import type { FoundLine, Why } from '../../../core/answer.ts';
+import { call } from '../../client/call.ts';
+import { DialogFrame } from '../parts/DialogFrame.tsx';
+import { useDeskState } from '../state/deskState.ts';
+
+/** A product in a search, about which the merchandiser asked why it stands there. */
+export interface AskedWhy {
+  readonly id: string;
+  readonly title: string;
+  readonly query: string;
+  readonly filters: Readonly<Record<string, readonly string[]>>;
+}
+
+const points = (thousandths: number): string => (thousandths / 1000).toFixed(3);
+
+const ways: Record<FoundLine['how'], string> = {
+  exact: 'exactly',
+  form: 'as another form',
+  prefix: 'as the beginning of a word',
+  oneEdit: 'taken as misspelt by one letter',
+  twoEdits: 'taken as misspelt by two letters',
+};
+
+export function WhyHere({ asked, close }: { readonly asked: AskedWhy | null; close(): void }) {
+  return (
+    <Dialog.Root open={asked !== null} onOpenChange={(isOpen) => !isOpen && close()}>
+      {asked && (
+        <DialogFrame
+          title={`Why is “${asked.title}” here?`}
+          description={asked.query ? `For the search “${asked.query}”, by the draft.` : 'With no search, by the draft.'}
+          wide
+        >
+          <Arithmetic asked={asked} />
+        </DialogFrame>
+      )}
+    </Dialog.Root>
+  );
+}
+
+function Arithmetic({ asked }: { readonly asked: AskedWhy }) {
+  const { revision } = useDeskState();
+  const filters = Object.fromEntries(Object.entries(asked.filters).map(([key, values]) => [`f.${key}`, [...values]]));
+  const { data, error } = useQuery({
+    queryKey: ['desk', 'why', asked, revision],
+    queryFn: ({ signal }) => call('why', { query: { q: asked.query, product: asked.id, ...filters }, signal }),
+  });
+  if (error) return <p role="alert">{error.message}</p>;
+  if (!data) return <p role="status">Adding up …</p>;
+  if (!data.result?.why) return <p>The draft no longer shows this product for this search.</p>;
+  return <WhyTable why={data.result.why} total={data.total} />;
+}
+
+function Line({
+  children,
+  amount,
+  strong,
+}: {
+  readonly children: ReactNode;
+  readonly amount: string;
+  readonly strong?: boolean;
+}) {
+  return (
+    <tr className={strong ? 'border-edge border-t-2 font-bold' : 'border-b border-line'}>
+      <td className="py-1.5 pr-4">{children}</td>
+      <td className="whitespace-nowrap py-1.5 text-right align-top">{amount}</td>
+    </tr>
+  );
+}
+
+function FoundWords({
+  word,
+  found,
+  isAlso,
+}: {
+  readonly word: string;
+  readonly found: FoundLine;
+  readonly isAlso: boolean;
+}) {
+  return (
+    <Line amount={`${isAlso ? '+ ' : ''}${points(found.points)}`}>
+      <b className="font-semibold">{word}</b> {isAlso ? 'also ' : ''}found in {found.label}, {ways[found.how]}
+      {found.how !== 'exact' && <> (“{found.term}”)</>}
+      <span className="block text-[12.5px] text-soft">
+        {found.label} counts {found.weight}; this find is worth {Math.round(found.gain * 100)}% of a perfect one
+      </span>
+    </Line>
+  );
+}
+
+function WhyTable({ why, total }: { readonly why: Why; readonly total: number }) {
+  return (
+    <div className="text-[14px]">
+      <p className="mb-3">
+        <b>Place {why.place}</b> of {total}. {whatPutItThere(why)}
+      </p>
+      <table className="w-full border-collapse">
+        <caption className="sr-only">The lines of the score, in points</caption>
+        <tbody>
+          {why.words.map(({ word, best, also }) => (
+            <WordLines key={word} word={word} best={best} also={also} />
+          ))}
+          {why.closeness.map(({ words, gap, points: given }) => (
+            <Line key={words.join(' ')} amount={`+ ${points(given)}`}>
+              <b className="font-semibold">{words.join(' ')}</b>{' '}
+              {gap === 0 ? 'stand side by side' : `stand close together (${gap} apart)`}
+            </Line>
+          ))}
+          <Line amount={points(why.matchScore)} strong>
+            {why.exactSku ? 'The search is exactly this part number' : 'Match, out of 100 points'}
+          </Line>
+          {why.pulls.map(({ plan, planName, pull }) => (
+            <Line key={plan} amount={`× ${pull}`}>
+              Shelf plan “{planName}” {pull > 1 ? 'boosts' : 'lowers'} it
+            </Line>
+          ))}
+          {why.pulls.length > 0 && (
+            <Line amount={points(why.score)} strong>
+              Score after pulls{why.pulls.length > 1 && ` (together × ${why.totalPull})`}
+            </Line>
+          )}
+        </tbody>
+      </table>
+      {why.words.length === 0 && !why.exactSku && (
+        <p className="mt-2 text-soft">No words of the search were looked for in it, so it has no match of its own.</p>
+      )}
+      {why.closeCall && why.closeCall.signals.length > 0 && <CloseCall closeCall={why.closeCall} score={why.score} />}
+    </div>
+  );
+}
+
+function WordLines({ word, best, also }: Omit<Why['words'][number], 'share'>) {
+  return (
+    <>
+      <FoundWords word={word} found={best} isAlso={false} />
+      {also && also.points > 0 && <FoundWords word={word} found={also} isAlso />}
+    </>
+  );
+}
+
+function whatPutItThere(why: Why): string {
+  if (why.pin) return `The shelf plan “${why.pin.planName}” pins it at place ${why.pin.place}.`;
+  if (why.exactSku) return 'An exact part number stands first.';
+  const { closeCall } = why;
+  if (!closeCall) return '';
+  if (closeCall.decidedBy === null) return 'Its score put it there.';
+  const signal = closeCall.signals.find(({ attribute }) => attribute === closeCall.decidedBy);
+  return signal
+    ? `It was too close to call with the product before it; ${signal.label} decided.`
+    : 'It was too close to call with the product before it, and all tie-breakers were equal; the id decided.';
+}
+
+function CloseCall({
+  closeCall,
+  score,
+}: {
+  readonly closeCall: NonNullable<Why['closeCall']>;
+  readonly score: number;
+}) {
+  return (
+    <section className="mt-4">
+      <h3 className="font-display font-semibold">Close call</h3>
+      <p className="text-[13px] text-soft">
+        The leader of its group has {points(closeCall.leader)} points; everything within {points(closeCall.width)} of
+        that counts as tied ({points(closeCall.leader - score)} behind). Then, in order:
+      </p>
+      <ol className="mt-1.5 flex flex-wrap gap-2">
+        {closeCall.signals.map(({ attribute, label, direction, value }) => (
+          <li key={attribute} className="rounded-t-md border-edge border-b-[3px] bg-paper px-2.5 py-1 text-[13px]">
+            {label} <b className="font-semibold">{value === null ? 'unknown' : value}</b>{' '}
+            <span className="text-soft">{direction} first</span>
+          </li>
+        ))}
+      </ol>
+    </section>
+  );
+}

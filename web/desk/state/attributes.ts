@@ -1,0 +1,30 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import type { AttributeRow } from '../../../api/endpoints.ts';
+import type { AttributeSetting } from '../../../core/setup/schema.ts';
+import { call } from '../../client/call.ts';
+import { useDeskState } from './deskState.ts';
+import { edit } from './edits.ts';
+
+const unset: AttributeSetting = { searchable: false, weight: 1, onCard: false };
+
+/** Every attribute of the catalog, with what the draft says of it at this moment, unsaved edits included. */
+export function useAttributes() {
+  const { setup } = useDeskState();
+  const { data, error, refetch } = useQuery({
+    queryKey: ['desk', 'attributes'],
+    placeholderData: keepPreviousData,
+    queryFn: ({ signal }) => call('attributes', { signal }),
+  });
+  const attributes = data?.attributes.map((row): AttributeRow => ({ ...row, ...(setup.attributes[row.key] ?? unset) }));
+  return { attributes, error, refetch };
+}
+
+/** Changes what the draft says of one attribute. */
+export function setAttribute(row: AttributeRow, change: Partial<AttributeSetting>): void {
+  const { searchable, weight, onCard } = row;
+  void edit({ part: 'attributes', key: row.key, value: { searchable, weight, onCard, ...change } });
+}
+
+/** Heaviest first, then by name: the order of importance. */
+export const byWeight = (a: AttributeRow, b: AttributeRow): number =>
+  b.weight - a.weight || a.label.localeCompare(b.label);

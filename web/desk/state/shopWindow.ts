@@ -1,0 +1,38 @@
+import { create } from 'zustand';
+
+/** What the shop window shows and how: one concern, kept apart from the draft. */
+interface ShopWindowState {
+  /** Grows with every change that may show in the window. */
+  readonly turn: number;
+  readonly from: 'draft' | 'live';
+  readonly device: Device;
+  /** Products found by the search the window shows last, or null before it told. */
+  readonly total: number | null;
+  readonly isFolded: boolean;
+  refresh(): void;
+  show(from: 'draft' | 'live'): void;
+  setDevice(device: Device): void;
+  setTotal(total: number): void;
+  fold(isFolded: boolean): void;
+}
+
+export const devices = {
+  fit: { label: 'As wide as here', width: null },
+  phone: { label: 'Phone', width: 390 },
+  tablet: { label: 'Tablet', width: 820 },
+  desktop: { label: 'Desktop', width: 1240 },
+} as const;
+export type Device = keyof typeof devices;
+
+export const useShopWindow = create<ShopWindowState>((set) => ({
+  turn: 0,
+  from: 'draft',
+  device: 'fit',
+  total: null,
+  isFolded: false,
+  refresh: () => set(({ turn }) => ({ turn: turn + 1 })),
+  show: (from) => set({ from }),
+  setDevice: (device) => set({ device }),
+  setTotal: (total) => set({ total }),
+  fold: (isFolded) => set({ isFolded }),
+}));

@@ -1,0 +1,18 @@
+const formats = new Map<string, Intl.NumberFormat>();
+
+/** An amount of money as shoppers read it. */
+export function price(amount: number, currency = 'GBP'): string {
+  let format = formats.get(currency);
+  if (!format) {
+    format = new Intl.NumberFormat('en-GB', { style: 'currency', currency });
+    formats.set(currency, format);
+  }
+  return format.format(amount);
+}
+
+const whole = new Intl.NumberFormat('en-GB');
+/** A count with its thousands set apart. */
+export const count = (amount: number): string => whole.format(amount);
+
+/** A count with its noun: "1 product", "1,200 products". */
+export const counted = (amount: number, noun: string): string => `${count(amount)} ${noun}${amount === 1 ? '' : 's'}`;

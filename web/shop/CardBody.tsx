@@ -1,0 +1,38 @@
+import { Star } from 'lucide-react';
+import type { Card } from '../../core/answer.ts';
+import { price } from '../look/price.ts';
+
+/** A product as it stands on the shelf: picture, title, who makes it, what it costs. */
+export function CardBody({ card }: { readonly card: Card }) {
+  const line = [card.brand, ...card.details.map(({ value }) => value)].filter(Boolean).join(', ');
+  return (
+    <div className="flex flex-1 flex-col px-[7px] pb-2">
+      <div className="grid h-[118px] place-items-center rounded-md bg-art">
+        {card.picture ? (
+          <img src={card.picture} alt="" loading="lazy" className={`h-[102px] ${card.available ? '' : 'opacity-45'}`} />
+        ) : (
+          <span className="text-[#565e6b] text-xs">No picture</span>
+        )}
+      </div>
+      <h2 className="mt-2 break-words font-semibold font-shop text-[15.5px] leading-tight">{card.title}</h2>
+      {line && <p className="mt-0.5 text-[12.5px] text-soft">{line}</p>}
+      <div className="mt-auto flex flex-wrap items-baseline gap-x-2 pt-1">
+        {card.price !== null && <b className="font-bold">{price(card.price)}</b>}
+        {card.formerPrice !== null && (
+          <s className="text-[12.5px] text-soft">
+            <span className="sr-only">formerly </span>
+            {price(card.formerPrice)}
+          </s>
+        )}
+        {card.rating !== null && (
+          <span className="ml-auto flex items-center gap-1 text-[12.5px] text-soft">
+            <Star size={11} fill="currentColor" aria-hidden />
+            <span className="sr-only">rated </span>
+            {card.rating.toFixed(1)}
+          </span>
+        )}
+        {!card.available && <span className="w-full text-[12.5px] text-soft">Sold out</span>}
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,127 @@
+import { ArrowDown, ArrowUp, EyeOff, HelpCircle, Pin, PinOff, TrendingDown, TrendingUp, Undo2 } from 'lucide-react';
+import { DropdownMenu } from 'radix-ui';
+import type { ReactNode } from 'react';
+import type { Marks, Result } from '../../core/answer.ts';
+import type { ProductAct } from '../bridge/messages.ts';
+
+function movement({ moved }: Marks): { text: string; shown: ReactNode } | null {
+  if (moved === undefined || moved === 0) return null;
+  if (moved === null) return { text: 'new here', shown: 'new' };
+  const places = Math.abs(moved);
+  const Arrow = moved > 0 ? ArrowUp : ArrowDown;
+  return {
+    text: `${moved > 0 ? 'up' : 'down'} ${places}`,
+    shown: (
+      <>
+        <Arrow size={12} strokeWidth={2.6} aria-hidden />
+        {places}
+      </>
+    ),
+  };
+}
+
+function standing(marks: Marks): { text: string; icon: ReactNode } | null {
+  if (marks.pin) return { text: 'pinned', icon: <Pin size={12} aria-hidden /> };
+  if (marks.exactSku) return { text: 'exact SKU', icon: null };
+  if (marks.pull === undefined) return null;
+  return marks.pull > 1
+    ? { text: 'boosted', icon: <TrendingUp size={13} aria-hidden /> }
+    : { text: 'lowered', icon: <TrendingDown size={13} aria-hidden /> };
+}
+
+const item =
+  'flex cursor-default items-center gap-2.5 rounded px-2.5 py-1.5 outline-none data-[highlighted]:bg-press-soft data-[disabled]:text-soft';
+
+/** The label hanging under a product: place, movement since what is published, marks of plans; it opens the menu. */
+export function ShelfLabel({
+  result,
+  hasSearch,
+  act,
+}: {
+  readonly result: Result;
+  readonly hasSearch: boolean;
+  act(what: ProductAct): void;
+}) {
+  const marks = result.marks ?? {};
+  const moved = movement(marks);
+  const mark = standing(marks);
+  const told = [`Place ${result.place}`, moved?.text, mark?.text].filter(Boolean).join(', ');
+  return (
+    <DropdownMenu.Root>
+      <DropdownMenu.Trigger
+        aria-label={`${told}: ${result.title}. What to do with it`}
+        className={`inline-flex items-center gap-2 rounded-b-[7px] border border-t-0 px-2.5 py-0.5 text-[12.5px] hover:border-edge ${
+          mark ? 'border-press/40 bg-press-soft' : 'bg-surface'
+        }`}
+      >
+        <b className="font-bold">{result.place}</b>
+        {moved && (
+          <span className="inline-flex items-center rounded bg-changed-soft px-1 text-on-changed">{moved.shown}</span>
+        )}
+        {mark && (
+          <span className="inline-flex items-center gap-1 font-semibold text-press">
+            {mark.icon}
+            {mark.text}
+          </span>
+        )}
+      </DropdownMenu.Trigger>
+      <DropdownMenu.Portal>
+        <DropdownMenu.Content
+          align="start"
+          sideOffset={4}
+          collisionPadding={8}
+          className="z-50 min-w-[210px] rounded-lg border bg-surface p-1.5 text-[13.5px] shadow-xl"
+        >
+          <DropdownMenu.Item className={item} onSelect={() => act({ act: 'why' })}>
+            <HelpCircle size={15} aria-hidden /> Why here?
+          </DropdownMenu.Item>
+          <DropdownMenu.Separator className="my-1 border-t" />
+          {hasSearch ? (
+            <PlanItems result={result} act={act} />
+          ) : (
+            <p className="max-w-[230px] px-2.5 py-1.5 text-[12.5px] text-soft">
+              Search for something to pin, boost or lower: a shelf plan holds for a search.
+            </p>
+          )}
+          <DropdownMenu.Separator className="my-1 border-t" />
+          <DropdownMenu.Item className={item} onSelect={() => act({ act: 'hide' })}>
+            <EyeOff size={15} aria-hidden /> Hide from all results
+          </DropdownMenu.Item>
+        </DropdownMenu.Content>
+      </DropdownMenu.Portal>
+    </DropdownMenu.Root>
+  );
+}
+
+function PlanItems({ result, act }: { readonly result: Result; act(what: ProductAct): void }) {
+  const { marks = {}, place } = result;
+  return (
+    <>
+      {marks.pin ? (
+        <DropdownMenu.Item className={item} onSelect={() => act({ act: 'unpin' })}>
+          <PinOff size={15} aria-hidden /> Take the pin off
+        </DropdownMenu.Item>
+      ) : (
+        <DropdownMenu.Item className={item} onSelect={() => act({ act: 'pin', place })}>
+          <Pin size={15} aria-hidden /> Pin here, at place {place}
+        </DropdownMenu.Item>
+      )}
+      {place > 1 && (
+        <DropdownMenu.Item className={item} onSelect={() => act({ act: 'pin', place: 1 })}>
+          <Pin size={15} aria-hidden /> Pin at place 1
+        </DropdownMenu.Item>
+      )}
+      <DropdownMenu.Item className={item} onSelect={() => act({ act: 'boost' })}>
+        <TrendingUp size={15} aria-hidden /> Boost for this search
+      </DropdownMenu.Item>
+      <DropdownMenu.Item className={item} onSelect={() => act({ act: 'lower' })}>
+        <TrendingDown size={15} aria-hidden /> Lower for this search
+      </DropdownMenu.Item>
+      {marks.pull !== undefined && (
+        <DropdownMenu.Item className={item} onSelect={() => act({ act: 'neutral' })}>
+          <Undo2 size={15} aria-hidden /> Neither boost nor lower
+        </DropdownMenu.Item>
+      )}
+    </>
+  );
+}

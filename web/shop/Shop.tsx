@@ -1,0 +1,129 @@
+import { useEffect } from 'react';
+import { useSearchParams } from 'react-router';
+import { counted } from '../look/price.ts';
+import { EmptyShelf } from './EmptyShelf.tsx';
+import { Filters } from './Filters.tsx';
+import { Notices } from './Notices.tsx';
+import { Pages } from './Pages.tsx';
+import { SearchBox } from './SearchBox.tsx';
+import { Shelves } from './Shelves.tsx';
+import { useDesk } from './useDesk.ts';
+import { readAddress, type ShopperSearch, useResults, writeAddress } from './useResults.ts';
+
+/** The shop: the page a shopper uses, and the very same page in the desk's window. */
+export function Shop() {
+  const desk = useDesk();
+  const [parameters, setParameters] = useSearchParams();
+  const search = readAddress(parameters);
+  const go = (next: ShopperSearch, replace = false): void =>
+    setParameters(writeAddress(next, desk.isInDesk), { replace });
+  const newSearch = (query: string): void => {
+    go({ query, page: 1, filters: {} });
+    desk.searched(query);
+  };
+
+  const asked = desk.view?.query;
+  // Only a new trial search moves the window; what the shopper does in it since is left alone.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the search and the way to go are read, not watched
+  useEffect(() => {
+    if (asked !== undefined && asked !== search.query) go({ query: asked, page: 1, filters: {} }, true);
+  }, [asked]);
+
+  const { data, error, isPlaceholderData, refetch } = useResults(
+    search,
+    desk.view,
+    !desk.isInDesk || desk.view !== null,
+  );
+  const { shown } = desk;
+  useEffect(() => {
+    if (data && !isPlaceholderData) shown(data.query, data.total);
+  }, [data, isPlaceholderData, shown]);
+
+  return (
+    <div className="flex min-h-full flex-col bg-surface text-ink">
+      <header className="flex flex-wrap items-center gap-x-5 gap-y-2 border-line border-b px-4 py-3 sm:px-5">
+        <a
+          href="/shop"
+          className="font-shop text-xl tracking-tight"
+          onClick={(event) => {
+            event.preventDefault();
+            newSearch('');
+          }}
+        >
+          Wren &amp; Umber
+        </a>
+        <SearchBox query={search.query} search={newSearch} />
+      </header>
+      {error && !data ? (
+        <div role="alert" className="m-6 rounded-lg bg-changed-soft p-4 text-on-changed">
+          <p>The results could not be fetched. {error.message}</p>
+          <button type="button" className="mt-2 font-semibold underline" onClick={() => refetch()}>
+            Try again
+          </button>
+        </div>
+      ) : !data ? (
+        <Waiting />
+      ) : (
+        <main className="flex-1 px-4 pt-3 pb-6 sm:px-5" aria-busy={isPlaceholderData}>
+          <div className="flex items-baseline justify-between gap-4">
+            <h1 className="min-w-0 break-words font-shop text-[19px]">
+              {data.query.trim() ? <>Results for “{data.query.trim()}”</> : 'Everything in the shop'}
+            </h1>
+            <p className="shrink-0 text-soft text-[13px]" role="status">
+              {counted(data.total, 'product')}
+            </p>
+          </div>
+          <Notices answer={data} search={newSearch} />
+          {data.emptyShelf ? (
+            <EmptyShelf shelf={data.emptyShelf} search={newSearch} />
+          ) : (
+            <div className="lg:grid lg:grid-cols-[210px_1fr] lg:gap-7">
+              <Filters
+                filters={data.filters}
+                chosen={search.filters}
+                choose={(filters) => go({ ...search, page: 1, filters })}
+              />
+              <div>
+                {data.total === 0 ? (
+                  <p className="py-10 text-center text-soft">
+                    No product has all these filters.{' '}
+                    <button
+                      type="button"
+                      className="text-press underline"
+                      onClick={() => go({ ...search, page: 1, filters: {} })}
+                    >
+                      Clear the filters
+                    </button>
+                  </p>
+                ) : (
+                  <Shelves
+                    results={data.results}
+                    isStale={isPlaceholderData}
+                    act={
+                      desk.isInDesk
+                        ? (product, what) =>
+                            desk.act(search.query, search.filters, { id: product.familyId, title: product.title }, what)
+                        : null
+                    }
+                    hasSearch={search.query.trim() !== ''}
+                  />
+                )}
+                <Pages answer={data} go={(page) => go({ ...search, page })} />
+              </div>
+            </div>
+          )}
+        </main>
+      )}
+    </div>
+  );
+}
+
+function Waiting() {
+  return (
+    <div className="grid grid-cols-2 gap-4 p-5 sm:grid-cols-3" role="status" aria-label="The results are being fetched">
+      {['a', 'b', 'c', 'd', 'e', 'f'].map((name) => (
+        <div key={name} className="h-48 animate-pulse rounded-md bg-paper" />
+      ))}
+    </div>
+  );
+}

@@ -1,0 +1,21 @@
+import '@fontsource-variable/newsreader';
+import '../look/theme.css';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { BrowserRouter } from 'react-router';
+import { followTheme } from '../look/theme.ts';
+import { Shop } from './Shop.tsx';
+
+followTheme();
+const client = new QueryClient({ defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: false } } });
+
+createRoot(document.getElementById('root')!).render(
+  <StrictMode>
+    <QueryClientProvider client={client}>
+      <BrowserRouter>
+        <Shop />
+      </BrowserRouter>
+    </QueryClientProvider>
+  </StrictMode>,
+);

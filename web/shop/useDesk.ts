@@ -1,0 +1,49 @@
+import { useCallback, useEffect, useState } from 'react';
+import { listen, type ProductAct, post, type ToShop } from '../bridge/messages.ts';
+
+/** What the desk has told this window, where it stands in the desk's frame. */
+export interface DeskView {
+  readonly query: string;
+  readonly from: 'draft' | 'live';
+  readonly turn: number;
+}
+
+const inDesk = window.parent !== window && new URLSearchParams(location.search).has('desk');
+
+/** The desk around this window, or null where the shop stands alone. */
+export function useDesk(): {
+  readonly isInDesk: boolean;
+  readonly view: DeskView | null;
+  shown(query: string, total: number): void;
+  searched(query: string): void;
+  act(
+    query: string,
+    filters: Readonly<Record<string, readonly string[]>>,
+    product: { id: string; title: string },
+    what: ProductAct,
+  ): void;
+} {
+  const [view, setView] = useState<DeskView | null>(null);
+  useEffect(() => {
+    if (!inDesk) return;
+    const stop = listen<ToShop>(
+      () => window.parent,
+      ({ query, from, turn }) => setView({ query, from, turn }),
+    );
+    post(window.parent, { kind: 'ready' });
+    return stop;
+  }, []);
+  const shown = useCallback((query: string, total: number) => {
+    if (inDesk) post(window.parent, { kind: 'shown', query, total });
+  }, []);
+  const searched = useCallback((query: string) => {
+    if (inDesk) post(window.parent, { kind: 'searched', query });
+  }, []);
+  return {
+    isInDesk: inDesk,
+    view,
+    shown,
+    searched,
+    act: (query, filters, product, what) => post(window.parent, { kind: 'act', query, filters, product, what }),
+  };
+}
