@@ -2,7 +2,7 @@ import { type BoundFilter, bindFilters } from './facets/filters.ts';
 import type { Snapshot } from './index/snapshot.ts';
 import { gainTable } from './ranking/gains.ts';
 import { type Matcher, openMatcher } from './ranking/matcher.ts';
-import { bindSignals, recordInStock, type Signal } from './ranking/tieBreakers.ts';
+import { bindSignals, type Signal, stockByRecord } from './ranking/tieBreakers.ts';
 import { hiddenRecords } from './rules/hiddenRecords.ts';
 import { type PlanInForce, plansBySearch } from './rules/plansForSearch.ts';
 import type { Setup } from './setup/schema.ts';
@@ -13,10 +13,17 @@ export interface Engine {
   readonly matcher: Matcher;
   /** One item a record, for the failing masks of filters. */
   readonly failing: Uint32Array;
+  /** By record, 1 where it is in stock, else 0. */
+  readonly inStock: Uint8Array;
 }
 
 export function openEngine(snapshot: Snapshot): Engine {
-  return { snapshot, matcher: openMatcher(snapshot), failing: new Uint32Array(snapshot.records) };
+  return {
+    snapshot,
+    matcher: openMatcher(snapshot),
+    failing: new Uint32Array(snapshot.records),
+    inStock: stockByRecord(snapshot),
+  };
 }
 
 /** A setup bound to a catalog: everything about it that does not depend on the search. */
@@ -27,7 +34,6 @@ export interface PreparedSetup {
   readonly filters: readonly BoundFilter[];
   readonly plans: ReadonlyMap<string, readonly PlanInForce[]>;
   readonly signals: readonly Signal[];
-  readonly inStock: (record: number) => boolean;
   /** Close-call width in thousandths of a point. */
   readonly width: number;
   readonly exactSku: boolean;
@@ -37,15 +43,15 @@ export interface PreparedSetup {
  * Binds a setup to a snapshot. Nothing of the index is rebuilt: this is why a weight, a switch, a filter or a plan
  * shows at once. Cost: a pass over the records where tags are hidden, else independent of the catalog's size.
  */
-export function prepareSetup(snapshot: Snapshot, setup: Setup): PreparedSetup {
+export function prepareSetup(engine: Engine, setup: Setup): PreparedSetup {
+  const { snapshot } = engine;
   return {
     setup,
     gains: gainTable(snapshot.attributes, setup),
     hidden: hiddenRecords(snapshot, setup),
     filters: bindFilters(snapshot, setup),
     plans: plansBySearch(setup),
-    signals: bindSignals(snapshot, setup.relevance.tieBreakers.signals),
-    inStock: recordInStock(snapshot),
+    signals: bindSignals(engine, setup.relevance.tieBreakers.signals),
     width: Math.round(setup.relevance.closeCall.width * 1000),
     exactSku: setup.attributes.sku?.searchable ?? false,
   };

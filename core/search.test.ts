@@ -15,7 +15,7 @@ function compareOn(seed: number): void {
   for (let round = 0; round < 2; round++) {
     const queries = Array.from({ length: 6 }, () => randomQuery(random));
     const setup = randomSetup(random, snapshot, queries);
-    const prepared = prepareSetup(snapshot, setup);
+    const prepared = prepareSetup(engine, setup);
     for (const query of queries) {
       const typing = random() < 0.3;
       const filters: Record<string, string[]> = {};
@@ -25,7 +25,7 @@ function compareOn(seed: number): void {
         filters[key] =
           filter.kind === 'range'
             ? [pick(random, ['5..12', '..9', '3.5..'])]
-            : [0, 1].map(() => values!.names.get(Math.floor(random() * values!.names.length)));
+            : [0, 1].map(() => values!.name(Math.floor(random() * values!.size)));
       }
       const request = { query, filters, typing, page: 1, limit: 200, marks: true, explain: true };
       const answer = search(engine, prepared, request, (record) => records[record]!);
@@ -119,7 +119,7 @@ describe('a change shows at once', () => {
     const total = (changed: typeof setup): number =>
       search(
         engine,
-        prepareSetup(snapshot, changed),
+        prepareSetup(engine, changed),
         { query: 'blue', filters: {}, page: 1, limit: 5 },
         (record) => records[record]!,
       ).total;

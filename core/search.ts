@@ -19,7 +19,7 @@ function cardOfFamily(engine: Engine, prepared: PreparedSetup, readRecord: Recor
   const visible = Array.from({ length: to - from }, (_, index) => from + index).filter(
     (record) => prepared.hidden?.[record] !== 255,
   );
-  const shown = visible.find(prepared.inStock) ?? visible[0];
+  const shown = visible.find((record) => engine.inStock[record] === 1) ?? visible[0];
   return shown === undefined ? null : cardOf(readRecord(shown), to - from, prepared.setup);
 }
 

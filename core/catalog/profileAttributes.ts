@@ -20,6 +20,9 @@ export interface AttributeProfile {
 /** Different values are told apart up to here for each attribute, so that a column of unique texts cannot eat memory. */
 export const countedValues = 20_000;
 
+/** Longer texts are no amounts; they need not be read as ones. */
+const longestAmount = 24;
+
 interface Tally {
   records: number;
   words: number;
@@ -46,7 +49,7 @@ function note(tally: Tally, value: AttributeValue): void {
   for (const text of textsOf(value)) {
     tally.texts++;
     tally.words += text.split(' ').length;
-    if (typeof value === 'number' || readAmount(text) !== null) tally.numeric++;
+    if (typeof value === 'number' || (text.length <= longestAmount && readAmount(text) !== null)) tally.numeric++;
     if (/^(https?:\/\/|\/)\S+$/.test(text)) tally.links++;
     const short = text.slice(0, 80);
     const count = tally.counts.get(short);

@@ -1,6 +1,7 @@
 import type { FilterAnswer, FilterValue } from '../answer.ts';
 import type { NumberColumn, ValueColumn } from '../index/columns.ts';
 import type { Snapshot } from '../index/snapshot.ts';
+import { selectFirst } from '../ranking/select.ts';
 import type { FilterSetting, Setup } from '../setup/schema.ts';
 
 /** Filters in force at once; the failing mask has one bit for each. */
@@ -60,7 +61,7 @@ function passes(filter: BoundFilter, chosen: readonly string[]): Passes | null {
     return range && ((record) => numbers.ofRecord(record) >= range.from && numbers.ofRecord(record) <= range.to);
   }
   const values = filter.values!;
-  const wanted = new Uint8Array(values.names.length);
+  const wanted = new Uint8Array(values.size);
   for (const text of filter.kind === 'single' ? chosen.slice(0, 1) : chosen) {
     const value = values.find(text);
     if (value >= 0) wanted[value] = 1;
@@ -122,12 +123,12 @@ export function countFilter(
   const counts = column.countFamilies(records, failing, bit);
   const taken = new Set(filter.kind === 'single' ? chosen.slice(0, 1) : chosen);
   const values: FilterValue[] = [];
-  const standing: number[] = [];
-  for (let value = 0; value < counts.length; value++) if (counts[value]! > 0) standing.push(value);
+  const standing = new Uint32Array(counts.length);
+  let standingValues = 0;
+  for (let value = 0; value < counts.length; value++) if (counts[value]! > 0) standing[standingValues++] = value;
   const byCount = (a: number, b: number) => counts[b]! - counts[a]! || a - b;
-  standing.sort(byCount);
-  for (const value of standing.slice(0, mostValuesShown)) {
-    const text = column.names.get(value);
+  for (const value of selectFirst(standing.subarray(0, standingValues), mostValuesShown, byCount)) {
+    const text = column.name(value);
     values.push({ value: text, count: counts[value]!, chosen: taken.has(text) });
     taken.delete(text);
   }
@@ -137,5 +138,5 @@ export function countFilter(
   }
   const byName = (a: FilterValue, b: FilterValue) => (a.value < b.value ? -1 : a.value > b.value ? 1 : 0);
   values.sort(filter.valueOrder === 'name' ? byName : (a, b) => b.count - a.count || byName(a, b));
-  return { ...base, values, more: Math.max(0, standing.length - mostValuesShown) };
+  return { ...base, values, more: Math.max(0, standingValues - mostValuesShown) };
 }

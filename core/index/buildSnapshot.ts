@@ -3,12 +3,12 @@ import { type AttributeProfile, hasValueColumn, isIndexedAsText, isNumeric } fro
 import { type CatalogRecord, textsOf } from '../catalog/record.ts';
 import { normalizeCode, tokenize } from '../text/tokenize.ts';
 import { stem } from '../text/wordForms.ts';
-import { packNumbers, valueColumnBuilder } from './columns.ts';
+import { gatherColumn, packColumns, packNumbers } from './columns.ts';
 import { packDeletions } from './deletionIndex.ts';
-import { growingBytes, growingShorts, growingWords } from './growingArray.ts';
-import { lastPosition, packPostings, valueGap } from './postings.ts';
+import { GrowingArray } from './growingArray.ts';
+import { lastPosition, mostRecords, packPostings, placeOf, valueGap } from './postings.ts';
 import { packSections, type SectionArray } from './sections.ts';
-import { byUnits, packStrings } from './stringTable.ts';
+import { packStrings } from './stringTable.ts';
 
 /** What the snapshot's header says of itself. */
 export interface SnapshotMeta {
@@ -36,7 +36,7 @@ function packStems(terms: readonly string[], eligible: Uint8Array): Record<strin
     if (known) known.push(term);
     else forms.set(root, [term]);
   }
-  const roots = [...forms.keys()].sort(byUnits);
+  const roots = [...forms.keys()].sort();
   const lists = roots.map((root) => forms.get(root)!);
   return {
     ...packStrings('stems', roots),
@@ -45,16 +45,15 @@ function packStems(terms: readonly string[], eligible: Uint8Array): Record<strin
   };
 }
 
-/** Texts in order with the number each had before: `NAME.text`, `NAME.start` and `NAME.of` (u32). */
-function packLookup(name: string, texts: readonly string[]): Record<string, SectionArray> {
-  const order = Uint32Array.from(texts.keys()).sort((a, b) => byUnits(texts[a]!, texts[b]!) || a - b);
-  return {
-    ...packStrings(
-      name,
-      Array.from(order, (index) => texts[index]!),
-    ),
-    [`${name}.of`]: order,
-  };
+/** Texts in order, each once, with the first number it had: `NAME.text`, `NAME.start` and `NAME.of` (u32). */
+function packLookup(name: string, texts: readonly string[], numbers: ArrayLike<number>): Record<string, SectionArray> {
+  const first = new Map<string, number>();
+  for (let at = 0; at < texts.length; at++) if (!first.has(texts[at]!)) first.set(texts[at]!, numbers[at]!);
+  // Without a comparison of its own, sorting texts compares UTF-16 units, as the string table wants.
+  const order = [...first.keys()].sort();
+  const of = new Uint32Array(order.length);
+  for (let at = 0; at < order.length; at++) of[at] = first.get(order[at]!)!;
+  return { ...packStrings(name, order), [`${name}.of`]: of };
 }
 
 export interface SnapshotBuilder {
@@ -71,18 +70,18 @@ export interface SnapshotBuilder {
 export function snapshotBuilder(attributes: readonly AttributeProfile[]): SnapshotBuilder {
   if (attributes.length > 255) throw new Error('The index numbers attributes in one byte: 255 at most.');
   const termNumbers = new Map<string, number>();
-  const eligibleEarly = growingBytes();
-  const term = growingWords();
-  const inRecord = growingWords();
-  const inAttribute = growingBytes();
-  const atPosition = growingShorts();
-  const recordFamily = growingWords();
+  /** By term in order of coming, 1 where it stands in more than codes: only such words have forms and corrections. */
+  const inPlainText: number[] = [];
+  const term = new GrowingArray();
+  const inPlace = new GrowingArray();
+  const atPosition = new GrowingArray();
+  const recordFamily = new GrowingArray();
   const familyIds: string[] = [];
   const familyNumbers = new Map<string, number>();
   const skuTexts: string[] = [];
-  const skuRecords = growingWords();
+  const skuRecords = new GrowingArray();
   const remembered = attributes.map(() => new Map<string, Uint32Array>());
-  const valueColumns = attributes.map((profile) => (hasValueColumn(profile) ? valueColumnBuilder(profile.key) : null));
+  const valueColumns = attributes.map((profile) => (hasValueColumn(profile) ? gatherColumn(profile.key) : null));
   const amounts = attributes.map((profile) => (isNumeric(profile) ? ([] as number[]) : null));
   let records = 0;
 
@@ -91,9 +90,9 @@ export function snapshotBuilder(attributes: readonly AttributeProfile[]): Snapsh
     if (number === undefined) {
       number = termNumbers.size;
       termNumbers.set(token, number);
-      eligibleEarly.push(0);
+      inPlainText.push(0);
     }
-    if (correctable) eligibleEarly.view()[number] = 1;
+    if (correctable) inPlainText[number] = 1;
     return number;
   };
   const termsOf = (attribute: number, text: string): Uint32Array => {
@@ -101,19 +100,20 @@ export function snapshotBuilder(attributes: readonly AttributeProfile[]): Snapsh
     if (known) return known;
     const isCode = attributes[attribute]!.kind === 'code';
     const tokens = isCode ? [normalizeCode(text)].filter(Boolean) : tokenize(text);
-    const numbers = Uint32Array.from(tokens, (token) => numberOfTerm(token, !isCode));
+    const numbers = new Uint32Array(tokens.length);
+    for (let at = 0; at < tokens.length; at++) numbers[at] = numberOfTerm(tokens[at]!, !isCode);
     if (remembered[attribute]!.size >= rememberedTexts) remembered[attribute]!.clear();
     remembered[attribute]!.set(text, numbers);
     return numbers;
   };
   const addTexts = (attribute: number, texts: readonly string[]): void => {
+    const place = placeOf(records, attribute);
     let position = 0;
     for (const text of texts) {
       const numbers = termsOf(attribute, text);
       for (let at = 0; at < numbers.length; at++) {
         term.push(numbers[at]!);
-        inRecord.push(records);
-        inAttribute.push(attribute);
+        inPlace.push(place);
         atPosition.push(Math.min(position++, lastPosition));
       }
       position += valueGap;
@@ -143,43 +143,41 @@ export function snapshotBuilder(attributes: readonly AttributeProfile[]): Snapsh
         valueColumns[attribute]?.add(texts);
         amounts[attribute]?.push(numberOf(value, profile.kind));
       }
-      records++;
+      if (++records > mostRecords) throw new Error(`An index holds at most ${mostRecords} records.`);
     },
     finish() {
-      const byNumber = [...termNumbers.keys()];
-      const order = Uint32Array.from(byNumber.keys()).sort((a, b) => byUnits(byNumber[a]!, byNumber[b]!));
-      const sortedPlace = new Uint32Array(order.length);
-      for (let at = 0; at < order.length; at++) sortedPlace[order[at]!] = at;
-      const terms = Array.from(order, (number) => byNumber[number]!);
-      const eligible = Uint8Array.from(order, (number) => eligibleEarly.view()[number]!);
+      const terms = [...termNumbers.keys()].sort();
+      const sortedPlace = new Uint32Array(terms.length);
+      const eligible = new Uint8Array(terms.length);
+      for (let at = 0; at < terms.length; at++) {
+        const number = termNumbers.get(terms[at]!)!;
+        sortedPlace[number] = at;
+        eligible[at] = inPlainText[number]!;
+      }
       const occurrenceTerms = term.view();
       for (let at = 0; at < occurrenceTerms.length; at++) occurrenceTerms[at] = sortedPlace[occurrenceTerms[at]!]!;
       const families = familyIds.length;
       const ofRecord = recordFamily.view().slice();
       const familyStart = new Uint32Array(families + 1).fill(records);
       for (let record = records - 1; record >= 0; record--) familyStart[ofRecord[record]!] = record;
-      const skus = packLookup('skus', skuTexts);
-      const skuOf = skus['skus.of'] as Uint32Array;
-      for (let at = 0; at < skuOf.length; at++) skuOf[at] = skuRecords.view()[skuOf[at]!]!;
       const meta: SnapshotMeta = { records, families, attributes };
       return packSections(meta, {
         ...packStrings('terms', terms),
         ...packStems(terms, eligible),
         ...packDeletions(terms, eligible),
-        ...packPostings(
-          {
-            term: occurrenceTerms,
-            record: inRecord.view(),
-            attribute: inAttribute.view(),
-            position: atPosition.view(),
-          },
-          terms.length,
-        ),
+        ...packPostings({ term: occurrenceTerms, place: inPlace.view(), position: atPosition.view() }, terms.length),
         'record.family': ofRecord,
         'family.start': familyStart,
-        ...packLookup('families', familyIds),
-        ...skus,
-        ...Object.assign({}, ...valueColumns.map((column) => column?.finish() ?? {})),
+        ...packLookup(
+          'families',
+          familyIds,
+          familyIds.map((_, family) => family),
+        ),
+        ...packLookup('skus', skuTexts, skuRecords.view()),
+        ...packColumns(
+          valueColumns.flatMap((column) => column ?? []),
+          records,
+        ),
         ...Object.assign(
           {},
           ...amounts.map((list, attribute) =>

@@ -1,144 +1,117 @@
 import { type AttributeProfile, hasValueColumn, isNumeric } from '../catalog/profileAttributes.ts';
 import { standardColumn } from '../catalog/standardColumns.ts';
-import { growingWords } from './growingArray.ts';
+import { GrowingArray } from './growingArray.ts';
 import type { SectionArray, Sections } from './sections.ts';
 import { openStrings, packStrings, type StringTable } from './stringTable.ts';
 
 /**
- * The values of one attribute, dictionary-coded: value numbers 0..n-1 stand for texts. Owns `values.KEY.offset`
- * (records + 1 offsets) and `values.KEY.ids` (the value numbers of record r at offset[r]..offset[r+1]), or, where no
- * record has more than one value, only `values.KEY.one` (value number + 1 by record, 0 for none; one, two or four
- * bytes wide as the dictionary needs).
+ * The values of the attributes, dictionary-coded: value numbers 0..n-1 of an attribute stand for the texts of its
+ * table `values.KEY`. This file owns three sections, all unsigned 32 bits and each shared by all attributes:
+ *
+ * - `cells`: for every attribute no record has two values of, one run of `records` items: value number + 1, 0 for none;
+ * - `lists.start` and `lists.ids`: for every other attribute, a run of `records + 1` offsets into `lists.ids`, where
+ *   the value numbers stand.
+ *
+ * `columns.base` says where an attribute's run begins, `columns.isList` which of the two it is, both in the order of
+ * the attributes with values. One array for all attributes and one loop over it, since a loop that meets arrays of
+ * several widths, or closures of several columns, was measured to take two and a half times as long.
  */
 export interface ValueColumn {
-  readonly names: StringTable;
+  /** How many different values there are. */
+  readonly size: number;
+  /** The text of a value number. */
+  name(value: number): string;
   /** Number of a value text, or -1. */
   find(text: string): number;
-  /** Calls back with each value number of a record. */
-  each(record: number, visit: (value: number) => void): void;
   /** Whether the record has one of the values, given as one byte a value number. */
   hasAny(record: number, wanted: Uint8Array): boolean;
   /**
    * Counts families by value over records that stand in ascending order, so that a family's variants are neighbours.
-   * A record counts where `failing[record]` has no bit set outside `ownBit`. Answers one count a value number.
+   * A record counts where `failing[record]` has no bit set outside `ownBit`. Answers one count a value number, valid
+   * until the next call for any column.
    */
   countFamilies(records: Uint32Array, failing: Uint32Array | null, ownBit: number): Uint32Array;
 }
 
-type Ids = Uint8Array | Uint16Array | Uint32Array;
-
-function narrowest(ids: Uint32Array, most: number): Ids {
-  if (most < 256) return Uint8Array.from(ids);
-  return most < 65_536 ? Uint16Array.from(ids) : ids;
-}
-
 /** Gathers one attribute's values in record order. */
-export function valueColumnBuilder(key: string): {
-  add(texts: readonly string[]): void;
-  finish(): Record<string, SectionArray>;
-} {
-  const numbers = new Map<string, number>();
-  const starts = growingWords();
-  const ids = growingWords();
-  let single = true;
-  starts.push(0);
-  return {
-    add(texts) {
-      if (texts.length > 1) single = false;
-      for (const text of texts) {
-        let number = numbers.get(text);
-        if (number === undefined) {
-          number = numbers.size;
-          numbers.set(text, number);
-        }
-        ids.push(number);
-      }
-      starts.push(ids.length);
-    },
-    finish() {
-      const texts = [...numbers.keys()];
-      const names = packStrings(`values.${key}`, texts);
-      const start = starts.view();
-      if (!single)
-        return { ...names, [`values.${key}.offset`]: start.slice(), [`values.${key}.ids`]: ids.view().slice() };
-      const one = new Uint32Array(start.length - 1);
-      for (let record = 0; record < one.length; record++)
-        if (start[record + 1]! > start[record]!) one[record] = ids.view()[start[record]!]! + 1;
-      return { ...names, [`values.${key}.one`]: narrowest(one, texts.length + 1) };
-    },
-  };
-}
+class GatheredColumn {
+  readonly key: string;
+  readonly start = new GrowingArray();
+  readonly ids = new GrowingArray();
+  readonly numbers = new Map<string, number>();
+  isList = false;
 
-function findName(names: StringTable): (text: string) => number {
-  let numbers: Map<string, number> | null = null;
-  return (text) => {
-    if (!numbers) {
-      numbers = new Map();
-      for (let value = 0; value < names.length; value++) numbers.set(names.get(value), value);
+  constructor(key: string) {
+    this.key = key;
+    this.start.push(0);
+  }
+
+  add(texts: readonly string[]): void {
+    if (texts.length > 1) this.isList = true;
+    for (const text of texts) {
+      let number = this.numbers.get(text);
+      if (number === undefined) {
+        number = this.numbers.size;
+        this.numbers.set(text, number);
+      }
+      this.ids.push(number);
     }
-    return numbers.get(text) ?? -1;
+    this.start.push(this.ids.length);
+  }
+}
+
+export const gatherColumn = (key: string): GatheredColumn => new GatheredColumn(key);
+
+/** Lays the gathered columns into the shared sections. */
+export function packColumns(columns: readonly GatheredColumn[], records: number): Record<string, SectionArray> {
+  const lists = columns.filter(({ isList }) => isList);
+  const cells = new Uint32Array((columns.length - lists.length) * records);
+  const starts = new Uint32Array(lists.length * (records + 1));
+  const ids = new Uint32Array(lists.reduce((sum, column) => sum + column.ids.length, 0));
+  const base = new Uint32Array(columns.length);
+  let nextCell = 0;
+  let nextStart = 0;
+  let nextId = 0;
+  for (const [index, column] of columns.entries()) {
+    const start = column.start.view();
+    const own = column.ids.view();
+    if (column.isList) {
+      base[index] = nextStart;
+      for (let at = 0; at <= records; at++) starts[nextStart++] = nextId + start[at]!;
+      ids.set(own, nextId);
+      nextId += own.length;
+    } else {
+      base[index] = nextCell;
+      for (let at = 0; at < records; at++) cells[nextCell++] = start[at + 1]! > start[at]! ? own[start[at]!]! + 1 : 0;
+    }
+  }
+  return {
+    ...Object.assign({}, ...columns.map(({ key, numbers }) => packStrings(`values.${key}`, [...numbers.keys()]))),
+    cells,
+    'lists.start': starts,
+    'lists.ids': ids,
+    'columns.base': base,
+    'columns.isList': Uint8Array.from(columns, ({ isList }) => (isList ? 1 : 0)),
   };
 }
 
-function openSingle(one: Ids, names: StringTable, recordFamily: Uint32Array): ValueColumn {
-  const lastFamily = new Uint32Array(names.length + 1);
-  return {
-    names,
-    find: findName(names),
-    each(record, visit) {
-      const value = one[record]!;
-      if (value > 0) visit(value - 1);
-    },
-    hasAny: (record, wanted) => one[record]! > 0 && wanted[one[record]! - 1] === 1,
-    countFamilies(records, failing, ownBit) {
-      const counts = new Uint32Array(names.length + 1);
-      lastFamily.fill(0xffffffff);
-      for (let at = 0; at < records.length; at++) {
-        const record = records[at]!;
-        if (failing !== null && (failing[record]! & ~ownBit) !== 0) continue;
-        const value = one[record]!;
-        const family = recordFamily[record]!;
-        if (lastFamily[value] === family) continue;
-        lastFamily[value] = family;
-        counts[value]!++;
-      }
-      return counts.subarray(1);
-    },
+/** The dictionary's texts, each made once when first asked for, and their numbers. */
+function openNames(names: StringTable): Pick<ValueColumn, 'size' | 'name' | 'find'> {
+  const texts: string[] = [];
+  let numbers: Map<string, number> | null = null;
+  const name = (value: number): string => {
+    texts[value] ??= names.get(value);
+    return texts[value];
   };
-}
-
-function openMultiple(
-  start: Uint32Array,
-  ids: Uint32Array,
-  names: StringTable,
-  recordFamily: Uint32Array,
-): ValueColumn {
-  const lastFamily = new Uint32Array(names.length);
   return {
-    names,
-    find: findName(names),
-    each(record, visit) {
-      for (let at = start[record]!; at < start[record + 1]!; at++) visit(ids[at]!);
-    },
-    hasAny(record, wanted) {
-      for (let at = start[record]!; at < start[record + 1]!; at++) if (wanted[ids[at]!] === 1) return true;
-      return false;
-    },
-    countFamilies(records, failing, ownBit) {
-      const counts = new Uint32Array(names.length);
-      lastFamily.fill(0xffffffff);
-      for (let place = 0; place < records.length; place++) {
-        const record = records[place]!;
-        if (failing !== null && (failing[record]! & ~ownBit) !== 0) continue;
-        const family = recordFamily[record]!;
-        for (let at = start[record]!; at < start[record + 1]!; at++) {
-          const value = ids[at]!;
-          if (lastFamily[value] === family) continue;
-          lastFamily[value] = family;
-          counts[value]!++;
-        }
+    size: names.length,
+    name,
+    find(text) {
+      if (!numbers) {
+        numbers = new Map();
+        for (let value = 0; value < names.length; value++) numbers.set(name(value), value);
       }
-      return counts;
+      return numbers.get(text) ?? -1;
     },
   };
 }
@@ -149,15 +122,70 @@ export function openValueColumns(
   attributes: readonly AttributeProfile[],
   recordFamily: Uint32Array,
 ): Map<string, ValueColumn> {
-  const columns = new Map<string, ValueColumn>();
-  for (const { key } of attributes.filter(hasValueColumn)) {
-    const names = openStrings(sections, `values.${key}`);
-    const column = sections.has(`values.${key}.one`)
-      ? openSingle(sections.narrow(`values.${key}.one`), names, recordFamily)
-      : openMultiple(sections.u32(`values.${key}.offset`), sections.u32(`values.${key}.ids`), names, recordFamily);
-    columns.set(key, column);
+  const cells = sections.u32('cells');
+  const listStart = sections.u32('lists.start');
+  const listIds = sections.u32('lists.ids');
+  const base = sections.u32('columns.base');
+  const isList = sections.u8('columns.isList');
+  const withValues = attributes.filter(hasValueColumn);
+  const names = withValues.map(({ key }) => openStrings(sections, `values.${key}`));
+  const largest = Math.max(0, ...names.map(({ length }) => length)) + 1;
+  // Scratch by value number: the family counted last, and the counts. Cleared as far as a column needs.
+  const lastFamily = new Uint32Array(largest);
+  const counts = new Uint32Array(largest);
+
+  function countCells(from: number, records: Uint32Array, failing: Uint32Array | null, ownBit: number): void {
+    const length = records.length;
+    for (let at = 0; at < length; at++) {
+      const record = records[at]!;
+      if (failing !== null && (failing[record]! & ~ownBit) !== 0) continue;
+      const value = cells[from + record]!;
+      const family = recordFamily[record]!;
+      if (lastFamily[value] === family) continue;
+      lastFamily[value] = family;
+      counts[value]!++;
+    }
   }
-  return columns;
+  function countLists(from: number, records: Uint32Array, failing: Uint32Array | null, ownBit: number): void {
+    const length = records.length;
+    for (let place = 0; place < length; place++) {
+      const record = records[place]!;
+      if (failing !== null && (failing[record]! & ~ownBit) !== 0) continue;
+      const family = recordFamily[record]!;
+      const end = listStart[from + record + 1]!;
+      for (let at = listStart[from + record]!; at < end; at++) {
+        const value = listIds[at]! + 1;
+        if (lastFamily[value] === family) continue;
+        lastFamily[value] = family;
+        counts[value]!++;
+      }
+    }
+  }
+
+  return new Map(
+    withValues.map(({ key }, index): [string, ValueColumn] => {
+      const from = base[index]!;
+      const many = isList[index] === 1;
+      const size = names[index]!.length;
+      const column: ValueColumn = {
+        ...openNames(names[index]!),
+        hasAny(record, wanted) {
+          if (!many) return cells[from + record]! > 0 && wanted[cells[from + record]! - 1] === 1;
+          const end = listStart[from + record + 1]!;
+          for (let at = listStart[from + record]!; at < end; at++) if (wanted[listIds[at]!] === 1) return true;
+          return false;
+        },
+        countFamilies(records, failing, ownBit) {
+          lastFamily.fill(0xffffffff, 0, size + 1);
+          counts.fill(0, 0, size + 1);
+          if (many) countLists(from, records, failing, ownBit);
+          else countCells(from, records, failing, ownBit);
+          return counts.subarray(1, size + 1);
+        },
+      };
+      return [key, column];
+    }),
+  );
 }
 
 /**

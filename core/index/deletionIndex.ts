@@ -1,6 +1,6 @@
 import { allowedEdits, editDistance } from '../text/editDistance.ts';
 import { isNumberLike } from '../text/tokenize.ts';
-import { growingWords } from './growingArray.ts';
+import { GrowingArray } from './growingArray.ts';
 import type { SectionArray, Sections } from './sections.ts';
 import type { StringTable } from './stringTable.ts';
 
@@ -46,8 +46,8 @@ const isCorrectable = (word: string): boolean => word.length >= 3 && !isNumberLi
 
 /** Builds the sections. `eligible` leaves out terms that stand in code attributes only. */
 export function packDeletions(terms: readonly string[], eligible: Uint8Array): Record<string, SectionArray> {
-  const hashes = growingWords();
-  const owners = growingWords();
+  const hashes = new GrowingArray();
+  const owners = new GrowingArray();
   for (let term = 0; term < terms.length; term++) {
     const text = terms[term]!;
     if (!eligible[term] || !isCorrectable(text)) continue;

@@ -17,41 +17,50 @@ export const positionsLookedAt = 12;
 /** One occurrence a row, in order of (record, attribute, position); what the builder gathers. */
 export interface Occurrences {
   readonly term: Uint32Array;
-  readonly record: Uint32Array;
-  readonly attribute: Uint8Array;
-  readonly position: Uint16Array;
+  /** `placeOf(record, attribute)`. */
+  readonly place: Uint32Array;
+  readonly position: Uint32Array;
 }
+
+/** Record and attribute in one number: attributes are below 256, so records must be below 2^24. */
+export const placeOf = (record: number, attribute: number): number => record * 256 + attribute;
+export const mostRecords = 2 ** 24;
 
 /** Sorts occurrences by term (counting sort, stable) and joins those of one term, record and attribute. Linear. */
 export function packPostings(occurrences: Occurrences, terms: number): Record<string, SectionArray> {
-  const { term, record, attribute, position } = occurrences;
+  const { term, place, position } = occurrences;
   const total = term.length;
-  const next = new Uint32Array(terms + 1);
-  for (let at = 0; at < total; at++) next[term[at]! + 1]!++;
-  for (let index = 0; index < terms; index++) next[index + 1]! += next[index]!;
-  const order = new Uint32Array(total);
-  const ends = next.slice();
-  for (let at = 0; at < total; at++) order[ends[term[at]!]!++] = at;
+  const ends = new Uint32Array(terms + 1);
+  for (let at = 0; at < total; at++) ends[term[at]! + 1]!++;
+  for (let index = 0; index < terms; index++) ends[index + 1]! += ends[index]!;
+  const next = ends.slice();
+  const places = new Uint32Array(total);
+  const positions = new Uint16Array(total);
+  for (let at = 0; at < total; at++) {
+    const slot = next[term[at]!]!++;
+    places[slot] = place[at]!;
+    positions[slot] = position[at]!;
+  }
 
   const records = new Uint32Array(total);
   const attributes = new Uint8Array(total);
   const offsets = new Uint32Array(total + 1);
-  const positions = new Uint16Array(total);
   const start = new Uint32Array(terms + 1);
   const holding = new Uint32Array(terms);
   let postings = 0;
   for (let index = 0; index < terms; index++) {
     start[index] = postings;
+    let lastPlace = -1;
     let lastRecord = -1;
-    for (let at = next[index]!; at < next[index + 1]!; at++) {
-      const row = order[at]!;
-      positions[at] = position[row]!;
-      const same = record[row] === lastRecord && attributes[postings - 1] === attribute[row];
-      if (same) continue;
-      if (record[row] !== lastRecord) holding[index]!++;
-      lastRecord = record[row]!;
-      records[postings] = lastRecord;
-      attributes[postings] = attribute[row]!;
+    for (let at = ends[index]!; at < ends[index + 1]!; at++) {
+      const here = places[at]!;
+      if (here === lastPlace) continue;
+      lastPlace = here;
+      const record = here >>> 8;
+      if (record !== lastRecord) holding[index]!++;
+      lastRecord = record;
+      records[postings] = record;
+      attributes[postings] = here & 255;
       offsets[postings++] = at;
     }
   }

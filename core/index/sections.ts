@@ -70,8 +70,6 @@ export interface Sections {
   u16(name: string): Uint16Array;
   u32(name: string): Uint32Array;
   f64(name: string): Float64Array;
-  /** Whole numbers stored as narrow as they allow: one, two or four bytes. */
-  narrow(name: string): Uint8Array | Uint16Array | Uint32Array;
   has(name: string): boolean;
 }
 
@@ -97,10 +95,6 @@ export function openSections(buffer: SharedArrayBuffer): Sections | null {
     u16: (name) => view('u16', name),
     u32: (name) => view('u32', name),
     f64: (name) => view('f64', name),
-    narrow(name) {
-      const type = header.sections[name]?.type;
-      return type === 'u8' || type === 'u16' ? view(type, name) : view('u32', name);
-    },
     has: (name) => name in header.sections,
   };
 }

@@ -78,6 +78,3 @@ export function openStrings(sections: Sections, name: string): SortedStringTable
     },
   };
 }
-
-/** Ascending order of UTF-16 units, which is what `<` gives for strings. */
-export const byUnits = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0);

@@ -8,15 +8,16 @@ export interface Candidates {
 }
 
 /**
- * Joins records, ascending, into families by their best variant; records failing any filter are passed over.
+ * Joins records, ascending, into families by their best variant; records failing any filter are passed over. `scoreOf` and `inStock`
+ * (1 or 0) go by record.
  * Cost: one pass.
  */
 export function groupFamilies(
   records: Uint32Array,
   recordFamily: Uint32Array,
   failing: Uint32Array | null,
-  score: (record: number) => number,
-  inStock: (record: number) => boolean,
+  scoreOf: Int32Array,
+  inStock: Uint8Array,
 ): Candidates {
   const families = new Uint32Array(records.length);
   const representatives = new Uint32Array(records.length);
@@ -27,7 +28,7 @@ export function groupFamilies(
     const record = records[at]!;
     if (failing !== null && failing[record] !== 0) continue;
     const family = recordFamily[record]!;
-    const points = score(record);
+    const points = scoreOf[record]!;
     if (family !== last) {
       last = family;
       families[count] = family;
@@ -36,7 +37,8 @@ export function groupFamilies(
       continue;
     }
     const best = scores[count - 1]!;
-    if (points < best || (points === best && (inStock(representatives[count - 1]!) || !inStock(record)))) continue;
+    if (points < best) continue;
+    if (points === best && (inStock[representatives[count - 1]!] === 1 || inStock[record] === 0)) continue;
     representatives[count - 1] = record;
     scores[count - 1] = points;
   }

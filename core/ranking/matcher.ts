@@ -4,10 +4,13 @@ import type { QueryWord } from '../query/understand.ts';
 import { alsoLine, bestLine, closenessLine, gapBetween, pairPoints, wordPoints } from './formula.ts';
 import { kindNumber, notFound } from './gains.ts';
 
-/** What matching found: `records` ascending, valid until the next call, and each record's score in thousandths. */
+/**
+ * What matching found, valid until the next call: `records` ascending, and by record of the whole catalog the score in
+ * thousandths, which says something only of the records found.
+ */
 export interface Matches {
   readonly records: Uint32Array;
-  score(record: number): number;
+  readonly scores: Int32Array;
 }
 
 export interface Matcher {
@@ -19,6 +22,8 @@ export interface Matcher {
   match(words: readonly QueryWord[], gains: readonly Float64Array[], hidden: Uint8Array | null): Matches;
   /** Every visible record, scored 0: a search of no words. */
   all(hidden: Uint8Array | null): Matches;
+  /** Nothing: a search in which no word can be read. */
+  none(): Matches;
 }
 
 /** Each word's share of the points for words, by rarity. */
@@ -134,9 +139,10 @@ export function openMatcher(snapshot: Snapshot): Matcher {
     if (hidden) state.set(hidden);
     else state.fill(0);
   };
-  const matches = (found: Uint32Array): Matches => ({ records: found, score: (record) => score[record]! });
+  const matches = (found: Uint32Array): Matches => ({ records: found, scores: score });
 
   return {
+    none: () => matches(touched.subarray(0, 0)),
     match(words, gains, hidden) {
       reset(hidden);
       const points = pointsByWord(words);

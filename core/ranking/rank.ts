@@ -24,8 +24,6 @@ export interface SearchRequest {
   readonly explain?: boolean;
 }
 
-const nothing = new Uint32Array(0);
-
 /** Visible records of pinned families that the words do not find, since a pin shows its product all the same. */
 function pinnedOnly(
   engine: Engine,
@@ -81,7 +79,7 @@ export function rank(engine: Engine, prepared: PreparedSetup, request: SearchReq
   const found = isBrowsing
     ? { words: [], dropped: [], matches: matcher.all(prepared.hidden) }
     : queryWords(request.query).words.length === 0
-      ? { words: [], dropped: [], matches: { records: nothing, score: () => 0 } }
+      ? { words: [], dropped: [], matches: matcher.none() }
       : findMatches(engine, prepared, request.query, { typing: request.typing ?? false, keepAll: sku >= 0 });
 
   const plans = prepared.plans.get(searchKey(request.query)) ?? [];
@@ -89,14 +87,12 @@ export function rank(engine: Engine, prepared: PreparedSetup, request: SearchReq
   const extra = pinnedOnly(engine, prepared, appliedPins, found.matches.records);
   if (sku >= 0) extra.push(sku);
   const records = withRecords(found.matches.records, extra);
-  // A record that only a pin or its part number brings in has no score of its own.
-  const isFound = extra.length === 0 ? null : new Set(found.matches.records);
-  const score = (record: number): number => {
-    if (record === sku) return perfect;
-    return isFound === null || isFound.has(record) ? found.matches.score(record) : 0;
-  };
+  // A record that only a pin or its part number brings in has no score from its words.
+  const { scores: scoreOf } = found.matches;
+  for (const record of extra) scoreOf[record] = 0;
+  if (sku >= 0) scoreOf[sku] = perfect;
   const { failing, ignored } = testFilters(prepared.filters, request.filters, records, engine.failing);
-  const candidates = groupFamilies(records, snapshot.recordFamily, failing, score, prepared.inStock);
+  const candidates = groupFamilies(records, snapshot.recordFamily, failing, scoreOf, engine.inStock);
 
   const pulls = isBrowsing ? new Map<string, readonly AppliedPull[]>() : pullsOf(plans);
   const scores = candidates.scores.slice();

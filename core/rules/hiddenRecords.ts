@@ -10,7 +10,7 @@ export function hiddenRecords(snapshot: Snapshot, setup: Setup): Uint8Array | nu
   if (hidings.length === 0) return null;
   const hidden = new Uint8Array(snapshot.records);
   const tags = snapshot.values.get('tags');
-  const wanted = new Uint8Array(tags?.names.length ?? 0);
+  const wanted = new Uint8Array(tags?.size ?? 0);
   for (const hiding of hidings) {
     if (hiding.what === 'tag') {
       const value = tags?.find(hiding.tag) ?? -1;

@@ -221,7 +221,7 @@ export function createApp(services: Services): OpenAPIHono {
       0,
     );
     const sought = contains.toLowerCase();
-    const all = Array.from(counts, (products, value) => ({ value: column.names.get(value), products }))
+    const all = Array.from(counts, (products, value) => ({ value: column.name(value), products }))
       .filter(({ value }) => value.toLowerCase().includes(sought))
       .sort((a, b) => b.products - a.products);
     return { values: all.slice(0, valuesShown), more: Math.max(0, all.length - valuesShown) };

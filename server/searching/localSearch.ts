@@ -54,7 +54,7 @@ export function openLocalSearch(folder: DataFolder, db: Db): LocalSearch {
     const known = prepared[from];
     if (known?.version === version) return known.setup;
     const setup = from === 'draft' ? setups.draft() : setups.live()!.setup;
-    const fresh = prepareSetup(engine!.snapshot, setup);
+    const fresh = prepareSetup(engine!, setup);
     prepared[from] = { version, setup: fresh };
     return fresh;
   };

@@ -1,0 +1,61 @@
+import { expect, type FrameLocator, type Page } from '@playwright/test';
+
+/** The desk as a merchandiser uses it, for the tests. */
+export interface Desk {
+  readonly page: Page;
+  readonly shop: FrameLocator;
+  open(path: string): Promise<void>;
+  trial(query: string): Promise<void>;
+  /** Titles in the shop window, in order, after it has settled. */
+  titles(): Promise<string[]>;
+  /** Opens the menu of the n-th product (from 1) in the window and chooses an item. */
+  choose(place: number, item: string | RegExp): Promise<void>;
+  unpublished(): Promise<number>;
+  undoAll(): Promise<void>;
+}
+
+export function deskOn(page: Page): Desk {
+  const shop = page.frameLocator('iframe');
+  const settled = async (): Promise<void> => {
+    await expect(shop.locator('main[aria-busy="false"]')).toBeVisible();
+  };
+  return {
+    page,
+    shop,
+    async open(path) {
+      await page.goto(path);
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+      await settled();
+    },
+    async trial(query) {
+      const field = page.getByLabel('Trial search', { exact: true });
+      await field.fill(query);
+      await field.press('Enter');
+      const heading = query ? `Results for “${query}”` : 'Everything in the shop';
+      await expect(shop.getByRole('heading', { level: 1, name: heading })).toBeVisible();
+      await settled();
+    },
+    async titles() {
+      await settled();
+      return shop.locator('[data-product] h2').allTextContents();
+    },
+    async choose(place, item) {
+      await shop.getByRole('button', { name: new RegExp(`^Place ${place}\\b`) }).click();
+      await shop.getByRole('menuitem', { name: item }).click();
+    },
+    async unpublished() {
+      const state = await page.request.get('/desk/state');
+      return ((await state.json()) as { changes: unknown[] }).changes.length;
+    },
+    async undoAll() {
+      for (;;) {
+        const state = (await (await page.request.get('/desk/state')).json()) as {
+          revision: number;
+          canUndo: string | null;
+        };
+        if (state.canUndo === null) return;
+        await page.request.post('/desk/undo', { data: { revision: state.revision } });
+      }
+    },
+  };
+}

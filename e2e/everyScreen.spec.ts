@@ -1,0 +1,83 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from '@playwright/test';
+import { deskOn } from './desk.ts';
+
+const screens = ['/catalog', '/attributes', '/relevance', '/filters', '/plans', '/hiding', '/empty-shelf', '/releases'];
+
+for (const theme of ['light', 'dark'] as const)
+  test(`axe finds nothing serious on any screen, ${theme}`, async ({ page }) => {
+    test.setTimeout(240_000);
+    await page.emulateMedia({ colorScheme: theme, reducedMotion: 'reduce' });
+    const desk = deskOn(page);
+    const problems: string[] = [];
+    page.on('pageerror', (error) => problems.push(error.message));
+    await desk.open('/attributes');
+    await desk.trial('brush');
+    for (const screen of [...screens, '/shop', '/shop?q=zebra+xylophone']) {
+      await page.goto(screen);
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+      if (!screen.startsWith('/shop')) await desk.titles();
+      else await expect(page.locator('main[aria-busy="false"]')).toBeVisible();
+      await expect(page.locator('html')).toHaveAttribute('data-theme', theme);
+      const { violations } = await new AxeBuilder({ page }).analyze();
+      for (const { id, impact, nodes } of violations)
+        if (impact === 'serious' || impact === 'critical')
+          problems.push(`${screen}: ${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`);
+    }
+    expect(problems).toEqual([]);
+  });
+
+test('the shop works alone at phone, tablet and desktop width, from the keyboard', async ({ page }) => {
+  for (const width of [390, 820, 1240]) {
+    await page.setViewportSize({ width, height: 800 });
+    await page.goto('/shop');
+    await page.getByRole('searchbox', { name: 'Search the shop' }).focus();
+    await page.keyboard.type('watercolour paper');
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('heading', { name: 'Results for “watercolour paper”' })).toBeVisible();
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(width);
+    // The shop alone carries nothing of the desk.
+    await expect(page.getByRole('button', { name: /^Place 1/ })).toHaveCount(0);
+    await expect(page.getByText('pinned')).toHaveCount(0);
+  }
+  await page.getByRole('button', { name: 'Page 2' }).click();
+  await expect(page).toHaveURL(/page=2/);
+  await page.goBack();
+  await expect(page).not.toHaveURL(/page=2/);
+});
+
+test('hostile words and titles stay words', async ({ page }) => {
+  const said: string[] = [];
+  page.on('dialog', (dialog) => {
+    said.push(dialog.message());
+    void dialog.dismiss();
+  });
+  const desk = deskOn(page);
+  await desk.open('/attributes');
+  for (const query of [
+    '<img src=x onerror=alert(1)>',
+    '%',
+    '"\'`',
+    '😀',
+    'مرحبا بالعالم',
+    '../../etc/passwd',
+  ])
+    await desk.trial(query);
+  const long = await page.request.get(`/shop/search?q=${'a'.repeat(10_000)}`);
+  expect(long.status()).toBe(400);
+  expect(((await long.json()) as { error: { code: string } }).error.code).toBe('invalid-parameter');
+  expect(said).toEqual([]);
+});
+
+test('a lost server is said in words, and the desk goes on when it is back', async ({ page }) => {
+  const desk = deskOn(page);
+  await desk.open('/attributes');
+  await page.route('**/desk/edits', (route) => route.abort());
+  await page.getByRole('switch', { name: 'Show Kind on the card' }).click();
+  await expect(page.getByText('This was not saved')).toBeVisible();
+  await expect(page.getByRole('switch', { name: 'Show Kind on the card' })).not.toBeChecked();
+  await page.unroute('**/desk/edits');
+  await page.getByRole('switch', { name: 'Show Kind on the card' }).click();
+  await expect.poll(() => desk.unpublished()).toBeGreaterThan(0);
+  await desk.undoAll();
+});

@@ -1,0 +1,39 @@
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { defineConfig } from '@playwright/test';
+
+const port = 4290;
+const data = process.env.SHELF_E2E_DATA ?? mkdtempSync(join(tmpdir(), 'clever-shelf-e2e-'));
+process.env.SHELF_E2E_DATA = data;
+
+/** One worker and one server: the tests walk through one merchandiser's day on one data folder. */
+export default defineConfig({
+  testDir: '.',
+  workers: 1,
+  timeout: 60_000,
+  expect: { timeout: 10_000 },
+  reporter: [['list'], ['json']],
+  use: {
+    baseURL: `http://127.0.0.1:${port}`,
+    viewport: { width: 1280, height: 800 },
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: [
+        '--headless',
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+        '--no-first-run',
+      ],
+    },
+  },
+  webServer: {
+    command: `node ../scripts/start.mjs --port ${port} --data ${data} --fresh`,
+    url: `http://127.0.0.1:${port}/desk/state`,
+    timeout: 120_000,
+    gracefulShutdown: { signal: 'SIGTERM', timeout: 5000 },
+  },
+});

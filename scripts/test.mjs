@@ -1,0 +1,93 @@
+// npm test: types, lint with the import boundaries, unit tests, then the real interface in Chromium.
+// Its last line is "N passed, N failed", counting every check and every test.
+import { spawnSync } from 'node:child_process';
+import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { ensureBuilt, ensureInstalled, requireNode, root } from './prepare.mjs';
+
+const chromium = '/usr/bin/chromium';
+const tally = { passed: 0, failed: 0 };
+
+function run(command, args, env = {}) {
+  const { status } = spawnSync(command, args, {
+    cwd: root,
+    stdio: ['ignore', 'inherit', 'inherit'],
+    env: { ...process.env, ...env },
+  });
+  return status === 0;
+}
+
+function check(name, command, args) {
+  const passed = run(command, args);
+  console.log(`${passed ? 'ok' : 'FAILED'}: ${name}`);
+  tally[passed ? 'passed' : 'failed']++;
+}
+
+/** Chromium comes from Debian's packages; the tests cannot bring their own. */
+function ensureChromium() {
+  if (existsSync(chromium)) return true;
+  if (process.getuid?.() !== 0) {
+    console.log('Chromium is not installed. As root: apt-get update && apt-get install chromium');
+    return false;
+  }
+  const env = { DEBIAN_FRONTEND: 'noninteractive' };
+  console.log('Installing Chromium from Debian …');
+  return (
+    run('apt-get', ['update', '-qq'], env) &&
+    run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium'], env)
+  );
+}
+
+/** Runs a test runner that writes a JSON report, and adds its tests to the tally. */
+function suite(name, args, count, env) {
+  const folder = mkdtempSync(join(tmpdir(), 'clever-shelf-tests-'));
+  const report = join(folder, 'report.json');
+  const passed = run(process.execPath, args(report), env(report));
+  let counted = { passed: 0, failed: 0 };
+  try {
+    counted = count(JSON.parse(readFileSync(report, 'utf8')));
+  } catch {
+    console.log(`FAILED: ${name} wrote no report`);
+  }
+  rmSync(folder, { recursive: true, force: true });
+  tally.passed += counted.passed;
+  tally.failed += counted.failed;
+  // A runner that fails without a failed test (a file that does not load) must not pass unseen.
+  if (!passed && counted.failed === 0) tally.failed++;
+  console.log(`${passed ? 'ok' : 'FAILED'}: ${name}, ${counted.passed} passed, ${counted.failed} failed`);
+}
+
+requireNode();
+ensureInstalled();
+const bin = (name) => join(root, 'node_modules', '.bin', name);
+check('types', bin('tsc'), ['-b']);
+check('lint', bin('biome'), ['check', '.']);
+const houses = ['core', 'api', 'server', 'cli', 'web', 'demo', 'bench'];
+check('import boundaries', bin('depcruise'), ['--config', '.dependency-cruiser.cjs', ...houses]);
+await ensureBuilt();
+suite(
+  'unit tests',
+  (report) => [
+    '--experimental-vm-modules',
+    '--no-warnings',
+    'node_modules/jest/bin/jest.js',
+    '--json',
+    `--outputFile=${report}`,
+  ],
+  (report) => ({ passed: report.numPassedTests, failed: report.numFailedTests + report.numRuntimeErrorTestSuites }),
+  () => ({}),
+);
+if (ensureChromium()) {
+  suite(
+    'the real interface',
+    () => ['node_modules/@playwright/test/cli.js', 'test', '--config', 'e2e/playwright.config.ts'],
+    ({ stats }) => ({ passed: stats.expected + stats.flaky, failed: stats.unexpected }),
+    (report) => ({ PLAYWRIGHT_JSON_OUTPUT_NAME: report }),
+  );
+} else {
+  console.log('FAILED: the real interface needs Chromium');
+  tally.failed++;
+}
+console.log(`${tally.passed} passed, ${tally.failed} failed`);
+process.exitCode = tally.failed > 0 ? 1 : 0;
