@@ -54,14 +54,7 @@ test('hostile words and titles stay words', async ({ page }) => {
   });
   const desk = deskOn(page);
   await desk.open('/attributes');
-  for (const query of [
-    '<img src=x onerror=alert(1)>',
-    '%',
-    '"\'`',
-    '😀',
-    'مرحبا بالعالم',
-    '../../etc/passwd',
-  ])
+  for (const query of ['<img src=x onerror=alert(1)>', '%', '"\'`', '😀', 'مرحبا بالعالم', '../../etc/passwd'])
     await desk.trial(query);
   const long = await page.request.get(`/shop/search?q=${'a'.repeat(10_000)}`);
   expect(long.status()).toBe(400);

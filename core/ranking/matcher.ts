@@ -13,6 +13,9 @@ export interface Matches {
   readonly scores: Int32Array;
 }
 
+/** Postings a record must be ahead by, on average, for searching to beat walking. */
+const worthSeeking = 12;
+
 export interface Matcher {
   /**
    * The visible records that have every word, with their scores. `hidden` holds 255 for a record that must not show,
@@ -44,45 +47,84 @@ export function openMatcher(snapshot: Snapshot): Matcher {
   const score = new Int32Array(records);
   const second = new Float64Array(records);
   const touched = new Uint32Array(records);
+  const candidates = new Uint32Array(records);
   const bestOf: Float64Array[] = [];
   const postingOf: Int32Array[] = [];
 
-  /** Adds one word to the records that had all words before it; answers how many have it too. */
-  function gather(word: QueryWord, turn: number, slot: number, gains: readonly Float64Array[]): number {
-    bestOf[slot] ??= new Float64Array(records);
-    postingOf[slot] ??= new Int32Array(records);
+  /** Takes one posting into account; answers the new count of records that have the word of this turn. */
+  function take(posting: number, gainOf: Float64Array, turn: number, slot: number, count: number): number {
+    const attribute = postingAttribute[posting]!;
+    const gain = gainOf[attribute]!;
+    if (gain === notFound) return count;
+    const record = postingRecord[posting]!;
+    const found = state[record]!;
     const best = bestOf[slot]!;
     const bestPosting = postingOf[slot]!;
+    if (found === turn) {
+      state[record] = turn + 1;
+      best[record] = gain;
+      bestPosting[record] = posting;
+      second[record] = 0;
+      touched[count] = record;
+      return count + 1;
+    }
+    if (found !== turn + 1) return count;
+    const before = best[record]!;
+    const beforeAttribute = postingAttribute[bestPosting[record]!]!;
+    if (attribute === beforeAttribute) {
+      if (gain > before) {
+        best[record] = gain;
+        bestPosting[record] = posting;
+      }
+    } else if (gain > before || (gain === before && attribute < beforeAttribute)) {
+      second[record] = before;
+      best[record] = gain;
+      bestPosting[record] = posting;
+    } else if (gain > second[record]!) second[record] = gain;
+    return count;
+  }
+
+  /** The first posting from `from` on whose record is not below `record`: steps that double, then bisection. */
+  function seek(record: number, from: number, end: number): number {
+    let step = 1;
+    let low = from;
+    while (low + step < end && postingRecord[low + step]! < record) {
+      low += step;
+      step *= 2;
+    }
+    let high = Math.min(end, low + step);
+    while (low < high) {
+      const middle = (low + high) >>> 1;
+      if (postingRecord[middle]! < record) low = middle + 1;
+      else high = middle;
+    }
+    return low;
+  }
+
+  /**
+   * Adds one word to the records that had all words before it, `before` of them in `touched`; answers how many have
+   * it too. A long row of postings is not walked for a few records but searched for each.
+   */
+  function gather(word: QueryWord, turn: number, slot: number, gains: readonly Float64Array[], before: number): number {
+    bestOf[slot] ??= new Float64Array(records);
+    postingOf[slot] ??= new Int32Array(records);
+    let areSorted = false;
     let count = 0;
+    if (turn > 0) candidates.set(touched.subarray(0, before));
     for (const { term, how } of word.expansions) {
       const gainOf = gains[kindNumber[how]]!;
       const end = start[term + 1]!;
-      for (let posting = start[term]!; posting < end; posting++) {
-        const attribute = postingAttribute[posting]!;
-        const gain = gainOf[attribute]!;
-        if (gain === notFound) continue;
-        const record = postingRecord[posting]!;
-        const found = state[record]!;
-        if (found === turn) {
-          state[record] = turn + 1;
-          best[record] = gain;
-          bestPosting[record] = posting;
-          second[record] = 0;
-          touched[count++] = record;
-        } else if (found === turn + 1) {
-          const before = best[record]!;
-          const beforeAttribute = postingAttribute[bestPosting[record]!]!;
-          if (attribute === beforeAttribute) {
-            if (gain > before) {
-              best[record] = gain;
-              bestPosting[record] = posting;
-            }
-          } else if (gain > before || (gain === before && attribute < beforeAttribute)) {
-            second[record] = before;
-            best[record] = gain;
-            bestPosting[record] = posting;
-          } else if (gain > second[record]!) second[record] = gain;
-        }
+      if (turn === 0 || end - start[term]! < before * worthSeeking) {
+        for (let posting = start[term]!; posting < end; posting++) count = take(posting, gainOf, turn, slot, count);
+        continue;
+      }
+      if (!areSorted) candidates.subarray(0, before).sort();
+      areSorted = true;
+      let posting = start[term]!;
+      for (let at = 0; at < before && posting < end; at++) {
+        const record = candidates[at]!;
+        posting = seek(record, posting, end);
+        while (posting < end && postingRecord[posting] === record) count = take(posting++, gainOf, turn, slot, count);
       }
     }
     return count;
@@ -149,7 +191,7 @@ export function openMatcher(snapshot: Snapshot): Matcher {
       const turns = [...words.keys()].sort((a, b) => words[b]!.rarity - words[a]!.rarity || a - b);
       let count = 0;
       for (const [turn, slot] of turns.entries()) {
-        count = gather(words[slot]!, turn, slot, gains);
+        count = gather(words[slot]!, turn, slot, gains, count);
         if (count === 0) return matches(touched.subarray(0, 0));
         addWordLines(points[slot]!, count, slot, turn === 0);
       }
