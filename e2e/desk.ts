@@ -8,6 +8,8 @@ export interface Desk {
   trial(query: string): Promise<void>;
   /** Titles in the shop window, in order, after it has settled. */
   titles(): Promise<string[]>;
+  /** Products the window says it found. */
+  total(): Promise<number>;
   /** Opens the menu of the n-th product (from 1) in the window and chooses an item. */
   choose(place: number, item: string | RegExp): Promise<void>;
   unpublished(): Promise<number>;
@@ -39,6 +41,11 @@ export function deskOn(page: Page): Desk {
       await settled();
       return shop.locator('[data-product] h2').allTextContents();
     },
+    async total() {
+      await settled();
+      const text = await shop.locator('main').getByRole('status').innerText();
+      return Number(text.replace(/[^\d]/g, ''));
+    },
     async choose(place, item) {
       await shop.getByRole('button', { name: new RegExp(`^Place ${place}\\b`) }).click();
       await shop.getByRole('menuitem', { name: item }).click();
@@ -53,7 +60,7 @@ export function deskOn(page: Page): Desk {
           revision: number;
           canUndo: string | null;
         };
-        if (state.canUndo === null) return;
+        if (!state.canUndo) return;
         await page.request.post('/desk/undo', { data: { revision: state.revision } });
       }
     },

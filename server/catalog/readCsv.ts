@@ -52,6 +52,7 @@ export function readHeader(cells: readonly string[]): string[] {
 /** Reads a CSV file row by row, streaming; malformed rows come with their line and reason instead of stopping it. */
 export async function* readCsv(input: Readable): AsyncGenerator<CsvRow> {
   const refused: CsvRow[] = [];
+  let lastRefused = -1;
   const parser = input.pipe(
     parse({
       bom: true,
@@ -66,7 +67,9 @@ export async function* readCsv(input: Readable): AsyncGenerator<CsvRow> {
           error?.code === 'CSV_MAX_RECORD_SIZE'
             ? `The row is longer than ${longestRow} characters; perhaps a quote is never closed.`
             : 'The quotes in this row do not match.';
-        refused.push({ line, reason, column: '' });
+        // The parser goes on behind the fault, inside the same row: what is left of it is no second fault.
+        if (line !== lastRefused) refused.push({ line, reason, column: '' });
+        lastRefused = line;
       },
     }),
   );

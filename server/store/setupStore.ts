@@ -179,14 +179,19 @@ export function openSetupStore(db: Db): SetupStore {
       before.length === changes.length &&
       before.every((change, index) => entryKey(change) === entryKey(changes[index]!));
     if (!sameEntries) return null;
-    const joined = before.map((change, index) => ({ ...change, after: changes[index]!.after }));
+    const joined = before
+      .map((change, index) => ({ ...change, after: changes[index]!.after }))
+      .filter((change) => canonical(change.before) !== canonical(change.after));
     const now = bump();
-    db.prepare('UPDATE journal SET changes = ?, revision = ?, at = ? WHERE id = ?').run(
-      JSON.stringify(joined),
-      now,
-      at,
-      last.id,
-    );
+    // Done and taken back in one movement: there is nothing left to undo.
+    if (joined.length === 0) db.prepare('DELETE FROM journal WHERE id = ?').run(last.id);
+    else
+      db.prepare('UPDATE journal SET changes = ?, revision = ?, at = ? WHERE id = ?').run(
+        JSON.stringify(joined),
+        now,
+        at,
+        last.id,
+      );
     return now;
   };
   const step = (kind: 'undo' | 'redo', seen: number, who: string, at: number): WriteOutcome => {

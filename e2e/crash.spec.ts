@@ -1,0 +1,107 @@
+import { type ChildProcess, spawn } from 'node:child_process';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { expect, test } from '@playwright/test';
+
+/** A real server process that is killed without warning: what it acknowledged must be there at the next start. */
+const root = join(dirname(fileURLToPath(import.meta.url)), '..');
+const demo = join(root, 'demo', 'store');
+const base = 'http://127.0.0.1:4291';
+let data: string;
+let server: ChildProcess;
+
+async function start(): Promise<void> {
+  const args = ['dist/server/main.js', '--port', '4291', '--data', data, '--demo', demo];
+  server = spawn(process.execPath, args, { cwd: root, stdio: 'ignore' });
+  await expect
+    .poll(async () => (await fetch(`${base}/desk/state`).catch(() => null))?.status, { timeout: 30_000 })
+    .toBe(200);
+}
+async function killed(): Promise<void> {
+  const gone = new Promise((resolve) => server.once('exit', resolve));
+  server.kill('SIGKILL');
+  await gone;
+}
+const read = async (path: string) => (await fetch(base + path)).json();
+const post = async (path: string, body: unknown) => {
+  const response = await fetch(base + path, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: typeof body === 'string' ? body : JSON.stringify(body),
+  });
+  return { ok: response.ok, body: await response.json() };
+};
+
+test.beforeAll(async () => {
+  data = mkdtempSync(join(tmpdir(), 'clever-shelf-crash-'));
+  await start();
+});
+test.afterAll(async () => {
+  await killed();
+  rmSync(data, { recursive: true, force: true });
+});
+
+test('killed while editing: every acknowledged edit is there', async () => {
+  let acknowledged = 0;
+  for (let round = 0; round < 3; round++) {
+    const stop = setTimeout(() => server.kill('SIGKILL'), 150 + round * 90);
+    const gone = new Promise((resolve) => server.once('exit', resolve));
+    try {
+      for (let width = acknowledged + 1; width < 100; width++) {
+        const { revision } = (await read('/desk/state')) as { revision: number };
+        const edits = [{ part: 'relevance', key: 'closeCall', value: { width } }];
+        if ((await post('/desk/edits', { revision, edits })).ok) acknowledged = width;
+      }
+    } catch {
+      // The server is gone; what it last acknowledged counts.
+    }
+    clearTimeout(stop);
+    server.kill('SIGKILL');
+    await gone;
+    await start();
+    const { width } = (await read('/desk/state')).setup.relevance.closeCall;
+    // The edit on its way when the server died may be there or not; none before it may be lost.
+    expect([acknowledged, acknowledged + 1]).toContain(width);
+    acknowledged = width;
+  }
+});
+
+test('killed while publishing: shoppers get the whole release or the one before', async () => {
+  for (let round = 0; round < 3; round++) {
+    const { revision, release } = await read('/desk/state');
+    const edits = [
+      { part: 'emptyShelf', key: 'content', value: { message: `Round ${round}`, searches: [], products: [] } },
+    ];
+    const after = await post('/desk/edits', { revision, edits });
+    const publishing = post('/desk/publish', { revision: after.body.revision }).catch(() => null);
+    setTimeout(() => server.kill('SIGKILL'), round * 4);
+    const published = await publishing;
+    await killed().catch(() => null);
+    await start();
+    const state = await read('/desk/state');
+    const { message } = (await read('/shop/search?q=zebra+xylophone')).emptyShelf;
+    if (published?.ok) expect(message).toBe(`Round ${round}`);
+    expect(message === `Round ${round}`).toBe(state.release.number === release.number + 1);
+    expect(state.setup.emptyShelf.content.message).toBe(`Round ${round}`);
+  }
+});
+
+test('killed during an import: the catalog is whole, the old one or the new', async () => {
+  const [header, ...rows] = readFileSync(join(demo, 'catalog.csv'), 'utf8').trim().split('\n');
+  const csv = [header, ...rows.filter((row) => /^p\d+-\d+,/.test(row)).slice(0, 5000)].join('\n');
+  const sizes = [(await read('/desk/catalog')).records as number];
+  for (const wait of [60, 500, 1100]) {
+    const response = await fetch(`${base}/desk/catalog/import?file=new.csv`, { method: 'POST', body: csv });
+    expect(response.ok).toBe(true);
+    await new Promise((resolve) => setTimeout(resolve, wait));
+    await killed();
+    await start();
+    const { records, file } = await read('/desk/catalog');
+    expect(file === 'new.csv' ? 5000 : sizes[0]).toBe(records);
+    const { total, results } = await read('/shop/search?limit=1');
+    expect(total).toBe((await read('/desk/state')).catalog.families);
+    expect(results).toHaveLength(1);
+  }
+});

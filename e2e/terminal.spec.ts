@@ -1,0 +1,91 @@
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { expect, test } from '@playwright/test';
+
+const root = join(dirname(fileURLToPath(import.meta.url)), '..');
+let data: string;
+test.beforeAll(() => {
+  data = mkdtempSync(join(tmpdir(), 'clever-shelf-terminal-'));
+});
+test.afterAll(() => rmSync(data, { recursive: true, force: true }));
+
+function shelf(...args: string[]) {
+  const { status, stdout, stderr } = spawnSync(process.execPath, ['scripts/shelf.mjs', ...args], {
+    cwd: root,
+    encoding: 'utf8',
+  });
+  return { status, stdout, stderr };
+}
+
+test('the terminal gives the same answer as the shop and the desk', async ({ request }) => {
+  const folder = process.env.SHELF_E2E_DATA!;
+  for (const query of ['ultramarine', 'kolinsky brsh', 'zebra xylophone']) {
+    const live = shelf('search', query, '--json', '--limit', '5', '--data', folder);
+    const shop = await (await request.get(`/shop/search?limit=5&q=${encodeURIComponent(query)}`)).json();
+    expect(JSON.parse(live.stdout)).toEqual(shop);
+    const draft = shelf('search', query, '--json', '--draft', '--explain', '--limit', '5', '--data', folder);
+    const desk = await (await request.get(`/desk/search?explain=1&limit=5&q=${encodeURIComponent(query)}`)).json();
+    expect(JSON.parse(draft.stdout)).toEqual(desk);
+  }
+});
+
+test('import, attributes, set, publish: each shows in the next', () => {
+  const file = join(data, 'mine.csv');
+  writeFileSync(file, 'id,title,material,price\n1,Round brush,Sable,4\n2,Flat brush,Hog,cheap\n3,Sable hair,,2\n');
+  const imported = shelf('import', file, '--data', data);
+  expect(imported).toMatchObject({ status: 0 });
+  expect(imported.stdout).toContain('2 records of 2 products are in; 1 rows were refused.');
+  expect(imported.stdout).toContain('line 3, price: "cheap" is not a number.');
+
+  const first = () => JSON.parse(shelf('search', 'sable', '--json', '--data', data).stdout).results[0].id as string;
+  expect(first()).toBe('3');
+  expect(shelf('attribute', 'set', 'material', '--weight', '40', '--data', data).status).toBe(0);
+  expect(first()).toBe('3');
+  expect(JSON.parse(shelf('search', 'sable', '--draft', '--json', '--data', data).stdout).results[0].id).toBe('1');
+  expect(shelf('publish', '--data', data).stdout).toContain('Material counts 40 instead of');
+  expect(first()).toBe('1');
+  const { attributes } = JSON.parse(shelf('attributes', '--json', '--data', data).stdout);
+  expect(attributes.find(({ key }: { key: string }) => key === 'material')).toMatchObject({
+    weight: 40,
+    searchable: true,
+    coverage: 0.5,
+  });
+});
+
+test('errors say what is wrong: 2 for a command not understood, 1 for one that cannot be done', () => {
+  const cases: [string[], number, string][] = [
+    [['serch', 'x'], 2, 'Did you mean “search”?'],
+    [['search', 'x', '--limt', '3'], 2, 'Did you mean “--limit”?'],
+    [['search', 'x', '--limit', '0'], 2, 'limit'],
+    [['search', 'x', '--weight', '3'], 2, 'has no option --weight'],
+    [['attribute', 'set', 'material', '--weight', 'heavy'], 2, 'a number from 0 to 100'],
+    [['attribute', 'set', 'materal', '--weight', '3'], 1, 'Did you mean “material”?'],
+    [['import', '/nowhere/at/all.csv'], 1, 'There is no file'],
+  ];
+  for (const [args, status, message] of cases) {
+    const outcome = shelf(...args, '--data', data);
+    expect({ args, status: outcome.status, stderr: outcome.stderr }).toMatchObject({ args, status });
+    expect(outcome.stderr).toContain(message);
+    expect(outcome.stdout).toBe('');
+  }
+  const empty = mkdtempSync(join(tmpdir(), 'clever-shelf-empty-'));
+  expect(shelf('search', 'x', '--data', empty)).toMatchObject({ status: 1 });
+  rmSync(empty, { recursive: true, force: true });
+});
+
+test('starting says in one sentence what is wrong', () => {
+  const start = (...args: string[]) =>
+    spawnSync(process.execPath, ['scripts/start.mjs', ...args], { cwd: root, encoding: 'utf8', timeout: 30_000 });
+  const taken = start('--port', '4290', '--data', data);
+  expect(taken.status).toBe(1);
+  expect(taken.stderr).toContain('Port 4290 is taken by another program.');
+  writeFileSync(join(data, 'file'), '');
+  const unwritable = start('--port', '0', '--data', join(data, 'file'));
+  expect(unwritable.status).toBe(1);
+  expect(unwritable.stderr).toContain('cannot be written');
+  expect(start('--prot', '1').stderr).toContain('--help');
+  expect(start('--help').stdout).toContain('--fresh');
+});
