@@ -89,7 +89,13 @@ export const endpoints = {
   why: endpoint({
     ...paths.why,
     summary: 'One product of a search, with its arithmetic.',
-    query: z.object({ q: z.string().max(512).default(''), product: z.string().max(200) }).catchall(z.unknown()),
+    query: z
+      .object({
+        q: z.string().max(512).default(''),
+        product: z.string().max(200),
+        from: z.enum(['draft', 'live']).default('draft'),
+      })
+      .catchall(z.unknown()),
     body: none,
     answer: z.object({ result: resultSchema.nullable(), total: z.number().int() }),
   }),

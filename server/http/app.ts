@@ -150,8 +150,8 @@ export function createApp(services: Services): OpenAPIHono {
       task(from, { query: q, page, limit, typing, explain, marks: true, filters: chosenFilters(rest) }, movement),
     ),
   );
-  serve(endpoints.why, ({ q, product, ...rest }) =>
-    searcher.why(task('draft', { query: q, page: 1, limit: 1, marks: true, filters: chosenFilters(rest) }), product),
+  serve(endpoints.why, ({ q, product, from, ...rest }) =>
+    searcher.why(task(from, { query: q, page: 1, limit: 1, marks: true, filters: chosenFilters(rest) }), product),
   );
   serve(endpoints.state, () => {
     catalogInForce();

@@ -84,7 +84,9 @@ export function Filters() {
                     </IconButton>
                   </div>
                   <div className="mt-1.5 mb-0.5 flex flex-wrap items-center gap-x-4 gap-y-1 pl-[27px] text-[13px]">
-                    <span className="min-w-0 flex-1 text-soft">{row ? sourceInWords(row) : goneInWords(item)}</span>
+                    <span className={`min-w-0 flex-1 text-soft ${row ? 'truncate' : 'basis-full'}`}>
+                      {row ? sourceInWords(row) : goneInWords(item)}
+                    </span>
                     {item.kind !== 'range' && (
                       <>
                         <Choice
@@ -144,7 +146,7 @@ export function Filters() {
 }
 
 const sourceInWords = (row: AttributeRow): string =>
-  `${Math.round(row.coverage * 100)}% of records have it, ${counted(row.values, 'value')}`;
+  `${Math.round(row.coverage * 100)}% have it, ${counted(row.values, 'value')}`;
 
 const goneInWords = (filter: FilterSetting): string =>
   `The catalog no longer has the attribute “${filter.attribute}”, so shoppers do not see this filter. It is kept in case it comes back.`;

@@ -46,11 +46,11 @@ export function ShopWindow() {
           else if (message.kind === 'shown') setTotal(message.total);
           else if (message.kind === 'searched') search(message.query);
           else if (message.what.act === 'why')
-            setAsked({ ...message.product, query: message.query, filters: message.filters });
+            setAsked({ ...message.product, query: message.query, filters: message.filters, from });
           else actOn(message.query, message.product, message.what);
         },
       ),
-    [search, setTotal],
+    [search, setTotal, from],
   );
   useEffect(() => {
     if (readied > 0 && frame.current?.contentWindow)

@@ -1,8 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
+import { format } from 'date-fns';
 import { Dialog } from 'radix-ui';
 import type { ReactNode } from 'react';
 import type { FoundLine, Why } from '../../../core/answer.ts';
 import { call } from '../../client/call.ts';
+import { count } from '../../look/price.ts';
 import { DialogFrame } from '../parts/DialogFrame.tsx';
 import { useDeskState } from '../state/deskState.ts';
 
@@ -11,6 +13,8 @@ export interface AskedWhy {
   readonly id: string;
   readonly title: string;
   readonly query: string;
+  /** Which setup the window showed when it was asked. */
+  readonly from: 'draft' | 'live';
   readonly filters: Readonly<Record<string, readonly string[]>>;
 }
 
@@ -30,7 +34,7 @@ export function WhyHere({ asked, close }: { readonly asked: AskedWhy | null; clo
       {asked && (
         <DialogFrame
           title={`Why is “${asked.title}” here?`}
-          description={asked.query ? `For the search “${asked.query}”, by the draft.` : 'With no search, by the draft.'}
+          description={`${asked.query ? `For the search “${asked.query}”` : 'With no search'}, by ${asked.from === 'draft' ? 'the draft' : 'what is published'}.`}
           wide
         >
           <Arithmetic asked={asked} />
@@ -45,11 +49,12 @@ function Arithmetic({ asked }: { readonly asked: AskedWhy }) {
   const filters = Object.fromEntries(Object.entries(asked.filters).map(([key, values]) => [`f.${key}`, [...values]]));
   const { data, error } = useQuery({
     queryKey: ['desk', 'why', asked, revision],
-    queryFn: ({ signal }) => call('why', { query: { q: asked.query, product: asked.id, ...filters }, signal }),
+    queryFn: ({ signal }) =>
+      call('why', { query: { q: asked.query, product: asked.id, from: asked.from, ...filters }, signal }),
   });
   if (error) return <p role="alert">{error.message}</p>;
   if (!data) return <p role="status">Adding up …</p>;
-  if (!data.result?.why) return <p>The draft no longer shows this product for this search.</p>;
+  if (!data.result?.why) return <p>This product is no longer shown for this search.</p>;
   return <WhyTable why={data.result.why} total={data.total} />;
 }
 
@@ -145,11 +150,27 @@ function whatPutItThere(why: Why): string {
   if (why.exactSku) return 'An exact part number stands first.';
   const { closeCall } = why;
   if (!closeCall) return '';
-  if (closeCall.decidedBy === null) return 'Its score put it there.';
+  if (closeCall.decidedBy === null)
+    return why.pulls.length > 0 ? 'Its score after pulls put it there.' : 'Its score put it there.';
   const signal = closeCall.signals.find(({ attribute }) => attribute === closeCall.decidedBy);
   return signal
     ? `It was too close to call with the product before it; ${signal.label} decided.`
     : 'It was too close to call with the product before it, and all tie-breakers were equal; the id decided.';
+}
+
+type Signal = NonNullable<Why['closeCall']>['signals'][number];
+
+/** A tie-breaker's value as a merchandiser reads it; dates are kept as days since 1970. */
+function signalInWords(attribute: string, value: Signal['value']): string {
+  if (value === null) return 'unknown';
+  if (attribute === 'availability') return value === 1 ? 'in stock' : 'sold out';
+  if (attribute === 'date_added') return format(new Date(value * 86_400_000), 'd MMM yyyy');
+  return count(value);
+}
+
+function directionInWords(attribute: string, direction: Signal['direction']): string {
+  if (attribute !== 'availability') return `${direction} first`;
+  return direction === 'high' ? 'in stock first' : 'sold out first';
 }
 
 function CloseCall({
@@ -169,8 +190,8 @@ function CloseCall({
       <ol className="mt-1.5 flex flex-wrap gap-2">
         {closeCall.signals.map(({ attribute, label, direction, value }) => (
           <li key={attribute} className="rounded-t-md border-edge border-b-[3px] bg-paper px-2.5 py-1 text-[13px]">
-            {label} <b className="font-semibold">{value === null ? 'unknown' : value}</b>{' '}
-            <span className="text-soft">{direction} first</span>
+            {label} <b className="font-semibold">{signalInWords(attribute, value)}</b>{' '}
+            <span className="text-soft">{directionInWords(attribute, direction)}</span>
           </li>
         ))}
       </ol>
