@@ -1,13 +1,11 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { Command } from 'cmdk';
-import { Eye, Plus, Tag } from 'lucide-react';
-import { Popover } from 'radix-ui';
-import { useState } from 'react';
+import { Eye, Tag } from 'lucide-react';
 import { hidingKey } from '../../../core/setup/hidingKey.ts';
 import type { Hiding as HidingEntry } from '../../../core/setup/schema.ts';
 import { call } from '../../client/call.ts';
 import { counted } from '../../look/price.ts';
 import { Button } from '../parts/Button.tsx';
+import { Picker, PickerItem } from '../parts/Picker.tsx';
 import { ProductLine, useProducts } from '../parts/ProductLine.tsx';
 import { ProductPicker } from '../parts/ProductPicker.tsx';
 import { Nothing, ScreenHead, Section, shelfRow } from '../parts/Screen.tsx';
@@ -106,51 +104,41 @@ export function Hiding() {
 }
 
 function TagPicker({ hidden }: { readonly hidden: ReadonlySet<string> }) {
-  const [isOpen, setOpen] = useState(false);
-  const [text, setText] = useState('');
-  const { data, error } = useTags(text.trim());
   return (
-    <Popover.Root open={isOpen} onOpenChange={setOpen}>
-      <Popover.Trigger className="inline-flex items-center gap-1.5 rounded-lg border bg-surface px-3 py-1.5 font-semibold hover:border-edge">
-        <Plus size={15} aria-hidden /> Hide a tag
-      </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          align="start"
-          sideOffset={6}
-          collisionPadding={12}
-          aria-label="Hide a tag"
-          className="z-40 w-[300px] rounded-lg border bg-surface shadow-xl"
+    <Picker label="Hide a tag" find="Find a tag" placeholder="Type a tag">
+      {(typed, close) => <Tags typed={typed} hidden={hidden} close={close} />}
+    </Picker>
+  );
+}
+
+function Tags({
+  typed,
+  hidden,
+  close,
+}: {
+  readonly typed: string;
+  readonly hidden: ReadonlySet<string>;
+  close(): void;
+}) {
+  const { data, error } = useTags(typed);
+  return (
+    <>
+      {error && <p className="p-3 text-wrong">{error.message}</p>}
+      {data?.values.length === 0 && <p className="p-3 text-soft">No tag is called that.</p>}
+      {data?.values.map(({ value, products }) => (
+        <PickerItem
+          key={value}
+          value={value}
+          isChosen={hidden.has(value)}
+          choose={() => {
+            hide({ what: 'tag', tag: value });
+            close();
+          }}
         >
-          <Command shouldFilter={false} label="Find a tag">
-            <Command.Input
-              value={text}
-              onValueChange={setText}
-              placeholder="Type a tag"
-              className="w-full border-b bg-transparent px-3 py-2.5 outline-none placeholder:text-soft"
-            />
-            <Command.List className="max-h-[300px] overflow-auto p-1.5">
-              {error && <p className="p-3 text-wrong">{error.message}</p>}
-              {data?.values.length === 0 && <p className="p-3 text-soft">No tag is called that.</p>}
-              {data?.values.map(({ value, products }) => (
-                <Command.Item
-                  key={value}
-                  value={value}
-                  disabled={hidden.has(value)}
-                  onSelect={() => {
-                    hide({ what: 'tag', tag: value });
-                    setOpen(false);
-                  }}
-                  className="flex items-center justify-between gap-2 rounded px-2 py-1.5 data-[disabled=true]:opacity-50 data-[selected=true]:bg-press-soft"
-                >
-                  <span className="truncate">{value}</span>
-                  <span className="text-[13px] text-soft">{counted(products, 'product')}</span>
-                </Command.Item>
-              ))}
-            </Command.List>
-          </Command>
-        </Popover.Content>
-      </Popover.Portal>
-    </Popover.Root>
+          <span className="min-w-0 flex-1 truncate">{value}</span>
+          <span className="text-[13px] text-soft">{counted(products, 'product')}</span>
+        </PickerItem>
+      ))}
+    </>
   );
 }

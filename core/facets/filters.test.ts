@@ -1,0 +1,104 @@
+import { describe, expect, test } from '@jest/globals';
+import { openEngine, prepareSetup } from '../prepareSetup.ts';
+import { seededRandom } from '../random.ts';
+import { search } from '../search.ts';
+import { initialSetup } from '../setup/initialSetup.ts';
+import { randomCatalog, randomQuery, snapshotOf } from '../testing/randomCatalog.ts';
+import { mostValuesShown, readRange } from './filters.ts';
+
+const records = randomCatalog(seededRandom(21), 80);
+const snapshot = snapshotOf(records);
+const engine = openEngine(snapshot);
+const setup = initialSetup(snapshot.attributes);
+const prepared = prepareSetup(engine, setup);
+const ask = (query: string, filters: Record<string, string[]> = {}) =>
+  search(engine, prepared, { query, filters, page: 1, limit: 100 }, (record) => records[record]!);
+
+test.each([
+  ['5..20', { from: 5, to: 20 }],
+  ['5..', { from: 5, to: Number.POSITIVE_INFINITY }],
+  ['..9.5', { from: Number.NEGATIVE_INFINITY, to: 9.5 }],
+  ['..', null],
+  ['5', null],
+  ['a..b', null],
+  ['1e3..', null],
+  [`${'9'.repeat(40)}..`, null],
+])('the range %s', (text, range) => expect(readRange(text)).toEqual(range));
+
+describe('a count is what choosing the value shows', () => {
+  const random = seededRandom(22);
+  const queries = ['', 'blue', ...Array.from({ length: 10 }, () => randomQuery(random))];
+  test.each(queries)('for “%s”, alone and beside another choice', (query) => {
+    const choices: Record<string, string[]>[] = [{}, { availability: ['In stock'] }, { price: ['4..14'] }];
+    for (const beside of choices) {
+      for (const { key, kind, values } of ask(query, beside).filters) {
+        if (kind === 'range' || key in beside) continue;
+        for (const { value, count } of values)
+          expect({ query, key, value, total: ask(query, { ...beside, [key]: [value] }).total }).toEqual({
+            query,
+            key,
+            value,
+            total: count,
+          });
+      }
+    }
+  });
+});
+
+test('several values of one filter are any-of, filters among each other all-of', () => {
+  const total = (filters: Record<string, string[]>) => ask('', filters).total;
+  expect(total({ colour: ['Blue', 'Green'] })).toBeGreaterThanOrEqual(total({ colour: ['Blue'] }));
+  expect(total({ colour: ['Blue'], size: ['A4'] })).toBeLessThanOrEqual(total({ colour: ['Blue'] }));
+});
+
+test('a family matches two filters only by one variant that has both', () => {
+  const { results } = ask('', { colour: ['Blue'], size: ['A4'] });
+  for (const { id } of results)
+    expect(records.find((record) => record.id === id)?.values).toMatchObject({ colour: 'Blue', size: 'A4' });
+});
+
+test('a single choice takes the first value only; a chosen value with no products is still told', () => {
+  const first = ask('', { availability: ['Sold out', 'In stock'] });
+  expect(first.total).toBe(ask('', { availability: ['Sold out'] }).total);
+  const none = ask('blue', { colour: ['Mauve'] });
+  expect(none.total).toBe(0);
+  expect(none.filters.find(({ key }) => key === 'colour')?.values).toContainEqual({
+    value: 'Mauve',
+    count: 0,
+    chosen: true,
+  });
+  // A filter too many is no empty search: the shopper can take it off again.
+  expect(none.emptyShelf).toBeNull();
+});
+
+test('a range’s ends follow the results, not its own choice', () => {
+  const range = (filters: Record<string, string[]>) =>
+    ask('', filters).filters.find(({ key }) => key === 'price')!.range!;
+  expect(range({ price: ['5..6'] })).toMatchObject({ least: range({}).least, most: range({}).most, chosen: '5..6' });
+});
+
+test('a filter whose attribute is gone is left out, and values beyond the limit are counted', () => {
+  const many = Array.from({ length: mostValuesShown + 20 }, (_, at) => ({
+    ...records[0]!,
+    id: `m${at}`,
+    familyId: `m${at}`,
+    values: { title: 'Tube', shade: `Shade ${String(at).padStart(3, '0')}` },
+  }));
+  const other = openEngine(snapshotOf(many));
+  const filter = {
+    attribute: 'shade',
+    label: 'Shade',
+    kind: 'ticks',
+    order: 1,
+    counts: true,
+    valueOrder: 'name',
+  } as const;
+  const withFilters = { ...setup, filters: { shade: filter, gone: { ...filter, attribute: 'gone' } } };
+  const request = { query: '', filters: {}, page: 1, limit: 5 };
+  const { filters } = search(other, prepareSetup(other, withFilters), request, (record) => many[record]!);
+  expect(filters).toHaveLength(1);
+  expect(filters[0]).toMatchObject({ key: 'shade', more: 20 });
+  expect(filters[0]!.values.map(({ value }) => value)).toEqual(
+    [...filters[0]!.values.map(({ value }) => value)].sort(),
+  );
+});

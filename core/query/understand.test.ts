@@ -1,0 +1,139 @@
+import { describe, expect, test } from '@jest/globals';
+import type { SearchAnswer } from '../answer.ts';
+import { readRow } from '../catalog/readRow.ts';
+import type { CatalogRecord } from '../catalog/record.ts';
+import { withMovement } from '../compare/movement.ts';
+import { openEngine, prepareSetup } from '../prepareSetup.ts';
+import { pinsOf, plansBySearch, pulledScore, totalPull } from '../rules/plansForSearch.ts';
+import { search } from '../search.ts';
+import { initialSetup } from '../setup/initialSetup.ts';
+import type { Setup, ShelfPlan } from '../setup/schema.ts';
+import { snapshotOf } from '../testing/randomCatalog.ts';
+import { mostWords, queryWords, searchKey } from './understand.ts';
+
+const rows: Record<string, string>[] = [
+  { id: 'm1', family: 'm', title: 'Brush marker', colour: 'Red', sku: 'WU-2041A', stock: '4' },
+  { id: 'm2', family: 'm', title: 'Brush marker', colour: 'Black', sku: 'WU-2041B', stock: '2' },
+  { id: 'p1', title: 'Watercolour paper 300 gsm', description: 'For brushes of every kind.', sku: 'WU-3000' },
+  { id: 'p2', title: 'Watercolour paper 200gsm', sku: 'WU-3001' },
+  { id: 's1', title: 'Sketchbook', description: 'Paper for dry media', sku: 'WU-4000' },
+  { id: 'g1', title: 'Gouache', colour: 'Ultramarine', sku: 'WU-5000' },
+];
+const records: CatalogRecord[] = rows.map((row) => {
+  const reading = readRow(row);
+  if ('refusal' in reading) throw new Error(reading.refusal.reason);
+  return reading.record;
+});
+const engine = openEngine(snapshotOf(records));
+const setup = initialSetup(engine.snapshot.attributes);
+const ask = (query: string, changed: Setup = setup, typing = false): SearchAnswer =>
+  search(
+    engine,
+    prepareSetup(engine, changed),
+    { query, typing, filters: {}, page: 1, limit: 10 },
+    (record) => records[record]!,
+  );
+const ids = (query: string, typing = false): string[] => ask(query, setup, typing).results.map(({ id }) => id);
+
+describe('a shopper’s words', () => {
+  test('show the variant they mean', () => {
+    expect(ids('black marker')).toEqual(['m2']);
+    expect(ids('red marker')).toEqual(['m1']);
+  });
+  test('are found in their other forms', () => expect(ids('brush').sort()).toEqual(['m1', 'p1']));
+  test('are found with units written either way', () => {
+    expect(ids('300gsm paper')).toEqual(ids('300 gsm paper'));
+    expect(ids('200 gsm')).toEqual(['p2']);
+  });
+  test('are found while the last one is being typed', () => {
+    expect(ids('waterc', true).sort()).toEqual(['p1', 'p2']);
+    // Only the last: a word in the middle is done.
+    expect(
+      ask('waterc paper', { ...setup, relevance: { ...setup.relevance, spelling: { tolerance: false } } }).dropped,
+    ).toEqual(['waterc']);
+  });
+  test('are forgiven a slip, and the shopper is told', () => {
+    expect(ask('ultramraine gouache')).toMatchObject({
+      total: 1,
+      corrections: [{ from: 'ultramraine', to: 'ultramarine' }],
+    });
+  });
+  test('must all match; where nothing has all, the least telling goes and is named', () => {
+    expect(ask('gouache paper zebra')).toMatchObject({ total: 0 });
+    expect(ask('sketchbook zebra')).toMatchObject({ total: 1, dropped: ['zebra'] });
+  });
+  test('that are a part number lead straight to the product, never to its neighbour', () => {
+    for (const sku of ['WU-2041B', 'wu 2041 b', 'wu2041b']) expect(ids(sku)[0]).toBe('m2');
+    expect(ask('WU-2041C').corrections).toEqual([]);
+  });
+  test('beyond a number are named as left out', () => {
+    const many = Array.from({ length: mostWords + 2 }, (_, at) => `word${at}`);
+    expect(queryWords(many.join(' ')).beyond).toEqual(many.slice(mostWords));
+    expect(queryWords('blue Blue BLUE').words).toEqual(['blue']);
+  });
+  test('that no letter can be read in find nothing, and no words at all show everything', () => {
+    expect(ask('%%% 😀').emptyShelf).not.toBeNull();
+    expect(ask('').total).toBe(5);
+  });
+});
+
+describe('plans', () => {
+  const plan = (change: Partial<ShelfPlan>): ShelfPlan => ({
+    name: 'Plan',
+    on: true,
+    searches: ['paper'],
+    pins: [],
+    pulls: [],
+    ...change,
+  });
+  const withPlans = (plans: Setup['plans']): Setup => ({ ...setup, plans });
+
+  test('hold for a search however it is typed, and only while they are on', () => {
+    expect(searchKey(' Café   PAPER ')).toBe(searchKey('cafe paper'));
+    const plans = plansBySearch(
+      withPlans({ a: plan({}), b: plan({ on: false }), c: plan({ searches: ['Paper', 'ink'] }) }),
+    );
+    expect(plans.get('paper')?.map(({ id }) => id)).toEqual(['a', 'c']);
+  });
+  test('pins of several plans: the first to name a product has it', () => {
+    const first = { ...plan({ pins: [{ product: 'x', place: 3 }] }), id: 'a' };
+    const second = {
+      ...plan({
+        pins: [
+          { product: 'x', place: 1 },
+          { product: 'y', place: 2 },
+        ],
+      }),
+      id: 'b',
+    };
+    expect(pinsOf([first, second]).map(({ product, place, plan: id }) => [product, place, id])).toEqual([
+      ['y', 2, 'b'],
+      ['x', 3, 'a'],
+    ]);
+  });
+  test('pulls multiply within bounds; 1 leaves a score to the last thousandth', () => {
+    const pull = (amount: number) => ({ plan: 'a', planName: 'A', pull: amount });
+    expect([
+      totalPull([]),
+      totalPull([pull(2), pull(3)]),
+      totalPull([pull(9), pull(9)]),
+      totalPull([pull(0.1), pull(0.1)]),
+    ]).toEqual([1, 6, 10, 0.1]);
+    expect([pulledScore(12_345, 1), pulledScore(12_345, 0.5)]).toEqual([12_345, 6173]);
+  });
+  test('a pin shows a product that the words do not find; hiding wins over it', () => {
+    const pinned = withPlans({ a: plan({ pins: [{ product: 'g1', place: 1 }] }) });
+    expect(ask('paper', pinned).results[0]).toMatchObject({ id: 'g1', score: 0 });
+    const hidden: Setup = { ...pinned, hiding: { 'product:g1': { what: 'product', product: 'g1' } } };
+    expect(ask('paper', hidden).results.map(({ id }) => id)).not.toContain('g1');
+    expect(ask('WU-5000', hidden).total).toBe(0);
+  });
+});
+
+test('movement tells places gained, lost, and what is new', () => {
+  const answer = ask('paper');
+  const order = answer.results.map(({ familyId }) => familyId);
+  const moved = (before: string[]) => withMovement(answer, before).results.map(({ marks }) => marks?.moved);
+  expect(moved(order)).toEqual(order.map(() => 0));
+  expect(moved([order[1]!, order[0]!])).toEqual([1, -1, ...order.slice(2).map(() => null)]);
+});

@@ -1,0 +1,77 @@
+import { Command } from 'cmdk';
+import { Plus } from 'lucide-react';
+import { Popover } from 'radix-ui';
+import { type ReactNode, useState } from 'react';
+
+/** A button that opens a list to choose one thing from, narrowed by typing and worked from the keyboard. */
+export function Picker({
+  label,
+  find,
+  placeholder,
+  children,
+}: {
+  readonly label: string;
+  /** What the list is called for screen readers. */
+  readonly find: string;
+  readonly placeholder: string;
+  /** The list for what is typed; `close` is called when something was chosen. */
+  children(typed: string, close: () => void): ReactNode;
+}) {
+  const [isOpen, setOpen] = useState(false);
+  const [text, setText] = useState('');
+  return (
+    <Popover.Root open={isOpen} onOpenChange={setOpen}>
+      <Popover.Trigger className="inline-flex items-center gap-1.5 rounded-lg border bg-surface px-3 py-1.5 font-semibold hover:border-edge">
+        <Plus size={15} aria-hidden /> {label}
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          align="start"
+          sideOffset={6}
+          collisionPadding={12}
+          aria-label={label}
+          className="z-40 w-[360px] rounded-lg border bg-surface shadow-xl"
+        >
+          <Command shouldFilter={false} label={find}>
+            <Command.Input
+              value={text}
+              onValueChange={setText}
+              placeholder={placeholder}
+              className="w-full border-b bg-transparent px-3 py-2.5 outline-none placeholder:text-soft"
+            />
+            <Command.List className="max-h-[300px] overflow-auto p-1.5">
+              {children(text.trim(), () => {
+                setText('');
+                setOpen(false);
+              })}
+            </Command.List>
+          </Command>
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}
+
+/** One thing to choose in a picker; what is chosen already can be seen but not chosen again. */
+export function PickerItem({
+  value,
+  isChosen,
+  choose,
+  children,
+}: {
+  readonly value: string;
+  readonly isChosen: boolean;
+  choose(): void;
+  readonly children: ReactNode;
+}) {
+  return (
+    <Command.Item
+      value={value}
+      disabled={isChosen}
+      onSelect={choose}
+      className="flex items-center gap-2.5 rounded px-2 py-1 data-[disabled=true]:opacity-50 data-[selected=true]:bg-press-soft"
+    >
+      {children}
+    </Command.Item>
+  );
+}
