@@ -6,7 +6,7 @@ const screens = ['/catalog', '/attributes', '/relevance', '/filters', '/plans', 
 
 for (const theme of ['light', 'dark'] as const)
   test(`axe finds nothing serious on any screen, ${theme}`, async ({ page }) => {
-    test.setTimeout(240_000);
+    test.setTimeout(480_000);
     await page.emulateMedia({ colorScheme: theme, reducedMotion: 'reduce' });
     const desk = deskOn(page);
     const problems: string[] = [];

@@ -11,8 +11,8 @@ process.env.SHELF_E2E_DATA = data;
 export default defineConfig({
   testDir: '.',
   workers: 1,
-  timeout: 60_000,
-  expect: { timeout: 10_000 },
+  timeout: 150_000,
+  expect: { timeout: 20_000 },
   reporter: [['list'], ['json']],
   use: {
     baseURL: `http://127.0.0.1:${port}`,
@@ -33,7 +33,7 @@ export default defineConfig({
   webServer: {
     command: `node ../scripts/start.mjs --port ${port} --data ${data} --fresh`,
     url: `http://127.0.0.1:${port}/desk/state`,
-    timeout: 120_000,
+    timeout: 240_000,
     gracefulShutdown: { signal: 'SIGTERM', timeout: 5000 },
   },
 });

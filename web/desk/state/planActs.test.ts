@@ -1,0 +1,49 @@
+import { beforeEach, describe, expect, test } from '@jest/globals';
+import type { ShelfPlan } from '../../../core/setup/schema.ts';
+import { stateKey } from './deskState.ts';
+import { newPlanId, planFor, withoutPin, withPin, withPull } from './planActs.ts';
+import { queryClient } from './queryClient.ts';
+
+const plan: ShelfPlan = {
+  name: 'Brushes',
+  on: true,
+  searches: ['Round brush'],
+  pins: [{ product: 'a', place: 2 }],
+  pulls: [{ product: 'b', pull: 2 }],
+};
+const other: ShelfPlan = { ...plan, searches: ['blue ink'] };
+beforeEach(() => {
+  queryClient.setQueryData(stateKey, { setup: { plans: { brushes: plan, 'blue-ink': other } } });
+});
+
+describe('what the menu under a product does to a plan', () => {
+  test('a pin moves with its product and takes a place from the one that had it', () => {
+    expect(withPin(plan, 'a', 5).pins).toEqual([{ product: 'a', place: 5 }]);
+    expect(withPin(plan, 'c', 2).pins).toEqual([{ product: 'c', place: 2 }]);
+    expect(withPin(plan, 'c', 1).pins.map(({ product }) => product)).toEqual(['c', 'a']);
+    expect(withoutPin(plan, 'a').pins).toEqual([]);
+  });
+  test('a pull replaces the one before; a pull of 1 takes it away', () => {
+    expect(withPull(plan, 'b', 0.5).pulls).toEqual([{ product: 'b', pull: 0.5 }]);
+    expect(withPull(plan, 'b', 1).pulls).toEqual([]);
+    expect(withPull(plan, 'c', 1).pulls).toEqual(plan.pulls);
+  });
+  test('nothing is changed in place', () => {
+    const before = structuredClone(plan);
+    withPin(plan, 'c', 2);
+    withPull(plan, 'b', 3);
+    expect(plan).toEqual(before);
+  });
+});
+
+test('a search’s plan is found however it is typed; else a new one is begun for it', () => {
+  expect(planFor('ROUND  brush').id).toBe('brushes');
+  const fresh = planFor('Ink');
+  expect(fresh).toEqual({ id: 'ink', plan: { name: 'Ink', on: true, searches: ['Ink'], pins: [], pulls: [] } });
+});
+
+test('a new plan’s id reads well and is never one that is taken', () => {
+  expect(newPlanId('blue ink')).toBe('blue-ink-2');
+  expect(newPlanId('%%%')).toBe('-');
+  expect(newPlanId('x'.repeat(500)).length).toBeLessThanOrEqual(62);
+});

@@ -1,0 +1,27 @@
+import { describe, expect, test } from '@jest/globals';
+import { count, counted, price } from '../look/price.ts';
+import { readAddress, writeAddress } from './useResults.ts';
+
+describe('the shop’s address', () => {
+  test('carries the search, the page and every chosen filter, and gives them back', () => {
+    const search = { query: 'hot press & more', page: 3, filters: { colour: ['Red', 'Blue & green'], price: ['5..'] } };
+    expect(readAddress(new URLSearchParams(writeAddress(search, false).toString()))).toEqual(search);
+  });
+  test('says no more than is chosen, and stays in the desk’s frame', () => {
+    expect(writeAddress({ query: '', page: 1, filters: {} }, false).toString()).toBe('');
+    expect(writeAddress({ query: '', page: 1, filters: {} }, true).has('desk')).toBe(true);
+  });
+  test.each(['0', '-3', 'x', ''])('a page of "%s" is the first', (page) =>
+    expect(readAddress(new URLSearchParams({ page })).page).toBe(1),
+  );
+});
+
+test('amounts as shoppers read them', () => {
+  expect([price(7.2), price(1234.5), count(12_345), counted(1, 'product'), counted(0, 'product')]).toEqual([
+    '£7.20',
+    '£1,234.50',
+    '12,345',
+    '1 product',
+    '0 products',
+  ]);
+});
