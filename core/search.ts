@@ -5,6 +5,7 @@ import type { Engine, PreparedSetup } from './prepareSetup.ts';
 import type { QueryWord } from './query/understand.ts';
 import { rank, type SearchRequest } from './ranking/rank.ts';
 import { whyHere } from './ranking/whyHere.ts';
+import { isHidden } from './rules/hiddenRecords.ts';
 import { totalPull } from './rules/plansForSearch.ts';
 import { cardOf } from './suggest/card.ts';
 
@@ -17,7 +18,7 @@ function cardOfFamily(engine: Engine, prepared: PreparedSetup, readRecord: Recor
   if (family < 0) return null;
   const [from, to] = engine.snapshot.recordsOf(family);
   const visible = Array.from({ length: to - from }, (_, index) => from + index).filter(
-    (record) => prepared.hidden?.[record] !== 255,
+    (record) => !isHidden(prepared.hidden, record),
   );
   const shown = visible.find((record) => engine.inStock[record] === 1) ?? visible[0];
   return shown === undefined ? null : cardOf(readRecord(shown), to - from, prepared.setup);

@@ -3,6 +3,7 @@ import type { Engine, PreparedSetup } from '../prepareSetup.ts';
 import { findMatches } from '../query/findMatches.ts';
 import { findExactSku, type QueryWord, queryWords, searchKey } from '../query/understand.ts';
 import { arrange, type Placed } from '../rules/arrange.ts';
+import { isHidden } from '../rules/hiddenRecords.ts';
 import { type AppliedPin, type AppliedPull, pinsOf, pulledScore, pullsOf, totalPull } from '../rules/plansForSearch.ts';
 import { perfect } from './formula.ts';
 import { type Candidates, groupFamilies } from './groupFamilies.ts';
@@ -43,7 +44,7 @@ function pinnedOnly(
       const [from, to] = snapshot.recordsOf(family);
       return Array.from({ length: to - from }, (_, index) => from + index);
     })
-    .filter((record) => prepared.hidden?.[record] !== 255);
+    .filter((record) => !isHidden(prepared.hidden, record));
 }
 
 function withRecords(found: Uint32Array, extra: readonly number[]): Uint32Array {
@@ -75,7 +76,7 @@ export function rank(engine: Engine, prepared: PreparedSetup, request: SearchReq
   const { snapshot, matcher } = engine;
   const isBrowsing = request.query.trim() === '';
   const skuRecord = prepared.exactSku && !isBrowsing ? findExactSku(snapshot, request.query) : -1;
-  const sku = skuRecord >= 0 && prepared.hidden?.[skuRecord] !== 255 ? skuRecord : -1;
+  const sku = skuRecord >= 0 && !isHidden(prepared.hidden, skuRecord) ? skuRecord : -1;
   const found = isBrowsing
     ? { words: [], dropped: [], matches: matcher.all(prepared.hidden) }
     : queryWords(request.query).words.length === 0

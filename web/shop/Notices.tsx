@@ -3,7 +3,7 @@ import type { SearchAnswer } from '../../core/answer.ts';
 const quoted = (words: readonly string[]): string => words.map((word) => `“${word}”`).join(' and ');
 
 /** What the shop did with the words, told to the shopper: corrections and words left out. */
-export function Notices({ answer }: { readonly answer: SearchAnswer; search(query: string): void }) {
+export function Notices({ answer }: { readonly answer: SearchAnswer }) {
   const { corrections, dropped, ignoredFilters, results } = answer;
   if (results.length === 0 || corrections.length + dropped.length + ignoredFilters.length === 0) return null;
   return (

@@ -73,7 +73,7 @@ export function Shop() {
               {counted(data.total, 'product')}
             </p>
           </div>
-          <Notices answer={data} search={newSearch} />
+          <Notices answer={data} />
           {data.emptyShelf ? (
             <EmptyShelf shelf={data.emptyShelf} search={newSearch} />
           ) : (

@@ -88,7 +88,7 @@ function Figure({ name, amount }: { readonly name: string; readonly amount: stri
 
 function BringIn({ job, again }: { readonly job: ImportJob | null; again(): void }) {
   const chooser = useRef<HTMLInputElement>(null);
-  const [isOver_, setOver] = useState(false);
+  const [isDraggedOver, setDraggedOver] = useState(false);
   const [isSending, setSending] = useState(false);
   const isBusy = isSending || !isOver(job);
   const bring = async (file: File | undefined): Promise<void> => {
@@ -109,15 +109,15 @@ function BringIn({ job, again }: { readonly job: ImportJob | null; again(): void
     >
       <section
         aria-label="Drop a file here"
-        className={`rounded-lg border-2 border-dashed p-5 text-center ${isOver_ ? 'border-press bg-press-soft' : ''}`}
+        className={`rounded-lg border-2 border-dashed p-5 text-center ${isDraggedOver ? 'border-press bg-press-soft' : ''}`}
         onDragOver={(event) => {
           event.preventDefault();
-          setOver(true);
+          setDraggedOver(true);
         }}
-        onDragLeave={() => setOver(false)}
+        onDragLeave={() => setDraggedOver(false)}
         onDrop={(event) => {
           event.preventDefault();
-          setOver(false);
+          setDraggedOver(false);
           void bring(event.dataTransfer.files[0]);
         }}
       >
