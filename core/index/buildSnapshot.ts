@@ -1,7 +1,7 @@
 import { numberOf } from '../catalog/numberOf.ts';
 import { type AttributeProfile, hasValueColumn, isIndexedAsText, isNumeric } from '../catalog/profileAttributes.ts';
 import { type CatalogRecord, textsOf } from '../catalog/record.ts';
-import { normalizeCode, tokenize } from '../text/tokenize.ts';
+import { normalizeCode, type ReadWords, readWords } from '../text/tokenize.ts';
 import { stem } from '../text/wordForms.ts';
 import { gatherColumn, packColumns, packNumbers } from './columns.ts';
 import { packDeletions } from './deletionIndex.ts';
@@ -16,6 +16,14 @@ export interface SnapshotMeta {
   readonly families: number;
   readonly attributes: readonly AttributeProfile[];
 }
+
+/** A text as term numbers, and its quantities with their positions. */
+interface ReadText {
+  readonly terms: Uint32Array;
+  readonly quantities: readonly { readonly term: number; readonly at: number }[];
+}
+
+const codeWords = (text: string): ReadWords => ({ tokens: [normalizeCode(text)].filter(Boolean), quantities: [] });
 
 /** Tokenised texts kept for reuse: a family's texts come again with every variant. */
 const rememberedTexts = 20_000;
@@ -80,7 +88,7 @@ export function snapshotBuilder(attributes: readonly AttributeProfile[]): Snapsh
   const familyNumbers = new Map<string, number>();
   const skuTexts: string[] = [];
   const skuRecords = new GrowingArray();
-  const remembered = attributes.map(() => new Map<string, Uint32Array>());
+  const remembered = attributes.map(() => new Map<string, ReadText>());
   const valueColumns = attributes.map((profile) => (hasValueColumn(profile) ? gatherColumn(profile.key) : null));
   const amounts = attributes.map((profile) => (isNumeric(profile) ? ([] as number[]) : null));
   let records = 0;
@@ -95,28 +103,32 @@ export function snapshotBuilder(attributes: readonly AttributeProfile[]): Snapsh
     if (correctable) inPlainText[number] = 1;
     return number;
   };
-  const termsOf = (attribute: number, text: string): Uint32Array => {
+  const termsOf = (attribute: number, text: string): ReadText => {
     const known = remembered[attribute]!.get(text);
     if (known) return known;
     const isCode = attributes[attribute]!.kind === 'code';
-    const tokens = isCode ? [normalizeCode(text)].filter(Boolean) : tokenize(text);
-    const numbers = new Uint32Array(tokens.length);
-    for (let at = 0; at < tokens.length; at++) numbers[at] = numberOfTerm(tokens[at]!, !isCode);
+    const { tokens, quantities } = isCode ? codeWords(text) : readWords(text);
+    const terms = new Uint32Array(tokens.length);
+    for (let at = 0; at < tokens.length; at++) terms[at] = numberOfTerm(tokens[at]!, !isCode);
+    const read = { terms, quantities: quantities.map(({ token, at }) => ({ term: numberOfTerm(token, true), at })) };
     if (remembered[attribute]!.size >= rememberedTexts) remembered[attribute]!.clear();
-    remembered[attribute]!.set(text, numbers);
-    return numbers;
+    remembered[attribute]!.set(text, read);
+    return read;
+  };
+  const occur = (number: number, place: number, position: number): void => {
+    term.push(number);
+    inPlace.push(place);
+    atPosition.push(Math.min(position, lastPosition));
   };
   const addTexts = (attribute: number, texts: readonly string[]): void => {
     const place = placeOf(records, attribute);
     let position = 0;
     for (const text of texts) {
-      const numbers = termsOf(attribute, text);
-      for (let at = 0; at < numbers.length; at++) {
-        term.push(numbers[at]!);
-        inPlace.push(place);
-        atPosition.push(Math.min(position++, lastPosition));
-      }
-      position += valueGap;
+      const { terms, quantities } = termsOf(attribute, text);
+      for (let at = 0; at < terms.length; at++) occur(terms[at]!, place, position + at);
+      // A quantity stands where its number does, besides the words it is written in.
+      for (let at = 0; at < quantities.length; at++) occur(quantities[at]!.term, place, position + quantities[at]!.at);
+      position += terms.length + valueGap;
     }
   };
   const familyOf = (id: string): number => {

@@ -46,10 +46,11 @@ export function findMatches(
   query: string,
   options: { readonly typing: boolean; readonly keepAll: boolean },
 ): Found {
-  const { words: texts, beyond } = queryWords(query);
+  const { words: texts, beyond } = queryWords(query, (token) => engine.snapshot.terms.find(token) >= 0);
   const { gains, hidden, setup } = prepared;
   const tolerance = setup.relevance.spelling.tolerance;
   const reaches = reacher(engine, prepared);
+  const leftOut = beyond.map(({ text }) => text);
   const expand = (widen: boolean): QueryWord[] =>
     texts.map((text, index) => {
       const last = index === texts.length - 1 && beyond.length === 0;
@@ -60,11 +61,11 @@ export function findMatches(
 
   const plain = expand(false);
   const first = attempt(plain);
-  if (first.records.length > 0 || options.keepAll) return { words: plain, dropped: beyond, matches: first };
+  if (first.records.length > 0 || options.keepAll) return { words: plain, dropped: leftOut, matches: first };
   if (tolerance) {
     const widened = expand(true);
     const second = attempt(widened);
-    if (second.records.length > 0) return { words: widened, dropped: beyond, matches: second };
+    if (second.records.length > 0) return { words: widened, dropped: leftOut, matches: second };
   }
   const givingUp = givingUpOrder(plain);
   const mayGo = Math.floor(plain.length / 2);
@@ -73,7 +74,7 @@ export function findMatches(
     const kept = plain.filter((word) => !dropped.has(word));
     const matches = attempt(kept);
     if (matches.records.length > 0)
-      return { words: kept, dropped: [...[...dropped].map((word) => word.text), ...beyond], matches };
+      return { words: kept, dropped: [...[...dropped].map((word) => word.text), ...leftOut], matches };
   }
-  return { words: plain, dropped: beyond, matches: first };
+  return { words: plain, dropped: leftOut, matches: first };
 }

@@ -1,6 +1,7 @@
 import type { Snapshot } from '../index/snapshot.ts';
 import { type MatchKind, rarity } from '../ranking/formula.ts';
-import { normalizeCode, tokenize } from '../text/tokenize.ts';
+import { isQuantityToken, readableToken } from '../text/quantity.ts';
+import { normalizeCode, readWords, tokenize } from '../text/tokenize.ts';
 
 /** Longest search taken, in characters. */
 export const longestQuery = 512;
@@ -37,9 +38,36 @@ export interface ExpandOptions {
   reaches(term: number, how: MatchKind): boolean;
 }
 
-/** The words of a search, each once, in order; and those beyond the limit. */
-export function queryWords(query: string): { words: string[]; beyond: string[] } {
-  const all = [...new Set(tokenize(query))];
+/** One thing looked for: a word, or an amount with its unit under the token that stands for it. */
+export interface SoughtWord {
+  /** As the shopper typed it, folded; a quantity in its canonical unit. */
+  readonly text: string;
+  /** What is looked up: the text itself, or the quantity's token. */
+  readonly token: string;
+}
+
+/**
+ * The words of a search, each once, in order; and those beyond the limit. An amount with its unit is one word, so that
+ * `60 gsm` never matches the 60 of `60 ml`. Where its unit has another meaning (`12 in`), it is one only if `knows`
+ * says that the catalog has the amount.
+ */
+export function queryWords(
+  query: string,
+  knows: (token: string) => boolean,
+): { words: SoughtWord[]; beyond: SoughtWord[] } {
+  const { tokens, quantities } = readWords(query);
+  const all: SoughtWord[] = [];
+  let at = 0;
+  const take = (word: SoughtWord): void => {
+    if (!all.some(({ token }) => token === word.token)) all.push(word);
+  };
+  for (const quantity of quantities) {
+    if (quantity.isDoubtful && !knows(quantity.token)) continue;
+    while (at < quantity.at) take({ text: tokens[at]!, token: tokens[at++]! });
+    take({ text: readableToken(quantity.token), token: quantity.token });
+    at = Math.max(at, quantity.to);
+  }
+  for (; at < tokens.length; at++) take({ text: tokens[at]!, token: tokens[at]! });
   return { words: all.slice(0, mostWords), beyond: all.slice(mostWords) };
 }
 
@@ -93,13 +121,14 @@ function prefixes(word: string, snapshot: Snapshot, known: ReadonlySet<number>, 
  * Everything a word may stand for in this catalog. A word that is known exactly or by its form stands for that; one
  * that is not is taken as the beginning of a longer word, where it is the last; and failing that, as misspelt.
  */
-export function expandWord(word: string, snapshot: Snapshot, options: ExpandOptions): QueryWord {
+export function expandWord(sought: SoughtWord, snapshot: Snapshot, options: ExpandOptions): QueryWord {
+  const word = sought.token;
   const expansions: Expansion[] = [];
   const exact = snapshot.terms.find(word);
   if (exact >= 0 && options.reaches(exact, 'exact')) expansions.push({ term: exact, how: 'exact' });
   for (const term of snapshot.formsOf(word))
     if (term !== exact && options.reaches(term, 'form')) expansions.push({ term, how: 'form' });
-  if (options.last && word.length >= 2 && (options.typing || expansions.length === 0)) {
+  if (options.last && word.length >= 2 && !isQuantityToken(word) && (options.typing || expansions.length === 0)) {
     const known = new Set(expansions.map(({ term }) => term));
     if (exact >= 0) known.add(exact);
     expansions.push(...prefixes(word, snapshot, known, options));
@@ -109,5 +138,5 @@ export function expandWord(word: string, snapshot: Snapshot, options: ExpandOpti
     expansions.push(...corrections(word, snapshot, options).filter(({ term }) => !taken.has(term)));
   }
   const holding = expansions.reduce((sum, { term }) => sum + snapshot.postings.termRecords[term]!, 0);
-  return { text: word, expansions, rarity: rarity(snapshot.records, Math.min(holding, snapshot.records)) };
+  return { text: sought.text, expansions, rarity: rarity(snapshot.records, Math.min(holding, snapshot.records)) };
 }

@@ -3,6 +3,7 @@ import { positionsLookedAt } from '../index/postings.ts';
 import type { Snapshot } from '../index/snapshot.ts';
 import type { QueryWord } from '../query/understand.ts';
 import type { Setup } from '../setup/schema.ts';
+import { readableToken } from '../text/quantity.ts';
 import { alsoLine, bestLine, closenessLine, gapBetween, pairPoints } from './formula.ts';
 import { kindNumber, notFound } from './gains.ts';
 import { pointsByWord } from './matcher.ts';
@@ -73,7 +74,7 @@ export function explainMatch(
     return {
       attribute: key,
       label,
-      term: snapshot.terms.get(find.term),
+      term: readableToken(snapshot.terms.get(find.term)),
       how: find.how,
       weight,
       gain: find.gain,

@@ -1,10 +1,11 @@
 import { type ChosenFilters, testFilters } from '../facets/filters.ts';
 import type { Engine, PreparedSetup } from '../prepareSetup.ts';
 import { findMatches } from '../query/findMatches.ts';
-import { findExactSku, type QueryWord, queryWords, searchKey } from '../query/understand.ts';
+import { findExactSku, type QueryWord, searchKey } from '../query/understand.ts';
 import { arrange, type Placed } from '../rules/arrange.ts';
 import { isHidden } from '../rules/hiddenRecords.ts';
 import { type AppliedPin, type AppliedPull, pinsOf, pulledScore, pullsOf, totalPull } from '../rules/plansForSearch.ts';
+import { tokenize } from '../text/tokenize.ts';
 import { perfect } from './formula.ts';
 import { type Candidates, groupFamilies } from './groupFamilies.ts';
 import { orderCandidates } from './order.ts';
@@ -79,7 +80,7 @@ export function rank(engine: Engine, prepared: PreparedSetup, request: SearchReq
   const sku = skuRecord >= 0 && !isHidden(prepared.hidden, skuRecord) ? skuRecord : -1;
   const found = isBrowsing
     ? { words: [], dropped: [], matches: matcher.all(prepared.hidden) }
-    : queryWords(request.query).words.length === 0
+    : tokenize(request.query).length === 0
       ? { words: [], dropped: [], matches: matcher.none() }
       : findMatches(engine, prepared, request.query, { typing: request.typing ?? false, keepAll: sku >= 0 });
 

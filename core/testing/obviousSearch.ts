@@ -16,7 +16,8 @@ import {
 } from '../ranking/formula.ts';
 import type { Setup } from '../setup/schema.ts';
 import { allowedEdits, editDistance } from '../text/editDistance.ts';
-import { isNumberLike, normalizeCode, tokenize } from '../text/tokenize.ts';
+import { isNumberLike, normalizeCode, readWords, tokenize } from '../text/tokenize.ts';
+import { readableToken } from '../text/quantity.ts';
 import { stem } from '../text/wordForms.ts';
 
 /**
@@ -42,6 +43,23 @@ export interface ObviousAnswer {
   readonly counts: Readonly<Record<string, Readonly<Record<string, number>>>>;
 }
 
+interface Sought {
+  readonly text: string;
+  readonly token: string;
+}
+
+/** Word by word: where a quantity begins it is taken whole, unless its unit is doubtful and the amount unknown. */
+function soughtIn(query: string, isKnown: (token: string) => boolean): Sought[] {
+  const { tokens, quantities } = readWords(query);
+  const taken = quantities.filter(({ token, isDoubtful }) => !isDoubtful || isKnown(token));
+  const all = tokens.flatMap((text, at): Sought[] => {
+    const here = taken.filter((quantity) => quantity.at === at);
+    if (here.length > 0) return here.map(({ token }) => ({ text: readableToken(token), token }));
+    return taken.some((quantity) => quantity.at < at && at < quantity.to) ? [] : [{ text, token: text }];
+  });
+  return all.filter(({ token }, at) => all.findIndex((other) => other.token === token) === at);
+}
+
 interface Word {
   readonly text: string;
   readonly ways: readonly { readonly token: string; readonly how: MatchKind }[];
@@ -55,9 +73,13 @@ function readTexts(record: CatalogRecord, attributes: readonly AttributeProfile[
     const all = profile.key === 'sku' ? [record.sku] : textsOf(record.values[profile.key]);
     let position = 0;
     for (const text of profile.kind === 'path' ? all.slice(-1) : all) {
-      const tokens = profile.kind === 'code' ? [normalizeCode(text)].filter(Boolean) : tokenize(text);
-      for (const token of tokens) positions.set(token, [...(positions.get(token) ?? []), position++]);
-      position += valueGap;
+      const { tokens, quantities } =
+        profile.kind === 'code' ? { tokens: [normalizeCode(text)].filter(Boolean), quantities: [] } : readWords(text);
+      const stand = (token: string, at: number) =>
+        positions.set(token, [...(positions.get(token) ?? []), position + at].sort((a, b) => a - b));
+      for (const [at, token] of tokens.entries()) stand(token, at);
+      for (const { token, at } of quantities) stand(token, at);
+      position += tokens.length + valueGap;
     }
     return positions;
   });
@@ -101,7 +123,8 @@ export function obviousSearch(
   const reaches = (token: string, how: MatchKind): boolean =>
     [...standsIn.get(token)!].some((attribute) => gainOf(attribute, how) !== null);
 
-  const expand = (text: string, last: boolean, widen: boolean): Word => {
+  const expand = (sought: Sought, last: boolean, widen: boolean): Word => {
+    const text = sought.token;
     const ways: { token: string; how: MatchKind }[] = [];
     const add = (tokens: string[], how: MatchKind) => {
       for (const token of tokens)
@@ -115,7 +138,7 @@ export function obviousSearch(
       vocabulary.filter((token) => token !== text && inPlainText.has(token) && stem(token) === stem(text)),
       'form',
     );
-    if (last && text.length >= 2 && (typing || ways.length === 0))
+    if (last && text.length >= 2 && !text.startsWith('=') && (typing || ways.length === 0))
       add(
         vocabulary.filter((token) => token !== text && token.startsWith(text)),
         'prefix',
@@ -138,7 +161,7 @@ export function obviousSearch(
       for (const { token, edits } of order.slice(0, 6)) add([token], edits === 1 ? 'oneEdit' : 'twoEdits');
     }
     const found = ways.reduce((sum, { token }) => sum + holding.get(token)!.size, 0);
-    return { text, ways, rarity: rarity(records.length, Math.min(found, records.length)) };
+    return { text: sought.text, ways, rarity: rarity(records.length, Math.min(found, records.length)) };
   };
 
   interface Find {
@@ -187,7 +210,7 @@ export function obviousSearch(
     return found;
   };
 
-  const texts = [...new Set(tokenize(query))];
+  const texts = soughtIn(query, (token) => holding.has(token));
   const code = normalizeCode(query);
   const skuOn = setup.attributes.sku?.searchable ?? false;
   const skuOwner =

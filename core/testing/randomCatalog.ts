@@ -12,7 +12,7 @@ import type { Setup } from '../setup/schema.ts';
 const words = (
   'brush brushes brushed paint paints painter painting panting ink inks inky inkwell blue bluer bluebell red reds ' +
   'round sound ground flat float cadmium cadmum ultramarine ultramarin watercolour watercolours gouache gauche ' +
-  'sketch book sketchbook sable table stable 12 300 gsm 0.5 mm 10/0 a4 a3 hot press pressed café naïve'
+  'sketch book sketchbook sable table stable 12 300 gsm 0.5 mm 10/0 a4 a3 0.5mm 12" in ml 30x40cm 1/2 hot press pressed café naïve'
 ).split(' ');
 const colours = ['Red', 'RED', 'Blue', 'Crimson', 'Green'];
 const tags = ['new', 'sale', 'gift', 'clearance', 'summer'];

@@ -22,6 +22,7 @@ const plainAscii = /^[\x20-\x7e]*$/;
 export function fold(text: string): string {
   if (plainAscii.test(text)) return text.toLowerCase().replaceAll("'", '');
   return text
+    .replace(/(?<=\d)(?=[¼-¾⅐-⅞])/g, ' ')
     .normalize('NFKD')
     .replace(/\p{M}+/gu, '')
     .toLowerCase()
