@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { cardSchema, resultSchema, searchAnswerSchema } from '../core/answer.ts';
 import { setupParts, setupSchema } from '../core/setup/schema.ts';
+import { catalogEndpoints } from './catalogEndpoints.ts';
 import { endpoint } from './endpoint.ts';
 import { paths } from './paths.ts';
 import { deskSearchQuery, shopSearchQuery } from './searchQuery.ts';
@@ -37,6 +38,7 @@ export const attributeSchema = z.object({
   values: z.number().int(),
   samples: z.array(z.string()),
   averageWords: z.number(),
+  variesWithin: z.number().describe('Of the products with several variants, the share whose variants differ in it.'),
   canSearch: z.boolean(),
   canFilter: z.boolean(),
   isNumeric: z.boolean(),
@@ -45,20 +47,6 @@ export const attributeSchema = z.object({
   onCard: z.boolean(),
 });
 export type AttributeRow = z.infer<typeof attributeSchema>;
-
-export const importJobSchema = z.object({
-  id: z.number().int(),
-  file: z.string(),
-  phase: z.enum(['reading', 'sorting', 'profiling', 'indexing', 'done', 'failed', 'cancelled']),
-  rows: z.number().int(),
-  rejected: z.number().int(),
-  /** Share of the present phase that is done, 0 to 1. */
-  share: z.number(),
-  error: z.string().nullable(),
-});
-export type ImportJob = z.infer<typeof importJobSchema>;
-
-export const rejectedRowSchema = z.object({ line: z.number().int(), column: z.string(), reason: z.string() });
 
 export const releaseSchema = z.object({
   number: z.number().int(),
@@ -178,36 +166,5 @@ export const endpoints = {
     body: none,
     answer: z.object({ products: z.array(cardSchema) }),
   }),
-  catalog: endpoint({
-    ...paths.catalog,
-    summary: 'What the catalog holds and where it came from.',
-    query: none,
-    body: none,
-    answer: z.object({
-      file: z.string(),
-      importedAt: z.string(),
-      records: z.number().int(),
-      families: z.number().int(),
-      rejected: z.number().int(),
-      rejectedRows: z.array(rejectedRowSchema),
-      indexBytes: z.number().int(),
-      articles: z.number().int(),
-      collections: z.number().int(),
-      job: importJobSchema.nullable(),
-    }),
-  }),
-  startImport: endpoint({
-    ...paths.startImport,
-    summary: 'Brings in a catalog as CSV (the request body); the old one serves until the new one is whole.',
-    query: z.object({ file: z.string().max(200).default('catalog.csv') }),
-    body: none,
-    answer: importJobSchema,
-  }),
-  cancelImport: endpoint({
-    ...paths.cancelImport,
-    summary: 'Stops the import under way; the catalog stays as it was.',
-    query: none,
-    body: none,
-    answer: none,
-  }),
+  ...catalogEndpoints,
 } as const;

@@ -19,5 +19,15 @@ export const paths = {
   catalog: { method: 'get', path: '/desk/catalog' },
   startImport: { method: 'post', path: '/desk/catalog/import' },
   cancelImport: { method: 'post', path: '/desk/catalog/import/cancel' },
+  importJob: { method: 'get', path: '/desk/catalog/import/job' },
+  examined: { method: 'get', path: '/desk/catalog/import/examined' },
+  lookAgain: { method: 'post', path: '/desk/catalog/import/form' },
+  readImport: { method: 'post', path: '/desk/catalog/import/read' },
+  differences: { method: 'get', path: '/desk/catalog/import/differences' },
+  commitImport: { method: 'post', path: '/desk/catalog/import/commit' },
+  sources: { method: 'get', path: '/desk/catalog/sources' },
+  readAgain: { method: 'post', path: '/desk/catalog/sources/again' },
+  correctFamilies: { method: 'post', path: '/desk/catalog/families' },
+  twins: { method: 'get', path: '/desk/catalog/twins' },
 } as const;
 export type EndpointName = keyof typeof paths;

@@ -1,4 +1,4 @@
-import { readRow } from '../core/catalog/readRow.ts';
+import { readStandardRow } from '../core/catalog/readRow.ts';
 import type { CatalogRecord } from '../core/catalog/record.ts';
 import { pick, seededRandom } from '../core/random.ts';
 
@@ -53,7 +53,7 @@ export function* makeRecords(seed: number, amount: number): Generator<CatalogRec
     };
     const variants = Math.min(amount - made, 1 + Math.floor(random() * 4));
     for (let variant = 0; variant < variants; variant++) {
-      const reading = readRow({
+      const reading = readStandardRow({
         ...shared,
         id: `r${made++}`,
         sku: `SK-${family.toString(36)}-${variant}${pick(random, ['A', 'B', 'C'])}`,

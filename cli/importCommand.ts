@@ -1,31 +1,84 @@
-import { existsSync, statSync } from 'node:fs';
+import { existsSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { basename } from 'node:path';
+import { checkMapping, type Mapping, mappingSchema } from '../core/catalog/mapping.ts';
+import { examineFile } from '../server/catalog/examineFile.ts';
 import { importCatalog } from '../server/catalog/importCatalog.ts';
-import { FileProblem } from '../server/catalog/readCsv.ts';
+import { FileProblem } from '../server/catalog/sources/source.ts';
 import { openShelf } from '../server/openShelf.ts';
-import { Failure, UsageError } from './usage.ts';
+import { Failure, table, UsageError } from './usage.ts';
 
 const rejectedTold = 20;
 
-export async function importCommand(data: string, files: readonly string[], json: boolean): Promise<void> {
+export interface ImportValues {
+  readonly json: boolean;
+  readonly update: boolean;
+  /** A mapping to read by. */
+  readonly mapping: string | undefined;
+  /** Write the mapping there that would be used, and bring nothing in. */
+  readonly 'propose-mapping': string | undefined;
+}
+
+function readMapping(path: string): Mapping {
+  let value: unknown;
+  try {
+    value = JSON.parse(readFileSync(path, 'utf8'));
+  } catch (error) {
+    throw new Failure(`The mapping ${path} cannot be read: ${(error as Error).message}.`);
+  }
+  const parsed = mappingSchema.safeParse(value);
+  if (parsed.success) return parsed.data;
+  const issue = parsed.error.issues[0]!;
+  throw new Failure(`The mapping ${path} is wrong at ${issue.path.join('.') || 'its beginning'}: ${issue.message}.`);
+}
+
+export async function importCommand(data: string, files: readonly string[], values: ImportValues): Promise<void> {
   const [file, ...more] = files;
   if (file === undefined || more.length > 0) throw new UsageError('Name one file: import FILE.');
   if (!existsSync(file) || !statSync(file).isFile()) throw new Failure(`There is no file ${file}.`);
-  const { folder, catalogs, setups } = openShelf(data);
+  const { folder, catalogs, setups, mappings } = openShelf(data);
   try {
-    const imported = await importCatalog({ file, folder, generation: catalogs.nextGeneration() }, ({ phase, rows }) => {
-      if (process.stderr.isTTY) process.stderr.write(`\r${phase}: ${rows} rows `);
-    });
+    const examined = await examineFile(file);
+    const known = mappings.known(examined.columns.map(({ column }) => column));
+    const mapping = values.mapping === undefined ? (known ?? examined.mapping) : readMapping(values.mapping);
+    const [mistake] = checkMapping(mapping);
+    if (mistake) throw new Failure(`${mistake.column ? `Column “${mistake.column}”: ` : ''}${mistake.message}`);
+    if (values['propose-mapping'] !== undefined) {
+      writeFileSync(values['propose-mapping'], `${JSON.stringify(mapping, null, 2)}\n`);
+      const rows = examined.columns.map(({ column, as, key, confidence, reason }) => [
+        column.slice(0, 40),
+        as === 'attribute' || as === 'option' ? `${as} ${key}` : as,
+        `${Math.round(confidence * 100)}%`,
+        reason,
+      ]);
+      process.stdout.write(`${table(rows)}\nWritten to ${values['propose-mapping']}; nothing was brought in.\n`);
+      return;
+    }
+    const imported = await importCatalog(
+      {
+        folder,
+        generation: catalogs.nextGeneration(),
+        base: catalogs.comparable(),
+        mode: values.update && catalogs.comparable() > 0 ? 'update' : 'replace',
+        rows: { kind: 'file', path: file, name: basename(file), form: examined.form, mapping },
+        corrections: mappings.corrections(),
+      },
+      ({ phase, rows }) => {
+        if (process.stderr.isTTY) process.stderr.write(`\r${phase}: ${rows} rows `);
+      },
+    );
     if (process.stderr.isTTY) process.stderr.write('\n');
     catalogs.putInForce(imported, basename(file), Date.now(), setups);
+    mappings.keep(mapping, Date.now());
     catalogs.tidy();
     const rejectedRows = catalogs.current()!.rejectedRows(rejectedTold);
-    if (json) {
+    if (values.json) {
       process.stdout.write(`${JSON.stringify({ ...imported, rejectedRows }, null, 2)}\n`);
       return;
     }
+    const { added, changed, unchanged, gone } = imported.differences;
     process.stdout.write(
-      `${imported.records} records of ${imported.families} products are in; ${imported.rejected} rows were refused.\n`,
+      `${imported.records} records of ${imported.families} products are in; ${imported.rejected} rows were refused.\n` +
+        `${added} added, ${changed} changed, ${unchanged} unchanged, ${gone} ${values.update ? 'not in the file and kept' : 'gone'}.\n`,
     );
     for (const { line, column, reason } of rejectedRows)
       process.stdout.write(`  line ${line}${column ? `, ${column}` : ''}: ${reason}\n`);

@@ -13,7 +13,9 @@ const help = `Usage: npm run --silent shelf -- COMMAND [options]
   search "WORDS" [--json] [--draft] [--explain] [--limit N] [--page N]
                  [--filter KEY=VALUE]… [--typing]
                                what a shopper finds (--draft: by the draft)
-  import FILE                  bring in a catalog from a CSV file
+  import FILE [--update] [--mapping FILE] [--propose-mapping FILE]
+                               bring in a catalog: CSV, JSON, JSON Lines or
+                               JSON-LD (--update: keep what it does not have)
   attributes [--json]          every attribute, what it holds and how it counts
   attribute set KEY [--weight N] [--searchable on|off] [--card on|off]
                                change an attribute in the draft
@@ -36,12 +38,15 @@ const options = {
   searchable: { type: 'string' },
   card: { type: 'string' },
   note: { type: 'string', default: '' },
+  update: { type: 'boolean', default: false },
+  mapping: { type: 'string' },
+  'propose-mapping': { type: 'string' },
   help: { type: 'boolean', short: 'h', default: false },
 } as const;
 
 const allowed: Readonly<Record<string, readonly string[]>> = {
   search: ['json', 'draft', 'explain', 'typing', 'limit', 'page', 'filter'],
-  import: ['json'],
+  import: ['json', 'update', 'mapping', 'propose-mapping'],
   attributes: ['json'],
   attribute: ['weight', 'searchable', 'card', 'json'],
   publish: ['note', 'json'],
@@ -49,6 +54,9 @@ const allowed: Readonly<Record<string, readonly string[]>> = {
 
 /** Where the person stands who typed the command: npm changes the working directory to the project's. */
 const standing = process.env.INIT_CWD ?? process.cwd();
+
+const here = (path: string | undefined): string | undefined =>
+  path === undefined ? undefined : resolve(standing, path);
 
 function parse(args: readonly string[]) {
   try {
@@ -90,7 +98,11 @@ async function run(args: readonly string[]): Promise<void> {
       return importCommand(
         data,
         rest.map((file) => resolve(standing, file)),
-        values.json,
+        {
+          ...values,
+          mapping: here(values.mapping),
+          'propose-mapping': here(values['propose-mapping']),
+        },
       );
     case 'attributes':
       return attributesCommand(data, rest, values.json);

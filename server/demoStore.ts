@@ -1,13 +1,12 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { importContent } from './catalog/content.ts';
-import type { ImportJobs } from './catalog/importJobs.ts';
+import { bringIn, type ImportJobs } from './catalog/importJobs.ts';
 import type { Shelf } from './openShelf.ts';
 
 /** Brings a store's files in, a catalog, articles and collections, through the same import a user's file goes through. */
 export async function loadDemoStore(shelf: Shelf, imports: ImportJobs, folder: string): Promise<void> {
-  imports.start(join(folder, 'catalog.csv'), 'catalog.csv');
-  const job = await imports.settled();
+  const job = await bringIn(imports, join(folder, 'catalog.csv'), 'catalog.csv');
   if (job?.phase !== 'done') throw new Error(job?.error ?? 'The demo store could not be brought in.');
   importContent(shelf.db, 'article', readFileSync(join(folder, 'articles.jsonl'), 'utf8'));
   importContent(shelf.db, 'collection', readFileSync(join(folder, 'collections.jsonl'), 'utf8'));

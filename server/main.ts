@@ -33,6 +33,7 @@ async function start(): Promise<void> {
     folder: shelf.folder,
     worker: new URL('./importWorker.js', import.meta.url),
     catalogs: shelf.catalogs,
+    mappings: shelf.mappings,
     setups: shelf.setups,
     now,
     removeFile: (path) => path.startsWith(shelf.folder.incoming),

@@ -1,6 +1,7 @@
 import { existsSync, readdirSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { type CatalogStore, openCatalogStore } from './catalog/catalogStore.ts';
+import { type MappingStore, openMappingStore } from './catalog/mappingStore.ts';
 import { type DataFolder, openDataFolder } from './dataFolder.ts';
 import { type Db, openDatabase, storefrontId } from './store/database.ts';
 import { openSetupStore, type SetupStore } from './store/setupStore.ts';
@@ -11,6 +12,7 @@ export interface Shelf {
   readonly db: Db;
   readonly setups: SetupStore;
   readonly catalogs: CatalogStore;
+  readonly mappings: MappingStore;
 }
 
 /** Opens a data folder, with the storefront in it; `fresh` empties it of everything that is ours first. */
@@ -26,7 +28,13 @@ export function openShelf(root: string, options: { readonly fresh?: boolean } = 
     'Wren & Umber',
     'GBP',
   );
-  return { folder: ready, db, setups: openSetupStore(db), catalogs: openCatalogStore(db, ready) };
+  return {
+    folder: ready,
+    db,
+    setups: openSetupStore(db),
+    catalogs: openCatalogStore(db, ready),
+    mappings: openMappingStore(db),
+  };
 }
 
 /** Removes what a crash left behind: files received but never read to the end, generations never put in force. */

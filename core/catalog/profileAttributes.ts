@@ -15,6 +15,8 @@ export interface AttributeProfile {
   readonly samples: readonly string[];
   /** Words in a value on average. */
   readonly averageWords: number;
+  /** Of the products with several variants, the share whose variants differ in it, 0 to 1. */
+  readonly variesWithin: number;
 }
 
 /** Different values are told apart up to here for each attribute, so that a column of unique texts cannot eat memory. */
@@ -30,6 +32,7 @@ interface Tally {
   numeric: number;
   links: number;
   lists: boolean;
+  varying: number;
   readonly counts: Map<string, number>;
 }
 
@@ -40,6 +43,7 @@ const newTally = (): Tally => ({
   numeric: 0,
   links: 0,
   lists: false,
+  varying: 0,
   counts: new Map(),
 });
 
@@ -76,6 +80,25 @@ export function attributeProfiler(): {
 } {
   const tallies = new Map<string, Tally>();
   let records = 0;
+  /** The family whose records are coming: its first record's values as text, and the attributes that varied so far. */
+  let family = { id: '', variants: 0, values: new Map<string, string>(), varying: new Set<string>() };
+  let several = 0;
+  const closeFamily = (): void => {
+    if (family.variants < 2) return;
+    several++;
+    for (const key of family.varying) tallyOf(key).varying++;
+  };
+  const noteVariant = (id: string, values: Record<string, AttributeValue>): void => {
+    const texts = new Map(Object.entries(values).map(([key, value]) => [key, String(value)]));
+    if (id !== family.id || records === 1) {
+      closeFamily();
+      family = { id, variants: 1, values: texts, varying: new Set() };
+      return;
+    }
+    family.variants++;
+    for (const [key, text] of texts) if (family.values.get(key) !== text) family.varying.add(key);
+    for (const key of family.values.keys()) if (!texts.has(key)) family.varying.add(key);
+  };
   const tallyOf = (key: string): Tally => {
     let tally = tallies.get(key);
     if (!tally) {
@@ -89,8 +112,11 @@ export function attributeProfiler(): {
       records++;
       if (record.sku) note(tallyOf('sku'), record.sku);
       for (const [key, value] of Object.entries(record.values)) note(tallyOf(key), value);
+      noteVariant(record.familyId, { ...record.values, ...(record.sku && { sku: record.sku }) });
     },
     finish() {
+      closeFamily();
+      family = { id: '', variants: 0, values: new Map(), varying: new Set() };
       const profiles = [...tallies].map(([key, tally]): AttributeProfile => {
         const known = key === availability.key ? availability : standardColumn.get(key);
         return {
@@ -104,6 +130,7 @@ export function attributeProfiler(): {
             .slice(0, 5)
             .map(([text]) => text),
           averageWords: tally.words / Math.max(1, tally.texts),
+          variesWithin: several === 0 ? 0 : tally.varying / several,
         };
       });
       const rank = (profile: AttributeProfile) => place.get(profile.key) ?? standardColumns.length;

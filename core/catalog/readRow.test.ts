@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { attributeProfiler } from './profileAttributes.ts';
 import { readAmount, readDate } from './readAmount.ts';
-import { longestValue, readRow } from './readRow.ts';
+import { longestValue, readStandardRow } from './readRow.ts';
 
 describe('amounts and dates as exports write them', () => {
   test.each([
@@ -39,7 +39,7 @@ describe('a row', () => {
   };
 
   test('becomes a record: trimmed, lists split, levels of the category, availability from stock', () => {
-    const reading = readRow(good);
+    const reading = readStandardRow(good);
     expect(reading).toEqual({
       record: {
         id: 'a1',
@@ -65,12 +65,12 @@ describe('a row', () => {
     [{ ...good, date_added: 'yesterday' }, 'date_added'],
     [{ ...good, description: 'x'.repeat(longestValue + 1) }, 'description'],
   ])('is refused with the column to look at', (cells, column) => {
-    const reading = readRow(cells);
+    const reading = readStandardRow(cells);
     expect('refusal' in reading && reading.refusal.column).toBe(column);
   });
 
   test('an empty cell only means the record lacks that attribute; no stock figure means in stock', () => {
-    const reading = readRow({ id: 'a', title: 'x', brand: '', stock: '' });
+    const reading = readStandardRow({ id: 'a', title: 'x', brand: '', stock: '' });
     expect('record' in reading && reading.record.values).toEqual({ title: 'x', availability: 'In stock' });
   });
 });
@@ -78,7 +78,7 @@ describe('a row', () => {
 test('profiles tell kind, coverage, values and samples of each attribute', () => {
   const profiler = attributeProfiler();
   for (let at = 0; at < 100; at++) {
-    const reading = readRow({
+    const reading = readStandardRow({
       id: `r${at}`,
       title: `Thing ${at}`,
       width_mm: at % 2 === 0 ? String(at) : '',

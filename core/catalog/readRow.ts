@@ -1,11 +1,13 @@
+import { familyOf } from './families.ts';
+import { type ColumnReading, type Mapping, mostColumns, standardMapping, withPattern } from './mapping.ts';
 import { readAmount, readDate } from './readAmount.ts';
 import type { AttributeValue, CatalogRecord } from './record.ts';
-import { availability, namingColumns, standardColumn } from './standardColumns.ts';
+import { availability, standardColumn } from './standardColumns.ts';
 
 /** Longest text kept of one value, in characters; a longer one is refused rather than cut unseen. */
 export const longestValue = 32_000;
-/** Most attributes of its own a catalog may bring; the index numbers attributes in one byte. */
-export const mostAttributes = 200;
+/** Most attributes of its own a catalog may bring. */
+export const mostAttributes = mostColumns;
 
 /** Why a row was not taken: the column to look at, and a sentence for the person who has the file. */
 export interface RowRefusal {
@@ -15,63 +17,157 @@ export interface RowRefusal {
 
 export type RowReading = { readonly record: CatalogRecord } | { readonly refusal: RowRefusal };
 
+/** A row's cells by column name; formats that have lists of their own keep them. */
+export type Cells = Readonly<Record<string, string | readonly string[]>>;
+
 const refuse = (column: string, reason: string): RowReading => ({ refusal: { column, reason } });
 
 /** The levels of a category path, each with those above it: `Paint > Gouache` gives `Paint` and `Paint > Gouache`. */
-export function pathLevels(text: string): string[] {
-  const names = text
-    .split('>')
-    .map((name) => name.trim())
-    .filter(Boolean);
-  return names.map((_, depth) => names.slice(0, depth + 1).join(' > '));
+export function pathLevels(text: string, separator = '>'): string[] {
+  return levelsOf(splitText(text, separator));
 }
 
-const splitList = (text: string): string[] => [
-  ...new Set(
-    text
-      .split('|')
-      .map((item) => item.trim())
-      .filter(Boolean),
-  ),
-];
+const levelsOf = (names: readonly string[]): string[] => names.map((_, depth) => names.slice(0, depth + 1).join(' > '));
 
-function readValue(column: string, text: string): AttributeValue | RowRefusal {
-  const kind = standardColumn.get(column)?.kind;
-  if (kind === 'number' || kind === 'price') {
-    const amount = readAmount(text);
-    return amount ?? { column, reason: `"${text.slice(0, 40)}" is not a number.` };
-  }
+const splitText = (text: string, separator: string): string[] =>
+  (separator === '' ? [text] : text.split(separator)).map((item) => item.trim()).filter(Boolean);
+
+/** What exports write where they have no figure. */
+const noFigure = /^(n\/?a|#n\/a|null|none|nil|nan|undefined|unknown|-+|\.|\?)$/i;
+const yes = /^(true|yes|y|1|x|ja|oui|si|sí|hidden|versteckt)$/i;
+/** Stock told in words, as many exports do. */
+const soldOutWords =
+  /^(out of stock|outofstock|sold ?out|no|false|none|unavailable|ausverkauft|nicht verfügbar|nein|rupture|épuisé|non|agotado|esaurito|discontinued|https?:\/\/schema\.org\/(outofstock|soldout|discontinued))$/i;
+const inStockWords =
+  /^(in stock|instock|available|yes|true|limited availability|low stock|verfügbar|lieferbar|auf lager|ja|disponible|en stock|oui|si|sí|disponibile|op voorraad|preorder|pre-order|backorder|https?:\/\/schema\.org\/(instock|limitedavailability|instoreonly|onlineonly|preorder|backorder))$/i;
+
+/** A mapping ready for reading rows: the columns that are taken, and the attributes that are options. */
+export interface BoundMapping {
+  readonly mapping: Mapping;
+  readonly columns: readonly ColumnReading[];
+  readonly options: readonly string[];
+}
+
+export function bindMapping(mapping: Mapping): BoundMapping {
+  const columns = mapping.columns.filter(({ as }) => as !== 'skip');
+  return { mapping, columns, options: columns.filter(({ as }) => as === 'option').map(({ key }) => key) };
+}
+
+/** What a row is read into before it is a record. */
+interface Draft {
+  id: string;
+  sku: string;
+  named: string;
+  soldOut: boolean | null;
+  levels: string[];
+  readonly values: Record<string, AttributeValue>;
+}
+
+const textsIn = (cell: string | readonly string[]): string[] =>
+  (typeof cell === 'string' ? [cell] : cell).map((text) => text.trim()).filter(Boolean);
+
+function readFigure(reading: ColumnReading, text: string, kind: string): AttributeValue | RowRefusal | null {
+  if (noFigure.test(text)) return null;
   if (kind === 'date')
-    return readDate(text) === null ? { column, reason: `"${text.slice(0, 40)}" is not a date.` } : text;
-  if (kind === 'path') return pathLevels(text);
-  if (kind === 'list') return splitList(text);
-  return kind === undefined && text.includes('|') ? splitList(text) : text;
+    return readDate(text) === null ? { column: reading.column, reason: `"${text.slice(0, 40)}" is not a date.` } : text;
+  return readAmount(text) ?? { column: reading.column, reason: `"${text.slice(0, 40)}" is not a number.` };
 }
 
-const isRefusal = (value: AttributeValue | RowRefusal): value is RowRefusal =>
-  typeof value === 'object' && 'reason' in value;
+/** Takes one column into the draft; answers why the row must be refused, or nothing. */
+function takeColumn(draft: Draft, reading: ColumnReading, texts: readonly string[]): RowRefusal | undefined {
+  const { as, key, split, pattern } = reading;
+  const first = texts[0]!;
+  const several = (): string[] => [...new Set(texts.flatMap((text) => splitText(text, split)))];
+  switch (as) {
+    case 'skip':
+      return;
+    case 'id':
+      draft.id ||= first;
+      return;
+    case 'sku':
+      draft.sku ||= first;
+      return;
+    case 'family':
+      draft.named ||= first;
+      return;
+    case 'category':
+      draft.levels.push(...several());
+      return;
+    case 'tags':
+    case 'parts': {
+      const items = [...((draft.values[as] as string[] | undefined) ?? []), ...several()];
+      if (items.length > 0) draft.values[as] = [...new Set(items)];
+      return;
+    }
+    case 'hidden':
+      if (yes.test(first)) draft.values.hidden = 'Hidden';
+      return;
+    case 'attribute':
+    case 'option': {
+      const items = several().map((text) => withPattern(pattern, text));
+      if (items.length > 0) draft.values[key] = items.length === 1 ? items[0]! : items;
+      return;
+    }
+  }
+  if (as === 'stock' && (soldOutWords.test(first) || inStockWords.test(first))) {
+    draft.soldOut = soldOutWords.test(first);
+    return;
+  }
+  const kind = standardColumn.get(as)?.kind;
+  if (kind === 'number' || kind === 'price' || kind === 'date') {
+    const value = readFigure(reading, first, kind);
+    if (value !== null && typeof value === 'object' && 'reason' in value) return value;
+    if (value !== null) draft.values[as] = value;
+    return;
+  }
+  draft.values[as] = first;
+  return;
+}
 
 /**
- * Reads one row, its cells by column name, as a record. A row without an id or a title, or with a figure that cannot
- * be read, is refused with the column and the reason; an empty cell just means the record lacks that attribute.
+ * Reads one row by a mapping, as a record. A row without an id (or SKU) or a title, or with a figure of a known role
+ * that cannot be read, is refused with the column and the reason; an empty cell just means the record lacks that
+ * attribute. The record's values stand in order of their keys, so that equal records are written alike.
  */
-export function readRow(cells: Readonly<Record<string, string>>): RowReading {
-  const id = cells.id?.trim() ?? '';
-  if (!id) return refuse('id', 'The row has no id.');
-  const values: Record<string, AttributeValue> = {};
-  for (const [column, raw] of Object.entries(cells)) {
-    const text = raw.trim();
-    if (!text || namingColumns.has(column)) continue;
-    if (text.length > longestValue) return refuse(column, `The text is longer than ${longestValue} characters.`);
-    const value = readValue(column, text);
-    if (isRefusal(value)) return { refusal: value };
-    if (Array.isArray(value) && value.length === 0) continue;
-    values[column] = value;
+export function readRow(cells: Cells, bound: BoundMapping): RowReading {
+  const draft: Draft = { id: '', sku: '', named: '', soldOut: null, levels: [], values: {} };
+  for (const reading of bound.columns) {
+    const cell = cells[reading.column];
+    if (cell === undefined) continue;
+    const texts = textsIn(cell);
+    if (texts.length === 0) continue;
+    if (texts.some((text) => text.length > longestValue))
+      return refuse(reading.column, `The text is longer than ${longestValue} characters.`);
+    const refusal = takeColumn(draft, reading, texts);
+    if (refusal) return { refusal };
   }
-  if (!values.title) return refuse('title', 'The row has no title.');
-  const stock = values.stock;
-  values[availability.key] = typeof stock === 'number' && stock <= 0 ? availability.soldOut : availability.inStock;
-  return {
-    record: { id, familyId: cells.family?.trim() || id, sku: cells.sku?.trim() ?? '', values },
-  };
+  const { sku, named, values } = draft;
+  const id = draft.id || sku;
+  const columnOf = (role: string): string => bound.columns.find(({ as }) => as === role)?.column ?? role;
+  if (!id) return refuse(columnOf('id'), 'The row has no id.');
+  if (id.length > 200) return refuse(columnOf('id'), 'The id is longer than 200 characters.');
+  if (!values.title) return refuse(columnOf('title'), 'The row has no title.');
+  if (draft.levels.length > 0) values.category = levelsOf(draft.levels);
+  const isSoldOut = draft.soldOut ?? (typeof values.stock === 'number' && values.stock <= 0);
+  values[availability.key] = isSoldOut ? availability.soldOut : availability.inStock;
+  const familyId = familyOf({ id, sku, named, values }, bound.mapping.families, bound.options).slice(0, 200);
+  return { record: { id, familyId, sku, values: inKeyOrder(values) } };
+}
+
+const inKeyOrder = (values: Record<string, AttributeValue>): Record<string, AttributeValue> =>
+  Object.fromEntries(Object.entries(values).sort(([a], [b]) => (a < b ? -1 : 1)));
+
+const standardBindings = new Map<string, BoundMapping>();
+
+/** Reads a row whose cells have the standard names. */
+export function readStandardRow(cells: Cells): RowReading {
+  const names = Object.keys(cells);
+  const key = names.join('\n');
+  let bound = standardBindings.get(key);
+  if (!bound) {
+    bound = bindMapping(standardMapping(names));
+    if (standardBindings.size > 100) standardBindings.clear();
+    standardBindings.set(key, bound);
+  }
+  return readRow(cells, bound);
 }

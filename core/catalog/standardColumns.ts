@@ -27,6 +27,10 @@ export const standardColumns: readonly StandardColumn[] = [
   { key: 'ratings', label: 'Number of ratings', kind: 'number', ofFamily: 'most' },
   { key: 'units_sold', label: 'Units sold', kind: 'number', ofFamily: 'sum' },
   { key: 'date_added', label: 'Date added', kind: 'date', ofFamily: 'most' },
+  { key: 'boost', label: 'Boost', kind: 'number', ofFamily: 'most' },
+  { key: 'hidden', label: 'Hidden by the file', kind: 'text' },
+  { key: 'parts', label: 'Parts', kind: 'list' },
+  { key: 'contains', label: 'What is in it', kind: 'list' },
   { key: 'picture', label: 'Picture', kind: 'link' },
   { key: 'link', label: 'Link', kind: 'link' },
 ];
@@ -34,9 +38,6 @@ export const standardColumns: readonly StandardColumn[] = [
 export const standardColumn: ReadonlyMap<string, StandardColumn> = new Map(
   standardColumns.map((column) => [column.key, column]),
 );
-
-/** Columns that name a record rather than describe it; they are kept beside the attributes, not among them. */
-export const namingColumns: ReadonlySet<string> = new Set(['id', 'family', 'sku']);
 
 /** The attribute computed from `stock`: a record with no stock figure counts as in stock, a shop may not keep any. */
 export const availability = { key: 'availability', label: 'Availability', inStock: 'In stock', soldOut: 'Sold out' };

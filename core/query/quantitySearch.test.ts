@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { readRow } from '../catalog/readRow.ts';
+import { readStandardRow } from '../catalog/readRow.ts';
 import { openEngine, prepareSetup } from '../prepareSetup.ts';
 import { search } from '../search.ts';
 import { initialSetup } from '../setup/initialSetup.ts';
@@ -16,7 +16,7 @@ const rows = [
   { id: '8', title: 'Flat brush ½ inch' },
 ];
 const records = rows.map((row) => {
-  const reading = readRow(row);
+  const reading = readStandardRow(row);
   if ('refusal' in reading) throw new Error(reading.refusal.reason);
   return reading.record;
 });

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import type { SearchAnswer } from '../answer.ts';
-import { readRow } from '../catalog/readRow.ts';
+import { readStandardRow } from '../catalog/readRow.ts';
 import type { CatalogRecord } from '../catalog/record.ts';
 import { withMovement } from '../compare/movement.ts';
 import { openEngine, prepareSetup } from '../prepareSetup.ts';
@@ -20,7 +20,7 @@ const rows: Record<string, string>[] = [
   { id: 'g1', title: 'Gouache', colour: 'Ultramarine', sku: 'WU-5000' },
 ];
 const records: CatalogRecord[] = rows.map((row) => {
-  const reading = readRow(row);
+  const reading = readStandardRow(row);
   if ('refusal' in reading) throw new Error(reading.refusal.reason);
   return reading.record;
 });

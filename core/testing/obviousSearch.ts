@@ -16,8 +16,8 @@ import {
 } from '../ranking/formula.ts';
 import type { Setup } from '../setup/schema.ts';
 import { allowedEdits, editDistance } from '../text/editDistance.ts';
-import { isNumberLike, normalizeCode, readWords, tokenize } from '../text/tokenize.ts';
 import { readableToken } from '../text/quantity.ts';
+import { isNumberLike, normalizeCode, readWords, tokenize } from '../text/tokenize.ts';
 import { stem } from '../text/wordForms.ts';
 
 /**
@@ -76,7 +76,10 @@ function readTexts(record: CatalogRecord, attributes: readonly AttributeProfile[
       const { tokens, quantities } =
         profile.kind === 'code' ? { tokens: [normalizeCode(text)].filter(Boolean), quantities: [] } : readWords(text);
       const stand = (token: string, at: number) =>
-        positions.set(token, [...(positions.get(token) ?? []), position + at].sort((a, b) => a - b));
+        positions.set(
+          token,
+          [...(positions.get(token) ?? []), position + at].sort((a, b) => a - b),
+        );
       for (const [at, token] of tokens.entries()) stand(token, at);
       for (const { token, at } of quantities) stand(token, at);
       position += tokens.length + valueGap;

@@ -1,5 +1,5 @@
 import { attributeProfiler } from '../catalog/profileAttributes.ts';
-import { readRow } from '../catalog/readRow.ts';
+import { readStandardRow } from '../catalog/readRow.ts';
 import type { CatalogRecord } from '../catalog/record.ts';
 import { snapshotBuilder } from '../index/buildSnapshot.ts';
 import { openSnapshot, type Snapshot } from '../index/snapshot.ts';
@@ -30,7 +30,7 @@ export function randomCatalog(random: () => number, families: number): CatalogRe
     const brand = sometimes(0.8, () => pick(random, ['Larkspur', 'Moss & Vane', 'Harrow Ink']));
     const variants = 1 + Math.floor(random() * 4);
     for (let variant = 0; variant < variants; variant++) {
-      const reading = readRow({
+      const reading = readStandardRow({
         id: `r${family}-${variant}`,
         family: `f${(family * 7919) % 1000}-${family}`,
         sku: sometimes(0.8, () => `WU-${family}${'ABCD'[variant]}`),

@@ -33,10 +33,17 @@ test('both sides of a format take the unit behind it', () => {
 });
 
 describe('what is no quantity', () => {
-  test.each(['A4 in blue', '10/0 brush', 'size 12', 'WU-12in', '“12” tin', '12 inky', 'series 3', 'brush in tin', 'gsm'])(
-    '%s',
-    (text) => expect(tokens(text)).toEqual([]),
-  );
+  test.each([
+    'A4 in blue',
+    '10/0 brush',
+    'size 12',
+    'WU-12in',
+    '“12” tin',
+    '12 inky',
+    'series 3',
+    'brush in tin',
+    'gsm',
+  ])('%s', (text) => expect(tokens(text)).toEqual([]));
   test('a part of zero is no number', () => expect(tokens('10/0 mm')).toEqual([]));
 });
 

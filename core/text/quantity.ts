@@ -65,10 +65,10 @@ const unitBySpelling: ReadonlyMap<string, Unit> = new Map(
 /** Spellings that are words or letters with another meaning too: "12 in a tin", "size 2 l". */
 const doubtful: ReadonlySet<string> = new Set(['in', 'm', 'l', 'g', 'w', 'v', 'pc', 'foot', 'feet', 'pound', 'pounds']);
 
-const escape = (text: string): string => text.replace(/[.*+?^${}()|[\]\\/]/g, '\\$&');
+const literally = (text: string): string => text.replace(/[.*+?^${}()|[\]\\/]/g, '\\$&');
 const unitPattern = [...unitBySpelling.keys()]
   .sort((a, b) => b.length - a.length)
-  .map((name) => escape(name).replaceAll(' ', '\\s'))
+  .map((name) => literally(name).replaceAll(' ', '\\s'))
   .join('|');
 const amountPattern = String.raw`(?:\d{1,4}[ -])?\d{1,3}[/⁄]\d{1,3}|\d{1,9}(?:[.,]\d{1,6})?|[.,]\d{1,6}`;
 /** One amount, or up to three joined by "x" (`30 x 40 cm`), before a unit. A number inside a word or a code is none. */

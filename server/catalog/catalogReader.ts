@@ -1,8 +1,11 @@
 import { closeSync, fstatSync, openSync, readSync } from 'node:fs';
 import Database from 'better-sqlite3';
+import { type Mapping, mappingSchema } from '../../core/catalog/mapping.ts';
 import type { CatalogRecord } from '../../core/catalog/record.ts';
+import type { Twins } from '../../core/catalog/twins.ts';
 import { openSnapshot, type Snapshot } from '../../core/index/snapshot.ts';
 import { type DataFolder, generationFiles } from '../dataFolder.ts';
+import type { ChangedValue } from './compareCatalogs.ts';
 
 /** One generation of the catalog, opened for reading. */
 export interface CatalogReader {
@@ -13,6 +16,14 @@ export interface CatalogReader {
   /** The first record of a family by its id, or null. */
   familyRecord(familyId: string): CatalogRecord | null;
   rejectedRows(limit: number): { line: number; column: string; reason: string }[];
+  /** The files it was read from, with the records of each and how it was read. */
+  sources(): { number: number; file: string; records: number; mapping: Mapping }[];
+  twins(): Twins[];
+  /** Examples of what it changed against the catalog in force when it was read. */
+  differences(
+    kind: 'added' | 'changed' | 'gone',
+    limit: number,
+  ): { id: string; title: string; values: ChangedValue[] }[];
   close(): void;
 }
 
@@ -58,6 +69,35 @@ export function openCatalog(folder: DataFolder, generation: number, shared?: Sha
       return json === undefined ? null : (JSON.parse(json) as CatalogRecord);
     },
     rejectedRows: (limit) => rejected.all(limit),
+    sources: () =>
+      db
+        .prepare<[], { number: number; file: string; records: number; mapping: string }>(
+          'SELECT number, file, mapping, (SELECT count(*) FROM record WHERE record.source = source.number) AS records FROM source',
+        )
+        .all()
+        .map((source) => ({ ...source, mapping: mappingSchema.parse(JSON.parse(source.mapping)) })),
+    twins: () =>
+      db
+        .prepare<[], { families: string; differs: string }>('SELECT families, differs FROM twin')
+        .all()
+        .map(({ families, differs }) => ({ families: JSON.parse(families), differs: JSON.parse(differs) })),
+    differences: (kind, limit) =>
+      db
+        .prepare<[string, number], { id: string; title: string; detail: string }>(
+          'SELECT id, title, detail FROM difference WHERE kind = ? LIMIT ?',
+        )
+        .all(kind, limit)
+        .map(({ id, title, detail }) => ({ id, title, values: detail ? (JSON.parse(detail) as ChangedValue[]) : [] })),
     close: () => db.close(),
   };
+}
+
+/** Whether a generation keeps the rows it was read from; catalogs of before this was done do not. */
+export function catalogKeepsRows(folder: DataFolder, generation: number): boolean {
+  const db = new Database(generationFiles(folder, generation).records, { readonly: true });
+  try {
+    return db.prepare(`SELECT 1 FROM sqlite_master WHERE name = 'source'`).get() !== undefined;
+  } finally {
+    db.close();
+  }
 }

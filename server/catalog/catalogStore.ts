@@ -4,7 +4,7 @@ import { initialSetup } from '../../core/setup/initialSetup.ts';
 import { type DataFolder, generationFiles } from '../dataFolder.ts';
 import { type Db, storefrontId } from '../store/database.ts';
 import type { SetupStore } from '../store/setupStore.ts';
-import { type CatalogReader, openCatalog } from './catalogReader.ts';
+import { type CatalogReader, catalogKeepsRows, openCatalog } from './catalogReader.ts';
 import type { ImportedCatalog } from './importCatalog.ts';
 
 export interface CatalogInfo {
@@ -23,6 +23,8 @@ export interface CatalogStore {
   /** The reader of the generation in force, opened anew after it changed; null where there is none. */
   current(): CatalogReader | null;
   info(): CatalogInfo | null;
+  /** The generation a new catalog can be compared with: the one in force, or 0 where its rows are not kept. */
+  comparable(): number;
   nextGeneration(): number;
   /** Puts a new generation in force in one transaction; with the first one, the setup to begin with is made. */
   putInForce(imported: ImportedCatalog, file: string, at: number, setups: SetupStore): void;
@@ -51,6 +53,10 @@ export function openCatalogStore(db: Db, folder: DataFolder): CatalogStore {
           'SELECT file, at, records, families, rejected, index_bytes FROM catalog_import WHERE generation = ?',
         )
         .get(generation()) ?? null,
+    comparable() {
+      const now = generation();
+      return now > 0 && catalogKeepsRows(folder, now) ? now : 0;
+    },
     nextGeneration() {
       const numbers = readdirSync(folder.catalogs).map((name) => Number.parseInt(name, 10) || 0);
       return Math.max(generation(), ...numbers) + 1;

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { type Db, storefrontId } from '../store/database.ts';
-import { FileProblem } from './readCsv.ts';
+import { FileProblem } from './sources/source.ts';
 
 const article = z.object({
   id: z.string().min(1).max(200),

@@ -1,23 +1,22 @@
 import { parentPort, workerData } from 'node:worker_threads';
-import { openDataFolder } from '../dataFolder.ts';
-import { type ImportedCatalog, type ImportProgress, importCatalog } from './importCatalog.ts';
-import { FileProblem } from './readCsv.ts';
+import { type ExaminedFile, examineFile } from './examineFile.ts';
+import { type ImportedCatalog, type ImportOptions, type ImportProgress, importCatalog } from './importCatalog.ts';
+import { type FileForm, FileProblem } from './sources/source.ts';
 
-export interface ImportOrder {
-  readonly root: string;
-  readonly file: string;
-  readonly generation: number;
-}
+export type ImportOrder =
+  | { readonly kind: 'examine'; readonly path: string; readonly form: FileForm | null }
+  | { readonly kind: 'read'; readonly options: ImportOptions };
 export type ImportMessage =
   | { readonly progress: ImportProgress }
+  | { readonly examined: ExaminedFile }
   | { readonly imported: ImportedCatalog }
   | { readonly failed: string };
 
-const { root, file, generation } = workerData as ImportOrder;
+const order = workerData as ImportOrder;
 const say = (message: ImportMessage): void => parentPort!.postMessage(message);
 try {
-  const folder = openDataFolder(root);
-  say({ imported: await importCatalog({ file, folder, generation }, (progress) => say({ progress })) });
+  if (order.kind === 'examine') say({ examined: await examineFile(order.path, order.form ?? undefined) });
+  else say({ imported: await importCatalog(order.options, (progress) => say({ progress })) });
 } catch (error) {
   say({ failed: error instanceof FileProblem ? error.message : `The import broke off: ${String(error)}` });
 }

@@ -1,26 +1,22 @@
-import { createWriteStream } from 'node:fs';
-import { join } from 'node:path';
-import { Readable } from 'node:stream';
-import { pipeline } from 'node:stream/promises';
-import { createRoute, OpenAPIHono } from '@hono/zod-openapi';
+import { OpenAPIHono } from '@hono/zod-openapi';
 import type { Context } from 'hono';
-import type { z } from 'zod';
-import type { Endpoint } from '../../api/endpoint.ts';
 import { endpoints } from '../../api/endpoints.ts';
 import { chosenFilters } from '../../api/filterParameters.ts';
-import { type Problem, problemSchema, unknownName } from '../../api/problem.ts';
+import { unknownName } from '../../api/problem.ts';
 import { hasValueColumn, isIndexedAsText, isNumeric } from '../../core/catalog/profileAttributes.ts';
 import { changesBetween } from '../../core/setup/entries.ts';
 import { cardOf } from '../../core/suggest/card.ts';
 import type { CatalogStore } from '../catalog/catalogStore.ts';
-import { countContent } from '../catalog/content.ts';
 import type { ImportJobs } from '../catalog/importJobs.ts';
+import type { MappingStore } from '../catalog/mappingStore.ts';
 import type { DataFolder } from '../dataFolder.ts';
 import type { Searcher } from '../searching/searcher.ts';
 import type { Db } from '../store/database.ts';
 import type { SetupStore, WriteOutcome } from '../store/setupStore.ts';
+import { serveCatalog } from './catalogRoutes.ts';
 import { deskState, namesFrom, tellChanges } from './deskState.ts';
 import { invalidRequest, problem } from './problems.ts';
+import { Refused, servingOn } from './serving.ts';
 
 export interface Services {
   readonly db: Db;
@@ -28,25 +24,12 @@ export interface Services {
   readonly setups: SetupStore;
   readonly catalogs: CatalogStore;
   readonly imports: ImportJobs;
+  readonly mappings: MappingStore;
   readonly searcher: Searcher;
   readonly now: () => number;
 }
 
-/** Largest catalog file taken, in bytes. */
-const largestUpload = 4 * 1024 ** 3;
-const rejectedShown = 500;
 const valuesShown = 100;
-
-/** A refusal on its way out of a handler. */
-class Refused extends Error {
-  readonly status: 400 | 404 | 409 | 413 | 503;
-  readonly problem: Problem['error'];
-  constructor(status: 400 | 404 | 409 | 413 | 503, error: Problem['error']) {
-    super(error.message);
-    this.status = status;
-    this.problem = error;
-  }
-}
 
 const nothingToDo = {
   'nothing-to-undo': 'There is nothing to undo.',
@@ -57,7 +40,7 @@ const nothingToDo = {
 
 /** The application's interface over HTTP: every endpoint of the contract, validated by its own schema. */
 export function createApp(services: Services): OpenAPIHono {
-  const { db, setups, catalogs, imports, searcher, folder, now } = services;
+  const { db, setups, catalogs, searcher, now } = services;
   const app = new OpenAPIHono({
     defaultHook: (result, context) => {
       if (!result.success) return problem(context, 400, invalidRequest(result.error as never));
@@ -81,33 +64,8 @@ export function createApp(services: Services): OpenAPIHono {
     return next();
   });
 
-  function serve<Query extends z.ZodType, Body extends z.ZodType, Answer extends z.ZodType>(
-    { method, path, summary, query, body, answer }: Endpoint<Query, Body, Answer>,
-    handle: (
-      query: z.output<Query>,
-      body: z.output<Body>,
-      context: Context,
-    ) => Promise<z.input<Answer>> | z.input<Answer>,
-    takesJson = method === 'post',
-  ): void {
-    const content = (schema: z.ZodType) => ({ content: { 'application/json': { schema } } });
-    const route = createRoute({
-      method,
-      path,
-      summary,
-      request: { query: query as never, ...(takesJson ? { body: { ...content(body), required: true } } : {}) },
-      responses: {
-        200: { description: 'The answer.', ...content(answer) },
-        400: { description: 'The request cannot be taken.', ...content(problemSchema) },
-        409: { description: 'The draft has changed, or there is nothing to do.', ...content(problemSchema) },
-      },
-    });
-    app.openapi(route, (async (context: Context) => {
-      const valid = context.req as unknown as { valid(part: 'query' | 'json'): never };
-      const told = await handle(valid.valid('query'), takesJson ? valid.valid('json') : ({} as never), context);
-      return context.json(told as never, 200);
-    }) as never);
-  }
+  const serve = servingOn(app);
+  serveCatalog(serve, services);
 
   const catalogInForce = () => {
     const catalog = catalogs.current();
@@ -238,55 +196,6 @@ export function createApp(services: Services): OpenAPIHono {
       }),
     };
   });
-  serve(endpoints.catalog, () => {
-    const info = catalogs.info();
-    const catalog = catalogs.current();
-    return {
-      file: info?.file ?? '',
-      importedAt: info ? new Date(info.at).toISOString() : '',
-      records: info?.records ?? 0,
-      families: info?.families ?? 0,
-      rejected: info?.rejected ?? 0,
-      rejectedRows: catalog?.rejectedRows(rejectedShown) ?? [],
-      indexBytes: info?.index_bytes ?? 0,
-      articles: countContent(db, 'article'),
-      collections: countContent(db, 'collection'),
-      job: imports.last(),
-    };
-  });
-  serve(
-    endpoints.startImport,
-    async ({ file }, _, context) => {
-      if (imports.isBusy())
-        throw new Refused(409, {
-          code: 'import-under-way',
-          message: 'Another file is being read. Wait for it or cancel it.',
-        });
-      const body = context.req.raw.body;
-      if (!body) throw new Refused(400, { code: 'no-file', message: 'The request holds no file.' });
-      const path = join(folder.incoming, `${now()}.csv`);
-      let received = 0;
-      const limited = async function* (chunks: AsyncIterable<Uint8Array>) {
-        for await (const chunk of chunks) {
-          received += chunk.length;
-          if (received > largestUpload)
-            throw new Refused(413, { code: 'file-too-large', message: 'The file is larger than 4 GB.' });
-          yield chunk;
-        }
-      };
-      await pipeline(Readable.fromWeb(body as never), limited, createWriteStream(path));
-      return imports.start(path, file);
-    },
-    false,
-  );
-  serve(
-    endpoints.cancelImport,
-    () => {
-      imports.cancel();
-      return {};
-    },
-    false,
-  );
   app.doc31('/openapi.json', {
     openapi: '3.1.0',
     info: { title: 'Clever Shelf', version: '1', description: 'What shoppers find, and the desk that decides it.' },

@@ -59,6 +59,19 @@ CREATE TABLE IF NOT EXISTS catalog_import (
   rejected INTEGER NOT NULL,
   index_bytes INTEGER NOT NULL
 ) STRICT;
+CREATE TABLE IF NOT EXISTS mapping (
+  storefront TEXT NOT NULL,
+  shape TEXT NOT NULL,                  -- the columns of the files it is for
+  mapping TEXT NOT NULL,
+  at INTEGER NOT NULL,
+  PRIMARY KEY (storefront, shape)
+) STRICT, WITHOUT ROWID;
+CREATE TABLE IF NOT EXISTS family_correction (
+  storefront TEXT NOT NULL,
+  record TEXT NOT NULL,
+  family TEXT NOT NULL,
+  PRIMARY KEY (storefront, record)
+) STRICT, WITHOUT ROWID;
 CREATE TABLE IF NOT EXISTS content (
   storefront TEXT NOT NULL,
   kind TEXT NOT NULL CHECK (kind IN ('article', 'collection')),

@@ -1,62 +1,46 @@
 import type { Readable } from 'node:stream';
 import { type CsvError, parse } from 'csv-parse';
-import { mostAttributes } from '../../core/catalog/readRow.ts';
-
-/** A row of the file with its cells by column name, or why it is none. */
-export type CsvRow =
-  | { readonly line: number; readonly cells: Record<string, string> }
-  | { readonly line: number; readonly reason: string; readonly column: string };
-
-/** A file that cannot be read at all: nothing of it is taken. */
-export class FileProblem extends Error {
-  readonly code: string;
-  constructor(code: string, message: string) {
-    super(message);
-    this.code = code;
-  }
-}
+import { mostColumns } from '../../../core/catalog/mapping.ts';
+import { type FileForm, FileProblem, type SourceRow } from './source.ts';
 
 /** Longest row taken, in characters: what a file says is never trusted for size. */
 const longestRow = 1_000_000;
-const required = ['id', 'title'];
 
-const standardName = (name: string): string =>
-  name
-    .trim()
-    .toLowerCase()
-    .replace(/[\s-]+/g, '_');
-
-/** The column names of a header; throws where the file could not be understood by them. */
-export function readHeader(cells: readonly string[]): string[] {
-  const names = cells.map(standardName);
-  const missing = required.filter((name) => !names.includes(name));
-  if (missing.length > 0)
-    throw new FileProblem(
-      'missing-column',
-      `The first line must name the columns; there is no column “${missing.join('” and no column “')}”. Found: ${names.slice(0, 12).join(', ').slice(0, 200)}.`,
-    );
-  const twice = names.find((name, index) => name !== '' && names.indexOf(name) !== index);
-  if (twice !== undefined)
-    throw new FileProblem('column-twice', `The column “${twice}” stands twice in the first line.`);
-  if (names.length > mostAttributes)
+/** Column names as the file has them, each once: one that comes again or is empty gets a number. */
+export function columnNames(cells: readonly string[]): string[] {
+  const seen = new Set<string>();
+  const names = cells.map((cell, index) => {
+    const base = cell.trim().replace(/\s+/g, ' ') || `column ${index + 1}`;
+    let name = base;
+    for (let number = 2; seen.has(name.toLowerCase()); number++) name = `${base} (${number})`;
+    seen.add(name.toLowerCase());
+    return name;
+  });
+  if (names.length > mostColumns)
     throw new FileProblem(
       'too-many-columns',
-      `The file has ${names.length} columns; at most ${mostAttributes} can be taken.`,
+      `The file has ${names.length} columns; at most ${mostColumns} can be taken.`,
     );
-  const long = names.find((name) => name.length > 80);
+  const long = names.find((name) => name.length > 120);
   if (long !== undefined)
-    throw new FileProblem('column-too-long', `The column name “${long.slice(0, 40)}…” is longer than 80 characters.`);
+    throw new FileProblem('column-too-long', `The column name “${long.slice(0, 40)}…” is longer than 120 characters.`);
   return names;
 }
 
 /** Reads a CSV file row by row, streaming; malformed rows come with their line and reason instead of stopping it. */
-export async function* readCsv(input: Readable): AsyncGenerator<CsvRow> {
-  const refused: CsvRow[] = [];
+export async function* csvRows(
+  input: Readable,
+  form: Pick<FileForm, 'delimiter' | 'quote' | 'escape'>,
+): AsyncGenerator<SourceRow> {
+  const refused: SourceRow[] = [];
   let lastRefused = -1;
   const parser = input.pipe(
     parse({
       bom: true,
       info: true,
+      delimiter: form.delimiter,
+      quote: form.quote,
+      escape: form.escape,
       relax_column_count: true,
       skip_empty_lines: true,
       skip_records_with_error: true,
@@ -80,7 +64,7 @@ export async function* readCsv(input: Readable): AsyncGenerator<CsvRow> {
     // The parser tells the line on which the row ends; it began as many lines earlier as its cells hold line breaks.
     const line = info.lines - record.reduce((breaks, cell) => breaks + cell.split('\n').length - 1, 0);
     if (names === null) {
-      names = readHeader(record);
+      names = columnNames(record);
       continue;
     }
     if (record.length !== names.length) {
@@ -89,7 +73,7 @@ export async function* readCsv(input: Readable): AsyncGenerator<CsvRow> {
       continue;
     }
     const cells: Record<string, string> = {};
-    for (let at = 0; at < names.length; at++) if (names[at]) cells[names[at]!] = record[at]!;
+    for (let at = 0; at < names.length; at++) cells[names[at]!] = record[at]!;
     yield { line, cells };
   }
   yield* refused.splice(0);

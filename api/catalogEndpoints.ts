@@ -1,0 +1,229 @@
+import { z } from 'zod';
+import { columnReadingSchema, joiningSchema, mappingSchema } from '../core/catalog/mapping.ts';
+import { endpoint } from './endpoint.ts';
+import { paths } from './paths.ts';
+
+const none = z.object({});
+const whole = z.number().int();
+
+export const differencesSchema = z.object({
+  added: whole,
+  changed: whole,
+  unchanged: whole,
+  gone: whole.describe('Records in force that the file does not have.'),
+  attributes: z.array(z.object({ key: z.string(), records: whole })),
+});
+
+export const importJobSchema = z.object({
+  id: whole,
+  file: z.string(),
+  phase: z.enum([
+    'examining',
+    'mapping',
+    'reading',
+    'sorting',
+    'comparing',
+    'profiling',
+    'indexing',
+    'ready',
+    'done',
+    'failed',
+    'cancelled',
+  ]),
+  mode: z.enum(['replace', 'update']),
+  rows: whole,
+  rejected: whole,
+  records: whole.describe('Records of the new catalog, once it is read.'),
+  families: whole,
+  share: z.number().describe('Share of the whole that is done, 0 to 1.'),
+  rowsPerSecond: whole,
+  secondsLeft: whole.nullable(),
+  differences: differencesSchema.nullable(),
+  error: z.string().nullable(),
+});
+export type ImportJob = z.infer<typeof importJobSchema>;
+
+export const rejectedRowSchema = z.object({ line: whole, column: z.string(), reason: z.string() });
+
+export const fileFormSchema = z.strictObject({
+  format: z.enum(['csv', 'json', 'jsonl']),
+  encoding: z.enum([
+    'utf-8',
+    'utf-16le',
+    'utf-16be',
+    'windows-1252',
+    'iso-8859-2',
+    'iso-8859-15',
+    'windows-1250',
+    'windows-1251',
+    'macintosh',
+    'shift_jis',
+    'gb18030',
+    'big5',
+    'euc-kr',
+  ]),
+  delimiter: z.string().min(1).max(3),
+  quote: z.string().min(1).max(1),
+  escape: z.string().min(1).max(1),
+  list: z.string().max(80),
+  isObject: z.boolean(),
+});
+
+export const joiningProposalSchema = z.object({
+  joining: joiningSchema,
+  families: whole,
+  records: whole,
+  several: whole,
+  alike: z.number(),
+  examples: z.array(z.array(z.string())),
+  reason: z.string(),
+});
+
+export const examinedSchema = z.object({
+  file: z.string(),
+  form: fileFormSchema,
+  rows: whole,
+  columns: z.array(
+    columnReadingSchema.extend({
+      confidence: z.number(),
+      reason: z.string(),
+      filled: z.number(),
+      different: whole,
+      samples: z.array(z.string()),
+    }),
+  ),
+  joinings: z.array(joiningProposalSchema),
+  mapping: mappingSchema,
+  known: mappingSchema.nullable(),
+});
+export type Examined = z.infer<typeof examinedSchema>;
+
+export const differenceRowSchema = z.object({
+  id: z.string(),
+  title: z.string(),
+  values: z.array(z.object({ key: z.string(), before: z.string(), after: z.string() })),
+});
+
+export const twinsSchema = z.object({
+  products: z.array(
+    z.object({ id: z.string(), title: z.string(), picture: z.string().nullable(), price: z.number().nullable() }),
+  ),
+  differs: z.array(z.string()).describe('Labels of the attributes in which they differ.'),
+});
+
+/** What has to do with bringing a catalog in and looking through it. */
+export const catalogEndpoints = {
+  catalog: endpoint({
+    ...paths.catalog,
+    summary: 'What the catalog holds and where it came from.',
+    query: none,
+    body: none,
+    answer: z.object({
+      file: z.string(),
+      importedAt: z.string(),
+      records: whole,
+      families: whole,
+      rejected: whole,
+      rejectedRows: z.array(rejectedRowSchema),
+      indexBytes: whole,
+      articles: whole,
+      collections: whole,
+      job: importJobSchema.nullable(),
+    }),
+  }),
+  startImport: endpoint({
+    ...paths.startImport,
+    summary:
+      'Receives a catalog file (CSV, JSON, JSON Lines or JSON-LD as the request body) and looks at it; the catalog in force serves on.',
+    query: z.object({ file: z.string().max(200).default('catalog.csv') }),
+    body: none,
+    answer: importJobSchema,
+  }),
+  importJob: endpoint({
+    ...paths.importJob,
+    summary: 'The import under way, or the last one.',
+    query: none,
+    body: none,
+    answer: z.object({ job: importJobSchema.nullable() }),
+  }),
+  examined: endpoint({
+    ...paths.examined,
+    summary: 'What is known of the file received: how it is written, its columns, and the mapping proposed.',
+    query: none,
+    body: none,
+    answer: examinedSchema,
+  }),
+  lookAgain: endpoint({
+    ...paths.lookAgain,
+    summary: 'Looks at the received file again, written as said.',
+    query: none,
+    body: fileFormSchema,
+    answer: importJobSchema,
+  }),
+  readImport: endpoint({
+    ...paths.readImport,
+    summary: 'Reads the received file by a mapping into a catalog that is not in force yet.',
+    query: none,
+    body: z.strictObject({ mapping: mappingSchema, mode: z.enum(['replace', 'update']) }),
+    answer: importJobSchema,
+  }),
+  differences: endpoint({
+    ...paths.differences,
+    summary: 'Examples of what the catalog that is ready changes against the one in force.',
+    query: z.object({ kind: z.enum(['added', 'changed', 'gone']) }),
+    body: none,
+    answer: z.object({ rows: z.array(differenceRowSchema) }),
+  }),
+  commitImport: endpoint({
+    ...paths.commitImport,
+    summary: 'Puts the catalog that is ready in force, in one step.',
+    query: none,
+    body: none,
+    answer: importJobSchema,
+  }),
+  cancelImport: endpoint({
+    ...paths.cancelImport,
+    summary: 'Stops the import under way, or gives up what is ready; the catalog stays as it was.',
+    query: none,
+    body: none,
+    answer: none,
+  }),
+  sources: endpoint({
+    ...paths.sources,
+    summary: 'The files that the catalog in force was read from, with their mappings.',
+    query: none,
+    body: none,
+    answer: z.object({
+      sources: z.array(z.object({ number: whole, file: z.string(), records: whole, mapping: mappingSchema })),
+    }),
+  }),
+  readAgain: endpoint({
+    ...paths.readAgain,
+    summary: 'Reads the rows in force again by other mappings, into a catalog that is not in force yet.',
+    query: none,
+    body: z.strictObject({
+      mappings: z
+        .array(z.strictObject({ number: whole, mapping: mappingSchema }))
+        .min(0)
+        .max(100),
+    }),
+    answer: importJobSchema,
+  }),
+  correctFamilies: endpoint({
+    ...paths.correctFamilies,
+    summary: 'Says to which product records belong, whatever their file says; holds from the next reading on.',
+    query: none,
+    body: z.strictObject({
+      records: z.array(z.string().min(1).max(200)).min(1).max(500),
+      family: z.string().min(1).max(200).nullable(),
+    }),
+    answer: none,
+  }),
+  twins: endpoint({
+    ...paths.twins,
+    summary: 'Products that differ in almost nothing.',
+    query: none,
+    body: none,
+    answer: z.object({ twins: z.array(twinsSchema), looked: whole }),
+  }),
+} as const;

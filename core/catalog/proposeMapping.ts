@@ -1,0 +1,188 @@
+import { unitNamed } from '../text/quantity.ts';
+import type { ColumnFacts } from './describeColumns.ts';
+
+import { type ColumnReading, type Mapping, usualReading } from './mapping.ts';
+import { attributeKey, nameKey, type Role, roles, rolesNamed, sharedRoles } from './roles.ts';
+
+/** How one column is proposed to be read, how sure that is, and why, in a sentence without a full stop. */
+export interface ProposedReading extends ColumnReading {
+  /** 0 to 1. */
+  readonly confidence: number;
+  readonly reason: string;
+}
+
+const unique = ({ different, cells }: ColumnFacts): boolean => cells > 1 && different >= Math.min(cells, 5000) * 0.999;
+const isFigure = (facts: ColumnFacts): boolean => facts.numeric >= 0.9;
+
+/** How well a column's values fit a role: 1 fits, 0 cannot be; the name alone never outweighs the values. */
+function fitness(role: Role, facts: ColumnFacts): number {
+  if (facts.cells === 0) return 0.6;
+  switch (role) {
+    case 'id':
+      // A file of few rows, or one in which some ids stand twice by mistake, says little against its name.
+      return facts.averageWords >= 2.5 ? 0 : facts.cells < 20 || facts.different >= facts.cells * 0.97 ? 1 : 0.2;
+    case 'sku':
+      if (isFigure(facts) && !unique(facts)) return 0.3;
+      return facts.averageWords > 3 || facts.averageLength > 40 || facts.links > 0.5 ? 0 : unique(facts) ? 1 : 0.7;
+    case 'family':
+      return facts.averageWords > 3 || facts.averageLength > 60 || unique(facts) ? 0.2 : 1;
+    case 'title':
+      return facts.numeric > 0.5 || facts.links > 0.5 || facts.averageWords > 25 ? 0.1 : facts.filled < 0.5 ? 0.4 : 1;
+    case 'description':
+      return facts.averageWords < 3 || facts.numeric > 0.5 || facts.links > 0.5 ? 0.1 : 1;
+    case 'brand':
+      return facts.averageWords > 6 || facts.numeric > 0.7 || facts.links > 0.5 ? 0.1 : 1;
+    case 'category':
+    case 'tags':
+    case 'parts':
+      return facts.averageLength > 300 || facts.numeric > 0.9 ? 0.2 : 1;
+    case 'price':
+    case 'former_price':
+    case 'cost':
+    case 'units_sold':
+    case 'ratings':
+    case 'boost':
+      return facts.numeric >= 0.9 ? 1 : facts.numeric >= 0.6 ? 0.6 : 0;
+    case 'rating':
+      return facts.numeric >= 0.9 ? 1 : 0;
+    case 'stock':
+      return isFigure(facts) || facts.yesNo >= 0.9 || (facts.different <= 8 && facts.averageWords <= 4) ? 1 : 0;
+    case 'date_added':
+      return facts.dates >= 0.9 ? 1 : 0;
+    case 'picture':
+    case 'link':
+      return facts.links >= 0.8 || facts.pictures >= 0.8 ? 1 : 0.1;
+    case 'option':
+      return facts.averageWords > 8 || facts.links > 0.3 ? 0 : 1;
+    case 'hidden':
+      return facts.yesNo >= 0.9 || facts.different <= 2 ? 1 : 0;
+  }
+}
+
+interface Guess {
+  readonly facts: ColumnFacts;
+  readonly role: Role;
+  readonly confidence: number;
+  readonly reason: string;
+}
+
+/** What the values alone say, where the name is foreign: always less sure than a name that fits. */
+function guessesFromValues(facts: ColumnFacts, place: number): Guess[] {
+  const guess = (role: Role, confidence: number, reason: string): Guess => ({ facts, role, confidence, reason });
+  if (facts.cells === 0) return [];
+  const found: Guess[] = [];
+  if (facts.pictures >= 0.8) found.push(guess('picture', 0.6, 'its values are addresses of pictures'));
+  else if (facts.links >= 0.8) found.push(guess('link', 0.5, 'its values are addresses'));
+  if (facts.dates >= 0.95) found.push(guess('date_added', 0.3, 'its values are dates'));
+  if (facts.codes >= 0.9 && unique(facts)) found.push(guess('sku', 0.45, 'its values are codes, each different'));
+  if (place === 0 && unique(facts) && facts.averageWords < 1.2 && facts.averageLength < 40 && facts.links < 0.1)
+    found.push(guess('id', 0.4, 'it comes first and is different in every row'));
+  if ((facts.separators['>'] ?? 0) > 0.5 || (facts.separators['»'] ?? 0) > 0.5)
+    found.push(guess('category', 0.55, 'its values look like paths'));
+  const isText = facts.numeric < 0.2 && facts.links < 0.2 && facts.codes < 0.5;
+  if (isText && facts.averageWords >= 12) found.push(guess('description', 0.4, 'its values are long texts'));
+  if (isText && facts.averageWords >= 2 && facts.averageWords <= 12 && facts.different > facts.cells * 0.2)
+    found.push(guess('title', 0.35, 'its values are short texts, mostly different'));
+  return found;
+}
+
+function guessesFor(facts: ColumnFacts, place: number): Guess[] {
+  const named = rolesNamed(facts.column).map(({ role, confidence }): Guess => {
+    const fitting = fitness(role, facts);
+    return {
+      facts,
+      role,
+      confidence: confidence * fitting,
+      reason:
+        fitting >= 1
+          ? `its name says so${facts.cells > 0 ? ' and its values fit' : ''}`
+          : 'its name says so, though its values hardly fit',
+    };
+  });
+  return [...named, ...guessesFromValues(facts, place)].filter(({ confidence }) => confidence >= 0.25);
+}
+
+/** The separator of a list or a path, where one is common enough; empty where the values are single. */
+function separatorOf(role: ColumnReading['as'], facts: ColumnFacts): string {
+  const share = (separator: string): number => facts.separators[separator] ?? 0;
+  if (role === 'category')
+    return ['>', '»', '|', ' / ', '/', ';'].find((separator) => share(separator) > 0.2)?.trim() ?? '>';
+  if (role === 'tags' || role === 'parts')
+    return ['|', ';', ','].find((separator) => share(separator) > 0.05) ?? (role === 'tags' ? ',' : '|');
+  if (role !== 'attribute') return role === 'option' && share('|') > 0.02 ? '|' : '';
+  if (share('|') > 0) return '|';
+  const semicolon = share(';') > 0.2 && facts.averageWords < 8;
+  return semicolon ? ';' : '|';
+}
+
+/** A unit said by the column's name: `weight_g`, `Width (cm)`. */
+function unitInName(column: string): string | null {
+  const found = /[([_\s-]([\p{L}/²0-9]{1,5})[)\]]?$/u.exec(column.trim());
+  return found && unitNamed(found[1]!) && nameKey(column) !== nameKey(found[1]!) ? found[1]! : null;
+}
+
+/** A pattern for a column of bare numbers, where its name or its other values tell the unit. */
+function patternFor(as: ColumnReading['as'], facts: ColumnFacts): { pattern: string; reason: string } | null {
+  if (as !== 'attribute' && as !== 'option') return null;
+  const { unit, numeric } = facts;
+  if (unit && numeric >= 0.02 && unit.share >= 0.1 && unit.share + numeric >= 0.9)
+    return {
+      pattern: `{value} ${unit.spelling}`,
+      reason: `${Math.round(unit.share * 100)}% of its values say ${unit.spelling}, the others are bare numbers`,
+    };
+  const named = unitInName(facts.column);
+  if (named && numeric >= 0.9) return { pattern: `{value} ${named}`, reason: `its name ends in the unit ${named}` };
+  return null;
+}
+
+/**
+ * A mapping proposed from the columns' names and values. Each role goes to the column that is surest of it; columns
+ * left over become attributes of their own, empty ones are passed over. Deterministic.
+ */
+export function proposeMapping(columns: readonly ColumnFacts[]): ProposedReading[] {
+  const guesses = columns
+    .flatMap((facts, place) => guessesFor(facts, place).map((guess) => ({ ...guess, place })))
+    .sort((a, b) => b.confidence - a.confidence || a.place - b.place || roles.indexOf(a.role) - roles.indexOf(b.role));
+  const taken = new Map<string, Guess>();
+  const given = new Set<Role>();
+  for (const guess of guesses) {
+    const { role, facts } = guess;
+    if (taken.has(facts.column)) continue;
+    if (given.has(role) && (!sharedRoles.has(role) || guess.confidence < 0.6)) continue;
+    taken.set(facts.column, guess);
+    given.add(role);
+  }
+  const keys = new Set<string>([...roles, 'availability']);
+  return columns.map((facts): ProposedReading => {
+    const guess = taken.get(facts.column);
+    const as = guess?.role ?? (facts.cells === 0 ? 'skip' : 'attribute');
+    const pattern = patternFor(as, facts);
+    const usual = usualReading(facts.column, as);
+    let { key } = usual;
+    if (as === 'attribute' || as === 'option' || as === 'skip') {
+      for (let number = 2; keys.has(key); number++) key = `${attributeKey(facts.column)}_${number}`;
+      keys.add(key);
+    }
+    const reason =
+      guess?.reason ??
+      (facts.cells === 0 ? 'it is empty in the rows looked at' : 'its name is none the shop knows by itself');
+    return {
+      ...usual,
+      key,
+      split: separatorOf(as, facts),
+      pattern: pattern?.pattern ?? '',
+      confidence: guess?.confidence ?? (facts.cells === 0 ? 0.9 : 0.7),
+      reason: pattern ? `${reason}; ${pattern.reason}` : reason,
+    };
+  });
+}
+
+/** The mapping of a proposal, without what was said for it. */
+export function mappingOf(readings: readonly ProposedReading[], families: Mapping['families']): Mapping {
+  return {
+    format: 'clever-shelf-mapping',
+    version: 1,
+    columns: readings.map(({ column, as, key, split, pattern }) => ({ column, as, key, split, pattern })),
+    families,
+  };
+}

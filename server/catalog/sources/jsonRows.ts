@@ -1,0 +1,112 @@
+import { type Readable, Transform } from 'node:stream';
+import { parser as jsonParser } from 'stream-json';
+import { pick } from 'stream-json/filters/Pick.js';
+import { streamArray } from 'stream-json/streamers/StreamArray.js';
+import { flattenItem } from '../../../core/catalog/flattenItem.ts';
+import { isJsonLdProduct, rowsOfJsonLd } from '../../../core/catalog/jsonLd.ts';
+import { FileProblem, type SourceRow } from './source.ts';
+
+/** Longest item taken, in characters: what a file says is never trusted for size. */
+const longestItem = 8_000_000;
+
+function* rowsOf(item: unknown, line: number): Generator<SourceRow> {
+  const rows = isJsonLdProduct(item) ? rowsOfJsonLd(item) : flattenItem(item);
+  if (rows.length === 0) yield { line, column: '', reason: 'This is no object with named values.' };
+  for (const cells of rows) yield { line, cells };
+}
+
+/** A list entry may wrap what it lists, as schema.org's `ListItem` does. */
+const unwrapped = (item: unknown): unknown => (item as { item?: unknown } | null)?.item ?? item;
+
+/** Lets text through while items keep coming out on the other side. */
+function guard(): { stream: Transform; cameOut(): void } {
+  let since = 0;
+  return {
+    stream: new Transform({
+      transform(chunk: Buffer, _, done) {
+        since += chunk.length;
+        if (since > longestItem)
+          done(new FileProblem('item-too-long', `An item is longer than ${longestItem} characters.`));
+        else done(null, chunk);
+      },
+    }),
+    cameOut: () => {
+      since = 0;
+    },
+  };
+}
+
+/** Reads the items of a JSON list, streaming; `list` is the key of the list in an outer object. Lines are items, from 1. */
+export async function* jsonRows(input: Readable, list: string): AsyncGenerator<SourceRow> {
+  const guarded = guard();
+  const parser = jsonParser();
+  const items = list ? parser.pipe(pick({ filter: list })).pipe(streamArray()) : parser.pipe(streamArray());
+  const fail = (error: Error): void => {
+    items.destroy(error);
+  };
+  input.on('error', fail);
+  guarded.stream.on('error', fail);
+  parser.on('error', fail);
+  input.pipe(guarded.stream).pipe(parser);
+  let item = 0;
+  try {
+    for await (const { value } of items as AsyncIterable<{ value: unknown }>) {
+      guarded.cameOut();
+      yield* rowsOf(unwrapped(value), ++item);
+    }
+  } catch (error) {
+    if (error instanceof FileProblem) throw error;
+    throw new FileProblem('bad-json', `The file is no JSON list: behind item ${item}, ${(error as Error).message}.`);
+  }
+}
+
+/** Reads a file that is one JSON object: a single product. */
+export async function* jsonObject(input: Readable): AsyncGenerator<SourceRow> {
+  let text = '';
+  for await (const chunk of input as AsyncIterable<Buffer | string>) {
+    text += chunk.toString();
+    if (text.length > longestItem)
+      throw new FileProblem('item-too-long', `An item is longer than ${longestItem} characters.`);
+  }
+  let item: unknown;
+  try {
+    item = JSON.parse(text);
+  } catch (error) {
+    throw new FileProblem('bad-json', `The file is no JSON: ${(error as Error).message}.`);
+  }
+  yield* rowsOf(item, 1);
+}
+
+/** Reads JSON Lines: one item a line; a line that is none is refused and the rest comes in. */
+export async function* jsonLines(input: Readable): AsyncGenerator<SourceRow> {
+  let line = 0;
+  let left = '';
+  let isSkipping = false;
+  const take = function* (text: string): Generator<SourceRow> {
+    line++;
+    if (isSkipping) {
+      isSkipping = false;
+      yield { line, column: '', reason: `The line is longer than ${longestItem} characters.` };
+      return;
+    }
+    if (text.trim() === '') return;
+    let item: unknown;
+    try {
+      item = JSON.parse(text);
+    } catch {
+      yield { line, column: '', reason: 'The line is no JSON.' };
+      return;
+    }
+    yield* rowsOf(item, line);
+  };
+  for await (const chunk of input as AsyncIterable<Buffer | string>) {
+    const parts = (left + chunk.toString()).split('\n');
+    left = parts.pop()!;
+    for (const part of parts) yield* take(part);
+    if (left.length > longestItem) {
+      isSkipping = true;
+      left = '';
+    }
+  }
+  if (left !== '' || isSkipping) yield* take(left);
+}

@@ -1,0 +1,161 @@
+import { createWriteStream } from 'node:fs';
+import { join } from 'node:path';
+import { Readable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+import { catalogEndpoints } from '../../api/catalogEndpoints.ts';
+import { checkMapping, type Mapping } from '../../core/catalog/mapping.ts';
+import { firstText } from '../../core/catalog/record.ts';
+import { openCatalog } from '../catalog/catalogReader.ts';
+import { countContent } from '../catalog/content.ts';
+import type { Services } from './app.ts';
+import { namesFrom } from './deskState.ts';
+import { Refused, type Serve } from './serving.ts';
+
+/** Largest catalog file taken, in bytes. */
+const largestUpload = 4 * 1024 ** 3;
+const rejectedShown = 500;
+const differencesShown = 500;
+
+const busy = () =>
+  new Refused(409, {
+    code: 'import-under-way',
+    message: 'Another file is being read. Wait for it or cancel it.',
+  });
+const nothingReceived = () =>
+  new Refused(409, { code: 'no-file', message: 'There is no file to read. Choose one first.' });
+
+function refuseMistakes(mapping: Mapping): void {
+  const [problem] = checkMapping(mapping);
+  if (problem)
+    throw new Refused(400, {
+      code: 'invalid-mapping',
+      message: problem.message,
+      field: problem.column,
+      details: checkMapping(mapping),
+    });
+}
+
+/** Bringing a catalog in, and what is known of it. */
+export function serveCatalog(serve: Serve, services: Services): void {
+  const { db, catalogs, imports, mappings, folder, now } = services;
+  serve(catalogEndpoints.catalog, () => {
+    const info = catalogs.info();
+    return {
+      file: info?.file ?? '',
+      importedAt: info ? new Date(info.at).toISOString() : '',
+      records: info?.records ?? 0,
+      families: info?.families ?? 0,
+      rejected: info?.rejected ?? 0,
+      rejectedRows: catalogs.current()?.rejectedRows(rejectedShown) ?? [],
+      indexBytes: info?.index_bytes ?? 0,
+      articles: countContent(db, 'article'),
+      collections: countContent(db, 'collection'),
+      job: imports.last(),
+    };
+  });
+  serve(catalogEndpoints.importJob, () => ({ job: imports.last() }));
+  serve(
+    catalogEndpoints.startImport,
+    async ({ file }, _, context) => {
+      if (imports.isBusy()) throw busy();
+      const body = context.req.raw.body;
+      if (!body) throw new Refused(400, { code: 'no-file', message: 'The request holds no file.' });
+      const path = join(folder.incoming, `${now()}.file`);
+      let received = 0;
+      const limited = async function* (chunks: AsyncIterable<Uint8Array>) {
+        for await (const chunk of chunks) {
+          received += chunk.length;
+          if (received > largestUpload)
+            throw new Refused(413, { code: 'file-too-large', message: 'The file is larger than 4 GB.' });
+          yield chunk;
+        }
+      };
+      await pipeline(Readable.fromWeb(body as never), limited, createWriteStream(path));
+      return imports.receive(path, file);
+    },
+    false,
+  );
+  serve(catalogEndpoints.examined, () => {
+    const examined = imports.examined();
+    if (!examined) throw nothingReceived();
+    return structuredClone(examined) as never;
+  });
+  serve(catalogEndpoints.lookAgain, (_, form) => {
+    const job = imports.lookAgain(form);
+    if (!job) throw imports.isBusy() ? busy() : nothingReceived();
+    return job;
+  });
+  serve(catalogEndpoints.readImport, (_, { mapping, mode }) => {
+    refuseMistakes(mapping);
+    const job = imports.read(mapping, mode);
+    if (!job) throw imports.isBusy() ? busy() : nothingReceived();
+    return job;
+  });
+  serve(catalogEndpoints.differences, ({ kind }) => {
+    const ready = imports.ready();
+    if (!ready)
+      throw new Refused(409, { code: 'nothing-ready', message: 'No catalog is waiting to be put in the shop.' });
+    const reader = openCatalog(folder, ready.generation);
+    try {
+      return { rows: reader.differences(kind, differencesShown) };
+    } finally {
+      reader.close();
+    }
+  });
+  serve(catalogEndpoints.commitImport, () => {
+    const job = imports.commit();
+    if (!job)
+      throw new Refused(409, { code: 'nothing-ready', message: 'No catalog is waiting to be put in the shop.' });
+    return job;
+  });
+  serve(
+    catalogEndpoints.cancelImport,
+    () => {
+      imports.cancel();
+      return {};
+    },
+    false,
+  );
+  serve(catalogEndpoints.sources, () => ({ sources: catalogs.current()?.sources() ?? [] }));
+  serve(catalogEndpoints.readAgain, (_, body) => {
+    if (imports.isBusy()) throw busy();
+    if (catalogs.comparable() === 0)
+      throw new Refused(409, {
+        code: 'no-sources',
+        message: 'The rows this catalog was read from are not kept. Bring the file in again.',
+      });
+    for (const { mapping } of body.mappings) refuseMistakes(mapping);
+    return imports.readAgain(
+      Object.fromEntries(body.mappings.map(({ number, mapping }) => [number, mapping])),
+      catalogs.info()?.file ?? 'the catalog',
+    );
+  });
+  serve(catalogEndpoints.correctFamilies, (_, { records, family }) => {
+    mappings.correct(records, family);
+    return {};
+  });
+  serve(catalogEndpoints.twins, () => {
+    const catalog = catalogs.current();
+    const names = namesFrom(catalogs);
+    const found = catalog?.twins() ?? [];
+    return {
+      looked: catalog?.snapshot.families ?? 0,
+      twins: found.slice(0, 500).map(({ families, differs }) => ({
+        differs: differs.map((key) => names.attribute(key)),
+        products: families.flatMap((id) => {
+          const record = catalog!.familyRecord(id);
+          if (!record) return [];
+          const { price, picture, title } = record.values;
+          return [
+            {
+              id,
+              title: firstText(title),
+              picture: firstText(picture) || null,
+              price: typeof price === 'number' ? price : null,
+            },
+          ];
+        }),
+      })),
+    };
+  });
+}
