@@ -124,7 +124,6 @@ export const catalogEndpoints = {
       records: whole,
       families: whole,
       rejected: whole,
-      rejectedRows: z.array(rejectedRowSchema),
       indexBytes: whole,
       articles: whole,
       collections: whole,
@@ -173,6 +172,14 @@ export const catalogEndpoints = {
     query: z.object({ kind: z.enum(['added', 'changed', 'gone']) }),
     body: none,
     answer: z.object({ rows: z.array(differenceRowSchema) }),
+  }),
+  rejectedRows: endpoint({
+    ...paths.rejectedRows,
+    summary:
+      'The rows that were refused, of the catalog in force or of the one that is ready. The same with .csv at the end of the path is a CSV file.',
+    query: z.object({ of: z.enum(['force', 'ready']).default('force') }),
+    body: none,
+    answer: z.object({ rows: z.array(rejectedRowSchema) }),
   }),
   commitImport: endpoint({
     ...paths.commitImport,

@@ -24,6 +24,7 @@ export const paths = {
   lookAgain: { method: 'post', path: '/desk/catalog/import/form' },
   readImport: { method: 'post', path: '/desk/catalog/import/read' },
   differences: { method: 'get', path: '/desk/catalog/import/differences' },
+  rejectedRows: { method: 'get', path: '/desk/catalog/rejected' },
   commitImport: { method: 'post', path: '/desk/catalog/import/commit' },
   sources: { method: 'get', path: '/desk/catalog/sources' },
   readAgain: { method: 'post', path: '/desk/catalog/sources/again' },

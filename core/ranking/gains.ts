@@ -1,4 +1,4 @@
-import type { AttributeProfile } from '../catalog/profileAttributes.ts';
+import { type AttributeProfile, isIndexedAsText } from '../catalog/profileAttributes.ts';
 import type { Setup } from '../setup/schema.ts';
 import { type MatchKind, quality } from './formula.ts';
 
@@ -16,7 +16,7 @@ export const notFound = -1;
  * found exactly or by their beginning only. An attribute of weight 0 is found and gives nothing.
  */
 export function gainTable(attributes: readonly AttributeProfile[], setup: Setup): readonly Float64Array[] {
-  const settings = attributes.map(({ key }) => setup.attributes[key]);
+  const settings = attributes.map((profile) => (isIndexedAsText(profile) ? setup.attributes[profile.key] : undefined));
   const heaviest = Math.max(0, ...settings.map((setting) => (setting?.searchable ? setting.weight : 0)));
   return matchKinds.map((kind) =>
     Float64Array.from(attributes, (profile, index) => {

@@ -1,5 +1,5 @@
 import { type AttributeProfile, hasValueColumn, isIndexedAsText } from '../catalog/profileAttributes.ts';
-import { availability } from '../catalog/standardColumns.ts';
+import { availability, standardColumn } from '../catalog/standardColumns.ts';
 import type { AttributeSetting, FilterSetting, Setup, TieBreaker } from './schema.ts';
 
 /** Weights for a beginning: what names a product counts most, long text least. Own attributes by their usual names. */
@@ -22,7 +22,10 @@ function firstWeight(profile: AttributeProfile): number {
 }
 
 function firstSetting(profile: AttributeProfile): AttributeSetting {
-  const searchable = isIndexedAsText(profile) && profile.key !== availability.key && profile.coverage >= 0.02;
+  // A column of bare numbers has no words yet; once it is given a unit, its amounts are found without another step.
+  const isOwnNumber = profile.kind === 'number' && !standardColumn.has(profile.key);
+  const isRead = isIndexedAsText(profile) || isOwnNumber;
+  const searchable = isRead && profile.key !== availability.key && profile.key !== 'hidden' && profile.coverage >= 0.02;
   const weight = usualWeights[profile.key] ?? firstWeight(profile);
   return { searchable, weight, onCard: ['title', 'brand', 'price', 'rating'].includes(profile.key) };
 }

@@ -99,7 +99,9 @@ export function obviousSearch(
   const all = records.map((record): ReadRecord => ({ record, texts: readTexts(record, attributes) }));
   const heaviest = Math.max(
     0,
-    ...attributes.map(({ key }) => (setup.attributes[key]?.searchable ? setup.attributes[key].weight : 0)),
+    ...attributes
+      .filter(isIndexedAsText)
+      .map(({ key }) => (setup.attributes[key]?.searchable ? setup.attributes[key].weight : 0)),
   );
   const gainOf = (attribute: number, how: MatchKind): number | null => {
     const profile = attributes[attribute]!;

@@ -69,6 +69,8 @@ export function compareWithBase(db: Database.Database, hasBase: boolean): Differ
     changed: different,
     unchanged: both - different,
     gone: one('SELECT count(*) FROM base.record') - both,
-    attributes: [...byAttribute].map(([key, records]) => ({ key, records })).sort((a, b) => b.records - a.records || (a.key < b.key ? -1 : 1)),
+    attributes: [...byAttribute]
+      .map(([key, records]) => ({ key, records }))
+      .sort((a, b) => b.records - a.records || (a.key < b.key ? -1 : 1)),
   };
 }

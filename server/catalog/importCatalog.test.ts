@@ -209,7 +209,7 @@ test('a bundle is found by what is in it', async () => {
 
 test('a mapping is kept for the next file with the same columns, in whatever order', async () => {
   await shelf.bringIn(smallCatalog);
-  const [{ mapping }] = shelf.catalogs.current()!.sources() as [{ mapping: Mapping }];
+  const { mapping } = shelf.catalogs.current()!.sources()[0]!;
   shelf.mappings.keep(mapping, 1);
   const columns = mapping.columns.map(({ column }) => column);
   expect(shelf.mappings.known([...columns].reverse())).toEqual(mapping);

@@ -65,7 +65,7 @@ export function createApp(services: Services): OpenAPIHono {
   });
 
   const serve = servingOn(app);
-  serveCatalog(serve, services);
+  serveCatalog(app, serve, services);
 
   const catalogInForce = () => {
     const catalog = catalogs.current();

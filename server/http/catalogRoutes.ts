@@ -2,9 +2,12 @@ import { createWriteStream } from 'node:fs';
 import { join } from 'node:path';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
+import type { OpenAPIHono } from '@hono/zod-openapi';
 import { catalogEndpoints } from '../../api/catalogEndpoints.ts';
+import { paths } from '../../api/paths.ts';
 import { checkMapping, type Mapping } from '../../core/catalog/mapping.ts';
 import { firstText } from '../../core/catalog/record.ts';
+import { writeCsv } from '../../core/catalog/writeCsv.ts';
 import { openCatalog } from '../catalog/catalogReader.ts';
 import { countContent } from '../catalog/content.ts';
 import type { Services } from './app.ts';
@@ -14,6 +17,7 @@ import { Refused, type Serve } from './serving.ts';
 /** Largest catalog file taken, in bytes. */
 const largestUpload = 4 * 1024 ** 3;
 const rejectedShown = 500;
+const rejectedSaved = 10_000;
 const differencesShown = 500;
 
 const busy = () =>
@@ -36,7 +40,7 @@ function refuseMistakes(mapping: Mapping): void {
 }
 
 /** Bringing a catalog in, and what is known of it. */
-export function serveCatalog(serve: Serve, services: Services): void {
+export function serveCatalog(app: OpenAPIHono, serve: Serve, services: Services): void {
   const { db, catalogs, imports, mappings, folder, now } = services;
   serve(catalogEndpoints.catalog, () => {
     const info = catalogs.info();
@@ -46,7 +50,6 @@ export function serveCatalog(serve: Serve, services: Services): void {
       records: info?.records ?? 0,
       families: info?.families ?? 0,
       rejected: info?.rejected ?? 0,
-      rejectedRows: catalogs.current()?.rejectedRows(rejectedShown) ?? [],
       indexBytes: info?.index_bytes ?? 0,
       articles: countContent(db, 'article'),
       collections: countContent(db, 'collection'),
@@ -101,6 +104,28 @@ export function serveCatalog(serve: Serve, services: Services): void {
     } finally {
       reader.close();
     }
+  });
+  const rejectedRows = (of: 'force' | 'ready', limit: number) => {
+    const ready = of === 'ready' ? imports.ready() : null;
+    if (!ready) return catalogs.current()?.rejectedRows(limit) ?? [];
+    const reader = openCatalog(folder, ready.generation);
+    try {
+      return reader.rejectedRows(limit);
+    } finally {
+      reader.close();
+    }
+  };
+  serve(catalogEndpoints.rejectedRows, ({ of }) => ({ rows: rejectedRows(of, rejectedShown) }));
+  app.get(`${paths.rejectedRows.path}.csv`, (context) => {
+    const rows = rejectedRows(context.req.query('of') === 'ready' ? 'ready' : 'force', rejectedSaved);
+    context.header('content-type', 'text/csv; charset=utf-8');
+    context.header('content-disposition', 'attachment; filename="refused-rows.csv"');
+    return context.body(
+      writeCsv(
+        ['line', 'column', 'reason'],
+        rows.map(({ line, column, reason }) => [String(line), column, reason]),
+      ),
+    );
   });
   serve(catalogEndpoints.commitImport, () => {
     const job = imports.commit();

@@ -24,7 +24,16 @@ const router = createBrowserRouter([
     ErrorBoundary: ScreenProblem,
     children: [
       { index: true, element: <Navigate to="/attributes" replace /> },
-      { path: 'catalog', ...lazily(() => import('./screens/Catalog.tsx'), 'Catalog') },
+      {
+        path: 'catalog',
+        ...lazily(() => import('./screens/catalog/CatalogFrame.tsx'), 'CatalogFrame'),
+        children: [
+          { index: true, element: <Navigate to="/catalog/bring-in" replace /> },
+          { path: 'bring-in', ...lazily(() => import('./screens/catalog/BringIn.tsx'), 'BringIn') },
+          { path: 'reading', ...lazily(() => import('./screens/catalog/Reading.tsx'), 'Reading') },
+          { path: 'twins', ...lazily(() => import('./screens/catalog/TwinProducts.tsx'), 'TwinProducts') },
+        ],
+      },
       { path: 'attributes', ...lazily(() => import('./screens/Attributes.tsx'), 'Attributes') },
       { path: 'relevance', ...lazily(() => import('./screens/Relevance.tsx'), 'Relevance') },
       { path: 'filters', ...lazily(() => import('./screens/Filters.tsx'), 'Filters') },

@@ -1,7 +1,7 @@
 import { type Readable, Transform } from 'node:stream';
-import { parser as jsonParser } from 'stream-json';
-import { pick } from 'stream-json/filters/Pick.js';
-import { streamArray } from 'stream-json/streamers/StreamArray.js';
+import streamJson from 'stream-json';
+import Pick from 'stream-json/filters/Pick.js';
+import StreamArray from 'stream-json/streamers/StreamArray.js';
 import { flattenItem } from '../../../core/catalog/flattenItem.ts';
 import { isJsonLdProduct, rowsOfJsonLd } from '../../../core/catalog/jsonLd.ts';
 import { FileProblem, type SourceRow } from './source.ts';
@@ -39,8 +39,8 @@ function guard(): { stream: Transform; cameOut(): void } {
 /** Reads the items of a JSON list, streaming; `list` is the key of the list in an outer object. Lines are items, from 1. */
 export async function* jsonRows(input: Readable, list: string): AsyncGenerator<SourceRow> {
   const guarded = guard();
-  const parser = jsonParser();
-  const items = list ? parser.pipe(pick({ filter: list })).pipe(streamArray()) : parser.pipe(streamArray());
+  const parser = streamJson.parser();
+  const items = list ? parser.pipe(Pick.pick({ filter: list })).pipe(StreamArray.streamArray()) : parser.pipe(StreamArray.streamArray());
   const fail = (error: Error): void => {
     items.destroy(error);
   };

@@ -108,8 +108,10 @@ export function TextField({
   className = '',
   maxLength = 120,
   mayBeEmpty = false,
+  placeholder,
 }: {
   readonly label: string;
+  readonly placeholder?: string;
   readonly value: string;
   change(value: string): void;
   readonly className?: string;
@@ -126,7 +128,8 @@ export function TextField({
   return (
     <input
       aria-label={label}
-      className={`${field} ${className}`}
+      className={`${field} placeholder:text-soft ${className}`}
+      placeholder={placeholder}
       maxLength={maxLength}
       value={text}
       onChange={(event) => setText(event.target.value)}

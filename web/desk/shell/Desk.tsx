@@ -30,7 +30,7 @@ function useShortcuts(): void {
 /** The desk: top bar, the screens in order of work, and beside each of them the shop window. */
 export function Desk() {
   const { data, error, refetch } = useDeskStateQuery();
-  const isFolded = useShopWindow((state) => state.isFolded);
+  const isFolded = useShopWindow((state) => state.isFolded || state.givesRoom);
   useShortcuts();
   if (!data)
     return error ? (

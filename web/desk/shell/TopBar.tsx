@@ -31,7 +31,7 @@ function ThemeButton() {
 
 export function TopBar() {
   const { storefront, canUndo, canRedo } = useDeskState();
-  const { isFolded, fold } = useShopWindow();
+  const { isFolded, givesRoom, fold } = useShopWindow();
   return (
     <header className="col-span-2 flex items-center gap-3 border-edge border-b-[3px] bg-surface px-[18px]">
       <div className="flex w-[152px] shrink-0 items-center gap-2 font-display font-semibold text-[18.5px] tracking-tight">
@@ -60,7 +60,7 @@ export function TopBar() {
           <Redo2 size={16} aria-hidden />
         </IconButton>
         <ThemeButton />
-        {isFolded && (
+        {(isFolded || givesRoom) && (
           <IconButton label="Show the shop window" onClick={() => fold(false)}>
             <PanelRightOpen size={16} aria-hidden />
           </IconButton>

@@ -2,7 +2,7 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import type { AttributeRow } from '../../../api/endpoints.ts';
 import type { AttributeSetting } from '../../../core/setup/schema.ts';
 import { call } from '../../client/call.ts';
-import { useDeskState } from './deskState.ts';
+import { knownState, useDeskState } from './deskState.ts';
 import { edit } from './edits.ts';
 
 const unset: AttributeSetting = { searchable: false, weight: 1, onCard: false };
@@ -15,14 +15,17 @@ export function useAttributes() {
     placeholderData: keepPreviousData,
     queryFn: ({ signal }) => call('attributes', { signal }),
   });
-  const attributes = data?.attributes.map((row): AttributeRow => ({ ...row, ...(setup.attributes[row.key] ?? unset) }));
+  const attributes = data?.attributes.map((row): AttributeRow => {
+    const setting = setup.attributes[row.key] ?? unset;
+    return { ...row, ...setting, searchable: setting.searchable && row.canSearch };
+  });
   return { attributes, error, refetch };
 }
 
 /** Changes what the draft says of one attribute. */
 export function setAttribute(row: AttributeRow, change: Partial<AttributeSetting>): void {
-  const { searchable, weight, onCard } = row;
-  void edit({ part: 'attributes', key: row.key, value: { searchable, weight, onCard, ...change } });
+  const before = knownState()?.setup.attributes[row.key] ?? unset;
+  void edit({ part: 'attributes', key: row.key, value: { ...before, ...change } });
 }
 
 /** Heaviest first, then by name: the order of importance. */

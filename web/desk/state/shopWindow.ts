@@ -9,6 +9,9 @@ interface ShopWindowState {
   /** Products found by the search the window shows last, or null before it told. */
   readonly total: number | null;
   readonly isFolded: boolean;
+  /** Whether the present screen has asked for the window's room. */
+  readonly givesRoom: boolean;
+  giveRoom(givesRoom: boolean): void;
   refresh(): void;
   show(from: 'draft' | 'live'): void;
   setDevice(device: Device): void;
@@ -30,9 +33,11 @@ export const useShopWindow = create<ShopWindowState>((set) => ({
   device: 'fit',
   total: null,
   isFolded: false,
+  givesRoom: false,
+  giveRoom: (givesRoom) => set({ givesRoom }),
   refresh: () => set(({ turn }) => ({ turn: turn + 1 })),
   show: (from) => set({ from }),
   setDevice: (device) => set({ device }),
   setTotal: (total) => set({ total }),
-  fold: (isFolded) => set({ isFolded }),
+  fold: (isFolded) => set(isFolded ? { isFolded } : { isFolded, givesRoom: false }),
 }));

@@ -1,0 +1,171 @@
+import type { Examined } from '../../../../api/catalogEndpoints.ts';
+import { type ColumnReading, type Mapping, usualReading } from '../../../../core/catalog/mapping.ts';
+import { type Role, roles } from '../../../../core/catalog/roles.ts';
+import { standardColumn } from '../../../../core/catalog/standardColumns.ts';
+import { Choice, TextField } from '../../parts/Controls.tsx';
+import { shelfRow } from '../../parts/Screen.tsx';
+
+const special: Partial<Record<Role, string>> = {
+  id: 'Id: different in every row',
+  family: 'Product it is a variant of',
+  option: 'Option of the variants',
+  tags: 'Tags',
+  boost: 'Boost factor',
+  hidden: 'Hidden, yes or no',
+  parts: 'Parts of a set',
+};
+const meanings: readonly (readonly [ColumnReading['as'], string])[] = [
+  ['attribute', 'An attribute of its own'],
+  ...roles.map((role) => [role, special[role] ?? standardColumn.get(role)?.label ?? role] as const),
+  ['skip', 'Not taken'],
+];
+const splits = [
+  ['', 'one value'],
+  ['|', 'several, by |'],
+  [';', 'several, by ;'],
+  [',', 'several, by ,'],
+  ['/', 'several, by /'],
+  ['>', 'several, by >'],
+] as const;
+const pathSplits = [
+  ['>', 'levels by >'],
+  ['/', 'levels by /'],
+  ['|', 'levels by |'],
+  ['»', 'levels by »'],
+  [';', 'levels by ;'],
+  ['', 'one level'],
+] as const;
+
+const sureness = (confidence: number): string =>
+  confidence >= 0.85 ? 'Sure' : confidence >= 0.55 ? 'Likely' : 'A guess';
+
+type Column = Partial<Omit<Examined['columns'][number], 'column' | 'samples'>> & {
+  readonly column: string;
+  readonly samples: readonly string[];
+};
+
+/** One row a column of the file: its name and samples, and what it is for the shop. */
+export function ColumnRows({
+  columns,
+  mapping,
+  problems,
+  change,
+}: {
+  readonly columns: readonly Column[];
+  readonly mapping: Mapping;
+  readonly problems: readonly { readonly column: string; readonly message: string }[];
+  change(mapping: Mapping): void;
+}) {
+  const set = (reading: ColumnReading): void =>
+    change({ ...mapping, columns: mapping.columns.map((each) => (each.column === reading.column ? reading : each)) });
+  return (
+    <ul aria-label="Columns of the file" className="space-y-[5px]">
+      {columns.map((column) => {
+        const reading = mapping.columns.find((each) => each.column === column.column);
+        if (!reading) return null;
+        const problem = problems.find((each) => each.column === column.column);
+        return (
+          <li
+            key={column.column}
+            className={`${shelfRow(false)} px-3 py-2 ${reading.as === 'skip' ? 'opacity-75' : ''}`}
+          >
+            <div className="flex flex-wrap items-center gap-x-3 gap-y-1.5">
+              <div className="min-w-[180px] flex-1">
+                <p className="truncate font-semibold">{column.column}</p>
+                <p className="truncate text-[12.5px] text-soft" title={column.samples.join(' · ')}>
+                  {column.samples.length > 0 ? column.samples.slice(0, 3).join(' · ') : 'empty'}
+                </p>
+              </div>
+              <Choice
+                label={`What “${column.column}” is`}
+                value={reading.as}
+                options={meanings}
+                className="w-[220px]"
+                change={(as) =>
+                  set({
+                    ...usualReading(column.column, as),
+                    ...(as === 'attribute' || as === 'option' ? { key: ownKey(reading) } : {}),
+                  })
+                }
+              />
+              {hasDetails(reading) ? (
+                <Details reading={reading} set={set} />
+              ) : (
+                <p className="w-[330px] text-[12.5px] text-soft">{reasonFor(column, reading)}</p>
+              )}
+            </div>
+            {problem && (
+              <p role="alert" className="mt-1 text-[12.5px] text-wrong">
+                {problem.message}
+              </p>
+            )}
+            {!problem && hasDetails(reading) && reasonFor(column, reading) && (
+              <p className="mt-0.5 text-[12.5px] text-soft">{reasonFor(column, reading)}</p>
+            )}
+          </li>
+        );
+      })}
+    </ul>
+  );
+}
+
+/** How sure the guess is and why, while it stands. */
+function reasonFor(column: Column, reading: ColumnReading): string {
+  if (column.reason === undefined || column.as !== reading.as) return '';
+  const filled =
+    column.filled !== undefined && column.filled < 0.995
+      ? `; filled in ${Math.round(column.filled * 100)}% of the rows`
+      : '';
+  return `${sureness(column.confidence ?? 0)}: ${column.reason}${filled}`;
+}
+
+const hasDetails = ({ as }: ColumnReading): boolean =>
+  as === 'attribute' || as === 'option' || as === 'tags' || as === 'parts' || as === 'category';
+
+const ownKey = (reading: ColumnReading): string =>
+  reading.as === 'attribute' || reading.as === 'option' || reading.as === 'skip'
+    ? reading.key
+    : usualReading(reading.column, 'attribute').key;
+
+/** What else is to be said of a column: the attribute's name, how several values stand apart, what bare numbers are. */
+function Details({ reading, set }: { readonly reading: ColumnReading; set(reading: ColumnReading): void }) {
+  const { as, column, key, split, pattern } = reading;
+  const isOwn = as === 'attribute' || as === 'option';
+  const isList = isOwn || as === 'tags' || as === 'parts' || as === 'category';
+  const options = as === 'category' ? pathSplits : splits;
+  return (
+    <div className="flex w-[330px] items-center gap-2 text-[13px]">
+      {isOwn && (
+        <TextField
+          label={`Name of the attribute from “${column}”`}
+          value={key}
+          maxLength={80}
+          className="w-[112px]"
+          change={(text) => set({ ...reading, key: text.toLowerCase().replace(/\s+/g, '_') })}
+        />
+      )}
+      {isList && (
+        <Choice
+          label={`Values in “${column}”`}
+          value={split}
+          options={options.some(([each]) => each === split) ? options : [...options, [split, `by ${split}`]]}
+          className="w-[112px]"
+          change={(next) => set({ ...reading, split: next })}
+        />
+      )}
+      {isOwn && (
+        <TextField
+          label={`What a bare number in “${column}” means, such as {value} gsm`}
+          value={pattern}
+          mayBeEmpty
+          maxLength={80}
+          placeholder="{value} gsm"
+          className="w-[94px]"
+          change={(text) =>
+            set({ ...reading, pattern: text === '' || text.includes('{value}') ? text : `{value} ${text}` })
+          }
+        />
+      )}
+    </div>
+  );
+}

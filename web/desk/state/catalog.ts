@@ -1,0 +1,44 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useEffect } from 'react';
+import type { ImportJob } from '../../../api/catalogEndpoints.ts';
+import { call } from '../../client/call.ts';
+import { stateKey } from './deskState.ts';
+import { queryClient } from './queryClient.ts';
+import { useShopWindow } from './shopWindow.ts';
+
+const jobKey = ['desk', 'catalog', 'job'] as const;
+const working = new Set<ImportJob['phase']>(['examining', 'reading', 'sorting', 'comparing', 'profiling', 'indexing']);
+
+/** Whether the job goes on by itself; else it waits for a person or is over. */
+export const isWorking = (job: ImportJob | null | undefined): boolean => !!job && working.has(job.phase);
+
+/** The import under way, followed while it works; a catalog put in force shows everywhere at once. */
+export function useImportJob(): ImportJob | null | undefined {
+  const { data } = useQuery({
+    queryKey: jobKey,
+    queryFn: ({ signal }) => call('importJob', { signal }),
+    refetchInterval: ({ state }) => (isWorking(state.data?.job) ? 350 : false),
+  });
+  const client = useQueryClient();
+  const finished = data?.job?.phase === 'done' ? data.job.id : null;
+  useEffect(() => {
+    if (finished === null) return;
+    void client.invalidateQueries({ queryKey: stateKey });
+    void client.invalidateQueries({
+      predicate: ({ queryKey }) => queryKey[0] === 'desk' && queryKey[2] !== 'job',
+    });
+    useShopWindow.getState().refresh();
+  }, [finished, client]);
+  return data?.job;
+}
+
+/** Takes a job the server answered with. */
+export function takeJob(job: ImportJob): void {
+  queryClient.setQueryData(jobKey, { job });
+  void queryClient.invalidateQueries({ queryKey: ['desk', 'catalog', 'examined'] });
+}
+
+export const forgetJob = (): Promise<void> => queryClient.invalidateQueries({ queryKey: jobKey });
+
+export const useCatalog = () =>
+  useQuery({ queryKey: ['desk', 'catalog', 'info'], queryFn: ({ signal }) => call('catalog', { signal }) });

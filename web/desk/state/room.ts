@@ -1,0 +1,10 @@
+import { useEffect } from 'react';
+import { useShopWindow } from './shopWindow.ts';
+
+/** Gives a screen that is mostly table the room of the shop window, until the person wants the window back. */
+export function useRoom(): void {
+  useEffect(() => {
+    useShopWindow.getState().giveRoom(true);
+    return () => useShopWindow.getState().giveRoom(false);
+  }, []);
+}
