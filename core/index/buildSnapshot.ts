@@ -1,12 +1,13 @@
 import { numberOf } from '../catalog/numberOf.ts';
 import { type AttributeProfile, hasValueColumn, isIndexedAsText, isNumeric } from '../catalog/profileAttributes.ts';
 import { type CatalogRecord, textsOf } from '../catalog/record.ts';
-import { normalizeCode, type ReadWords, readWords } from '../text/tokenize.ts';
+import { normalizeCode } from '../text/tokenize.ts';
 import { stem } from '../text/wordForms.ts';
 import { gatherColumn, packColumns, packNumbers } from './columns.ts';
 import { packDeletions } from './deletionIndex.ts';
 import { GrowingArray } from './growingArray.ts';
 import { lastPosition, mostRecords, packPostings, placeOf, valueGap } from './postings.ts';
+import { indexedTexts, wordsIn } from './readTexts.ts';
 import { packSections, type SectionArray } from './sections.ts';
 import { packStrings } from './stringTable.ts';
 
@@ -22,8 +23,6 @@ interface ReadText {
   readonly terms: Uint32Array;
   readonly quantities: readonly { readonly term: number; readonly at: number }[];
 }
-
-const codeWords = (text: string): ReadWords => ({ tokens: [normalizeCode(text)].filter(Boolean), quantities: [] });
 
 /** Tokenised texts kept for reuse: a family's texts come again with every variant. */
 const rememberedTexts = 20_000;
@@ -107,7 +106,7 @@ export function snapshotBuilder(attributes: readonly AttributeProfile[]): Snapsh
     const known = remembered[attribute]!.get(text);
     if (known) return known;
     const isCode = attributes[attribute]!.kind === 'code';
-    const { tokens, quantities } = isCode ? codeWords(text) : readWords(text);
+    const { tokens, quantities } = wordsIn(attributes[attribute]!, text);
     const terms = new Uint32Array(tokens.length);
     for (let at = 0; at < tokens.length; at++) terms[at] = numberOfTerm(tokens[at]!, !isCode);
     const read = { terms, quantities: quantities.map(({ token, at }) => ({ term: numberOfTerm(token, true), at })) };
@@ -149,11 +148,9 @@ export function snapshotBuilder(attributes: readonly AttributeProfile[]): Snapsh
       }
       for (let attribute = 0; attribute < attributes.length; attribute++) {
         const profile = attributes[attribute]!;
-        const value = profile.key === 'sku' ? record.sku || undefined : record.values[profile.key];
-        const texts = textsOf(value);
-        if (isIndexedAsText(profile)) addTexts(attribute, profile.kind === 'path' ? texts.slice(-1) : texts);
-        valueColumns[attribute]?.add(texts);
-        amounts[attribute]?.push(numberOf(value, profile.kind));
+        if (isIndexedAsText(profile)) addTexts(attribute, indexedTexts(profile, record));
+        valueColumns[attribute]?.add(textsOf(record.values[profile.key]));
+        amounts[attribute]?.push(numberOf(record.values[profile.key], profile.kind));
       }
       if (++records > mostRecords) throw new Error(`An index holds at most ${mostRecords} records.`);
     },

@@ -12,6 +12,8 @@ import { openStrings, packStrings, type StringTable } from './stringTable.ts';
  * - `lists.start` and `lists.ids`: for every other attribute, a run of `records + 1` offsets into `lists.ids`, where
  *   the value numbers stand.
  *
+ * The texts stand in order, so that values of equal counts are always listed alike.
+ *
  * `columns.base` says where an attribute's run begins, `columns.isList` which of the two it is, both in the order of
  * the attributes with values. One array for all attributes and one loop over it, since a loop that meets arrays of
  * several widths, or closures of several columns, was measured to take two and a half times as long.
@@ -62,34 +64,56 @@ class GatheredColumn {
 
 export const gatherColumn = (key: string): GatheredColumn => new GatheredColumn(key);
 
-/** Lays the gathered columns into the shared sections. */
-export function packColumns(columns: readonly GatheredColumn[], records: number): Record<string, SectionArray> {
+/** One attribute's values laid out: record by record in `start` (records + 1) and `ids`, numbers into `texts`, sorted. */
+export interface ColumnValues {
+  readonly key: string;
+  /** Null where the texts are those that are packed already. */
+  readonly texts: readonly string[] | null;
+  readonly start: Uint32Array;
+  readonly ids: Uint32Array;
+  readonly isList: boolean;
+}
+
+/** Puts the texts in order and numbers the values by it. */
+function inOrder({ key, start, ids, numbers, isList }: GatheredColumn): ColumnValues {
+  // Without a comparison of its own, sorting texts compares UTF-16 units, as the string table wants.
+  const texts = [...numbers.keys()].sort();
+  const place = new Uint32Array(texts.length);
+  for (let at = 0; at < texts.length; at++) place[numbers.get(texts[at]!)!] = at;
+  const numbered = ids.view().slice();
+  for (let at = 0; at < numbered.length; at++) numbered[at] = place[numbered[at]!]!;
+  return { key, texts, start: start.view(), ids: numbered, isList };
+}
+
+export const packColumns = (columns: readonly GatheredColumn[], records: number): Record<string, SectionArray> =>
+  layColumns(columns.map(inOrder), records);
+
+/** Lays the columns into the shared sections. */
+export function layColumns(columns: readonly ColumnValues[], records: number): Record<string, SectionArray> {
   const lists = columns.filter(({ isList }) => isList);
   const cells = new Uint32Array((columns.length - lists.length) * records);
   const starts = new Uint32Array(lists.length * (records + 1));
-  const ids = new Uint32Array(lists.reduce((sum, column) => sum + column.ids.length, 0));
+  const allIds = new Uint32Array(lists.reduce((sum, column) => sum + column.ids.length, 0));
   const base = new Uint32Array(columns.length);
   let nextCell = 0;
   let nextStart = 0;
   let nextId = 0;
-  for (const [index, column] of columns.entries()) {
-    const start = column.start.view();
-    const own = column.ids.view();
-    if (column.isList) {
+  for (const [index, { isList, start, ids }] of columns.entries()) {
+    if (isList) {
       base[index] = nextStart;
       for (let at = 0; at <= records; at++) starts[nextStart++] = nextId + start[at]!;
-      ids.set(own, nextId);
-      nextId += own.length;
+      allIds.set(ids, nextId);
+      nextId += ids.length;
     } else {
       base[index] = nextCell;
-      for (let at = 0; at < records; at++) cells[nextCell++] = start[at + 1]! > start[at]! ? own[start[at]!]! + 1 : 0;
+      for (let at = 0; at < records; at++) cells[nextCell++] = start[at + 1]! > start[at]! ? ids[start[at]!]! + 1 : 0;
     }
   }
   return {
-    ...Object.assign({}, ...columns.map(({ key, numbers }) => packStrings(`values.${key}`, [...numbers.keys()]))),
+    ...Object.assign({}, ...columns.map(({ key, texts }) => (texts ? packStrings(`values.${key}`, texts) : {}))),
     cells,
     'lists.start': starts,
-    'lists.ids': ids,
+    'lists.ids': allIds,
     'columns.base': base,
     'columns.isList': Uint8Array.from(columns, ({ isList }) => (isList ? 1 : 0)),
   };
@@ -245,4 +269,77 @@ export function openNumberColumns(
     });
   }
   return columns;
+}
+
+/** A column's packed values laid out record by record again. Cost: a pass over the records. */
+function unpack(
+  sections: Sections,
+  key: string,
+  index: number,
+  records: number,
+): ColumnValues & { readonly texts: null } {
+  const from = sections.u32('columns.base')[index]!;
+  if (sections.u8('columns.isList')[index] === 1) {
+    const own = sections.u32('lists.start').subarray(from, from + records + 1);
+    const first = own[0]!;
+    const start = own.map((at) => at - first);
+    return { key, texts: null, start, ids: sections.u32('lists.ids').slice(first, own[records]), isList: true };
+  }
+  const cells = sections.u32('cells');
+  const start = new Uint32Array(records + 1);
+  const ids = new Uint32Array(records);
+  let next = 0;
+  for (let record = 0; record < records; record++) {
+    const cell = cells[from + record]!;
+    if (cell > 0) ids[next++] = cell - 1;
+    start[record + 1] = next;
+  }
+  return { key, texts: null, start, ids: ids.slice(0, next), isList: false };
+}
+
+/** New texts of records, by record number, ascending. */
+export type ChangedTexts = ReadonlyMap<number, readonly string[]>;
+
+/** One column with the texts of some records changed: values nobody has any more are gone, new ones stand in order. */
+function withTexts(sections: Sections, column: ColumnValues, changed: ChangedTexts, records: number): ColumnValues {
+  const names = openStrings(sections, `values.${column.key}`);
+  const used = new Uint8Array(names.length);
+  for (let record = 0; record < records; record++)
+    if (!changed.has(record))
+      for (let at = column.start[record]!; at < column.start[record + 1]!; at++) used[column.ids[at]!] = 1;
+  const kept = new Set<string>();
+  for (let value = 0; value < names.length; value++) if (used[value]) kept.add(names.get(value));
+  for (const texts of changed.values()) for (const text of texts) kept.add(text);
+  const texts = [...kept].sort();
+  const numberOf = new Map(texts.map((text, number) => [text, number]));
+  const renumbered = Uint32Array.from({ length: names.length }, (_, value) =>
+    used[value] ? numberOf.get(names.get(value))! : 0,
+  );
+  const start = new Uint32Array(records + 1);
+  const ids = new GrowingArray();
+  let isList = false;
+  for (let record = 0; record < records; record++) {
+    const own = changed.get(record);
+    if (own) for (const text of own) ids.push(numberOf.get(text)!);
+    else
+      for (let at = column.start[record]!; at < column.start[record + 1]!; at++) ids.push(renumbered[column.ids[at]!]!);
+    if (ids.length - start[record]! > 1) isList = true;
+    start[record + 1] = ids.length;
+  }
+  return { key: column.key, texts, start, ids: ids.view(), isList };
+}
+
+/** The sections of all value columns with some records' texts changed, by attribute key. Cost: a pass over the records a column. */
+export function patchColumns(
+  sections: Sections,
+  attributes: readonly AttributeProfile[],
+  changed: ReadonlyMap<string, ChangedTexts>,
+  records: number,
+): Record<string, SectionArray> {
+  const columns = attributes.filter(hasValueColumn).map(({ key }, index) => {
+    const column = unpack(sections, key, index, records);
+    const texts = changed.get(key);
+    return texts ? withTexts(sections, column, texts, records) : column;
+  });
+  return layColumns(columns, records);
 }

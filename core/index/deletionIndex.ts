@@ -69,6 +69,55 @@ export function packDeletions(terms: readonly string[], eligible: Uint8Array): R
   return { 'deletions.start': start, 'deletions.terms': filed };
 }
 
+/** How terms were numbered anew: by old number the new one, or `gone`. */
+export const gone = 0xffffffff;
+
+/**
+ * The sections with the terms numbered anew, some no longer filed and some filed for the first time (by new number),
+ * as a fresh build has them; null where there are now so many entries that the buckets must be laid out anew.
+ */
+export function patchDeletions(
+  sections: Sections,
+  renumbered: Uint32Array,
+  unfiled: ReadonlySet<number>,
+  filed: ReadonlyMap<number, string>,
+): Record<string, SectionArray> | null {
+  const start = sections.u32('deletions.start');
+  const owners = sections.u32('deletions.terms');
+  const buckets = start.length - 1;
+  const added = new Map<number, number[]>();
+  let more = 0;
+  for (const [term, text] of filed) {
+    if (!isCorrectable(text)) continue;
+    for (const left of deletions(text, filedEdits(text.length))) {
+      const bucket = hash(left) & (buckets - 1);
+      const known = added.get(bucket);
+      if (known) known.push(term);
+      else added.set(bucket, [term]);
+      more++;
+    }
+  }
+  const kept = new Uint32Array(owners.length + more);
+  const starts = new Uint32Array(buckets + 1);
+  let next = 0;
+  for (let bucket = 0; bucket < buckets; bucket++) {
+    const from = next;
+    for (let at = start[bucket]!; at < start[bucket + 1]!; at++) {
+      const term = renumbered[owners[at]!]!;
+      if (term !== gone && !unfiled.has(term)) kept[next++] = term;
+    }
+    const own = added.get(bucket);
+    if (own) {
+      for (const term of own) kept[next++] = term;
+      kept.subarray(from, next).sort();
+    }
+    starts[bucket + 1] = next;
+  }
+  let wanted = 1;
+  while (wanted < next) wanted *= 2;
+  return wanted === buckets ? { 'deletions.start': starts, 'deletions.terms': kept.slice(0, next) } : null;
+}
+
 export interface NearTerm {
   readonly term: number;
   /** 1 or 2. */

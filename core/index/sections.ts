@@ -70,11 +70,13 @@ export interface Sections {
   u16(name: string): Uint16Array;
   u32(name: string): Uint32Array;
   f64(name: string): Float64Array;
-  has(name: string): boolean;
+  /** Every section's name, and any section by its name, for copying. */
+  names(): string[];
+  array(name: string): SectionArray;
 }
 
-/** Opens a packed buffer, or answers null where the bytes are no snapshot (cut short, another format). */
-export function openSections(buffer: SharedArrayBuffer): Sections | null {
+/** Opens one buffer, or answers null where the bytes are no snapshot (cut short, another format). */
+function openContainer(buffer: SharedArrayBuffer): ContainerHeader | null {
   if (buffer.byteLength < 8) return null;
   const [found, headerLength] = new Uint32Array(buffer, 0, 2);
   if (found !== magic || 8 + headerLength! * 2 > buffer.byteLength) return null;
@@ -84,17 +86,35 @@ export function openSections(buffer: SharedArrayBuffer): Sections | null {
   const header = JSON.parse(text) as ContainerHeader;
   const last = Object.values(header.sections).at(-1);
   if (last && last.offset + last.length * arrayTypes[last.type].BYTES_PER_ELEMENT > buffer.byteLength) return null;
+  return header;
+}
+
+/**
+ * Opens packed buffers laid over each other: a section is read from the last buffer that has it, so that a patch need
+ * only hold what it changes. Answers null where any of them is no snapshot.
+ */
+export function openSections(...layers: readonly SharedArrayBuffer[]): Sections | null {
+  const where = new Map<string, SectionEntry & { readonly buffer: SharedArrayBuffer }>();
+  let meta: unknown = null;
+  for (const buffer of layers) {
+    const header = openContainer(buffer);
+    if (!header) return null;
+    meta = header.meta;
+    for (const [name, entry] of Object.entries(header.sections)) where.set(name, { ...entry, buffer });
+  }
+  if (where.size === 0) return null;
   const view = <T extends SectionArray>(type: TypeName, name: string): T => {
-    const entry = header.sections[name];
+    const entry = where.get(name);
     if (!entry || entry.type !== type) throw new Error(`The snapshot has no section ${name} of type ${type}.`);
-    return makeView(type, buffer, entry.offset, entry.length) as T;
+    return makeView(type, entry.buffer, entry.offset, entry.length) as T;
   };
   return {
-    meta: header.meta,
+    meta,
     u8: (name) => view('u8', name),
     u16: (name) => view('u16', name),
     u32: (name) => view('u32', name),
     f64: (name) => view('f64', name),
-    has: (name) => name in header.sections,
+    names: () => [...where.keys()],
+    array: (name) => view(where.get(name)!.type, name),
   };
 }

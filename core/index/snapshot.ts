@@ -4,7 +4,7 @@ import type { SnapshotMeta } from './buildSnapshot.ts';
 import { type NumberColumn, openNumberColumns, openValueColumns, type ValueColumn } from './columns.ts';
 import { type DeletionIndex, openDeletions } from './deletionIndex.ts';
 import { openPostings, type PostingArrays } from './postings.ts';
-import { openSections } from './sections.ts';
+import { openSections, type Sections } from './sections.ts';
 import { openStrings, type SortedStringTable } from './stringTable.ts';
 
 /**
@@ -21,8 +21,11 @@ export interface Snapshot {
   readonly deletions: DeletionIndex;
   readonly values: ReadonlyMap<string, ValueColumn>;
   readonly numbers: ReadonlyMap<string, NumberColumn>;
-  /** Bytes of the whole index. */
+  /** Bytes of the whole index, patches included. */
   readonly bytes: number;
+  readonly layers: readonly SharedArrayBuffer[];
+  /** The arrays themselves, for patching only. */
+  readonly sections: Sections;
   /** Family number by record; the family's owner file is this one, others read it record by record. */
   readonly recordFamily: Uint32Array;
   /** The terms that are forms of the same word as the token, the token's own term among them. */
@@ -38,9 +41,9 @@ export interface Snapshot {
   findSku(code: string): number;
 }
 
-/** Opens a snapshot in place. Answers null where the bytes are not one, so that the caller can build it anew. */
-export function openSnapshot(buffer: SharedArrayBuffer): Snapshot | null {
-  const sections = openSections(buffer);
+/** Opens a snapshot in place, with the patches laid over it in order. Answers null where the bytes are not one, so that the caller can build it anew. */
+export function openSnapshot(...layers: readonly SharedArrayBuffer[]): Snapshot | null {
+  const sections = openSections(...layers);
   if (!sections) return null;
   const { records, families, attributes } = sections.meta as SnapshotMeta;
   const terms = openStrings(sections, 'terms');
@@ -64,7 +67,9 @@ export function openSnapshot(buffer: SharedArrayBuffer): Snapshot | null {
     deletions: openDeletions(sections, terms),
     values: openValueColumns(sections, attributes, recordFamily),
     numbers: openNumberColumns(sections, attributes),
-    bytes: buffer.byteLength,
+    bytes: layers.reduce((sum, layer) => sum + layer.byteLength, 0),
+    layers,
+    sections,
     recordFamily,
     formsOf(token) {
       const at = stems.find(stem(token));

@@ -1,0 +1,70 @@
+import { numberOf } from '../catalog/numberOf.ts';
+import { hasValueColumn, isIndexedAsText, isNumeric } from '../catalog/profileAttributes.ts';
+import { type AttributeValue, type CatalogRecord, textsOf } from '../catalog/record.ts';
+import { packNumbers, patchColumns } from './columns.ts';
+import { patchPostings } from './patchPostings.ts';
+import { placeOf } from './postings.ts';
+import { positionsOf } from './readTexts.ts';
+import { packSections, type SectionArray } from './sections.ts';
+import type { Snapshot } from './snapshot.ts';
+
+/** One record as the snapshot has it and as it is now; its id, its family and its part number stay what they are. */
+export interface RecordChange {
+  readonly ordinal: number;
+  readonly before: CatalogRecord;
+  readonly after: CatalogRecord;
+}
+
+const isSame = (a: AttributeValue | undefined, b: AttributeValue | undefined): boolean =>
+  a === b || (Array.isArray(a) && Array.isArray(b) && a.length === b.length && a.every((text, at) => text === b[at]));
+
+/**
+ * The sections that changed records change, to be laid over the snapshot's layers: what opens from them is, array by
+ * array, what a fresh build of the changed catalog gives with the same attribute profiles. Null where nothing changes.
+ *
+ * Cost: for a changed price or stock a copy of that attribute's numbers; for changed words a copy of the postings, for
+ * changed values a pass over the value columns. It never reads records that did not change.
+ */
+export function patchSnapshot(snapshot: Snapshot, changes: readonly RecordChange[]): SharedArrayBuffer | null {
+  const { attributes, records, families, recordFamily, sections } = snapshot;
+  const edits = new Map<string, Map<number, readonly number[] | null>>();
+  const texts = new Map<string, Map<number, readonly string[]>>();
+  const amounts = new Map<string, Float64Array>();
+  const editOf = (token: string): Map<number, readonly number[] | null> => {
+    let known = edits.get(token);
+    if (!known) {
+      known = new Map();
+      edits.set(token, known);
+    }
+    return known;
+  };
+  for (const { ordinal, before, after } of changes)
+    for (const [attribute, profile] of attributes.entries()) {
+      const { key } = profile;
+      if (isSame(before.values[key], after.values[key])) continue;
+      if (isIndexedAsText(profile)) {
+        const place = placeOf(ordinal, attribute);
+        const now = positionsOf(profile, after);
+        for (const token of positionsOf(profile, before).keys()) if (!now.has(token)) editOf(token).set(place, null);
+        for (const [token, positions] of now) editOf(token).set(place, positions);
+      }
+      if (hasValueColumn(profile)) {
+        const known = texts.get(key) ?? new Map<number, readonly string[]>();
+        texts.set(key, known.set(ordinal, textsOf(after.values[key])));
+      }
+      if (isNumeric(profile)) {
+        let column = amounts.get(key);
+        if (!column) {
+          column = sections.f64(`numbers.${key}`).slice();
+          amounts.set(key, column);
+        }
+        column[ordinal] = numberOf(after.values[key], profile.kind);
+      }
+    }
+  const patched: Record<string, SectionArray> = {
+    ...(edits.size > 0 ? patchPostings(snapshot, edits) : {}),
+    ...(texts.size > 0 ? patchColumns(sections, attributes, texts, records) : {}),
+    ...Object.assign({}, ...[...amounts].map(([key, column]) => packNumbers(key, column, recordFamily, families))),
+  };
+  return Object.keys(patched).length === 0 ? null : packSections(sections.meta, patched);
+}

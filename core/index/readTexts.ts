@@ -1,0 +1,35 @@
+import type { AttributeProfile } from '../catalog/profileAttributes.ts';
+import { type CatalogRecord, textsOf } from '../catalog/record.ts';
+import { normalizeCode, type ReadWords, readWords } from '../text/tokenize.ts';
+import { lastPosition, valueGap } from './postings.ts';
+
+/** The texts of one attribute of a record that the index reads: of a path only its last level, which holds the others. */
+export function indexedTexts(profile: AttributeProfile, record: CatalogRecord): readonly string[] {
+  if (profile.key === 'sku') return record.sku ? [record.sku] : [];
+  const texts = textsOf(record.values[profile.key]);
+  return profile.kind === 'path' ? texts.slice(-1) : texts;
+}
+
+/** The words of one text: a code is one word, whatever stands between its letters. */
+export function wordsIn(profile: AttributeProfile, text: string): ReadWords {
+  if (profile.kind === 'code') return { tokens: [normalizeCode(text)].filter(Boolean), quantities: [] };
+  return readWords(text);
+}
+
+/** Where every token of one attribute of a record stands, as the builder files it: for patching. */
+export function positionsOf(profile: AttributeProfile, record: CatalogRecord): Map<string, number[]> {
+  const positions = new Map<string, number[]>();
+  const stand = (token: string, at: number): void => {
+    const known = positions.get(token);
+    if (known) known.push(Math.min(at, lastPosition));
+    else positions.set(token, [Math.min(at, lastPosition)]);
+  };
+  let position = 0;
+  for (const text of indexedTexts(profile, record)) {
+    const { tokens, quantities } = wordsIn(profile, text);
+    for (let at = 0; at < tokens.length; at++) stand(tokens[at]!, position + at);
+    for (const { token, at } of quantities) stand(token, position + at);
+    position += tokens.length + valueGap;
+  }
+  return positions;
+}
