@@ -1,8 +1,10 @@
 import { type BoundFilter, bindFilters } from './facets/filters.ts';
+import type { NumberColumn } from './index/columns.ts';
 import type { Snapshot } from './index/snapshot.ts';
 import { gainTable } from './ranking/gains.ts';
 import { type Matcher, openMatcher } from './ranking/matcher.ts';
 import { bindSignals, type Signal, stockByRecord } from './ranking/tieBreakers.ts';
+import { boostColumn } from './rules/boosts.ts';
 import { hiddenRecords } from './rules/hiddenRecords.ts';
 import { type PlanInForce, plansBySearch } from './rules/plansForSearch.ts';
 import type { Setup } from './setup/schema.ts';
@@ -15,6 +17,8 @@ export interface Engine {
   readonly failing: Uint32Array;
   /** By record, 1 where it is in stock, else 0. */
   readonly inStock: Uint8Array;
+  /** The boost column, where any product has a boost. */
+  readonly boosts: NumberColumn | null;
 }
 
 export function openEngine(snapshot: Snapshot): Engine {
@@ -23,6 +27,7 @@ export function openEngine(snapshot: Snapshot): Engine {
     matcher: openMatcher(snapshot),
     failing: new Uint32Array(snapshot.records),
     inStock: stockByRecord(snapshot),
+    boosts: boostColumn(snapshot),
   };
 }
 

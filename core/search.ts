@@ -3,7 +3,7 @@ import type { CatalogRecord } from './catalog/record.ts';
 import { countFilter } from './facets/filters.ts';
 import type { Engine, PreparedSetup } from './prepareSetup.ts';
 import type { QueryWord } from './query/understand.ts';
-import { rank, type SearchRequest } from './ranking/rank.ts';
+import { pullsOn, rank, type SearchRequest } from './ranking/rank.ts';
 import { whyHere } from './ranking/whyHere.ts';
 import { isHidden } from './rules/hiddenRecords.ts';
 import { totalPull } from './rules/plansForSearch.ts';
@@ -64,7 +64,7 @@ export function search(
   const results = ranking.placed.slice(first).map(({ candidate, pin }, offset): Result => {
     const family = candidates.families[candidate]!;
     const [from, to] = snapshot.recordsOf(family);
-    const pull = totalPull(ranking.pulls.get(snapshot.familyId(family)) ?? []);
+    const pull = totalPull(pullsOn(engine, ranking, candidate));
     const applied = pin === null ? null : ranking.pins[pin]!.pin;
     return {
       ...cardOf(readRecord(candidates.representatives[candidate]!), to - from, prepared.setup),

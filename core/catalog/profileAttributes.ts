@@ -116,6 +116,8 @@ export function attributeProfiler(): {
     },
     finish() {
       closeFamily();
+      // A merchandiser may tag and boost products of a catalog that brings neither.
+      for (const key of ['tags', 'boost']) tallyOf(key);
       family = { id: '', variants: 0, values: new Map(), varying: new Set() };
       const profiles = [...tallies].map(([key, tally]): AttributeProfile => {
         const known = key === availability.key ? availability : standardColumn.get(key);
@@ -123,7 +125,7 @@ export function attributeProfiler(): {
           key,
           label: known?.label ?? labelFromKey(key),
           kind: standardColumn.get(key)?.kind ?? guessKind(tally),
-          coverage: tally.records / records,
+          coverage: records === 0 ? 0 : tally.records / records,
           values: tally.counts.size,
           samples: [...tally.counts]
             .sort((a, b) => b[1] - a[1])

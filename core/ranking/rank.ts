@@ -3,6 +3,7 @@ import type { Engine, PreparedSetup } from '../prepareSetup.ts';
 import { findMatches } from '../query/findMatches.ts';
 import { findExactSku, type QueryWord, searchKey } from '../query/understand.ts';
 import { arrange, type Placed } from '../rules/arrange.ts';
+import { hasBoost, withBoost } from '../rules/boosts.ts';
 import { isHidden } from '../rules/hiddenRecords.ts';
 import { type AppliedPin, type AppliedPull, pinsOf, pulledScore, pullsOf, totalPull } from '../rules/plansForSearch.ts';
 import { tokenize } from '../text/tokenize.ts';
@@ -65,11 +66,19 @@ export interface Ranking {
   /** By candidate in order of relevance: the leader's score of its close-call group. */
   readonly leaders: ReadonlyMap<number, number>;
   readonly skuCandidate: number;
+  readonly isBrowsing: boolean;
   readonly total: number;
   readonly foundAny: boolean;
   readonly records: Uint32Array;
   readonly failing: Uint32Array | null;
   readonly ignoredFilters: readonly string[];
+}
+
+/** Everything that pulls on a candidate: the plans of the search and the product's own boost. */
+export function pullsOn({ snapshot, boosts }: Engine, ranking: Ranking, candidate: number): readonly AppliedPull[] {
+  const family = ranking.candidates.families[candidate]!;
+  const list = ranking.pulls.get(snapshot.familyId(family)) ?? [];
+  return ranking.isBrowsing ? list : withBoost(list, boosts, family);
 }
 
 /** Understand, match, score, group, pull, order and arrange: the places of the first `wanted` products. */
@@ -103,8 +112,15 @@ export function rank(engine: Engine, prepared: PreparedSetup, request: SearchReq
     for (let at = 0; at < candidates.families.length; at++) candidateOf.set(candidates.families[at]!, at);
   for (const [product, list] of pulls) {
     const at = candidateOf.get(snapshot.findFamily(product));
-    if (at !== undefined) scores[at] = pulledScore(scores[at]!, totalPull(list));
+    if (at !== undefined)
+      scores[at] = pulledScore(scores[at]!, totalPull(withBoost(list, engine.boosts, candidates.families[at]!)));
   }
+  if (engine.boosts && !isBrowsing)
+    for (let at = 0; at < scores.length; at++) {
+      const family = candidates.families[at]!;
+      if (hasBoost(engine.boosts, family) && !pulls.has(snapshot.familyId(family)))
+        scores[at] = pulledScore(scores[at]!, totalPull(withBoost([], engine.boosts, family)));
+    }
   const pins = appliedPins.flatMap((pin) => {
     const candidate = candidateOf.get(snapshot.findFamily(pin.product));
     return candidate === undefined ? [] : [{ candidate, place: pin.place, pin }];
@@ -134,6 +150,7 @@ export function rank(engine: Engine, prepared: PreparedSetup, request: SearchReq
     pulls,
     leaders: leaderOf,
     skuCandidate,
+    isBrowsing,
     total: candidates.families.length,
     foundAny: records.length > 0,
     records,

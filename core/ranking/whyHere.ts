@@ -3,7 +3,7 @@ import { labelFromKey } from '../catalog/standardColumns.ts';
 import type { Engine, PreparedSetup } from '../prepareSetup.ts';
 import { totalPull } from '../rules/plansForSearch.ts';
 import { explainMatch } from './explainMatch.ts';
-import type { Ranking } from './rank.ts';
+import { pullsOn, type Ranking } from './rank.ts';
 import { compareBySignal } from './tieBreakers.ts';
 
 /** The tie-breaker that put a product below the one before it, where both are of one group of close calls. */
@@ -32,7 +32,7 @@ export function whyHere(engine: Engine, prepared: PreparedSetup, ranking: Rankin
   const family = ranking.candidates.families[candidate]!;
   const representative = ranking.candidates.representatives[candidate]!;
   const lines = explainMatch(snapshot, prepared.setup, prepared.gains, ranking.words, representative);
-  const pulls = ranking.pulls.get(snapshot.familyId(family)) ?? [];
+  const pulls = pullsOn(engine, ranking, candidate);
   const isSku = candidate === ranking.skuCandidate;
   const leader = ranking.leaders.get(candidate);
   const labels = new Map(snapshot.attributes.map(({ key, label }) => [key, label]));

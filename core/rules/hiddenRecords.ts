@@ -9,10 +9,11 @@ export function isHidden(hidden: Uint8Array | null, record: number): boolean {
   return hidden !== null && hidden[record] === hiddenMark;
 }
 
-/** The records hidden by product or by tag, one byte a record; null where nothing is hidden. */
+/** The records hidden by the file, by product or by tag, one byte a record; null where nothing is hidden. */
 export function hiddenRecords(snapshot: Snapshot, setup: Setup): Uint8Array | null {
   const hidings = Object.values(setup.hiding);
-  if (hidings.length === 0) return null;
+  const byFile = snapshot.values.get('hidden');
+  if (hidings.length === 0 && !byFile?.size) return null;
   const hidden = new Uint8Array(snapshot.records);
   const tags = snapshot.values.get('tags');
   const wanted = new Uint8Array(tags?.size ?? 0);
@@ -24,6 +25,10 @@ export function hiddenRecords(snapshot: Snapshot, setup: Setup): Uint8Array | nu
     }
     const family = snapshot.findFamily(hiding.product);
     if (family >= 0) hidden.fill(hiddenMark, ...snapshot.recordsOf(family));
+  }
+  if (byFile?.size) {
+    const any = new Uint8Array(byFile.size).fill(1);
+    for (let record = 0; record < hidden.length; record++) if (byFile.hasAny(record, any)) hidden[record] = hiddenMark;
   }
   if (tags && wanted.includes(1))
     for (let record = 0; record < hidden.length; record++) if (tags.hasAny(record, wanted)) hidden[record] = hiddenMark;

@@ -1,5 +1,6 @@
+import type { AttributeValue } from '../catalog/record.ts';
 import type { EntryChange } from './entries.ts';
-import type { AttributeSetting, EmptyShelf, FilterSetting, Hiding, Setup, ShelfPlan } from './schema.ts';
+import type { AttributeSetting, Decision, EmptyShelf, FilterSetting, Hiding, Setup, ShelfPlan } from './schema.ts';
 
 /** Names for what a change refers to by key; a missing name is shown as its key. */
 export interface NamesForChanges {
@@ -12,12 +13,18 @@ const list = (items: readonly string[]): string => (items.length === 0 ? 'none' 
 const filterKindNames = { ticks: 'tick list', single: 'single choice', range: 'range' } as const;
 
 function attributeChange(name: string, before: AttributeSetting | null, after: AttributeSetting | null): string[] {
-  const was = before ?? { searchable: false, weight: 0, onCard: false };
-  const is = after ?? { searchable: false, weight: 0, onCard: false };
+  const was: AttributeSetting = before ?? { searchable: false, weight: 0, onCard: false };
+  const is: AttributeSetting = after ?? { searchable: false, weight: 0, onCard: false };
   const said: string[] = [];
   if (was.searchable !== is.searchable)
     said.push(`${name} is ${is.searchable ? 'now' : 'no longer'} read by the search`);
   if (was.weight !== is.weight) said.push(`${name} counts ${is.weight} instead of ${was.weight}`);
+  if ((was.wins ?? 'here') !== (is.wins ?? 'here'))
+    said.push(
+      is.wins === 'file'
+        ? `${name} is what the file says, whatever was set here`
+        : `${name} is what was set here, whatever the file says`,
+    );
   if (was.onCard !== is.onCard) said.push(`${name} is ${is.onCard ? 'now' : 'no longer'} shown on the card`);
   return said;
 }
@@ -87,6 +94,26 @@ function emptyShelfChange(before: EmptyShelf, after: EmptyShelf): string[] {
   return said;
 }
 
+const valueTold = (value: AttributeValue): string => {
+  const text = typeof value === 'object' ? value.join(', ') : String(value);
+  return `“${text.length > 60 ? `${text.slice(0, 60)}…` : text}”`;
+};
+
+/** What a decision about a product says, without naming the product. */
+export function decisionTold(decision: Decision, isGivenUp: boolean, names: NamesForChanges): string {
+  const attribute = names.attribute(decision.attribute);
+  if (isGivenUp) return `${attribute} is the file’s again`;
+  if (decision.act === 'set') return `${attribute} is set to ${valueTold(decision.value)}`;
+  if (decision.act === 'clear') return `${attribute} is emptied`;
+  const said = [
+    ...(decision.add.length > 0 ? [`tagged ${decision.add.map(valueTold).join(', ')}`] : []),
+    ...(decision.remove.length > 0 ? [`no longer tagged ${decision.remove.map(valueTold).join(', ')}`] : []),
+  ];
+  return said.length > 0
+    ? said.join(' and ').replace(/^./, (letter) => letter.toUpperCase())
+    : 'Tags are as in the file';
+}
+
 /** What a change means, in plain sentences without a full stop; at least one. */
 export function describeChange({ part, key, before, after }: EntryChange, names: NamesForChanges): string[] {
   const sentences = (() => {
@@ -103,6 +130,10 @@ export function describeChange({ part, key, before, after }: EntryChange, names:
         return hidingChange(before as Hiding, after as Hiding, names);
       case 'emptyShelf':
         return emptyShelfChange(before as EmptyShelf, after as EmptyShelf);
+      case 'products':
+        return [
+          `${decisionTold((after ?? before) as Decision, after === null, names)} for ${names.product(((after ?? before) as Decision).product)}`,
+        ];
     }
   })();
   return sentences.length > 0 ? sentences : [`The entry “${key}” of ${part} is stored anew`];

@@ -1,4 +1,12 @@
-import { entrySchema, isFixedEntry, type Setup, type SetupPart, setupParts, setupSchema } from './schema.ts';
+import {
+  entrySchema,
+  isFixedEntry,
+  longestKey,
+  type Setup,
+  type SetupPart,
+  setupParts,
+  setupSchema,
+} from './schema.ts';
 import type { EntryEdit } from './withEntry.ts';
 
 /** An entry as it was and as it is; null where it did not or does not exist. */
@@ -36,7 +44,7 @@ export function checkEdit(edit: EntryEdit): { edit: EntryEdit } | { refusal: Edi
     refusal: { code, part: edit.part, key: edit.key, field, message },
   });
   const schema = entrySchema(edit.part, edit.key);
-  if (!schema || edit.key.length === 0 || edit.key.length > 220)
+  if (!schema || edit.key.length === 0 || edit.key.length > longestKey)
     return refuse('unknown-entry', '', `The part ${edit.part} has no entry "${edit.key.slice(0, 80)}".`);
   if (edit.value === null) {
     if (isFixedEntry(edit.part)) return refuse('fixed-entry', '', `The entry "${edit.key}" cannot be removed.`);
@@ -71,5 +79,10 @@ export function entriesOf(setup: Setup): EntryEdit[] {
 export function setupFromEntries(entries: readonly EntryEdit[]): Setup {
   const parts: Record<string, Record<string, unknown>> = Object.fromEntries(setupParts.map((part) => [part, {}]));
   for (const { part, key, value } of entries) parts[part]![key] = value;
-  return setupSchema.parse({ format: 'clever-shelf-setup', version: 1, ...parts });
+  // Decisions about products may be ten thousands; each was held to its schema when it was written.
+  const { products, ...others } = parts;
+  return {
+    ...setupSchema.parse({ format: 'clever-shelf-setup', version: 1, ...others }),
+    products: products as Setup['products'],
+  };
 }

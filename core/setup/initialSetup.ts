@@ -74,6 +74,7 @@ export function initialSetup(profiles: readonly AttributeProfile[]): Setup {
     filters: firstFilters(profiles),
     plans: {},
     hiding: {},
+    products: {},
     emptyShelf: {
       content: { message: 'Nothing on our shelves matches “{search}”.', searches: [], products: [] },
     },

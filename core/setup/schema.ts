@@ -1,5 +1,8 @@
 import { z } from 'zod';
 
+/** Longest key of an entry. */
+export const longestKey = 700;
+
 /** Keys of attributes, filters and plans: what a column, an address and a file name can all carry. */
 const key = z.string().min(1).max(80);
 const sentence = z.string().max(500);
@@ -12,6 +15,8 @@ export const attributeSettingSchema = z.strictObject({
   /** How much finding a word here counts, 0 to 100; only its proportion to the heaviest weight matters. */
   weight: z.number().min(0).max(100),
   onCard: z.boolean(),
+  /** Which value counts where the file and a decision made here both have one; absent: the decision. */
+  wins: z.enum(['here', 'file']).optional(),
 });
 export type AttributeSetting = z.infer<typeof attributeSettingSchema>;
 
@@ -54,6 +59,31 @@ export const hidingSchema = z.discriminatedUnion('what', [
 ]);
 export type Hiding = z.infer<typeof hidingSchema>;
 
+const shortText = z.string().min(1).max(200);
+const about = {
+  product: productId,
+  /** The variant's id, or null where it holds for the whole product. */
+  variant: productId.nullable(),
+  attribute: key,
+};
+/** What a merchandiser decided about one attribute of one product; it outlives every import. */
+export const decisionSchema = z.discriminatedUnion('act', [
+  z.strictObject({
+    ...about,
+    act: z.literal('set'),
+    value: z.union([z.string().min(1).max(32_000), z.number(), z.array(shortText).min(1).max(200)]),
+  }),
+  z.strictObject({ ...about, act: z.literal('clear') }),
+  z.strictObject({
+    ...about,
+    act: z.literal('tags'),
+    attribute: z.literal('tags'),
+    add: z.array(shortText).max(100),
+    remove: z.array(shortText).max(100),
+  }),
+]);
+export type Decision = z.infer<typeof decisionSchema>;
+
 export const emptyShelfSchema = z.strictObject({
   /** Shown above the rest; `{search}` stands for what the shopper typed. */
   message: sentence,
@@ -76,10 +106,11 @@ export const setupSchema = z.strictObject({
   plans: z.record(key, shelfPlanSchema),
   hiding: z.record(z.string().min(1).max(220), hidingSchema),
   emptyShelf: z.strictObject({ content: emptyShelfSchema }),
+  products: z.record(z.string().min(1).max(longestKey), decisionSchema).default({}),
 });
 export type Setup = z.infer<typeof setupSchema>;
 
-export const setupParts = ['attributes', 'relevance', 'filters', 'plans', 'hiding', 'emptyShelf'] as const;
+export const setupParts = ['attributes', 'relevance', 'filters', 'plans', 'hiding', 'emptyShelf', 'products'] as const;
 export type SetupPart = (typeof setupParts)[number];
 
 const relevanceEntries = {
@@ -103,6 +134,8 @@ export function entrySchema(part: SetupPart, entry: string): z.ZodType | null {
       return hidingSchema;
     case 'emptyShelf':
       return entry === 'content' ? emptyShelfSchema : null;
+    case 'products':
+      return decisionSchema;
   }
 }
 

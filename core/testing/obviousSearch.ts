@@ -202,6 +202,7 @@ export function obviousSearch(
   };
 
   const hidden = ({ record }: ReadRecord): boolean =>
+    record.values.hidden !== undefined ||
     Object.values(setup.hiding).some((hiding) =>
       hiding.what === 'product' ? hiding.product === record.familyId : textsOf(record.values.tags).includes(hiding.tag),
     );
@@ -303,11 +304,15 @@ export function obviousSearch(
     if (attribute === 'units_sold' || attribute === 'stock') return amounts.reduce((a, b) => a + b, 0);
     return attribute === 'price' ? Math.min(...amounts) : Math.max(...amounts);
   };
+  const boostOf = (familyId: string): number => {
+    const amount = query.trim() === '' ? null : amountOf(familyId, best.get(familyId)!.read, 'boost');
+    return amount === null ? 1 : Math.min(10, Math.max(0.1, amount));
+  };
   const candidates = [...best].map(([familyId, { read, score }]) => {
     const pull = plans
       .flatMap((plan) => plan.pulls)
       .filter(({ product }) => product === familyId)
-      .reduce((total, each) => total * each.pull, 1);
+      .reduce((total, each) => total * each.pull, boostOf(familyId));
     const bounded = Math.min(10, Math.max(0.1, pull));
     return {
       familyId,

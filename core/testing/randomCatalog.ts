@@ -43,6 +43,8 @@ export function randomCatalog(random: () => number, families: number): CatalogRe
         price: sometimes(0.9, () => (Math.floor(random() * 40) / 2).toFixed(2)),
         stock: sometimes(0.9, () => String(Math.floor(random() * 3))),
         units_sold: sometimes(0.7, () => String(Math.floor(random() * 5))),
+        boost: sometimes(0.05, () => pick(random, ['0.5', '2', '1.3'])),
+        hidden: sometimes(0.03, () => 'yes'),
         rating: sometimes(0.5, () => (1 + Math.floor(random() * 9) / 2).toFixed(1)),
       });
       if ('refusal' in reading) throw new Error(reading.refusal.reason);

@@ -12,7 +12,18 @@ export interface CatalogReader {
   readonly generation: number;
   readonly buffer: SharedArrayBuffer;
   readonly snapshot: Snapshot;
+  /** The record as the file or a feed has it now. */
   record(ordinal: number): CatalogRecord;
+  /** The record as the index in the file was built from it. */
+  builtRecord(ordinal: number): CatalogRecord;
+  /** Grows with every change a feed makes; 0 where none has. */
+  factVersion(): number;
+  /** Numbers of the records that a feed changed after a version. */
+  changedSince(version: number): number[];
+  /** The index with other layers over it. */
+  reopen(layers: readonly SharedArrayBuffer[]): Snapshot;
+  /** Number of a record by its id, or -1. */
+  findRecord(id: string): number;
   /** The first record of a family by its id, or null. */
   familyRecord(familyId: string): CatalogRecord | null;
   rejectedRows(limit: number): { line: number; column: string; reason: string }[];
@@ -56,6 +67,10 @@ export function openCatalog(folder: DataFolder, generation: number, shared?: Sha
   const byFamily = db
     .prepare<[string], string>('SELECT json FROM record WHERE family = ? ORDER BY ordinal LIMIT 1')
     .pluck();
+  const builtByOrdinal = db.prepare<[number], string>('SELECT built FROM fact WHERE ordinal = ?').pluck();
+  const lastVersion = db.prepare<[], number>('SELECT max(version) FROM fact').pluck();
+  const changedSince = db.prepare<[number], number>('SELECT ordinal FROM fact WHERE version > ?').pluck();
+  const byId = db.prepare<[string], number>('SELECT ordinal FROM record WHERE id = ?').pluck();
   const rejected = db.prepare<[number], { line: number; column: string; reason: string }>(
     'SELECT line, column_name AS "column", reason FROM rejected ORDER BY line LIMIT ?',
   );
@@ -64,6 +79,11 @@ export function openCatalog(folder: DataFolder, generation: number, shared?: Sha
     buffer,
     snapshot,
     record: (ordinal) => JSON.parse(byOrdinal.get(ordinal)!) as CatalogRecord,
+    builtRecord: (ordinal) => JSON.parse(builtByOrdinal.get(ordinal) ?? byOrdinal.get(ordinal)!) as CatalogRecord,
+    factVersion: () => lastVersion.get() ?? 0,
+    changedSince: (version) => changedSince.all(version),
+    reopen: (layers) => openSnapshot(...layers)!,
+    findRecord: (id) => byId.get(id) ?? -1,
     familyRecord(familyId) {
       const json = byFamily.get(familyId);
       return json === undefined ? null : (JSON.parse(json) as CatalogRecord);

@@ -6,6 +6,7 @@ import { type Db, storefrontId } from '../store/database.ts';
 import type { SetupStore } from '../store/setupStore.ts';
 import { type CatalogReader, catalogKeepsRows, openCatalog } from './catalogReader.ts';
 import type { ImportedCatalog } from './importCatalog.ts';
+import { openStandingCatalog, type StandingCatalog } from './standingCatalog.ts';
 
 export interface CatalogInfo {
   readonly file: string;
@@ -22,6 +23,8 @@ export interface CatalogStore {
   generation(): number;
   /** The reader of the generation in force, opened anew after it changed; null where there is none. */
   current(): CatalogReader | null;
+  /** The same as it stands under setups, feeds included; null where there is none. */
+  standing(): StandingCatalog | null;
   info(): CatalogInfo | null;
   /** The generation a new catalog can be compared with: the one in force, or 0 where its rows are not kept. */
   comparable(): number;
@@ -35,17 +38,22 @@ export interface CatalogStore {
 export function openCatalogStore(db: Db, folder: DataFolder): CatalogStore {
   const readGeneration = db.prepare<[string], number>('SELECT generation FROM storefront WHERE id = ?').pluck();
   let reader: CatalogReader | null = null;
+  let standing: StandingCatalog | null = null;
   const generation = (): number => readGeneration.get(storefrontId) ?? 0;
+  const current = (): CatalogReader | null => {
+    const now = generation();
+    if (now === 0) return null;
+    // The old reader is left to the garbage collector: a request may still be reading by it.
+    if (reader?.generation !== now) reader = openCatalog(folder, now);
+    return reader;
+  };
   return {
     generation,
-    current() {
-      const now = generation();
-      if (now === 0) return null;
-      if (reader?.generation !== now) {
-        // The old reader is left to the garbage collector: a request may still be reading by it.
-        reader = openCatalog(folder, now);
-      }
-      return reader;
+    current,
+    standing() {
+      const now = current();
+      if (now && standing?.reader !== now) standing = openStandingCatalog(now);
+      return now && standing;
     },
     info: () =>
       db
@@ -83,7 +91,9 @@ export function openCatalogStore(db: Db, folder: DataFolder): CatalogStore {
       }).immediate();
     },
     tidy() {
-      const kept = new Set(Object.values(generationFiles(folder, generation())));
+      const files = generationFiles(folder, generation());
+      // A journal left by a crash belongs to its database: without it a half-done change could not be taken back.
+      const kept = new Set([...Object.values(files), `${files.records}-journal`]);
       for (const name of readdirSync(folder.catalogs)) {
         const path = join(folder.catalogs, name);
         if (!kept.has(path)) rmSync(path, { force: true });

@@ -76,6 +76,11 @@ export function createApp(services: Services): OpenAPIHono {
       });
     return catalog;
   };
+  /** The catalog as it stands under the draft, for lists that name products and values. */
+  const draftView = () => {
+    catalogInForce();
+    return catalogs.standing()!.view(setups.draft());
+  };
   const task = (from: 'draft' | 'live', request: Parameters<Searcher['answer']>[0]['request'], movement = false) => {
     const { generation, buffer } = catalogInForce();
     return { from, request, movement, generation, shared: buffer };
@@ -165,7 +170,7 @@ export function createApp(services: Services): OpenAPIHono {
     };
   });
   serve(endpoints.values, ({ attribute, contains }) => {
-    const { snapshot } = catalogInForce();
+    const { snapshot } = draftView();
     const column = snapshot.values.get(attribute);
     if (!column)
       throw new Refused(400, {
@@ -185,14 +190,14 @@ export function createApp(services: Services): OpenAPIHono {
     return { values: all.slice(0, valuesShown), more: Math.max(0, all.length - valuesShown) };
   });
   serve(endpoints.products, ({ id }) => {
-    const catalog = catalogInForce();
+    const view = draftView();
     const setup = setups.draft();
     return {
       products: [id].flat().flatMap((familyId) => {
-        const record = catalog.familyRecord(familyId);
-        if (!record) return [];
-        const [from, to] = catalog.snapshot.recordsOf(catalog.snapshot.findFamily(familyId));
-        return [cardOf(record, to - from, setup)];
+        const family = view.snapshot.findFamily(familyId);
+        if (family < 0) return [];
+        const [from, to] = view.snapshot.recordsOf(family);
+        return [cardOf(view.record(from), to - from, setup)];
       }),
     };
   });

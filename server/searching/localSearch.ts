@@ -3,7 +3,8 @@ import { movementDepth, withMovement } from '../../core/compare/movement.ts';
 import { type Engine, openEngine, type PreparedSetup, prepareSetup } from '../../core/prepareSetup.ts';
 import { rankedFamilies, type SearchRequest } from '../../core/ranking/rank.ts';
 import { search } from '../../core/search.ts';
-import { type CatalogReader, openCatalog } from '../catalog/catalogReader.ts';
+import { openCatalog } from '../catalog/catalogReader.ts';
+import { type CatalogView, openStandingCatalog, type StandingCatalog } from '../catalog/standingCatalog.ts';
 import type { DataFolder } from '../dataFolder.ts';
 import type { Db } from '../store/database.ts';
 import { openSetupStore } from '../store/setupStore.ts';
@@ -29,49 +30,58 @@ export interface LocalSearch {
 /** Products looked through for one that is asked about. */
 const whyDepth = 2000;
 
+/** A setup bound to the catalog as it stands under it. */
+interface Ready {
+  readonly version: string;
+  readonly view: CatalogView;
+  readonly engine: Engine;
+  readonly setup: PreparedSetup;
+}
+
 export function openLocalSearch(folder: DataFolder, db: Db): LocalSearch {
   const setups = openSetupStore(db);
   const liveNumber = db.prepare<[], number>('SELECT release FROM storefront').pluck();
-  let catalog: CatalogReader | null = null;
-  let engine: Engine | null = null;
-  const prepared: Record<'draft' | 'live', { version: number; setup: PreparedSetup } | null> = {
-    draft: null,
-    live: null,
-  };
+  let catalog: StandingCatalog | null = null;
+  const ready: Record<'draft' | 'live', Ready | null> = { draft: null, live: null };
 
-  const engineFor = ({ generation, shared }: SearchTask): Engine => {
-    if (!engine || catalog?.generation !== generation) {
-      catalog?.close();
-      catalog = openCatalog(folder, generation, shared);
-      engine = openEngine(catalog.snapshot);
-      prepared.draft = null;
-      prepared.live = null;
+  const catalogFor = ({ generation, shared }: SearchTask): StandingCatalog => {
+    if (catalog?.reader.generation !== generation) {
+      catalog?.reader.close();
+      catalog = openStandingCatalog(openCatalog(folder, generation, shared));
+      ready.draft = null;
+      ready.live = null;
     }
-    return engine;
+    return catalog;
   };
-  const setupFor = (from: 'draft' | 'live'): PreparedSetup => {
-    const version = from === 'draft' ? setups.revision() : (liveNumber.get() ?? 0);
-    const known = prepared[from];
-    if (known?.version === version) return known.setup;
+  const readyFor = (task: SearchTask, from: 'draft' | 'live' = task.from): Ready => {
+    const standing = catalogFor(task);
+    const version = `${from === 'draft' ? setups.revision() : (liveNumber.get() ?? 0)}/${standing.facts}`;
+    const known = ready[from];
+    if (known?.version === version) return known;
     const setup = from === 'draft' ? setups.draft() : setups.live()!.setup;
-    const fresh = prepareSetup(engine!, setup);
-    prepared[from] = { version, setup: fresh };
+    const view = standing.view(setup);
+    // An engine is scratch memory for one index: setups that share the index share it, as one search runs at a time.
+    const engine =
+      [ready.draft, ready.live].find((other) => other?.view.version === view.version)?.engine ??
+      openEngine(view.snapshot);
+    const fresh: Ready = { version, view, engine, setup: prepareSetup(engine, setup) };
+    ready[from] = fresh;
     return fresh;
   };
   const answer = (task: SearchTask): SearchAnswer => {
-    const ready = engineFor(task);
-    const found = search(ready, setupFor(task.from), task.request, (ordinal) => catalog!.record(ordinal));
+    const { engine, setup, view } = readyFor(task);
+    const found = search(engine, setup, task.request, view.record);
     if (!task.movement) return found;
     const { filters, query, typing } = task.request;
     const before = { query, filters, page: 1, limit: movementDepth, ...(typing === undefined ? {} : { typing }) };
-    return withMovement(found, rankedFamilies(ready, setupFor('live'), before, movementDepth));
+    const live = readyFor(task, 'live');
+    return withMovement(found, rankedFamilies(live.engine, live.setup, before, movementDepth));
   };
   return {
     answer,
     why(task, product) {
-      const ready = engineFor(task);
-      const setup = setupFor(task.from);
-      const order = rankedFamilies(ready, setup, task.request, whyDepth);
+      const { engine, setup } = readyFor(task);
+      const order = rankedFamilies(engine, setup, task.request, whyDepth);
       const place = order.indexOf(product) + 1;
       const page = answer({ ...task, request: { ...task.request, page: Math.max(1, place), limit: 1, explain: true } });
       return { result: place > 0 ? (page.results[0] ?? null) : null, total: page.total };

@@ -16,11 +16,12 @@ const spelling = (tolerance: boolean) => [{ part: 'relevance' as const, key: 'sp
 
 test('a slider drawn in one go is one step for undo; another hand or a pause makes two', () => {
   const { setups } = shelf;
-  for (const [at, value] of [4, 5, 6].entries()) setups.edit(width(value), setups.revision(), 'Ada', 1000 + at * 100);
+  for (const [at, value] of [4, 5, 6].entries())
+    setups.edit(width(value), setups.revision(), 'Ada', 2_000_000 + at * 100);
   expect(setups.nextUndo()).toMatchObject([{ before: { width: 3 }, after: { width: 6 } }]);
-  setups.edit(width(7), setups.revision(), 'Ben', 1300);
+  setups.edit(width(7), setups.revision(), 'Ben', 2_000_300);
   expect(setups.nextUndo()).toMatchObject([{ before: { width: 6 }, after: { width: 7 } }]);
-  setups.edit(width(8), setups.revision(), 'Ben', 60_000);
+  setups.edit(width(8), setups.revision(), 'Ben', 2_060_000);
   expect(setups.nextUndo()).toMatchObject([{ before: { width: 7 }, after: { width: 8 } }]);
 });
 

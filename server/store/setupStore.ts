@@ -174,6 +174,8 @@ export function openSetupStore(db: Db): SetupStore {
   const joinToLast = (changes: readonly EntryChange[], who: string, at: number): number | null => {
     const last = lastDone.get(names);
     if (!last || lastJournaled.get(names)?.id !== last.id || last.who !== who || at - last.at > oneStep) return null;
+    // What has been published in between is a step of its own: undo must be able to go back to just that.
+    if ((readLive.get({ storefront: storefrontId })?.at ?? 0) >= last.at) return null;
     const before = JSON.parse(last.changes) as EntryChange[];
     const sameEntries =
       before.length === changes.length &&

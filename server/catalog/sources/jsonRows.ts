@@ -40,7 +40,9 @@ function guard(): { stream: Transform; cameOut(): void } {
 export async function* jsonRows(input: Readable, list: string): AsyncGenerator<SourceRow> {
   const guarded = guard();
   const parser = streamJson.parser();
-  const items = list ? parser.pipe(Pick.pick({ filter: list })).pipe(StreamArray.streamArray()) : parser.pipe(StreamArray.streamArray());
+  const items = list
+    ? parser.pipe(Pick.pick({ filter: list })).pipe(StreamArray.streamArray())
+    : parser.pipe(StreamArray.streamArray());
   const fail = (error: Error): void => {
     items.destroy(error);
   };
