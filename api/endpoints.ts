@@ -1,34 +1,15 @@
 import { z } from 'zod';
 import { cardSchema, resultSchema, searchAnswerSchema } from '../core/answer.ts';
-import { setupParts, setupSchema } from '../core/setup/schema.ts';
+import { setupParts } from '../core/setup/schema.ts';
 import { catalogEndpoints } from './catalogEndpoints.ts';
 import { endpoint } from './endpoint.ts';
 import { paths } from './paths.ts';
+import { productEndpoints } from './productEndpoints.ts';
 import { deskSearchQuery, shopSearchQuery } from './searchQuery.ts';
+import { deskStateSchema } from './stateSchema.ts';
 
 const none = z.object({});
 const revision = z.number().int().min(0).describe('The draft revision the writer saw.');
-
-export const changeSchema = z.object({
-  part: z.enum(setupParts),
-  key: z.string(),
-  before: z.unknown(),
-  after: z.unknown(),
-  sentences: z.array(z.string()),
-});
-export type ToldChange = z.infer<typeof changeSchema>;
-
-export const deskStateSchema = z.object({
-  storefront: z.object({ id: z.string(), name: z.string(), currency: z.string() }),
-  revision,
-  setup: setupSchema,
-  changes: z.array(changeSchema).describe('What the draft changes against what is published.'),
-  canUndo: z.string().nullable().describe('What undo would take back, in words.'),
-  canRedo: z.string().nullable(),
-  release: z.object({ number: z.number().int(), at: z.string(), who: z.string() }).nullable(),
-  catalog: z.object({ generation: z.number().int(), records: z.number().int(), families: z.number().int() }),
-});
-export type DeskState = z.infer<typeof deskStateSchema>;
 
 export const attributeSchema = z.object({
   key: z.string(),
@@ -101,7 +82,7 @@ export const endpoints = {
     body: z.strictObject({
       revision,
       edits: z
-        .array(z.strictObject({ part: z.enum(setupParts), key: z.string().min(1).max(220), value: z.unknown() }))
+        .array(z.strictObject({ part: z.enum(setupParts), key: z.string().min(1).max(700), value: z.unknown() }))
         .min(1)
         .max(500),
     }),
@@ -167,4 +148,5 @@ export const endpoints = {
     answer: z.object({ products: z.array(cardSchema) }),
   }),
   ...catalogEndpoints,
+  ...productEndpoints,
 } as const;

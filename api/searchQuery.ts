@@ -32,8 +32,22 @@ const deskFields = {
   movement: flag.default(false),
 };
 
+const many = z.union([z.string().max(80), z.array(z.string().max(80)).max(60)]).transform((value) => [value].flat());
+/** What a stretch of the catalog's table is asked for by. */
+export const listFields = {
+  q: shopFields.q,
+  columns: many.default([]),
+  missing: many.default([]),
+  state: z.enum(['all', 'decided', 'hidden', 'soldOut']).default('all'),
+  kind: z.enum(['products', 'variants']).default('products'),
+  sort: z.string().max(80).default(''),
+  direction: z.enum(['up', 'down']).default('up'),
+  offset: wholeNumber(0, 999_999).default(0),
+  count: wholeNumber(1, 300).default(100),
+};
+
 /** Filters are given as `f.KEY=value`, repeated for several values; a range as `from..to`. */
-function withFilters<Fields extends z.ZodRawShape>(fields: Fields) {
+export function withFilters<Fields extends z.ZodRawShape>(fields: Fields) {
   const known = [...Object.keys(fields), 'f.KEY'];
   return z
     .object(fields)

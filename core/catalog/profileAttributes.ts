@@ -146,10 +146,15 @@ export function isIndexedAsText(profile: AttributeProfile): boolean {
   return profile.kind !== 'number' && profile.kind !== 'price' && profile.kind !== 'date' && profile.kind !== 'link';
 }
 
-/** Attributes with values short enough to be chosen from in a filter or named in a rule. */
+/** Attributes whose values the index holds as such: short ones, and the title, by which products are put in order. */
 export function hasValueColumn(profile: AttributeProfile): boolean {
-  if (profile.kind === 'list' || profile.kind === 'path') return true;
-  return profile.kind === 'text' && profile.key !== 'title' && profile.averageWords <= 8;
+  if (profile.kind === 'list' || profile.kind === 'path' || profile.key === 'title') return true;
+  return profile.kind === 'text' && profile.averageWords <= 8;
+}
+
+/** Attributes with values that can be chosen from in a filter or named in a rule. */
+export function hasChoices(profile: AttributeProfile): boolean {
+  return hasValueColumn(profile) && profile.key !== 'title';
 }
 
 /** Attributes that are amounts: for ranges and tie-breakers. */

@@ -25,6 +25,8 @@ export interface ValueColumn {
   name(value: number): string;
   /** Number of a value text, or -1. */
   find(text: string): number;
+  /** Number of the record's first value, or -1 where it has none. Values are numbered in order of their texts. */
+  first(record: number): number;
   /** Whether the record has one of the values, given as one byte a value number. */
   hasAny(record: number, wanted: Uint8Array): boolean;
   /**
@@ -193,6 +195,11 @@ export function openValueColumns(
       const size = names[index]!.length;
       const column: ValueColumn = {
         ...openNames(names[index]!),
+        first(record) {
+          if (!many) return cells[from + record]! - 1;
+          const at = listStart[from + record]!;
+          return at < listStart[from + record + 1]! ? listIds[at]! : -1;
+        },
         hasAny(record, wanted) {
           if (!many) return cells[from + record]! > 0 && wanted[cells[from + record]! - 1] === 1;
           const end = listStart[from + record + 1]!;

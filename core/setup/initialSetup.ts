@@ -1,4 +1,4 @@
-import { type AttributeProfile, hasValueColumn, isIndexedAsText } from '../catalog/profileAttributes.ts';
+import { type AttributeProfile, hasChoices, isIndexedAsText } from '../catalog/profileAttributes.ts';
 import { availability, standardColumn } from '../catalog/standardColumns.ts';
 import type { AttributeSetting, FilterSetting, Setup, TieBreaker } from './schema.ts';
 
@@ -33,7 +33,7 @@ function firstSetting(profile: AttributeProfile): AttributeSetting {
 /** Filters worth having at first: price, availability, and the attributes that divide the catalog into few values. */
 function firstFilters(profiles: readonly AttributeProfile[]): Record<string, FilterSetting> {
   const dividing = profiles
-    .filter((profile) => hasValueColumn(profile) && profile.kind !== 'path' && profile.key !== 'tags')
+    .filter((profile) => hasChoices(profile) && profile.kind !== 'path' && profile.key !== 'tags')
     .filter((profile) => profile.values >= 2 && profile.values <= 200 && profile.coverage >= 0.3)
     .sort((a, b) => b.coverage - a.coverage || (a.key < b.key ? -1 : 1))
     .slice(0, 6);

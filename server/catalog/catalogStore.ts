@@ -28,6 +28,9 @@ export interface CatalogStore {
   info(): CatalogInfo | null;
   /** The generation a new catalog can be compared with: the one in force, or 0 where its rows are not kept. */
   comparable(): number;
+  /** When a feed last changed something of the catalog in force, or null. */
+  factsAt(): number | null;
+  noteFacts(at: number): void;
   nextGeneration(): number;
   /** Puts a new generation in force in one transaction; with the first one, the setup to begin with is made. */
   putInForce(imported: ImportedCatalog, file: string, at: number, setups: SetupStore): void;
@@ -61,6 +64,12 @@ export function openCatalogStore(db: Db, folder: DataFolder): CatalogStore {
           'SELECT file, at, records, families, rejected, index_bytes FROM catalog_import WHERE generation = ?',
         )
         .get(generation()) ?? null,
+    factsAt: () =>
+      db.prepare<[string], number>('SELECT facts_at FROM fact_note WHERE storefront = ?').pluck().get(storefrontId) ??
+      null,
+    noteFacts(at) {
+      db.prepare('INSERT OR REPLACE INTO fact_note (storefront, facts_at) VALUES (?, ?)').run(storefrontId, at);
+    },
     comparable() {
       const now = generation();
       return now > 0 && catalogKeepsRows(folder, now) ? now : 0;
@@ -87,6 +96,7 @@ export function openCatalogStore(db: Db, folder: DataFolder): CatalogStore {
           imported.indexBytes,
         );
         db.prepare('UPDATE storefront SET generation = ? WHERE id = ?').run(imported.generation, storefrontId);
+        db.prepare('DELETE FROM fact_note WHERE storefront = ?').run(storefrontId);
         if (isFirst && setups.live() === null) setups.begin(initialSetup(attributes), at);
       }).immediate();
     },

@@ -1,6 +1,7 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
-import { type DeskState, endpoints } from '../../api/endpoints.ts';
+import { endpoints } from '../../api/endpoints.ts';
 import type { Problem } from '../../api/problem.ts';
+import type { DeskState } from '../../api/stateSchema.ts';
 import { type SearchAnswer, searchAnswerSchema } from '../../core/answer.ts';
 import { openTestShelf, smallCatalog, type TestShelf } from '../testing/openTestShelf.ts';
 

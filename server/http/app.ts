@@ -3,7 +3,7 @@ import type { Context } from 'hono';
 import { endpoints } from '../../api/endpoints.ts';
 import { chosenFilters } from '../../api/filterParameters.ts';
 import { unknownName } from '../../api/problem.ts';
-import { hasValueColumn, isIndexedAsText, isNumeric } from '../../core/catalog/profileAttributes.ts';
+import { hasChoices, isIndexedAsText, isNumeric } from '../../core/catalog/profileAttributes.ts';
 import { changesBetween } from '../../core/setup/entries.ts';
 import { cardOf } from '../../core/suggest/card.ts';
 import type { CatalogStore } from '../catalog/catalogStore.ts';
@@ -16,6 +16,7 @@ import type { SetupStore, WriteOutcome } from '../store/setupStore.ts';
 import { serveCatalog } from './catalogRoutes.ts';
 import { deskState, namesFrom, tellChanges } from './deskState.ts';
 import { invalidRequest, problem } from './problems.ts';
+import { serveProducts } from './productRoutes.ts';
 import { Refused, servingOn } from './serving.ts';
 
 export interface Services {
@@ -105,6 +106,7 @@ export function createApp(services: Services): OpenAPIHono {
   };
   const who = (context: Context): string => (context.req.header('x-person') ?? 'Merchandiser').slice(0, 80);
 
+  serveProducts(serve, services, written, who as never);
   serve(endpoints.shopSearch, ({ q, page, limit, typing, ...rest }) =>
     searcher.answer(task('live', { query: q, page, limit, typing, filters: chosenFilters(rest) })),
   );
@@ -163,7 +165,7 @@ export function createApp(services: Services): OpenAPIHono {
         ...profile,
         samples: [...profile.samples],
         canSearch: isIndexedAsText(profile),
-        canFilter: hasValueColumn(profile) || isNumeric(profile),
+        canFilter: hasChoices(profile) || isNumeric(profile),
         isNumeric: isNumeric(profile),
         ...(settings[profile.key] ?? { searchable: false, weight: 1, onCard: false }),
       })),

@@ -1,8 +1,9 @@
-import type { DeskState, ToldChange } from '../../api/endpoints.ts';
+import type { DeskState, ToldChange } from '../../api/stateSchema.ts';
 import { firstText } from '../../core/catalog/record.ts';
 import { labelFromKey, standardColumn } from '../../core/catalog/standardColumns.ts';
-import { describeChange, type NamesForChanges } from '../../core/setup/describeChange.ts';
-import { changesBetween, type EntryChange } from '../../core/setup/entries.ts';
+import { decisionTold, describeChange, type NamesForChanges } from '../../core/setup/describeChange.ts';
+import { canonical, changesBetween, type EntryChange } from '../../core/setup/entries.ts';
+import type { Decision } from '../../core/setup/schema.ts';
 import type { CatalogStore } from '../catalog/catalogStore.ts';
 import { type Db, storefrontId } from '../store/database.ts';
 import type { SetupStore } from '../store/setupStore.ts';
@@ -20,8 +21,34 @@ export function namesFrom(catalogs: CatalogStore): NamesForChanges {
   };
 }
 
+/** What makes two decisions about different products one change when they are told. */
+export function groupOf({ part, before, after }: EntryChange): string | null {
+  if (part !== 'products') return null;
+  const { product: _, variant: __, ...decision } = (after ?? before) as Decision;
+  return canonical([after === null ? 'given up' : 'decided', decision]).slice(0, 2000);
+}
+
+/** Changes in words; the same decision about several products is one of them. */
 export function tellChanges(changes: readonly EntryChange[], names: NamesForChanges): ToldChange[] {
-  return changes.map((change) => ({ ...change, sentences: describeChange(change, names) }));
+  const groups = new Map<string, EntryChange[]>();
+  for (const change of changes) {
+    const name = groupOf(change);
+    if (name === null) continue;
+    const known = groups.get(name);
+    if (known) known.push(change);
+    else groups.set(name, [change]);
+  }
+  return changes.flatMap((change): ToldChange[] => {
+    const name = groupOf(change);
+    const together = name === null ? [] : groups.get(name)!;
+    if (together.length < 2) return [{ ...change, sentences: describeChange(change, names) }];
+    if (together[0] !== change) return [];
+    const told = decisionTold((change.after ?? change.before) as Decision, change.after === null, names);
+    const products = new Set(together.map(({ before, after }) => ((after ?? before) as Decision).product)).size;
+    return [
+      { ...change, sentences: [`${told} for ${products} products`], group: { name: name!, count: together.length } },
+    ];
+  });
 }
 
 const inWords = (changes: readonly EntryChange[] | null, names: NamesForChanges): string | null =>
@@ -41,7 +68,8 @@ export function deskState(db: Db, setups: SetupStore, catalogs: CatalogStore): D
   return {
     storefront,
     revision: setups.revision(),
-    setup,
+    setup: { ...setup, products: {} },
+    decisions: Object.keys(setup.products).length,
     changes: live ? tellChanges(changesBetween(live.setup, setup), names) : [],
     canUndo: inWords(setups.nextUndo(), names),
     canRedo: inWords(setups.nextRedo(), names),

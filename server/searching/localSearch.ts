@@ -1,8 +1,13 @@
 import type { Result, SearchAnswer } from '../../core/answer.ts';
+import { type ListedRow, listedRow } from '../../core/browse/listedRow.ts';
+import { type ListRequest, listProducts } from '../../core/browse/listProducts.ts';
 import { movementDepth, withMovement } from '../../core/compare/movement.ts';
 import { type Engine, openEngine, type PreparedSetup, prepareSetup } from '../../core/prepareSetup.ts';
-import { rankedFamilies, type SearchRequest } from '../../core/ranking/rank.ts';
+import { rank, rankedFamilies, type SearchRequest } from '../../core/ranking/rank.ts';
+import { decisionsByProduct } from '../../core/rules/decisions.ts';
+import { isHidden } from '../../core/rules/hiddenRecords.ts';
 import { search } from '../../core/search.ts';
+import type { Decision } from '../../core/setup/schema.ts';
 import { openCatalog } from '../catalog/catalogReader.ts';
 import { type CatalogView, openStandingCatalog, type StandingCatalog } from '../catalog/standingCatalog.ts';
 import type { DataFolder } from '../dataFolder.ts';
@@ -25,10 +30,40 @@ export interface LocalSearch {
   answer(task: SearchTask): SearchAnswer;
   /** One product of a search wherever it stands, with its arithmetic, or null where the search does not show it. */
   why(task: SearchTask, product: string): { result: Result | null; total: number };
+  rows(task: RowsTask): Rows;
+  /** Ids of all the products a list shows, in its order. */
+  productIds(task: Pick<RowsTask, 'generation' | 'shared' | 'request'>): string[];
+  /** Where a product stands for searches under the draft, from 1; null where it is not among the first. */
+  places(task: Pick<SearchTask, 'generation' | 'shared'>, product: string, searches: readonly string[]): Place[];
 }
+export interface Place {
+  readonly query: string;
+  readonly place: number | null;
+  /** Products found. */
+  readonly of: number;
+}
+
+/** A stretch of the catalog's table under the draft. */
+export interface RowsTask extends Pick<SearchTask, 'generation' | 'shared'> {
+  readonly request: ListRequest;
+  readonly columns: readonly string[];
+  readonly offset: number;
+  readonly count: number;
+}
+export interface Rows {
+  /** Rows and products in all. */
+  readonly total: number;
+  readonly products: number;
+  readonly rows: (ListedRow & { readonly isHidden: boolean })[];
+}
+
+/** Lists kept in order, so that scrolling does not sort anew. */
+const listsKept = 6;
 
 /** Products looked through for one that is asked about. */
 const whyDepth = 2000;
+/** Places of a search looked through on a product's page. */
+const placesDepth = 500;
 
 /** A setup bound to the catalog as it stands under it. */
 interface Ready {
@@ -36,6 +71,8 @@ interface Ready {
   readonly view: CatalogView;
   readonly engine: Engine;
   readonly setup: PreparedSetup;
+  readonly decisions: ReadonlyMap<string, readonly Decision[]>;
+  readonly lists: Map<string, Uint32Array>;
 }
 
 export function openLocalSearch(folder: DataFolder, db: Db): LocalSearch {
@@ -44,7 +81,7 @@ export function openLocalSearch(folder: DataFolder, db: Db): LocalSearch {
   let catalog: StandingCatalog | null = null;
   const ready: Record<'draft' | 'live', Ready | null> = { draft: null, live: null };
 
-  const catalogFor = ({ generation, shared }: SearchTask): StandingCatalog => {
+  const catalogFor = ({ generation, shared }: Pick<SearchTask, 'generation' | 'shared'>): StandingCatalog => {
     if (catalog?.reader.generation !== generation) {
       catalog?.reader.close();
       catalog = openStandingCatalog(openCatalog(folder, generation, shared));
@@ -53,7 +90,7 @@ export function openLocalSearch(folder: DataFolder, db: Db): LocalSearch {
     }
     return catalog;
   };
-  const readyFor = (task: SearchTask, from: 'draft' | 'live' = task.from): Ready => {
+  const readyFor = (task: Pick<SearchTask, 'generation' | 'shared'>, from: 'draft' | 'live'): Ready => {
     const standing = catalogFor(task);
     const version = `${from === 'draft' ? setups.revision() : (liveNumber.get() ?? 0)}/${standing.facts}`;
     const known = ready[from];
@@ -64,12 +101,13 @@ export function openLocalSearch(folder: DataFolder, db: Db): LocalSearch {
     const engine =
       [ready.draft, ready.live].find((other) => other?.view.version === view.version)?.engine ??
       openEngine(view.snapshot);
-    const fresh: Ready = { version, view, engine, setup: prepareSetup(engine, setup) };
+    const decisions = decisionsByProduct(setup);
+    const fresh: Ready = { version, view, engine, setup: prepareSetup(engine, setup), decisions, lists: new Map() };
     ready[from] = fresh;
     return fresh;
   };
   const answer = (task: SearchTask): SearchAnswer => {
-    const { engine, setup, view } = readyFor(task);
+    const { engine, setup, view } = readyFor(task, task.from);
     const found = search(engine, setup, task.request, view.record);
     if (!task.movement) return found;
     const { filters, query, typing } = task.request;
@@ -77,10 +115,58 @@ export function openLocalSearch(folder: DataFolder, db: Db): LocalSearch {
     const live = readyFor(task, 'live');
     return withMovement(found, rankedFamilies(live.engine, live.setup, before, movementDepth));
   };
+  const listFor = (ready: Ready, request: ListRequest): Uint32Array => {
+    const key = JSON.stringify(request);
+    let list = ready.lists.get(key);
+    if (!list) {
+      const { snapshot } = ready.view;
+      const decided = new Set([...ready.decisions.keys()].map((product) => snapshot.findFamily(product)));
+      list = listProducts(ready.engine, ready.setup, request, decided);
+      if (ready.lists.size >= listsKept) ready.lists.clear();
+      ready.lists.set(key, list);
+    }
+    return list;
+  };
+  const familiesIn = ({ view }: Ready, request: ListRequest, list: Uint32Array): Set<number> =>
+    new Set(request.kind === 'products' ? list : list.map((record) => view.snapshot.recordFamily[record]!));
   return {
     answer,
+    rows({ request, columns, offset, count, ...task }) {
+      const ready = readyFor(task, 'draft');
+      const { view, setup, decisions } = ready;
+      const { snapshot } = view;
+      const list = listFor(ready, request);
+      const rows = Array.from(list.subarray(offset, offset + count), (item) => {
+        const [from, to] = request.kind === 'products' ? snapshot.recordsOf(item) : [item, item + 1];
+        const ordinals = Array.from({ length: to - from }, (_, at) => from + at);
+        const facts = ordinals.map((ordinal) => catalog!.reader.record(ordinal));
+        const records = ordinals.map(view.record);
+        const variant = request.kind === 'variants' ? records[0]!.id : null;
+        const about = decisions.get(records[0]!.familyId) ?? [];
+        return {
+          ...listedRow(records, facts, variant, columns, about, setup.setup),
+          isHidden: ordinals.every((ordinal) => isHidden(setup.hidden, ordinal)),
+        };
+      });
+      return { total: list.length, products: familiesIn(ready, request, list).size, rows };
+    },
+    productIds({ request, ...task }) {
+      const ready = readyFor(task, 'draft');
+      return [...familiesIn(ready, request, listFor(ready, request))].map((family) =>
+        ready.view.snapshot.familyId(family),
+      );
+    },
+    places(task, product, searches) {
+      const { engine, setup } = readyFor(task, 'draft');
+      return searches.map((query) => {
+        const ranking = rank(engine, setup, { query, filters: {}, page: 1, limit: 1 }, placesDepth);
+        const families = ranking.placed.map(({ candidate }) => ranking.candidates.families[candidate]!);
+        const place = families.indexOf(engine.snapshot.findFamily(product)) + 1;
+        return { query, place: place > 0 ? place : null, of: ranking.total };
+      });
+    },
     why(task, product) {
-      const { engine, setup } = readyFor(task);
+      const { engine, setup } = readyFor(task, task.from);
       const order = rankedFamilies(engine, setup, task.request, whyDepth);
       const place = order.indexOf(product) + 1;
       const page = answer({ ...task, request: { ...task.request, page: Math.max(1, place), limit: 1, explain: true } });

@@ -1,14 +1,14 @@
 import { workerData } from 'node:worker_threads';
 import { openDataFolder } from '../dataFolder.ts';
 import { openDatabase } from '../store/database.ts';
-import { openLocalSearch, type SearchTask } from './localSearch.ts';
+import { type LocalSearch, openLocalSearch } from './localSearch.ts';
 
-export type WorkerTask =
-  | { readonly kind: 'answer'; readonly task: SearchTask }
-  | { readonly kind: 'why'; readonly task: SearchTask; readonly product: string };
+/** A method of the local search with what it is called with. */
+export type WorkerTask = {
+  [Name in keyof LocalSearch]: { readonly call: Name; readonly given: Parameters<LocalSearch[Name]> };
+}[keyof LocalSearch];
 
 const folder = openDataFolder((workerData as { root: string }).root);
 const local = openLocalSearch(folder, openDatabase(folder.database, { readOnly: true }));
 
-export default (work: WorkerTask): unknown =>
-  work.kind === 'answer' ? local.answer(work.task) : local.why(work.task, work.product);
+export default ({ call, given }: WorkerTask): unknown => (local[call] as (...given: unknown[]) => unknown)(...given);

@@ -59,6 +59,10 @@ CREATE TABLE IF NOT EXISTS catalog_import (
   rejected INTEGER NOT NULL,
   index_bytes INTEGER NOT NULL
 ) STRICT;
+CREATE TABLE IF NOT EXISTS fact_note (
+  storefront TEXT PRIMARY KEY,
+  facts_at INTEGER NOT NULL             -- when a feed last changed a price or stock
+) STRICT;
 CREATE TABLE IF NOT EXISTS mapping (
   storefront TEXT NOT NULL,
   shape TEXT NOT NULL,                  -- the columns of the files it is for

@@ -1,6 +1,6 @@
-import type { ToldChange } from '../../../api/endpoints.ts';
+import type { ToldChange } from '../../../api/stateSchema.ts';
 import { knownState } from '../state/deskState.ts';
-import { edit } from '../state/edits.ts';
+import { edit, giveUpGroup } from '../state/edits.ts';
 
 const partNames = {
   attributes: 'Attributes',
@@ -9,13 +9,14 @@ const partNames = {
   plans: 'Shelf plans',
   hiding: 'Hiding',
   emptyShelf: 'Empty shelf',
+  products: 'Catalog',
 } as const;
 
 /** Changes against what is published, in words, each of which can be given up by itself. */
 export function ChangeList({ changes }: { readonly changes: readonly ToldChange[] }) {
   return (
     <ul className="mt-2 space-y-1.5">
-      {changes.map(({ part, key, before, sentences }) => (
+      {changes.map(({ part, key, before, sentences, group }) => (
         <li key={`${part}/${key}`} className="flex items-start gap-3 border-b pb-1.5 last:border-0">
           <div className="min-w-0 flex-1">
             <span className="text-[12px] text-soft">{partNames[part]}</span>
@@ -29,7 +30,10 @@ export function ChangeList({ changes }: { readonly changes: readonly ToldChange[
             type="button"
             className="shrink-0 rounded px-1.5 py-0.5 text-[13px] text-press hover:underline"
             aria-label={`Give up: ${sentences[0]}`}
-            onClick={() => knownState() && void edit({ part, key, value: before ?? null })}
+            onClick={() => {
+              if (group) void giveUpGroup(group.name);
+              else if (knownState()) void edit({ part, key, value: before ?? null });
+            }}
           >
             Give up
           </button>

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import type { DeskState } from '../../../api/endpoints.ts';
+import type { DeskState } from '../../../api/stateSchema.ts';
 import { call } from '../../client/call.ts';
 import { queryClient } from './queryClient.ts';
 

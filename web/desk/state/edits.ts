@@ -1,6 +1,6 @@
 import { toast } from 'sonner';
 import { create } from 'zustand';
-import type { DeskState } from '../../../api/endpoints.ts';
+import type { DeskState } from '../../../api/stateSchema.ts';
 import { type EntryEdit, withEntry } from '../../../core/setup/withEntry.ts';
 import { CallProblem, call } from '../../client/call.ts';
 import { knownState, stateKey, takeState } from './deskState.ts';
@@ -61,6 +61,35 @@ export function edit(...edits: EntryEdit[]): Promise<void> {
   if (!isSending) sending = sendWaiting();
   return sending;
 }
+
+/**
+ * A change of the draft that the server works out, such as one act on many products: it waits for edits on their way,
+ * shows what it answers, and tells a refusal. Answers null where it was refused.
+ */
+export async function act<Answer>(
+  call: (revision: number) => Promise<Answer>,
+  stateIn: (answer: Answer) => DeskState,
+): Promise<Answer | null> {
+  await sending;
+  useSaving.setState({ isSaving: true });
+  try {
+    const answer = await call(knownState()!.revision);
+    take(stateIn(answer));
+    return answer;
+  } catch (error) {
+    await refused(error);
+    return null;
+  } finally {
+    useSaving.setState({ isSaving: false });
+  }
+}
+
+/** Gives up decisions about products that are told as one change. */
+export const giveUpGroup = (group: string): Promise<DeskState | null> =>
+  act(
+    (revision) => call('giveUp', { body: { revision, group } }),
+    (state) => state,
+  );
 
 type Step = 'undo' | 'redo';
 

@@ -1,0 +1,28 @@
+import { z } from 'zod';
+import { setupParts, setupSchema } from '../core/setup/schema.ts';
+
+const revision = z.number().int().min(0).describe('The draft revision the writer saw.');
+
+export const changeSchema = z.object({
+  part: z.enum(setupParts),
+  key: z.string(),
+  before: z.unknown(),
+  after: z.unknown(),
+  sentences: z.array(z.string()),
+  /** For decisions told as one: how many there are, and the name by which they are given up together. */
+  group: z.object({ name: z.string(), count: z.number().int() }).optional(),
+});
+export type ToldChange = z.infer<typeof changeSchema>;
+
+export const deskStateSchema = z.object({
+  storefront: z.object({ id: z.string(), name: z.string(), currency: z.string() }),
+  revision,
+  setup: setupSchema.describe('The draft; of decisions about products only their number is told.'),
+  decisions: z.number().int().describe('Decisions about products in the draft.'),
+  changes: z.array(changeSchema).describe('What the draft changes against what is published.'),
+  canUndo: z.string().nullable().describe('What undo would take back, in words.'),
+  canRedo: z.string().nullable(),
+  release: z.object({ number: z.number().int(), at: z.string(), who: z.string() }).nullable(),
+  catalog: z.object({ generation: z.number().int(), records: z.number().int(), families: z.number().int() }),
+});
+export type DeskState = z.infer<typeof deskStateSchema>;

@@ -1,0 +1,107 @@
+import { type BoundFilter, type ChosenFilters, testFilters } from '../facets/filters.ts';
+import type { Engine, PreparedSetup } from '../prepareSetup.ts';
+import { findMatches } from '../query/findMatches.ts';
+import { findExactSku } from '../query/understand.ts';
+import { isHidden } from '../rules/hiddenRecords.ts';
+import { tokenize } from '../text/tokenize.ts';
+
+/** Which products (or variants) of the catalog to list, and in what order. Hidden and sold-out ones are listed too. */
+export interface ListRequest {
+  readonly query: string;
+  /** By attribute: texts of which any, or one range as in filters. */
+  readonly filters: ChosenFilters;
+  /** Attributes the record must not have. */
+  readonly missing: readonly string[];
+  readonly state: 'all' | 'decided' | 'hidden' | 'soldOut';
+  readonly kind: 'products' | 'variants';
+  /** An attribute, or empty for catalog order. */
+  readonly sort: string;
+  readonly direction: 'up' | 'down';
+}
+
+/** Filters over any attribute of the catalog, whether or not the shop has one for it. */
+function filtersFor({ snapshot }: Engine, chosen: ChosenFilters): BoundFilter[] {
+  return Object.keys(chosen).map((attribute): BoundFilter => {
+    const numbers = snapshot.numbers.get(attribute) ?? null;
+    return {
+      key: attribute,
+      attribute,
+      label: attribute,
+      kind: numbers ? 'range' : 'ticks',
+      order: 0,
+      counts: false,
+      valueOrder: 'count',
+      values: numbers ? null : (snapshot.values.get(attribute) ?? null),
+      numbers,
+    };
+  });
+}
+
+function wantedRecords(engine: Engine, prepared: PreparedSetup, query: string): Uint32Array {
+  const open: PreparedSetup = { ...prepared, hidden: null };
+  if (tokenize(query).length === 0) return engine.matcher.all(null).records;
+  const sku = findExactSku(engine.snapshot, query);
+  const { records } = findMatches(engine, open, query, { typing: true, keepAll: sku >= 0 }).matches;
+  return sku < 0 || records.includes(sku) ? records.slice() : Uint32Array.from([...records, sku]).sort();
+}
+
+/** By record or family, something to order by: a number, NaN where there is none. */
+function sortValues({ snapshot }: Engine, request: ListRequest): ((item: number) => number) | null {
+  const { sort, kind } = request;
+  const numbers = snapshot.numbers.get(sort);
+  if (numbers) return kind === 'products' ? (item) => numbers.ofFamily(item) : (item) => numbers.ofRecord(item);
+  const values = snapshot.values.get(sort);
+  if (!values) return null;
+  // Values are numbered in order of their texts.
+  const ofRecord = (record: number): number => {
+    const value = values.first(record);
+    return value < 0 ? Number.NaN : value;
+  };
+  return kind === 'products' ? (item) => ofRecord(snapshot.recordsOf(item)[0]) : ofRecord;
+}
+
+/**
+ * The numbers of the families (or records) asked for, in order; what lacks the attribute sorted by comes last, equals
+ * in catalog order. `decided` are the families with decisions. Cost: a pass over the records found, and a sort.
+ */
+export function listProducts(
+  engine: Engine,
+  prepared: PreparedSetup,
+  request: ListRequest,
+  decided: ReadonlySet<number>,
+): Uint32Array {
+  const { snapshot } = engine;
+  const found = wantedRecords(engine, prepared, request.query);
+  const filters = filtersFor(engine, request.filters);
+  const { failing } = testFilters(filters, request.filters, found, engine.failing);
+  const missing = request.missing.flatMap(
+    (attribute) => snapshot.values.get(attribute) ?? snapshot.numbers.get(attribute) ?? [],
+  );
+  const lacks = (record: number): boolean =>
+    missing.every((column) => ('first' in column ? column.first(record) < 0 : Number.isNaN(column.ofRecord(record))));
+  const stands = (record: number): boolean => {
+    if (request.state === 'decided') return decided.has(snapshot.recordFamily[record]!);
+    if (request.state === 'hidden') return isHidden(prepared.hidden, record);
+    return request.state === 'all' || engine.inStock[record] === 0;
+  };
+  const items: number[] = [];
+  let last = -1;
+  for (const record of found) {
+    if ((failing !== null && failing[record] !== 0) || !lacks(record) || !stands(record)) continue;
+    const item = request.kind === 'products' ? snapshot.recordFamily[record]! : record;
+    if (item !== last) items.push(item);
+    last = item;
+  }
+  const sortValue = sortValues(engine, request);
+  if (!sortValue) return Uint32Array.from(items);
+  const values = items.map(sortValue);
+  const sign = request.direction === 'up' ? 1 : -1;
+  const order = items
+    .map((_, at) => at)
+    .sort((a, b) => {
+      const [x, y] = [values[a]!, values[b]!];
+      if (Number.isNaN(x) || Number.isNaN(y)) return Number(Number.isNaN(x)) - Number(Number.isNaN(y)) || a - b;
+      return sign * (x - y) || a - b;
+    });
+  return Uint32Array.from(order, (at) => items[at]!);
+}
