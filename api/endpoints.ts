@@ -23,6 +23,8 @@ export const attributeSchema = z.object({
   canSearch: z.boolean(),
   canFilter: z.boolean(),
   isNumeric: z.boolean(),
+  canDecide: z.boolean().describe('Whether its value can be set by hand.'),
+  wins: z.enum(['here', 'file']).optional(),
   searchable: z.boolean(),
   weight: z.number(),
   onCard: z.boolean(),

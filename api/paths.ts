@@ -39,3 +39,9 @@ export const paths = {
   twins: { method: 'get', path: '/desk/catalog/twins' },
 } as const;
 export type EndpointName = keyof typeof paths;
+
+/** Addresses that answer a file rather than JSON. */
+export const filePaths = {
+  exportCatalog: '/desk/catalog/export',
+  rejectedRows: '/desk/catalog/rejected.csv',
+} as const;

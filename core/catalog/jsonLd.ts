@@ -54,6 +54,7 @@ export function rowsOfJsonLd(item: Thing): Cells[] {
     const row: Record<string, string | readonly string[]> = {};
     const left = { ...cells } as Record<string, string | readonly string[]>;
     delete left['@type'];
+    delete left['offers.priceCurrency'];
     for (const [from, to] of renamed) {
       const value = left[from];
       delete left[from];
@@ -82,6 +83,7 @@ const placed = new Set([
   'material',
   'date_added',
   availability.key,
+  'contains',
 ]);
 
 const amountOrText = (value: AttributeValue): unknown =>
@@ -124,6 +126,10 @@ export function toJsonLd(record: CatalogRecord, currency: string): Thing {
     },
     additionalProperty: Object.entries(values)
       .filter(([key]) => !placed.has(key) || (key === 'ratings' && values.rating === undefined))
-      .map(([key, value]) => ({ '@type': 'PropertyValue', name: key, value: amountOrText(value) })),
+      .map(([key, value]) => ({
+        '@type': 'PropertyValue',
+        name: key,
+        value: key === 'hidden' ? 'yes' : amountOrText(value),
+      })),
   };
 }

@@ -1,5 +1,5 @@
 /** Signs with which a spreadsheet takes a cell for a formula. */
-const formula = /^[=+\-@\t\r]/;
+const formula = /^'*[=+\-@\t\r]/;
 /** A plain negative number is no formula. */
 const number = /^-?\d+([.,]\d+)?$/;
 

@@ -4,6 +4,7 @@ import { endpoints } from '../../api/endpoints.ts';
 import { chosenFilters } from '../../api/filterParameters.ts';
 import { unknownName } from '../../api/problem.ts';
 import { hasChoices, isIndexedAsText, isNumeric } from '../../core/catalog/profileAttributes.ts';
+import { untouchable } from '../../core/rules/decisions.ts';
 import { changesBetween } from '../../core/setup/entries.ts';
 import { cardOf } from '../../core/suggest/card.ts';
 import type { CatalogStore } from '../catalog/catalogStore.ts';
@@ -167,6 +168,7 @@ export function createApp(services: Services): OpenAPIHono {
         canSearch: isIndexedAsText(profile),
         canFilter: hasChoices(profile) || isNumeric(profile),
         isNumeric: isNumeric(profile),
+        canDecide: !untouchable.has(profile.key),
         ...(settings[profile.key] ?? { searchable: false, weight: 1, onCard: false }),
       })),
     };

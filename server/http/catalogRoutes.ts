@@ -3,15 +3,20 @@ import { join } from 'node:path';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import type { OpenAPIHono } from '@hono/zod-openapi';
+import { stream } from 'hono/streaming';
 import { catalogEndpoints } from '../../api/catalogEndpoints.ts';
-import { paths } from '../../api/paths.ts';
+import { filePaths } from '../../api/paths.ts';
 import { checkMapping, type Mapping } from '../../core/catalog/mapping.ts';
 import { firstText } from '../../core/catalog/record.ts';
+import { exportFormats } from '../../core/catalog/writeCatalog.ts';
 import { writeCsv } from '../../core/catalog/writeCsv.ts';
 import { openCatalog } from '../catalog/catalogReader.ts';
 import { countContent } from '../catalog/content.ts';
+import { exportCatalog } from '../catalog/exportCatalog.ts';
+import { currencyOf } from '../store/database.ts';
 import type { Services } from './app.ts';
 import { namesFrom } from './deskState.ts';
+import { problem } from './problems.ts';
 import { Refused, type Serve } from './serving.ts';
 
 /** Largest catalog file taken, in bytes. */
@@ -116,7 +121,7 @@ export function serveCatalog(app: OpenAPIHono, serve: Serve, services: Services)
     }
   };
   serve(catalogEndpoints.rejectedRows, ({ of }) => ({ rows: rejectedRows(of, rejectedShown) }));
-  app.get(`${paths.rejectedRows.path}.csv`, (context) => {
+  app.get(filePaths.rejectedRows, (context) => {
     const rows = rejectedRows(context.req.query('of') === 'ready' ? 'ready' : 'force', rejectedSaved);
     context.header('content-type', 'text/csv; charset=utf-8');
     context.header('content-disposition', 'attachment; filename="refused-rows.csv"');
@@ -126,6 +131,23 @@ export function serveCatalog(app: OpenAPIHono, serve: Serve, services: Services)
         rows.map(({ line, column, reason }) => [String(line), column, reason]),
       ),
     );
+  });
+  app.get(filePaths.exportCatalog, (context) => {
+    const format = exportFormats.find((each) => each === (context.req.query('format') ?? 'csv'));
+    const standing = catalogs.standing();
+    if (!format || !standing)
+      return problem(context, 400, {
+        code: 'invalid-parameter',
+        message: standing ? `format: is one of ${exportFormats.join(', ')}.` : 'There is no catalog to take away yet.',
+        field: 'format',
+      });
+    const view = standing.view(services.setups.draft());
+    const type = { csv: 'text/csv', jsonl: 'application/jsonl', jsonld: 'application/ld+json' }[format];
+    context.header('content-type', `${type}; charset=utf-8`);
+    context.header('content-disposition', `attachment; filename="catalog.${format}"`);
+    return stream(context, async (out) => {
+      for (const piece of exportCatalog(view, format, currencyOf(db))) await out.write(piece);
+    });
   });
   serve(catalogEndpoints.commitImport, () => {
     const job = imports.commit();

@@ -97,3 +97,6 @@ export function openDatabase(path: string, options: { readonly readOnly?: boolea
   db.exec(schema);
   return db;
 }
+
+export const currencyOf = (db: Db): string =>
+  db.prepare<[string], string>('SELECT currency FROM storefront WHERE id = ?').pluck().get(storefrontId) ?? 'GBP';

@@ -28,7 +28,9 @@ const router = createBrowserRouter([
         path: 'catalog',
         ...lazily(() => import('./screens/catalog/CatalogFrame.tsx'), 'CatalogFrame'),
         children: [
-          { index: true, element: <Navigate to="/catalog/bring-in" replace /> },
+          { index: true, element: <Navigate to="/catalog/products" replace /> },
+          { path: 'products', ...lazily(() => import('./screens/catalog/Products.tsx'), 'Products') },
+          { path: 'products/:id', ...lazily(() => import('./screens/catalog/ProductPage.tsx'), 'ProductPage') },
           { path: 'bring-in', ...lazily(() => import('./screens/catalog/BringIn.tsx'), 'BringIn') },
           { path: 'reading', ...lazily(() => import('./screens/catalog/Reading.tsx'), 'Reading') },
           { path: 'twins', ...lazily(() => import('./screens/catalog/TwinProducts.tsx'), 'TwinProducts') },

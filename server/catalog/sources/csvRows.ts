@@ -1,6 +1,7 @@
 import type { Readable } from 'node:stream';
 import { type CsvError, parse } from 'csv-parse';
 import { mostColumns } from '../../../core/catalog/mapping.ts';
+import { plainAgain } from '../../../core/catalog/writeCsv.ts';
 import { type FileForm, FileProblem, type SourceRow } from './source.ts';
 
 /** Longest row taken, in characters: what a file says is never trusted for size. */
@@ -73,7 +74,7 @@ export async function* csvRows(
       continue;
     }
     const cells: Record<string, string> = {};
-    for (let at = 0; at < names.length; at++) cells[names[at]!] = record[at]!;
+    for (let at = 0; at < names.length; at++) cells[names[at]!] = plainAgain(record[at]!);
     yield { line, cells };
   }
   yield* refused.splice(0);

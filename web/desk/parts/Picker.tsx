@@ -8,19 +8,28 @@ export function Picker({
   label,
   find,
   placeholder,
+  closed,
   children,
 }: {
   readonly label: string;
   /** What the list is called for screen readers. */
   readonly find: string;
   readonly placeholder: string;
+  /** Called when the list is closed, however. */
+  closed?(): void;
   /** The list for what is typed; `close` is called when something was chosen. */
   children(typed: string, close: () => void): ReactNode;
 }) {
   const [isOpen, setOpen] = useState(false);
   const [text, setText] = useState('');
   return (
-    <Popover.Root open={isOpen} onOpenChange={setOpen}>
+    <Popover.Root
+      open={isOpen}
+      onOpenChange={(next) => {
+        setOpen(next);
+        if (!next) closed?.();
+      }}
+    >
       <Popover.Trigger className="inline-flex items-center gap-1.5 rounded-lg border bg-surface px-3 py-1.5 font-semibold hover:border-edge">
         <Plus size={15} aria-hidden /> {label}
       </Popover.Trigger>
@@ -43,6 +52,7 @@ export function Picker({
               {children(text.trim(), () => {
                 setText('');
                 setOpen(false);
+                closed?.();
               })}
             </Command.List>
           </Command>

@@ -22,11 +22,16 @@ export function useAttributes() {
   return { attributes, error, refetch };
 }
 
-/** Changes what the draft says of one attribute. */
-export function setAttribute(row: AttributeRow, change: Partial<AttributeSetting>): void {
-  const before = knownState()?.setup.attributes[row.key] ?? unset;
-  void edit({ part: 'attributes', key: row.key, value: { ...before, ...change } });
+type AttributeChange = { readonly [Key in keyof AttributeSetting]?: AttributeSetting[Key] | undefined };
+
+/** Changes what the draft says of one attribute; undefined takes a setting away. */
+export function setAttributeByKey(key: string, change: AttributeChange): void {
+  const before = knownState()?.setup.attributes[key] ?? unset;
+  const after = Object.entries({ ...before, ...change }).filter(([, value]) => value !== undefined);
+  void edit({ part: 'attributes', key, value: Object.fromEntries(after) });
 }
+
+export const setAttribute = (row: AttributeRow, change: AttributeChange): void => setAttributeByKey(row.key, change);
 
 /** Heaviest first, then by name: the order of importance. */
 export const byWeight = (a: AttributeRow, b: AttributeRow): number =>

@@ -5,6 +5,7 @@ import { LoadProblem, ScreenHead } from '../../parts/Screen.tsx';
 import { useCatalog } from '../../state/catalog.ts';
 
 const pages = [
+  { to: '/catalog/products', label: 'Products' },
   { to: '/catalog/bring-in', label: 'Bring in' },
   { to: '/catalog/reading', label: 'How it is read' },
   { to: '/catalog/twins', label: 'Twins' },

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { Download } from 'lucide-react';
-import { paths } from '../../../../api/paths.ts';
+import { filePaths } from '../../../../api/paths.ts';
 import { call } from '../../../client/call.ts';
 import { count } from '../../../look/price.ts';
 import { RowList } from '../../parts/RowList.tsx';
@@ -28,7 +28,7 @@ export function RejectedRows({ of, all }: { readonly of: 'force' | 'ready'; read
       <p className="mt-1.5 flex items-center gap-3 text-[13px] text-soft">
         <a
           className="inline-flex items-center gap-1.5 font-semibold text-press hover:underline"
-          href={`${paths.rejectedRows.path}.csv?of=${of}`}
+          href={`${filePaths.rejectedRows}?of=${of}`}
           download
         >
           <Download size={14} aria-hidden /> Save them as CSV

@@ -1,0 +1,87 @@
+import { ArrowDown, ArrowUp } from 'lucide-react';
+import type { AttributeRow } from '../../../../../api/endpoints.ts';
+import { useProductTable } from '../../../state/productTable.ts';
+import { titleWidth } from './ProductGrid.tsx';
+
+export interface Leaf {
+  readonly id: string;
+  getSize(): number;
+}
+
+/** The names of the columns, each of which sorts by it: up, down, and back to the catalog's own order. */
+export function GridHead({
+  leaves,
+  height,
+  width,
+  attributes,
+}: {
+  readonly leaves: readonly Leaf[];
+  readonly height: number;
+  readonly width: number;
+  readonly attributes: readonly AttributeRow[];
+}) {
+  const { chosen, set } = useProductTable();
+  return (
+    <div
+      role="row"
+      aria-rowindex={1}
+      className="sticky top-0 z-20 flex border-b bg-paper-deep font-semibold text-[13px]"
+      style={{ height, width }}
+    >
+      <div
+        role="columnheader"
+        className="sticky left-0 z-10 flex shrink-0 items-center gap-2.5 bg-paper-deep px-3"
+        style={{ width: titleWidth }}
+      >
+        <input
+          type="checkbox"
+          aria-label="Choose every product the list shows"
+          tabIndex={-1}
+          checked={chosen === 'all'}
+          onChange={(event) => set({ chosen: event.target.checked ? 'all' : new Set() })}
+        />
+        <SortButton id="title" label="Title" />
+      </div>
+      {leaves.map((leaf) => (
+        <div
+          key={leaf.id}
+          role="columnheader"
+          className="flex shrink-0 items-center px-2.5"
+          style={{ width: leaf.getSize() }}
+        >
+          <SortButton id={leaf.id} label={attributes.find(({ key }) => key === leaf.id)?.label ?? leaf.id} />
+        </div>
+      ))}
+    </div>
+  );
+}
+
+function SortButton({ id, label }: { readonly id: string; readonly label: string }) {
+  const { sort, set } = useProductTable();
+  const own = sort?.key === id ? sort.direction : null;
+  const next =
+    own === null
+      ? ({ key: id, direction: 'up' } as const)
+      : own === 'up'
+        ? ({ key: id, direction: 'down' } as const)
+        : null;
+  return (
+    <button
+      type="button"
+      tabIndex={-1}
+      className="flex min-w-0 items-center gap-1 hover:underline"
+      title={
+        own === null
+          ? `Sort by ${label}`
+          : own === 'up'
+            ? `Sorted up; sort ${label} down`
+            : 'Sorted down; back to catalog order'
+      }
+      onClick={() => set({ sort: next })}
+    >
+      <span className="truncate">{label}</span>
+      {own === 'up' && <ArrowUp size={13} aria-label="sorted up" />}
+      {own === 'down' && <ArrowDown size={13} aria-label="sorted down" />}
+    </button>
+  );
+}
