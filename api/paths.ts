@@ -22,6 +22,7 @@ export const paths = {
   editProducts: { method: 'post', path: '/desk/catalog/products' },
   giveUp: { method: 'post', path: '/desk/catalog/give-up' },
   facts: { method: 'post', path: '/desk/catalog/facts' },
+  feed: { method: 'post', path: '/desk/catalog/feed' },
   freshness: { method: 'get', path: '/desk/catalog/freshness' },
   catalog: { method: 'get', path: '/desk/catalog' },
   startImport: { method: 'post', path: '/desk/catalog/import' },

@@ -13,6 +13,7 @@ const revision = whole.min(0).describe('The draft revision the writer saw.');
 
 export const listedCellSchema = z.object({
   text: z.string(),
+  shown: z.string(),
   different: whole.describe('Different values among the variants the row stands for.'),
   from: z.enum(['file', 'here']),
   contested: z.boolean().describe('Whether both the file and a decision have a value.'),
@@ -61,6 +62,7 @@ export const freshnessSchema = z.object({
     .nullable()
     .describe('When a feed last changed a price or stock; null where none has since the import.'),
   version: z.string().describe('Changes with everything that is new in the index.'),
+  feed: z.object({ isOn: z.boolean(), changed: whole }).describe('The simulated feed that ships with the demo.'),
 });
 
 /** Looking through the catalog, and deciding about its products. */
@@ -157,6 +159,13 @@ export const productEndpoints = {
         .max(10_000),
     }),
     answer: z.object({ changed: whole, unknown: z.array(z.string()) }),
+  }),
+  feed: endpoint({
+    ...paths.feed,
+    summary: 'Switches the simulated feed on or off.',
+    query: none,
+    body: z.strictObject({ isOn: z.boolean() }),
+    answer: freshnessSchema,
   }),
   freshness: endpoint({
     ...paths.freshness,

@@ -6,6 +6,7 @@ import { pino } from 'pino';
 import { openImportJobs } from './catalog/importJobs.ts';
 import { StartProblem } from './dataFolder.ts';
 import { loadDemoStore } from './demoStore.ts';
+import { openSimulatedFeed } from './feed/simulatedFeed.ts';
 import { createApp } from './http/app.ts';
 import { serveStatic } from './http/staticFiles.ts';
 import { openShelf, tidyAfterCrash } from './openShelf.ts';
@@ -44,7 +45,8 @@ async function start(): Promise<void> {
     await loadDemoStore(shelf, imports, demo);
   }
   const searcher = pooledSearcher(shelf.folder, new URL('./searchWorker.js', import.meta.url), 2);
-  const app = createApp({ ...shelf, imports, searcher, now });
+  const feed = openSimulatedFeed({ ...shelf, now, seed: 20261101 });
+  const app = createApp({ ...shelf, imports, searcher, feed, now });
   serveStatic(app, { web: join(here, '..', 'web'), pictures: join(demo, 'pictures') });
   const server = serve({ fetch: app.fetch, port, hostname: '127.0.0.1' }, (address) => {
     console.log(`Clever Shelf is at http://127.0.0.1:${address.port}/`);

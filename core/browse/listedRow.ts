@@ -1,5 +1,5 @@
-import { type AttributeValue, type CatalogRecord, firstText, textsOf } from '../catalog/record.ts';
-import { availability } from '../catalog/standardColumns.ts';
+import { type CatalogRecord, firstText, textsOf } from '../catalog/record.ts';
+import { availability, standardColumn } from '../catalog/standardColumns.ts';
 import { standingOf } from '../rules/decisions.ts';
 import type { Decision, Setup } from '../setup/schema.ts';
 
@@ -7,6 +7,8 @@ import type { Decision, Setup } from '../setup/schema.ts';
 export interface ListedCell {
   /** As text, lists joined by "|" so that they can be typed again; empty where there is no value. */
   readonly text: string;
+  /** As it is shown: a range where the variants' amounts differ, else how many values there are. */
+  readonly shown: string;
   /** Different values among the variants the row stands for; 1 where they agree. */
   readonly different: number;
   /** Whether a value set here stands in it, or one is overruled by the file. */
@@ -26,17 +28,26 @@ export interface ListedRow {
   readonly cells: Readonly<Record<string, ListedCell>>;
 }
 
-/** A value as it is typed into a cell. */
-export function cellText(value: AttributeValue | undefined): string {
-  return textsOf(value).join('|');
+/** An attribute of a record as it is typed into a cell: of a path its last level, which holds the others. */
+export function cellText(record: CatalogRecord, key: string): string {
+  if (key === 'sku') return record.sku;
+  const texts = textsOf(record.values[key]);
+  return (key === 'category' ? texts.slice(-1) : texts).join('|');
 }
 
-const shownValue = (record: CatalogRecord, key: string): AttributeValue | undefined =>
-  key === 'sku'
-    ? record.sku || undefined
-    : key === 'category'
-      ? textsOf(record.values.category).at(-1)
-      : record.values[key];
+/** What a cell shows where the variants' values may differ. */
+function shownText(records: readonly CatalogRecord[], key: string, texts: ReadonlySet<string>): string {
+  const [only] = texts;
+  const amounts = records.flatMap(({ values }) => (typeof values[key] === 'number' ? [values[key] as number] : []));
+  const written = (amount: number): string => (isPrice(key) ? amount.toFixed(2) : String(amount));
+  if (amounts.length === records.length && texts.size > 1)
+    return `${written(Math.min(...amounts))} – ${written(Math.max(...amounts))}`;
+  if (texts.size > 1) return `${texts.size} values`;
+  return amounts.length > 0 ? written(amounts[0]!) : only!.slice(0, longestShown).replaceAll('|', ', ');
+}
+
+const longestShown = 300;
+const isPrice = (key: string): boolean => standardColumn.get(key)?.kind === 'price';
 
 /**
  * A row of the table: `records` are the variants it stands for, as they stand; `facts` the same as the file has them.
@@ -52,12 +63,13 @@ export function listedRow(
 ): ListedRow {
   const [first] = records;
   const cells = columns.map((key): [string, ListedCell] => {
-    const texts = new Set(records.map((record) => cellText(shownValue(record, key))));
+    const texts = new Set(records.map((record) => cellText(record, key)));
     const standings = facts.map((fact) => standingOf(fact, key, decisions, setup));
     return [
       key,
       {
-        text: [...texts][0]!.slice(0, 300),
+        text: [...texts][0]!.slice(0, longestShown),
+        shown: shownText(records, key, texts),
         different: texts.size,
         from: standings.some(({ from }) => from === 'here') ? 'here' : 'file',
         contested: standings.some(({ contested }) => contested),

@@ -11,6 +11,7 @@ import type { CatalogStore } from '../catalog/catalogStore.ts';
 import type { ImportJobs } from '../catalog/importJobs.ts';
 import type { MappingStore } from '../catalog/mappingStore.ts';
 import type { DataFolder } from '../dataFolder.ts';
+import type { SimulatedFeed } from '../feed/simulatedFeed.ts';
 import type { Searcher } from '../searching/searcher.ts';
 import type { Db } from '../store/database.ts';
 import type { SetupStore, WriteOutcome } from '../store/setupStore.ts';
@@ -27,6 +28,7 @@ export interface Services {
   readonly catalogs: CatalogStore;
   readonly imports: ImportJobs;
   readonly mappings: MappingStore;
+  readonly feed: SimulatedFeed;
   readonly searcher: Searcher;
   readonly now: () => number;
 }

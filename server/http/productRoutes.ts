@@ -130,8 +130,8 @@ export function serveProducts(
                 [
                   key,
                   {
-                    text: cellText(record.values[key]),
-                    fact: cellText(facts[at]!.values[key]),
+                    text: cellText(record, key),
+                    fact: cellText(facts[at]!, key),
                     ...standingOf(facts[at]!, key, about, setup),
                   },
                 ] as const,
@@ -219,13 +219,20 @@ export function serveProducts(
     return { changed, unknown: [...unknown] };
   });
 
-  serve(productEndpoints.freshness, () => {
+  const freshness = () => {
     const info = catalogs.info();
     const standing = catalogs.standing();
+    const factsAt = catalogs.factsAt();
     return {
       importedAt: info ? new Date(info.at).toISOString() : '',
-      factsAt: catalogs.factsAt() === null ? null : new Date(catalogs.factsAt()!).toISOString(),
+      factsAt: factsAt === null ? null : new Date(factsAt).toISOString(),
       version: `${standing?.reader.generation ?? 0}/${standing?.facts ?? 0}`,
+      feed: { isOn: services.feed.isOn(), changed: services.feed.changed() },
     };
+  };
+  serve(productEndpoints.freshness, freshness);
+  serve(productEndpoints.feed, (_, { isOn }) => {
+    services.feed.set(isOn);
+    return freshness();
   });
 }

@@ -58,7 +58,7 @@ describe('the catalog’s table', () => {
         id: 'a',
         variants: 2,
         cells: {
-          price: { text: '4.5', different: 2, from: 'file', contested: false },
+          price: { text: '4.5', shown: '4.50 – 5.50', different: 2, from: 'file', contested: false },
           brand: { text: 'Osier', different: 1 },
         },
       },
@@ -80,6 +80,7 @@ describe('cells', () => {
     ).toBe(200);
     expect((await rows('columns=colour&kind=variants')).rows[2]!.cells.colour).toEqual({
       text: 'Green',
+      shown: 'Green',
       different: 1,
       from: 'here',
       contested: true,

@@ -33,6 +33,7 @@ const router = createBrowserRouter([
           { path: 'products/:id', ...lazily(() => import('./screens/catalog/ProductPage.tsx'), 'ProductPage') },
           { path: 'bring-in', ...lazily(() => import('./screens/catalog/BringIn.tsx'), 'BringIn') },
           { path: 'reading', ...lazily(() => import('./screens/catalog/Reading.tsx'), 'Reading') },
+          { path: 'feed', ...lazily(() => import('./screens/catalog/Feed.tsx'), 'Feed') },
           { path: 'twins', ...lazily(() => import('./screens/catalog/TwinProducts.tsx'), 'TwinProducts') },
         ],
       },

@@ -1,6 +1,7 @@
 import { NavLink } from 'react-router';
 import type { SetupPart } from '../../../core/setup/schema.ts';
 import { useDeskState } from '../state/deskState.ts';
+import { Freshness } from './Freshness.tsx';
 
 interface Place {
   readonly to: string;
@@ -12,7 +13,7 @@ const groups: readonly { readonly name: string; readonly places: readonly Place[
   {
     name: 'Stock',
     places: [
-      { to: '/catalog', label: 'Catalog', parts: [] },
+      { to: '/catalog', label: 'Catalog', parts: ['products'] },
       { to: '/attributes', label: 'Attributes', parts: ['attributes'] },
     ],
   },
@@ -38,7 +39,7 @@ export function Navigation() {
   const { changes } = useDeskState();
   const changed = (parts: readonly SetupPart[]): number => changes.filter(({ part }) => parts.includes(part)).length;
   return (
-    <nav aria-label="Screens" className="overflow-y-auto py-3.5 pr-2.5 pl-3.5">
+    <nav aria-label="Screens" className="flex flex-col overflow-y-auto py-3.5 pr-2.5 pl-3.5">
       {groups.map(({ name, places }) => (
         <section key={name} aria-label={name}>
           <h2 className="mt-3 mb-1 ml-2 font-semibold text-[12px] text-soft">{name}</h2>
@@ -68,6 +69,7 @@ export function Navigation() {
           </ul>
         </section>
       ))}
+      <Freshness />
     </nav>
   );
 }

@@ -9,6 +9,7 @@ const pages = [
   { to: '/catalog/bring-in', label: 'Bring in' },
   { to: '/catalog/reading', label: 'How it is read' },
   { to: '/catalog/twins', label: 'Twins' },
+  { to: '/catalog/feed', label: 'Prices and stock' },
 ] as const;
 
 /** Stock, first screen: what the catalog holds, and the pages on which it is brought in, looked through and tidied. */

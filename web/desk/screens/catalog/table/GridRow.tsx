@@ -113,7 +113,7 @@ export function GridRow({
               <span
                 className={`truncate ${cell && cell.different > 1 ? 'text-soft' : ''} ${isHere ? 'text-on-changed' : ''}`}
               >
-                {cell ? (cell.different > 1 ? `${cell.different} values` : cell.text.replaceAll('|', ', ')) : ''}
+                {cell?.shown}
                 {isHere && <span className="sr-only"> (set here)</span>}
               </span>
             )}

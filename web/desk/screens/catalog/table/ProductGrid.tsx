@@ -17,7 +17,7 @@ import { pasteInto, typeInto } from './typeInto.ts';
 
 const rowHeight = 44;
 const headHeight = 36;
-export const titleWidth = 300;
+export const titleWidth = 260;
 const nothing: ListedProduct[] = [];
 const features = tableFeatures({ columnSizingFeature, rowSortingFeature });
 const helper = createColumnHelper<typeof features, ListedProduct>();
@@ -29,7 +29,7 @@ export interface At {
 }
 
 const widthOf = ({ kind }: AttributeRow): number =>
-  kind === 'number' || kind === 'price' ? 92 : kind === 'path' ? 190 : 150;
+  kind === 'number' || kind === 'price' ? 112 : kind === 'path' ? 190 : 150;
 
 /**
  * The table itself. Arrows move from cell to cell, Enter or typing changes one, Escape leaves it as it was; what is
