@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { cardSchema, resultSchema, searchAnswerSchema } from '../core/answer.ts';
 import { setupParts } from '../core/setup/schema.ts';
 import { catalogEndpoints } from './catalogEndpoints.ts';
+import { demandEndpoints } from './demandEndpoints.ts';
 import { endpoint } from './endpoint.ts';
 import { paths } from './paths.ts';
 import { productEndpoints } from './productEndpoints.ts';
@@ -151,4 +152,5 @@ export const endpoints = {
   }),
   ...catalogEndpoints,
   ...productEndpoints,
+  ...demandEndpoints,
 } as const;

@@ -3,7 +3,9 @@ import { parseArgs } from 'node:util';
 import { unknownName } from '../api/problem.ts';
 import { StartProblem } from '../server/dataFolder.ts';
 import { attributeSetCommand, attributesCommand } from './attributes.ts';
+import { exportCommand } from './exportCommand.ts';
 import { importCommand } from './importCommand.ts';
+import { logCommand } from './logCommand.ts';
 import { publishCommand } from './publish.ts';
 import { searchCommand } from './search.ts';
 import { Failure, UsageError } from './usage.ts';
@@ -16,6 +18,9 @@ const help = `Usage: npm run --silent shelf -- COMMAND [options]
   import FILE [--update] [--mapping FILE] [--propose-mapping FILE]
                                bring in a catalog: CSV, JSON, JSON Lines or
                                JSON-LD (--update: keep what it does not have)
+  export FILE [--format csv|jsonl|jsonld]
+                               take the catalog away as it stands in the draft
+  log FILE                     bring in a shopper log: JSON Lines or CSV
   attributes [--json]          every attribute, what it holds and how it counts
   attribute set KEY [--weight N] [--searchable on|off] [--card on|off]
                                change an attribute in the draft
@@ -40,6 +45,7 @@ const options = {
   note: { type: 'string', default: '' },
   update: { type: 'boolean', default: false },
   mapping: { type: 'string' },
+  format: { type: 'string' },
   'propose-mapping': { type: 'string' },
   help: { type: 'boolean', short: 'h', default: false },
 } as const;
@@ -47,6 +53,8 @@ const options = {
 const allowed: Readonly<Record<string, readonly string[]>> = {
   search: ['json', 'draft', 'explain', 'typing', 'limit', 'page', 'filter'],
   import: ['json', 'update', 'mapping', 'propose-mapping'],
+  export: ['format'],
+  log: ['json'],
   attributes: ['json'],
   attribute: ['weight', 'searchable', 'card', 'json'],
   publish: ['note', 'json'],
@@ -84,7 +92,7 @@ async function run(args: readonly string[]): Promise<void> {
     return;
   }
   if (command === undefined)
-    throw new UsageError('Name a command: search, import, attributes, attribute set or publish.');
+    throw new UsageError('Name a command: search, import, export, log, attributes, attribute set or publish.');
   const known = allowed[command];
   if (!known) throw new UsageError(unknownName('command', command, Object.keys(allowed)));
   for (const token of tokens)
@@ -103,6 +111,18 @@ async function run(args: readonly string[]): Promise<void> {
           mapping: here(values.mapping),
           'propose-mapping': here(values['propose-mapping']),
         },
+      );
+    case 'export':
+      return exportCommand(
+        data,
+        rest.map((file) => resolve(standing, file)),
+        values.format,
+      );
+    case 'log':
+      return logCommand(
+        data,
+        rest.map((file) => resolve(standing, file)),
+        values.json,
       );
     case 'attributes':
       return attributesCommand(data, rest, values.json);

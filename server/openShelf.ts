@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import { type CatalogStore, openCatalogStore } from './catalog/catalogStore.ts';
 import { type MappingStore, openMappingStore } from './catalog/mappingStore.ts';
 import { type DataFolder, openDataFolder } from './dataFolder.ts';
+import { type LogStore, openLogStore } from './demand/logStore.ts';
 import { type Db, openDatabase, storefrontId } from './store/database.ts';
 import { openSetupStore, type SetupStore } from './store/setupStore.ts';
 
@@ -13,6 +14,7 @@ export interface Shelf {
   readonly setups: SetupStore;
   readonly catalogs: CatalogStore;
   readonly mappings: MappingStore;
+  readonly log: LogStore;
 }
 
 /** Opens a data folder, with the storefront in it; `fresh` empties it of everything that is ours first. */
@@ -34,6 +36,7 @@ export function openShelf(root: string, options: { readonly fresh?: boolean } = 
     setups: openSetupStore(db),
     catalogs: openCatalogStore(db, ready),
     mappings: openMappingStore(db),
+    log: openLogStore(db),
   };
 }
 

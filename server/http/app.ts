@@ -11,11 +11,13 @@ import type { CatalogStore } from '../catalog/catalogStore.ts';
 import type { ImportJobs } from '../catalog/importJobs.ts';
 import type { MappingStore } from '../catalog/mappingStore.ts';
 import type { DataFolder } from '../dataFolder.ts';
+import type { LogStore } from '../demand/logStore.ts';
 import type { SimulatedFeed } from '../feed/simulatedFeed.ts';
 import type { Searcher } from '../searching/searcher.ts';
 import type { Db } from '../store/database.ts';
 import type { SetupStore, WriteOutcome } from '../store/setupStore.ts';
 import { serveCatalog } from './catalogRoutes.ts';
+import { serveDemand } from './demandRoutes.ts';
 import { deskState, namesFrom, tellChanges } from './deskState.ts';
 import { invalidRequest, problem } from './problems.ts';
 import { serveProducts } from './productRoutes.ts';
@@ -29,6 +31,7 @@ export interface Services {
   readonly imports: ImportJobs;
   readonly mappings: MappingStore;
   readonly feed: SimulatedFeed;
+  readonly log: LogStore;
   readonly searcher: Searcher;
   readonly now: () => number;
 }
@@ -109,6 +112,7 @@ export function createApp(services: Services): OpenAPIHono {
   };
   const who = (context: Context): string => (context.req.header('x-person') ?? 'Merchandiser').slice(0, 80);
 
+  serveDemand(serve, services);
   serveProducts(serve, services, written, who as never);
   serve(endpoints.shopSearch, ({ q, page, limit, typing, ...rest }) =>
     searcher.answer(task('live', { query: q, page, limit, typing, filters: chosenFilters(rest) })),

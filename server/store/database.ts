@@ -63,6 +63,26 @@ CREATE TABLE IF NOT EXISTS fact_note (
   storefront TEXT PRIMARY KEY,
   facts_at INTEGER NOT NULL             -- when a feed last changed a price or stock
 ) STRICT;
+CREATE TABLE IF NOT EXISTS search_log (
+  id INTEGER PRIMARY KEY,
+  storefront TEXT NOT NULL,
+  at INTEGER NOT NULL,
+  session TEXT NOT NULL,
+  search TEXT NOT NULL,
+  key TEXT NOT NULL,                    -- the folded words in order
+  filters TEXT NOT NULL,
+  results INTEGER NOT NULL,
+  by_desk INTEGER NOT NULL              -- 1: made by a merchandiser in the desk's window; not counted as demand
+) STRICT;
+CREATE INDEX IF NOT EXISTS search_log_by_key ON search_log (storefront, by_desk, key);
+CREATE INDEX IF NOT EXISTS search_log_by_time ON search_log (storefront, at);
+CREATE TABLE IF NOT EXISTS search_outcome (
+  search_id INTEGER NOT NULL REFERENCES search_log (id),
+  kind TEXT NOT NULL CHECK (kind IN ('click', 'basket', 'purchase')),
+  product TEXT NOT NULL,
+  place INTEGER                         -- of a click, from 1
+) STRICT;
+CREATE INDEX IF NOT EXISTS search_outcome_by_search ON search_outcome (search_id, kind);
 CREATE TABLE IF NOT EXISTS mapping (
   storefront TEXT NOT NULL,
   shape TEXT NOT NULL,                  -- the columns of the files it is for

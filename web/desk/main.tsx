@@ -34,6 +34,7 @@ const router = createBrowserRouter([
           { path: 'bring-in', ...lazily(() => import('./screens/catalog/BringIn.tsx'), 'BringIn') },
           { path: 'reading', ...lazily(() => import('./screens/catalog/Reading.tsx'), 'Reading') },
           { path: 'feed', ...lazily(() => import('./screens/catalog/Feed.tsx'), 'Feed') },
+          { path: 'log', ...lazily(() => import('./screens/catalog/ShopperLog.tsx'), 'ShopperLog') },
           { path: 'twins', ...lazily(() => import('./screens/catalog/TwinProducts.tsx'), 'TwinProducts') },
         ],
       },

@@ -15,4 +15,5 @@ const whole = new Intl.NumberFormat('en-GB');
 export const count = (amount: number): string => whole.format(amount);
 
 /** A count with its noun: "1 product", "1,200 products". */
-export const counted = (amount: number, noun: string): string => `${count(amount)} ${noun}${amount === 1 ? '' : 's'}`;
+export const counted = (amount: number, noun: string, plural = `${noun}s`): string =>
+  `${count(amount)} ${amount === 1 ? noun : plural}`;

@@ -3,10 +3,10 @@ import type { Card } from '../../core/answer.ts';
 import { price } from '../look/price.ts';
 
 /** A product as it stands on the shelf: picture, title, who makes it, what it costs. */
-export function CardBody({ card }: { readonly card: Card }) {
+export function CardBody({ card, open }: { readonly card: Card; readonly open?: (() => void) | undefined }) {
   const line = [card.brand, ...card.details.map(({ value }) => value)].filter(Boolean).join(', ');
   return (
-    <div className="flex flex-1 flex-col px-[7px] pb-2">
+    <div className="relative flex flex-1 flex-col px-[7px] pb-2">
       <div className="grid h-[118px] place-items-center rounded-md bg-art">
         {card.picture ? (
           <img src={card.picture} alt="" loading="lazy" className={`h-[102px] ${card.available ? '' : 'opacity-45'}`} />
@@ -14,7 +14,16 @@ export function CardBody({ card }: { readonly card: Card }) {
           <span className="text-[#565e6b] text-xs">No picture</span>
         )}
       </div>
-      <h2 className="mt-2 break-words font-semibold font-shop text-[15.5px] leading-tight">{card.title}</h2>
+      <h2 className="mt-2 break-words font-semibold font-shop text-[15.5px] leading-tight">
+        {open ? (
+          // The button covers the card, so that the picture opens it as well.
+          <button type="button" className="text-left after:absolute after:inset-0 hover:underline" onClick={open}>
+            {card.title}
+          </button>
+        ) : (
+          card.title
+        )}
+      </h2>
       {line && <p className="mt-0.5 text-[12.5px] text-soft">{line}</p>}
       <div className="mt-auto flex flex-wrap items-baseline gap-x-2 pt-1">
         {card.price !== null && <b className="font-bold">{price(card.price)}</b>}

@@ -1,7 +1,10 @@
+import { useState } from 'react';
 import type { Result } from '../../core/answer.ts';
 import type { ProductAct } from '../bridge/messages.ts';
 import { CardBody } from './CardBody.tsx';
+import { ProductView } from './ProductView.tsx';
 import { ShelfLabel } from './ShelfLabel.tsx';
+import { noteOutcome } from './shopperLog.ts';
 
 /** The results standing on shelves; in the desk a label hangs from the edge under each. */
 export function Shelves({
@@ -15,19 +18,29 @@ export function Shelves({
   readonly hasSearch: boolean;
   readonly act: ((product: Result, what: ProductAct) => void) | null;
 }) {
+  const [opened, setOpened] = useState<Result | null>(null);
   return (
-    <ol
-      className={`mt-2 -mx-[7px] grid grid-cols-2 min-[500px]:grid-cols-3 xl:grid-cols-4 ${isStale ? 'opacity-70' : ''}`}
-    >
-      {results.map((result) => (
-        <li key={result.familyId} className="flex flex-col" data-product={result.familyId}>
-          <CardBody card={result} />
-          <div className="h-1 bg-edge" />
-          <div className={act ? 'h-[38px] px-[7px]' : 'h-5'}>
-            {act && <ShelfLabel result={result} hasSearch={hasSearch} act={(what) => act(result, what)} />}
-          </div>
-        </li>
-      ))}
-    </ol>
+    <>
+      <ol
+        className={`mt-2 -mx-[7px] grid grid-cols-2 min-[500px]:grid-cols-3 xl:grid-cols-4 ${isStale ? 'opacity-70' : ''}`}
+      >
+        {results.map((result) => (
+          <li key={result.familyId} className="flex flex-col" data-product={result.familyId}>
+            <CardBody
+              card={result}
+              open={() => {
+                setOpened(result);
+                void noteOutcome('click', result.familyId, result.place);
+              }}
+            />
+            <div className="h-1 bg-edge" />
+            <div className={act ? 'h-[38px] px-[7px]' : 'h-5'}>
+              {act && <ShelfLabel result={result} hasSearch={hasSearch} act={(what) => act(result, what)} />}
+            </div>
+          </li>
+        ))}
+      </ol>
+      <ProductView result={opened} close={() => setOpened(null)} />
+    </>
   );
 }

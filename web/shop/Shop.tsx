@@ -7,6 +7,7 @@ import { Notices } from './Notices.tsx';
 import { Pages } from './Pages.tsx';
 import { SearchBox } from './SearchBox.tsx';
 import { Shelves } from './Shelves.tsx';
+import { noteSearch } from './shopperLog.ts';
 import { useDesk } from './useDesk.ts';
 import { readAddress, type ShopperSearch, useResults, writeAddress } from './useResults.ts';
 
@@ -35,8 +36,11 @@ export function Shop() {
     !desk.isInDesk || desk.view !== null,
   );
   const { shown } = desk;
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the filters are those of the data
   useEffect(() => {
-    if (data && !isPlaceholderData) shown(data.query, data.total);
+    if (!data || isPlaceholderData) return;
+    shown(data.query, data.total);
+    noteSearch({ query: data.query, page: data.page, filters: search.filters }, data.total, desk.isInDesk);
   }, [data, isPlaceholderData, shown]);
 
   return (

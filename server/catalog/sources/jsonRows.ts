@@ -79,36 +79,42 @@ export async function* jsonObject(input: Readable): AsyncGenerator<SourceRow> {
   yield* rowsOf(item, 1);
 }
 
-/** Reads JSON Lines: one item a line; a line that is none is refused and the rest comes in. */
-export async function* jsonLines(input: Readable): AsyncGenerator<SourceRow> {
+/** The lines of a text, from 1; one that is too long to be taken is null. */
+export async function* lines(input: Readable): AsyncGenerator<{ readonly line: number; readonly text: string | null }> {
+  const decoder = new TextDecoder();
   let line = 0;
   let left = '';
   let isSkipping = false;
-  const take = function* (text: string): Generator<SourceRow> {
-    line++;
-    if (isSkipping) {
-      isSkipping = false;
-      yield { line, column: '', reason: `The line is longer than ${longestItem} characters.` };
-      return;
-    }
-    if (text.trim() === '') return;
-    let item: unknown;
-    try {
-      item = JSON.parse(text);
-    } catch {
-      yield { line, column: '', reason: 'The line is no JSON.' };
-      return;
-    }
-    yield* rowsOf(item, line);
-  };
   for await (const chunk of input as AsyncIterable<Buffer | string>) {
-    const parts = (left + chunk.toString()).split('\n');
+    const parts = (left + (typeof chunk === 'string' ? chunk : decoder.decode(chunk, { stream: true }))).split('\n');
     left = parts.pop()!;
-    for (const part of parts) yield* take(part);
+    for (const part of parts) {
+      yield { line: ++line, text: isSkipping ? null : part };
+      isSkipping = false;
+    }
     if (left.length > longestItem) {
       isSkipping = true;
       left = '';
     }
   }
-  if (left !== '' || isSkipping) yield* take(left);
+  if (left !== '' || isSkipping) yield { line: ++line, text: isSkipping ? null : left };
+}
+
+/** Reads JSON Lines: one item a line; a line that is none is refused and the rest comes in. */
+export async function* jsonLines(input: Readable): AsyncGenerator<SourceRow> {
+  for await (const { line, text } of lines(input)) {
+    if (text === null) {
+      yield { line, column: '', reason: `The line is longer than ${longestItem} characters.` };
+      continue;
+    }
+    if (text.trim() === '') continue;
+    let item: unknown;
+    try {
+      item = JSON.parse(text);
+    } catch {
+      yield { line, column: '', reason: 'The line is no JSON.' };
+      continue;
+    }
+    yield* rowsOf(item, line);
+  }
 }

@@ -2,7 +2,8 @@ import { History, X } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { useEffect, useRef, useState } from 'react';
 import { longestQuery } from '../../../core/query/understand.ts';
-import { counted } from '../../look/price.ts';
+import { count, counted } from '../../look/price.ts';
+import { useDemand } from '../state/demand.ts';
 import { useShopWindow } from '../state/shopWindow.ts';
 import { useTrial } from '../state/trial.ts';
 
@@ -16,7 +17,7 @@ export function TrialSearch() {
   useEffect(() => {
     const press = (event: KeyboardEvent): void => {
       const target = event.target as HTMLElement;
-      if (event.key !== 's' || event.ctrlKey || event.metaKey || event.altKey) return;
+      if (event.defaultPrevented || event.key !== 's' || event.ctrlKey || event.metaKey || event.altKey) return;
       if (target.closest('input, textarea, select, [contenteditable], [role=menu], [role=listbox]')) return;
       event.preventDefault();
       field.current?.select();
@@ -98,6 +99,12 @@ function RecentTrials() {
               </li>
             ))}
           </ul>
+          <AskedMost
+            choose={(each) => {
+              search(each);
+              setOpen(false);
+            }}
+          />
           <button
             type="button"
             className="mt-1 w-full rounded border-t px-2 py-1.5 text-left text-soft hover:text-ink"
@@ -111,5 +118,30 @@ function RecentTrials() {
         </Popover.Content>
       </Popover.Portal>
     </Popover.Root>
+  );
+}
+
+/** What shoppers search for most, to try at once. */
+function AskedMost({ choose }: { choose(search: string): void }) {
+  const { data } = useDemand(12);
+  if (!data || data.top.length === 0) return null;
+  return (
+    <>
+      <h3 className="mt-1.5 border-t px-2 pt-1.5 text-[12px] text-soft">Asked most by shoppers</h3>
+      <ul className="max-h-[210px] overflow-auto">
+        {data.top.map(({ key, search, searches }) => (
+          <li key={key}>
+            <button
+              type="button"
+              className="flex w-full items-baseline gap-2 rounded px-2 py-1 text-left hover:bg-press-soft"
+              onClick={() => choose(search)}
+            >
+              <span className="min-w-0 flex-1 truncate">{search}</span>
+              <span className="text-[12.5px] text-soft">{count(searches)}</span>
+            </button>
+          </li>
+        ))}
+      </ul>
+    </>
   );
 }

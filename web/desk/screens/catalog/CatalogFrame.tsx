@@ -10,6 +10,7 @@ const pages = [
   { to: '/catalog/reading', label: 'How it is read' },
   { to: '/catalog/twins', label: 'Twins' },
   { to: '/catalog/feed', label: 'Prices and stock' },
+  { to: '/catalog/log', label: 'Shopper log' },
 ] as const;
 
 /** Stock, first screen: what the catalog holds, and the pages on which it is brought in, looked through and tidied. */

@@ -8,6 +8,7 @@ import { count, counted } from '../../../look/price.ts';
 import { Choice, TextField } from '../../parts/Controls.tsx';
 import { Loading, LoadProblem, Nothing, Section, shelfRow } from '../../parts/Screen.tsx';
 import { setAttributeByKey } from '../../state/attributes.ts';
+import { useDemand } from '../../state/demand.ts';
 import { act, edit } from '../../state/edits.ts';
 import { useTrial } from '../../state/trial.ts';
 
@@ -19,7 +20,9 @@ type Variant = Product['variants'][number];
 export function ProductPage() {
   const { id = '' } = useParams();
   const { query, recent } = useTrial();
-  const searches = [...new Set([query, ...recent].filter(Boolean))].slice(0, 12);
+  const { data: demand } = useDemand(40);
+  const asked = demand?.top.map(({ search }) => search) ?? [];
+  const searches = [...new Set([query, ...recent.slice(0, 5), ...asked].filter(Boolean))].slice(0, 30);
   const { data, error, refetch } = useQuery({
     queryKey: ['desk', 'product', id, searches],
     queryFn: ({ signal }) => call('product', { query: { id, searches }, signal }),
@@ -135,7 +138,10 @@ export function ProductPage() {
           </ul>
         )}
       </Section>
-      <Section title="Where it stands" note="For the trial search and the ones tried before it, under the draft.">
+      <Section
+        title="Where it stands"
+        note="For the trial search, and for the searches asked most that find it, under the draft."
+      >
         <Standing searches={data.searches} />
       </Section>
     </>
@@ -145,9 +151,11 @@ export function ProductPage() {
 function Standing({ searches }: { readonly searches: Product['searches'] }) {
   const search = useTrial((state) => state.search);
   if (searches.length === 0) return <Nothing>Try a search in the top bar to see where it stands.</Nothing>;
+  const found = searches.filter(({ place }, index) => place !== null || index === 0);
   return (
     <ul className="space-y-[5px]">
-      {searches.map(({ query, place, of }) => (
+      {found.length === 0 && <Nothing>None of the searches asked most finds it.</Nothing>}
+      {found.map(({ query, place, of }) => (
         <li key={query} className={`${shelfRow(false)} flex items-baseline gap-3 px-3 py-1.5`}>
           <button
             type="button"

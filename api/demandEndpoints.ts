@@ -1,0 +1,83 @@
+import { z } from 'zod';
+import { endpoint } from './endpoint.ts';
+import { paths } from './paths.ts';
+
+const none = z.object({});
+const whole = z.number().int();
+
+export const demandSchema = z.object({
+  search: z.string(),
+  key: z.string(),
+  searches: whole,
+  sessions: whole,
+  foundNothing: whole,
+  clicked: whole,
+  bought: whole,
+  clickPlace: z.number().nullable(),
+});
+export const logSummarySchema = z.object({
+  searches: whole,
+  sessions: whole,
+  foundNothing: whole,
+  clicks: whole,
+  purchases: whole,
+  from: z.string().nullable(),
+  to: z.string().nullable(),
+});
+
+const session = z.string().min(1).max(100);
+/** What shoppers searched for. */
+export const demandEndpoints = {
+  demand: endpoint({
+    ...paths.demand,
+    summary: 'What shoppers searched for, most often first, and what came of it.',
+    query: z.object({
+      limit: z
+        .string()
+        .regex(/^\d{1,4}$/)
+        .transform(Number)
+        .pipe(whole.min(1).max(1000))
+        .default(100),
+    }),
+    body: none,
+    answer: z.object({ summary: logSummarySchema, top: z.array(demandSchema) }),
+  }),
+  bringInLog: endpoint({
+    ...paths.bringInLog,
+    summary:
+      'Takes a shopper log in (JSON Lines or CSV as the request body); lines that are there already are taken once.',
+    query: none,
+    body: none,
+    answer: z.object({
+      searches: whole,
+      refused: whole,
+      refusedLines: z.array(z.object({ line: whole, column: z.string(), reason: z.string() })),
+    }),
+  }),
+  noteSearch: endpoint({
+    ...paths.noteSearch,
+    summary: 'The shop notes a search as it is made.',
+    query: none,
+    body: z.strictObject({
+      session,
+      search: z.string().max(512),
+      filters: z.record(z.string().max(80), z.array(z.string().max(300)).max(100)).default({}),
+      results: whole.min(0),
+      inDesk: z.boolean().default(false),
+    }),
+    answer: z.object({ id: whole }),
+  }),
+  noteOutcome: endpoint({
+    ...paths.noteOutcome,
+    summary: 'The shop notes what came of a search: a click with its place, a basket, a purchase.',
+    query: none,
+    body: z.strictObject({
+      session,
+      search: whole,
+      kind: z.enum(['click', 'basket', 'purchase']),
+      product: z.string().min(1).max(200),
+      place: whole.min(1).max(100_000).nullable().default(null),
+    }),
+    answer: none,
+  }),
+} as const;

@@ -1,0 +1,136 @@
+import { format } from 'date-fns';
+import { FileUp } from 'lucide-react';
+import { useRef, useState } from 'react';
+import { toast } from 'sonner';
+import { sendFile } from '../../../client/call.ts';
+import { count, counted } from '../../../look/price.ts';
+import { Button } from '../../parts/Button.tsx';
+import { RowList } from '../../parts/RowList.tsx';
+import { Loading, LoadProblem, Nothing, Section, shelfRow } from '../../parts/Screen.tsx';
+import { useDemand } from '../../state/demand.ts';
+import { queryClient } from '../../state/queryClient.ts';
+import { useTrial } from '../../state/trial.ts';
+
+const day = (time: string): string => format(new Date(time), 'd MMMM yyyy');
+const percent = (part: number, whole: number): string => `${whole === 0 ? 0 : Math.round((part / whole) * 100)}%`;
+
+/** What shoppers searched for: brought in from elsewhere, and written by the shop itself. */
+export function ShopperLog() {
+  const { data, error, refetch } = useDemand(500);
+  const search = useTrial((state) => state.search);
+  if (error && !data) return <LoadProblem error={error} again={refetch} />;
+  if (!data) return <Loading what="Counting what shoppers searched for" />;
+  const { summary, top } = data;
+  return (
+    <>
+      <Section
+        title="What shoppers searched for"
+        note={
+          summary.from && summary.to
+            ? `From ${day(summary.from)} to ${day(summary.to)}. The shop goes on writing it; what you try in the desk is not counted.`
+            : 'The shop writes it as shoppers search; what you try in the desk is not counted.'
+        }
+      >
+        <dl className="grid grid-cols-4 gap-[5px]">
+          {(
+            [
+              ['searches', count(summary.searches)],
+              ['visits', count(summary.sessions)],
+              ['found nothing', percent(summary.foundNothing, summary.searches)],
+              ['clicks', count(summary.clicks)],
+            ] as const
+          ).map(([name, amount]) => (
+            <div key={name} className={`${shelfRow(false)} flex flex-col-reverse px-3 py-2`}>
+              <dt className="text-[12.5px] text-soft">{name}</dt>
+              <dd className="font-display font-semibold text-[19px]">{amount}</dd>
+            </div>
+          ))}
+        </dl>
+      </Section>
+      <Section title="Searched most" note="Choose one to try it in the shop window.">
+        {top.length === 0 ? (
+          <Nothing>Nobody has searched yet.</Nothing>
+        ) : (
+          <RowList label="Searches, most often made first" items={top} rowHeight={44} mostHeight={420}>
+            {(row) => (
+              <>
+                <button
+                  type="button"
+                  className="min-w-0 flex-1 truncate text-left font-semibold text-press hover:underline"
+                  onClick={() => search(row.search)}
+                >
+                  {row.search}
+                </button>
+                <span className="text-right text-[12.5px] text-soft leading-tight">
+                  {counted(row.searches, 'time')}
+                  <br />
+                  {row.foundNothing === row.searches
+                    ? 'found nothing'
+                    : `${percent(row.clicked, row.searches)} clicked${row.clickPlace === null ? '' : `, at place ${row.clickPlace.toFixed(1)}`}`}
+                </span>
+              </>
+            )}
+          </RowList>
+        )}
+      </Section>
+      <BringInLog />
+    </>
+  );
+}
+
+function BringInLog() {
+  const chooser = useRef<HTMLInputElement>(null);
+  const [isSending, setSending] = useState(false);
+  const [refused, setRefused] = useState<readonly { line: number; column: string; reason: string }[]>([]);
+  const bring = async (file: File | undefined): Promise<void> => {
+    if (!file) return;
+    setSending(true);
+    try {
+      const taken = await sendFile('bringInLog', {}, file);
+      setRefused(taken.refusedLines);
+      toast.success(`${counted(taken.searches, 'search', 'searches')} came in`, {
+        description:
+          taken.refused > 0 ? `${counted(taken.refused, 'line')} could not be read.` : 'Every line could be read.',
+      });
+      await queryClient.invalidateQueries({ queryKey: ['desk', 'demand'] });
+    } catch (error) {
+      toast.error('The log was not taken', { description: (error as Error).message });
+    }
+    setSending(false);
+  };
+  return (
+    <Section
+      title="Bring in a log"
+      note="JSON Lines (time, session, search, filters, results, clicks, baskets, purchases) or CSV with the same columns. Lines that are there already are taken once."
+    >
+      <input
+        ref={chooser}
+        type="file"
+        accept=".jsonl,.ndjson,.csv,.tsv,.txt,.gz"
+        aria-label="Shopper log file"
+        className="sr-only"
+        tabIndex={-1}
+        onChange={(event) => {
+          void bring(event.target.files?.[0]);
+          event.target.value = '';
+        }}
+      />
+      <Button disabled={isSending} onClick={() => chooser.current?.click()}>
+        <FileUp size={15} aria-hidden /> {isSending ? 'Reading it …' : 'Choose a log'}
+      </Button>
+      {refused.length > 0 && (
+        <div className="mt-3">
+          <RowList label="Lines that could not be read" items={refused} rowHeight={40} mostHeight={240}>
+            {({ line, column, reason }) => (
+              <>
+                <span className="w-20 shrink-0 text-soft">line {count(line)}</span>
+                <span className="w-24 shrink-0 truncate font-semibold">{column}</span>
+                <span className="min-w-0 flex-1 truncate text-[13px]">{reason}</span>
+              </>
+            )}
+          </RowList>
+        </div>
+      )}
+    </Section>
+  );
+}

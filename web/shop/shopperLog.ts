@@ -1,0 +1,36 @@
+import { call } from '../client/call.ts';
+import type { ShopperSearch } from './useResults.ts';
+
+/** Names this visit; it ends with the page's tab and names nobody. */
+function visit(): string {
+  const stored = sessionStorage.getItem('visit');
+  if (stored) return stored;
+  const fresh = crypto.randomUUID();
+  sessionStorage.setItem('visit', fresh);
+  return fresh;
+}
+
+let last: { readonly key: string; readonly id: Promise<number | null> } | null = null;
+
+/** Notes a search when its first page is shown; the same one shown again is not another. */
+export function noteSearch({ query, filters, page }: ShopperSearch, results: number, inDesk: boolean): void {
+  const key = JSON.stringify([query, filters]);
+  if (query.trim() === '' || page > 1 || last?.key === key) return;
+  const chosen = Object.fromEntries(Object.entries(filters).map(([name, values]) => [name, [...values]]));
+  const id = call('noteSearch', { body: { session: visit(), search: query, filters: chosen, results, inDesk } })
+    .then((answer) => answer.id)
+    // A log that cannot be written is no reason to disturb a shopper.
+    .catch(() => null);
+  last = { key, id };
+}
+
+/** Notes what came of the search shown: a click with its place, a product put into the basket. */
+export async function noteOutcome(
+  kind: 'click' | 'basket',
+  product: string,
+  place: number | null = null,
+): Promise<void> {
+  const search = await last?.id;
+  if (search === null || search === undefined) return;
+  await call('noteOutcome', { body: { session: visit(), search, kind, product, place } }).catch(() => null);
+}
