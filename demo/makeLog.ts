@@ -22,7 +22,7 @@ import { initialSetup } from '../core/setup/initialSetup.ts';
  * - *Slips*: one search in fourteen has a letter swapped, dropped or doubled. Whoever finds nothing tries again with
  *   the right spelling in half of the cases.
  * - *Dead ends*: one wish in twelve is for something the shop calls otherwise or does not have.
- * - *Clicks*: a shopper looks at place p with probability p^-0.8 and clicks what is seen with 0.33, more where the
+ * - *Clicks*: a shopper looks at place p with probability p^-0.8 and clicks what is seen with 0.14, more where the
  *   product is in stock; at most four clicks a search.
  * - *Baskets and purchases*: a click leads to a basket with 0.24, a basket to a purchase with 0.6.
  * - *Filters*: where more than 30 products are found, one search in six is narrowed by a value of one filter.
@@ -198,7 +198,7 @@ export function makeLog(seed: number, rows: readonly Cells[], days = usualDays):
           const { total, products, inStock } = resultsOf(search);
           const clicks: { product: string; place: number }[] = [];
           for (const [at, product] of products.entries())
-            if (clicks.length < 4 && random() < 0.33 * (at + 1) ** -0.8 * (inStock[at] ? 1 : 0.35))
+            if (clicks.length < 4 && random() < 0.14 * (at + 1) ** -0.8 * (inStock[at] ? 1 : 0.35))
               clicks.push({ product, place: at + 1 });
           const baskets = clicks.filter(() => random() < 0.24).map(({ product }) => product);
           const isNarrowed = total > 30 && random() < 1 / 6;

@@ -100,23 +100,32 @@ export function openLogStore(db: Db): LogStore {
         to: last,
       };
     },
-    top: (limit) =>
-      db
-        .prepare<[string, number], Demand>(
+    top(limit) {
+      const outcomes = db
+        .prepare<[string], { key: string; kind: string; many: number; place: number | null }>(
+          `SELECT l.key AS key, o.kind AS kind, count(DISTINCT l.id) AS many, avg(o.place) AS place
+           FROM search_outcome o JOIN search_log l ON l.id = o.search_id
+           WHERE l.storefront = ? AND l.by_desk = 0 GROUP BY l.key, o.kind`,
+        )
+        .all(storefrontId);
+      const byKey = new Map(outcomes.map((row) => [`${row.kind}/${row.key}`, row]));
+      return db
+        .prepare<[string, number], Omit<Demand, 'clicked' | 'bought' | 'clickPlace'>>(
           // With max(at) in the row, SQLite takes the bare column from the latest row of the group: as it is typed now.
-          `SELECT key, search, searches, sessions, foundNothing,
-             (SELECT count(*) FROM search_log l WHERE l.key = t.key AND l.by_desk = 0
-                AND EXISTS (SELECT 1 FROM search_outcome o WHERE o.search_id = l.id AND o.kind = 'click')) AS clicked,
-             (SELECT count(*) FROM search_log l WHERE l.key = t.key AND l.by_desk = 0
-                AND EXISTS (SELECT 1 FROM search_outcome o WHERE o.search_id = l.id AND o.kind = 'purchase')) AS bought,
-             (SELECT avg(o.place) FROM search_outcome o JOIN search_log l ON l.id = o.search_id
-                WHERE l.key = t.key AND l.by_desk = 0 AND o.kind = 'click') AS clickPlace
+          `SELECT key, search, searches, sessions, foundNothing
            FROM (SELECT key, search, max(at), count(*) AS searches, count(DISTINCT session) AS sessions,
                    sum(results = 0) AS foundNothing
                  FROM search_log WHERE storefront = ? AND by_desk = 0 AND key <> '' GROUP BY key
-                 ORDER BY searches DESC, key LIMIT ?) t`,
+                 ORDER BY searches DESC, key LIMIT ?)`,
         )
-        .all(storefrontId, limit),
+        .all(storefrontId, limit)
+        .map((row) => ({
+          ...row,
+          clicked: byKey.get(`click/${row.key}`)?.many ?? 0,
+          bought: byKey.get(`purchase/${row.key}`)?.many ?? 0,
+          clickPlace: byKey.get(`click/${row.key}`)?.place ?? null,
+        }));
+    },
     noteSearch({ session, search, filters, results }, at, byDesk) {
       const row = insert.run(
         storefrontId,

@@ -7,9 +7,10 @@ import { useCatalog } from '../../state/catalog.ts';
 const pages = [
   { to: '/catalog/products', label: 'Products' },
   { to: '/catalog/bring-in', label: 'Bring in' },
-  { to: '/catalog/reading', label: 'How it is read' },
+  { to: '/catalog/reading', label: 'Reading' },
+  { to: '/catalog/content', label: 'Other content' },
   { to: '/catalog/twins', label: 'Twins' },
-  { to: '/catalog/feed', label: 'Prices and stock' },
+  { to: '/catalog/feed', label: 'Prices' },
   { to: '/catalog/log', label: 'Shopper log' },
 ] as const;
 
@@ -25,13 +26,13 @@ export function CatalogFrame() {
         {data && data.rejected > 0 && ` ${count(data.rejected)} rows were refused.`}
       </ScreenHead>
       {error && !data && <LoadProblem error={error} again={refetch} />}
-      <nav aria-label="Catalog pages" className="mb-4 flex gap-1 border-edge border-b-[3px]">
+      <nav aria-label="Catalog pages" className="mb-4 flex gap-0.5 border-edge border-b-[3px]">
         {pages.map(({ to, label }) => (
           <NavLink
             key={to}
             to={to}
             className={({ isActive }) =>
-              `rounded-t-[7px] px-3 py-1.5 ${isActive ? 'bg-surface font-bold' : 'text-soft hover:bg-paper-deep hover:text-ink'}`
+              `whitespace-nowrap rounded-t-[7px] px-2 py-1.5 text-[13.5px] ${isActive ? 'bg-surface font-bold' : 'text-soft hover:bg-paper-deep hover:text-ink'}`
             }
           >
             {label}
