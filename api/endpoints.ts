@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { cardSchema, resultSchema, searchAnswerSchema } from '../core/answer.ts';
 import { setupParts } from '../core/setup/schema.ts';
 import { catalogEndpoints } from './catalogEndpoints.ts';
+import { contentEndpoints } from './contentEndpoints.ts';
 import { demandEndpoints } from './demandEndpoints.ts';
 import { endpoint } from './endpoint.ts';
 import { paths } from './paths.ts';
@@ -153,4 +154,5 @@ export const endpoints = {
   ...catalogEndpoints,
   ...productEndpoints,
   ...demandEndpoints,
+  ...contentEndpoints,
 } as const;

@@ -16,6 +16,8 @@ export const paths = {
   attributes: { method: 'get', path: '/desk/attributes' },
   values: { method: 'get', path: '/desk/values' },
   products: { method: 'get', path: '/desk/products' },
+  content: { method: 'get', path: '/desk/content' },
+  bringInContent: { method: 'post', path: '/desk/content/import' },
   demand: { method: 'get', path: '/desk/demand' },
   bringInLog: { method: 'post', path: '/desk/demand/log' },
   noteSearch: { method: 'post', path: '/shop/log/search' },

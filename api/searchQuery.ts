@@ -22,6 +22,7 @@ const shopFields = {
   page: wholeNumber(1, furthestPlace).default(1),
   limit: wholeNumber(1, mostPerPage).default(24),
   typing: flag.default(false),
+  collection: z.string().max(200).default(''),
 };
 const deskFields = {
   ...shopFields,

@@ -13,7 +13,7 @@ import { Failure, UsageError } from './usage.ts';
 const help = `Usage: npm run --silent shelf -- COMMAND [options]
 
   search "WORDS" [--json] [--draft] [--explain] [--limit N] [--page N]
-                 [--filter KEY=VALUE]… [--typing]
+                 [--filter KEY=VALUE]… [--typing] [--collection ID]
                                what a shopper finds (--draft: by the draft)
   import FILE [--update] [--mapping FILE] [--propose-mapping FILE]
                                bring in a catalog: CSV, JSON, JSON Lines or
@@ -36,6 +36,7 @@ const options = {
   draft: { type: 'boolean', default: false },
   explain: { type: 'boolean', default: false },
   typing: { type: 'boolean', default: false },
+  collection: { type: 'string', default: '' },
   limit: { type: 'string', default: '24' },
   page: { type: 'string', default: '1' },
   filter: { type: 'string', multiple: true, default: [] as string[] },
@@ -51,7 +52,7 @@ const options = {
 } as const;
 
 const allowed: Readonly<Record<string, readonly string[]>> = {
-  search: ['json', 'draft', 'explain', 'typing', 'limit', 'page', 'filter'],
+  search: ['json', 'draft', 'explain', 'typing', 'collection', 'limit', 'page', 'filter'],
   import: ['json', 'update', 'mapping', 'propose-mapping'],
   export: ['format'],
   log: ['json'],

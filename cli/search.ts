@@ -9,6 +9,7 @@ interface SearchValues {
   readonly draft: boolean;
   readonly explain: boolean;
   readonly typing: boolean;
+  readonly collection: string;
   readonly limit: string;
   readonly page: string;
   readonly filter: readonly string[];
@@ -28,6 +29,7 @@ function queryOf(words: readonly string[], values: SearchValues) {
     limit: values.limit,
     page: values.page,
     typing: values.typing ? '1' : '0',
+    collection: values.collection,
     explain: values.explain ? '1' : '0',
     from: values.draft ? 'draft' : 'live',
     ...filters,
@@ -53,6 +55,8 @@ function readable(answer: SearchAnswer, explain: boolean): string {
     result.sku,
   ]);
   if (rows.length > 0) lines.push('', table(rows));
+  for (const { title } of answer.collections) lines.push(`   collection: ${title}`);
+  for (const { title } of answer.articles) lines.push(`   article: ${title}`);
   if (explain)
     for (const { title, why } of answer.results) {
       lines.push('', `${why!.place}. ${title}: ${points(why!.score)} points`);
@@ -70,12 +74,12 @@ function readable(answer: SearchAnswer, explain: boolean): string {
 }
 
 export function searchCommand(data: string, words: readonly string[], values: SearchValues): void {
-  const { q, page, limit, typing, explain, from, movement: _, ...rest } = queryOf(words, values);
+  const { q, page, limit, typing, collection, explain, from, movement: _, ...rest } = queryOf(words, values);
   const { folder, db, catalogs } = openWithCatalog(data);
   const answer = openLocalSearch(folder, db).answer({
     from,
     generation: catalogs.generation(),
-    request: { query: q, page, limit, typing, explain, marks: explain, filters: chosenFilters(rest) },
+    request: { query: q, page, limit, typing, collection, explain, marks: explain, filters: chosenFilters(rest) },
   });
   process.stdout.write(`${values.json ? JSON.stringify(answer, null, 2) : readable(answer, explain)}\n`);
 }

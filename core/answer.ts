@@ -120,6 +120,20 @@ export const searchAnswerSchema = z.object({
   corrections: z.array(z.object({ from: z.string(), to: z.string() })),
   dropped: z.array(z.string()).describe('Words left out, since nothing has all of them.'),
   ignoredFilters: z.array(z.string()).describe('Chosen filters that this shop does not have.'),
+  collection: z
+    .object({ id: z.string(), title: z.string(), text: z.string() })
+    .nullable()
+    .describe('The collection whose products these are, where one was asked for.'),
+  collections: z.array(z.object({ id: z.string(), title: z.string(), picture: z.string().nullable() })),
+  articles: z.array(
+    z.object({
+      id: z.string(),
+      title: z.string(),
+      link: z.string(),
+      picture: z.string().nullable(),
+      extract: z.string(),
+    }),
+  ),
   emptyShelf: z
     .object({ message: z.string(), searches: z.array(z.string()), products: z.array(cardSchema) })
     .nullable(),

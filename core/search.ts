@@ -1,5 +1,7 @@
 import type { Card, Result, SearchAnswer } from './answer.ts';
 import type { CatalogRecord } from './catalog/record.ts';
+import { findContent, type PreparedContent } from './content/contentEngine.ts';
+import { bindScope } from './content/scope.ts';
 import { countFilter } from './facets/filters.ts';
 import type { Engine, PreparedSetup } from './prepareSetup.ts';
 import type { QueryWord } from './query/understand.ts';
@@ -47,6 +49,30 @@ function correctionsOf(engine: Engine, words: readonly QueryWord[]): SearchAnswe
   });
 }
 
+const longestExtract = 160;
+
+/** Collections and articles beside the products: on the first page of a search, and not inside a collection. */
+function contentFound(
+  content: PreparedContent | null,
+  { query, page }: SearchRequest,
+  isInCollection: boolean,
+): Pick<SearchAnswer, 'collections' | 'articles'> {
+  if (!content || page > 1 || isInCollection) return { collections: [], articles: [] };
+  const { articles, collections } = findContent(content, query);
+  const extract = (text: string): string =>
+    text.length > longestExtract ? `${text.slice(0, longestExtract).trimEnd()}…` : text;
+  return {
+    collections: collections.map(({ id, title, picture }) => ({ id, title, picture: picture || null })),
+    articles: articles.map(({ id, title, link, picture, text }) => ({
+      id,
+      title,
+      link,
+      picture: picture || null,
+      extract: extract(text),
+    })),
+  };
+}
+
 /**
  * Answers one search: the single definition of what a shopper sees, used by the shop, the desk's preview and the
  * terminal alike. Pure but for the engine's scratch memory; records are read only for the page's cards.
@@ -56,9 +82,14 @@ export function search(
   prepared: PreparedSetup,
   request: SearchRequest,
   readRecord: RecordReader,
+  content: PreparedContent | null = null,
 ): SearchAnswer {
   const { snapshot } = engine;
-  const ranking = rank(engine, prepared, request, request.page * request.limit);
+  const within = request.collection
+    ? content?.content.collections.find(({ id }) => id === request.collection)
+    : undefined;
+  const scope = within ? bindScope(snapshot, within) : null;
+  const ranking = rank(engine, prepared, request, request.page * request.limit, scope);
   const { candidates } = ranking;
   const first = (request.page - 1) * request.limit;
   const results = ranking.placed.slice(first).map(({ candidate, pin }, offset): Result => {
@@ -92,6 +123,8 @@ export function search(
     corrections: correctionsOf(engine, ranking.words),
     dropped: [...ranking.dropped],
     ignoredFilters: [...ranking.ignoredFilters],
+    collection: within ? { id: within.id, title: within.title, text: within.text } : null,
+    ...contentFound(content, request, within !== undefined),
     emptyShelf: ranking.foundAny ? null : emptyShelf(engine, prepared, request.query, readRecord),
   };
 }

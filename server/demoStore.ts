@@ -1,4 +1,4 @@
-import { existsSync, readFileSync } from 'node:fs';
+import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import { importContent } from './catalog/content.ts';
 import { bringIn, type ImportJobs } from './catalog/importJobs.ts';
@@ -8,8 +8,8 @@ import type { Shelf } from './openShelf.ts';
 export async function loadDemoStore(shelf: Shelf, imports: ImportJobs, folder: string): Promise<void> {
   const job = await bringIn(imports, join(folder, 'catalog.csv'), 'catalog.csv');
   if (job?.phase !== 'done') throw new Error(job?.error ?? 'The demo store could not be brought in.');
-  importContent(shelf.db, 'article', readFileSync(join(folder, 'articles.jsonl'), 'utf8'));
+  await importContent(shelf.db, 'article', join(folder, 'articles.jsonl'));
   const log = join(folder, 'log.jsonl.gz');
   if (existsSync(log)) await shelf.log.bringIn(log);
-  importContent(shelf.db, 'collection', readFileSync(join(folder, 'collections.jsonl'), 'utf8'));
+  await importContent(shelf.db, 'collection', join(folder, 'collections.jsonl'));
 }

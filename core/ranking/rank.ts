@@ -1,3 +1,4 @@
+import type { Scope } from '../content/scope.ts';
 import { type ChosenFilters, testFilters } from '../facets/filters.ts';
 import type { Engine, PreparedSetup } from '../prepareSetup.ts';
 import { findMatches } from '../query/findMatches.ts';
@@ -10,7 +11,7 @@ import { tokenize } from '../text/tokenize.ts';
 import { perfect } from './formula.ts';
 import { type Candidates, groupFamilies } from './groupFamilies.ts';
 import { orderCandidates } from './order.ts';
-import { compareBySignal } from './tieBreakers.ts';
+import { bindSignals, compareBySignal, type Signal } from './tieBreakers.ts';
 
 export interface SearchRequest {
   readonly query: string;
@@ -23,6 +24,8 @@ export interface SearchRequest {
   readonly typing?: boolean;
   /** Tell pins, pulls and exact part numbers with each result: for the desk. */
   readonly marks?: boolean;
+  /** Only the products of this collection. */
+  readonly collection?: string;
   /** Tell each result's arithmetic. */
   readonly explain?: boolean;
 }
@@ -82,7 +85,13 @@ export function pullsOn({ snapshot, boosts }: Engine, ranking: Ranking, candidat
 }
 
 /** Understand, match, score, group, pull, order and arrange: the places of the first `wanted` products. */
-export function rank(engine: Engine, prepared: PreparedSetup, request: SearchRequest, wanted: number): Ranking {
+export function rank(
+  engine: Engine,
+  prepared: PreparedSetup,
+  request: SearchRequest,
+  wanted: number,
+  scope: Scope | null = null,
+): Ranking {
   const { snapshot, matcher } = engine;
   const isBrowsing = request.query.trim() === '';
   const skuRecord = prepared.exactSku && !isBrowsing ? findExactSku(snapshot, request.query) : -1;
@@ -97,7 +106,8 @@ export function rank(engine: Engine, prepared: PreparedSetup, request: SearchReq
   const appliedPins = isBrowsing ? [] : pinsOf(plans);
   const extra = pinnedOnly(engine, prepared, appliedPins, found.matches.records);
   if (sku >= 0) extra.push(sku);
-  const records = withRecords(found.matches.records, extra);
+  const everywhere = withRecords(found.matches.records, extra);
+  const records = scope ? everywhere.filter((record) => scope.contains(record)) : everywhere;
   // A record that only a pin or its part number brings in has no score from its words.
   const { scores: scoreOf } = found.matches;
   for (const record of extra) scoreOf[record] = 0;
@@ -133,8 +143,12 @@ export function rank(engine: Engine, prepared: PreparedSetup, request: SearchReq
   if (free) for (let at = 0; at < scores.length; at++) if (!apart.has(at)) free.push(at);
   const freeScores = free ? Int32Array.from(free, (at) => scores[at]!) : scores;
   const candidateAt = (at: number): number => (free ? free[at]! : at);
+  const own = isBrowsing ? scope : null;
+  const signals = own?.sort ? [...bindSignals(engine, [own.sort]), ...prepared.signals] : prepared.signals;
+  const placeByHand = (at: number): number => own?.byHand?.get(candidates.families[at]!) ?? 0;
   const compare = (a: number, b: number): number =>
-    compareCandidates(engine, prepared, candidates, candidateAt(a), candidateAt(b));
+    placeByHand(candidateAt(a)) - placeByHand(candidateAt(b)) ||
+    compareCandidates(engine, signals, candidates, candidateAt(a), candidateAt(b));
   const { order, leaders } = orderCandidates(freeScores, prepared.width, wanted, compare);
   const others = Array.from(order, candidateAt);
   const leaderOf = new Map(others.map((candidate, index) => [candidate, leaders[index]!]));
@@ -162,13 +176,13 @@ export function rank(engine: Engine, prepared: PreparedSetup, request: SearchReq
 /** The order inside a group of close calls: tie-breakers, then the family's id. Total. */
 function compareCandidates(
   engine: Engine,
-  prepared: PreparedSetup,
+  signals: readonly Signal[],
   candidates: Candidates,
   a: number,
   b: number,
 ): number {
   const { families, representatives } = candidates;
-  for (const signal of prepared.signals) {
+  for (const signal of signals) {
     const difference = compareBySignal(
       signal.direction,
       signal.valueOf(families[a]!, representatives[a]!),

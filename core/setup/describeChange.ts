@@ -1,6 +1,15 @@
 import type { AttributeValue } from '../catalog/record.ts';
 import type { EntryChange } from './entries.ts';
-import type { AttributeSetting, Decision, EmptyShelf, FilterSetting, Hiding, Setup, ShelfPlan } from './schema.ts';
+import type {
+  AttributeSetting,
+  ContentEntry,
+  Decision,
+  EmptyShelf,
+  FilterSetting,
+  Hiding,
+  Setup,
+  ShelfPlan,
+} from './schema.ts';
 
 /** Names for what a change refers to by key; a missing name is shown as its key. */
 export interface NamesForChanges {
@@ -94,6 +103,22 @@ function emptyShelfChange(before: EmptyShelf, after: EmptyShelf): string[] {
   return said;
 }
 
+function contentChange(key: string, before: ContentEntry | null, after: ContentEntry | null): string[] {
+  const entry = (after ?? before)!;
+  if (entry.what === 'leftOut')
+    return [`The ${entry.kind} “${entry.id}” is ${after ? 'left out of the search' : 'found by the search again'}`];
+  const kind = key === 'article' ? 'Articles' : 'Collections';
+  const is = after?.what === 'kind' ? after : null;
+  const was = before?.what === 'kind' ? before : null;
+  const said: string[] = [];
+  if ((is?.found ?? true) !== (was?.found ?? true))
+    said.push(`${kind} are ${(is?.found ?? true) ? 'found by the search' : 'not found by the search any more'}`);
+  for (const attribute of new Set([...Object.keys(is?.weights ?? {}), ...Object.keys(was?.weights ?? {})]))
+    if (is?.weights[attribute] !== was?.weights[attribute])
+      said.push(`${kind}: ${attribute} counts ${is?.weights[attribute] ?? 'as usual'}`);
+  return said;
+}
+
 const valueTold = (value: AttributeValue): string => {
   const text = typeof value === 'object' ? value.join(', ') : String(value);
   return `“${text.length > 60 ? `${text.slice(0, 60)}…` : text}”`;
@@ -130,6 +155,8 @@ export function describeChange({ part, key, before, after }: EntryChange, names:
         return hidingChange(before as Hiding, after as Hiding, names);
       case 'emptyShelf':
         return emptyShelfChange(before as EmptyShelf, after as EmptyShelf);
+      case 'content':
+        return contentChange(key, before as ContentEntry | null, after as ContentEntry | null);
       case 'products':
         return [
           `${decisionTold((after ?? before) as Decision, after === null, names)} for ${names.product(((after ?? before) as Decision).product)}`,

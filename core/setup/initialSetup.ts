@@ -75,6 +75,7 @@ export function initialSetup(profiles: readonly AttributeProfile[]): Setup {
     plans: {},
     hiding: {},
     products: {},
+    content: {},
     emptyShelf: {
       content: { message: 'Nothing on our shelves matches “{search}”.', searches: [], products: [] },
     },

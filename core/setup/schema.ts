@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { contentKinds } from '../content/content.ts';
 
 /** Longest key of an entry. */
 export const longestKey = 700;
@@ -92,6 +93,18 @@ export const emptyShelfSchema = z.strictObject({
 });
 export type EmptyShelf = z.infer<typeof emptyShelfSchema>;
 
+/** What is decided about articles and collections: how a kind is found, or that one item is left out. */
+export const contentEntrySchema = z.discriminatedUnion('what', [
+  z.strictObject({
+    what: z.literal('kind'),
+    /** Whether search may find it. */
+    found: z.boolean(),
+    weights: z.record(key, z.number().min(0).max(100)),
+  }),
+  z.strictObject({ what: z.literal('leftOut'), kind: z.enum(contentKinds), id: productId }),
+]);
+export type ContentEntry = z.infer<typeof contentEntrySchema>;
+
 /** Everything a merchandiser has decided for one storefront. The draft, every release and every file are this. */
 export const setupSchema = z.strictObject({
   format: z.literal('clever-shelf-setup'),
@@ -107,10 +120,20 @@ export const setupSchema = z.strictObject({
   hiding: z.record(z.string().min(1).max(220), hidingSchema),
   emptyShelf: z.strictObject({ content: emptyShelfSchema }),
   products: z.record(z.string().min(1).max(longestKey), decisionSchema).default({}),
+  content: z.record(z.string().min(1).max(longestKey), contentEntrySchema).default({}),
 });
 export type Setup = z.infer<typeof setupSchema>;
 
-export const setupParts = ['attributes', 'relevance', 'filters', 'plans', 'hiding', 'emptyShelf', 'products'] as const;
+export const setupParts = [
+  'attributes',
+  'relevance',
+  'filters',
+  'plans',
+  'hiding',
+  'emptyShelf',
+  'products',
+  'content',
+] as const;
 export type SetupPart = (typeof setupParts)[number];
 
 const relevanceEntries = {
@@ -136,6 +159,8 @@ export function entrySchema(part: SetupPart, entry: string): z.ZodType | null {
       return entry === 'content' ? emptyShelfSchema : null;
     case 'products':
       return decisionSchema;
+    case 'content':
+      return contentEntrySchema;
   }
 }
 

@@ -1,47 +1,67 @@
-import { z } from 'zod';
+import type { Cells } from '../../core/catalog/readRow.ts';
+import { articleSchema, type Content, type ContentKind, collectionSchema } from '../../core/content/content.ts';
 import { type Db, storefrontId } from '../store/database.ts';
+import { detectForm } from './sources/detectForm.ts';
+import { openSource } from './sources/openSource.ts';
 import { FileProblem } from './sources/source.ts';
 
-const article = z.object({
-  id: z.string().min(1).max(200),
-  title: z.string().min(1).max(500),
-  text: z.string().max(100_000),
-  link: z.string().max(2000),
-  tags: z.array(z.string().max(200)).max(100).default([]),
-});
-const collection = z.object({
-  id: z.string().min(1).max(200),
-  title: z.string().min(1).max(500),
-  attribute: z.string().min(1).max(80),
-  values: z.array(z.string().max(500)).min(1).max(1000),
-});
-const schemas = { article, collection } as const;
-export type ContentKind = keyof typeof schemas;
+const lists = new Set(['tags', 'values', 'products']);
 
-/** Takes articles or collections from JSON Lines, replacing the former ones in one step; all or none. */
-export function importContent(db: Db, kind: ContentKind, text: string): number {
-  const items = text.split('\n').flatMap((line, index) => {
-    if (line.trim() === '') return [];
-    const wrong = (why: string) => new FileProblem('bad-line', `Line ${index + 1} is no ${kind}: ${why}`);
-    let value: unknown;
-    try {
-      value = JSON.parse(line);
-    } catch {
-      throw wrong('it is not JSON.');
+/** A row as an item: lists split where the file has them as one text; names of columns in any case. */
+function itemOf(kind: ContentKind, cells: Cells): unknown {
+  const known = Object.keys((kind === 'article' ? articleSchema : collectionSchema).shape);
+  const item: Record<string, unknown> = {};
+  for (const [name, cell] of Object.entries(cells)) {
+    const key = name.trim().toLowerCase();
+    if (!known.includes(key) || cell.length === 0) continue;
+    if (lists.has(key))
+      item[key] = (typeof cell === 'string' ? cell.split('|') : cell).map((each) => each.trim()).filter(Boolean);
+    else item[key] = typeof cell === 'string' ? cell : cell.join(', ');
+  }
+  return item;
+}
+
+export interface ContentImported {
+  readonly items: number;
+  readonly refused: { readonly line: number; readonly column: string; readonly reason: string }[];
+}
+
+/** Takes articles or collections from a file (CSV, JSON, JSON Lines), replacing the former ones in one step. */
+export async function importContent(db: Db, kind: ContentKind, path: string): Promise<ContentImported> {
+  const source = openSource(path, detectForm(path));
+  const items = new Map<string, unknown>();
+  const refused: ContentImported['refused'] = [];
+  for await (const row of source.rows) {
+    if ('reason' in row) {
+      refused.push(row);
+      continue;
     }
-    const parsed = schemas[kind].safeParse(value);
+    const parsed = (kind === 'article' ? articleSchema : collectionSchema).safeParse(itemOf(kind, row.cells));
     if (!parsed.success) {
       const issue = parsed.error.issues[0]!;
-      throw wrong(`${issue.path.join('.') || 'the line'}: ${issue.message}.`);
-    }
-    return [parsed.data];
-  });
-  const write = db.prepare('INSERT OR REPLACE INTO content (storefront, kind, id, value) VALUES (?, ?, ?, ?)');
+      refused.push({ line: row.line, column: issue.path.join('.'), reason: issue.message });
+    } else if (items.has(parsed.data.id))
+      refused.push({
+        line: row.line,
+        column: 'id',
+        reason: `The id “${parsed.data.id}” stands in an earlier row already.`,
+      });
+    else items.set(parsed.data.id, parsed.data);
+  }
+  if (items.size === 0) {
+    const first = refused[0];
+    const why = first ? ` Line ${first.line}: ${first.column} ${first.reason}.` : '';
+    throw new FileProblem('no-rows', `The file holds no ${kind} that could be taken.${why}`);
+  }
+  const write = db.prepare('INSERT INTO content (storefront, kind, id, value) VALUES (?, ?, ?, ?)');
   db.transaction(() => {
     db.prepare('DELETE FROM content WHERE storefront = ? AND kind = ?').run(storefrontId, kind);
-    for (const item of items) write.run(storefrontId, kind, item.id, JSON.stringify(item));
+    for (const [id, item] of items) write.run(storefrontId, kind, id, JSON.stringify(item));
+    db.prepare(
+      'INSERT INTO content_version (storefront, version) VALUES (?, 1) ON CONFLICT (storefront) DO UPDATE SET version = version + 1',
+    ).run(storefrontId);
   }).immediate();
-  return items.length;
+  return { items: items.size, refused };
 }
 
 export function countContent(db: Db, kind: ContentKind): number {
@@ -49,4 +69,22 @@ export function countContent(db: Db, kind: ContentKind): number {
     .prepare<[string, string], number>('SELECT count(*) FROM content WHERE storefront = ? AND kind = ?')
     .pluck()
     .get(storefrontId, kind)!;
+}
+
+/** Changes with every import of articles or collections. */
+export const contentVersion = (db: Db): number =>
+  db.prepare<[string], number>('SELECT version FROM content_version WHERE storefront = ?').pluck().get(storefrontId) ??
+  0;
+
+export function readContent(db: Db): Content {
+  const of = (kind: ContentKind): unknown[] =>
+    db
+      .prepare<[string, string], string>('SELECT value FROM content WHERE storefront = ? AND kind = ? ORDER BY id')
+      .pluck()
+      .all(storefrontId, kind)
+      .map((text) => JSON.parse(text));
+  return {
+    articles: of('article').map((item) => articleSchema.parse(item)),
+    collections: of('collection').map((item) => collectionSchema.parse(item)),
+  };
 }

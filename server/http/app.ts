@@ -17,6 +17,7 @@ import type { Searcher } from '../searching/searcher.ts';
 import type { Db } from '../store/database.ts';
 import type { SetupStore, WriteOutcome } from '../store/setupStore.ts';
 import { serveCatalog } from './catalogRoutes.ts';
+import { serveContent } from './contentRoutes.ts';
 import { serveDemand } from './demandRoutes.ts';
 import { deskState, namesFrom, tellChanges } from './deskState.ts';
 import { invalidRequest, problem } from './problems.ts';
@@ -112,14 +113,19 @@ export function createApp(services: Services): OpenAPIHono {
   };
   const who = (context: Context): string => (context.req.header('x-person') ?? 'Merchandiser').slice(0, 80);
 
+  serveContent(serve, services);
   serveDemand(serve, services);
   serveProducts(serve, services, written, who as never);
-  serve(endpoints.shopSearch, ({ q, page, limit, typing, ...rest }) =>
-    searcher.answer(task('live', { query: q, page, limit, typing, filters: chosenFilters(rest) })),
+  serve(endpoints.shopSearch, ({ q, page, limit, typing, collection, ...rest }) =>
+    searcher.answer(task('live', { query: q, page, limit, typing, collection, filters: chosenFilters(rest) })),
   );
-  serve(endpoints.deskSearch, ({ q, page, limit, typing, from, explain, movement, ...rest }) =>
+  serve(endpoints.deskSearch, ({ q, page, limit, typing, collection, from, explain, movement, ...rest }) =>
     searcher.answer(
-      task(from, { query: q, page, limit, typing, explain, marks: true, filters: chosenFilters(rest) }, movement),
+      task(
+        from,
+        { query: q, page, limit, typing, collection, explain, marks: true, filters: chosenFilters(rest) },
+        movement,
+      ),
     ),
   );
   serve(endpoints.why, ({ q, product, from, ...rest }) =>

@@ -1,7 +1,3 @@
-import { createWriteStream } from 'node:fs';
-import { join } from 'node:path';
-import { Readable } from 'node:stream';
-import { pipeline } from 'node:stream/promises';
 import type { OpenAPIHono } from '@hono/zod-openapi';
 import { stream } from 'hono/streaming';
 import { catalogEndpoints } from '../../api/catalogEndpoints.ts';
@@ -17,10 +13,9 @@ import { currencyOf } from '../store/database.ts';
 import type { Services } from './app.ts';
 import { namesFrom } from './deskState.ts';
 import { problem } from './problems.ts';
+import { receiveFile } from './receiveFile.ts';
 import { Refused, type Serve } from './serving.ts';
 
-/** Largest catalog file taken, in bytes. */
-const largestUpload = 4 * 1024 ** 3;
 const rejectedShown = 500;
 const rejectedSaved = 10_000;
 const differencesShown = 500;
@@ -46,7 +41,7 @@ function refuseMistakes(mapping: Mapping): void {
 
 /** Bringing a catalog in, and what is known of it. */
 export function serveCatalog(app: OpenAPIHono, serve: Serve, services: Services): void {
-  const { db, catalogs, imports, mappings, folder, now } = services;
+  const { db, catalogs, imports, mappings, folder } = services;
   serve(catalogEndpoints.catalog, () => {
     const info = catalogs.info();
     return {
@@ -66,19 +61,7 @@ export function serveCatalog(app: OpenAPIHono, serve: Serve, services: Services)
     catalogEndpoints.startImport,
     async ({ file }, _, context) => {
       if (imports.isBusy()) throw busy();
-      const body = context.req.raw.body;
-      if (!body) throw new Refused(400, { code: 'no-file', message: 'The request holds no file.' });
-      const path = join(folder.incoming, `${now()}.file`);
-      let received = 0;
-      const limited = async function* (chunks: AsyncIterable<Uint8Array>) {
-        for await (const chunk of chunks) {
-          received += chunk.length;
-          if (received > largestUpload)
-            throw new Refused(413, { code: 'file-too-large', message: 'The file is larger than 4 GB.' });
-          yield chunk;
-        }
-      };
-      await pipeline(Readable.fromWeb(body as never), limited, createWriteStream(path));
+      const path = await receiveFile(context, folder);
       return imports.receive(path, file);
     },
     false,

@@ -2,6 +2,12 @@ import type { Result, SearchAnswer } from '../../core/answer.ts';
 import { type ListedRow, listedRow } from '../../core/browse/listedRow.ts';
 import { type ListRequest, listProducts } from '../../core/browse/listProducts.ts';
 import { movementDepth, withMovement } from '../../core/compare/movement.ts';
+import {
+  type ContentEngine,
+  openContent,
+  type PreparedContent,
+  prepareContent,
+} from '../../core/content/contentEngine.ts';
 import { type Engine, openEngine, type PreparedSetup, prepareSetup } from '../../core/prepareSetup.ts';
 import { rank, rankedFamilies, type SearchRequest } from '../../core/ranking/rank.ts';
 import { decisionsByProduct } from '../../core/rules/decisions.ts';
@@ -9,6 +15,7 @@ import { isHidden } from '../../core/rules/hiddenRecords.ts';
 import { search } from '../../core/search.ts';
 import type { Decision } from '../../core/setup/schema.ts';
 import { openCatalog } from '../catalog/catalogReader.ts';
+import { contentVersion, readContent } from '../catalog/content.ts';
 import { type CatalogView, openStandingCatalog, type StandingCatalog } from '../catalog/standingCatalog.ts';
 import type { DataFolder } from '../dataFolder.ts';
 import type { Db } from '../store/database.ts';
@@ -73,12 +80,14 @@ interface Ready {
   readonly setup: PreparedSetup;
   readonly decisions: ReadonlyMap<string, readonly Decision[]>;
   readonly lists: Map<string, Uint32Array>;
+  readonly content: PreparedContent;
 }
 
 export function openLocalSearch(folder: DataFolder, db: Db): LocalSearch {
   const setups = openSetupStore(db);
   const liveNumber = db.prepare<[], number>('SELECT release FROM storefront').pluck();
   let catalog: StandingCatalog | null = null;
+  let opened: { readonly version: number; readonly engine: ContentEngine } | null = null;
   const ready: Record<'draft' | 'live', Ready | null> = { draft: null, live: null };
 
   const catalogFor = ({ generation, shared }: Pick<SearchTask, 'generation' | 'shared'>): StandingCatalog => {
@@ -92,7 +101,8 @@ export function openLocalSearch(folder: DataFolder, db: Db): LocalSearch {
   };
   const readyFor = (task: Pick<SearchTask, 'generation' | 'shared'>, from: 'draft' | 'live'): Ready => {
     const standing = catalogFor(task);
-    const version = `${from === 'draft' ? setups.revision() : (liveNumber.get() ?? 0)}/${standing.facts}`;
+    const inVersion = contentVersion(db);
+    const version = `${from === 'draft' ? setups.revision() : (liveNumber.get() ?? 0)}/${standing.facts}/${inVersion}`;
     const known = ready[from];
     if (known?.version === version) return known;
     const setup = from === 'draft' ? setups.draft() : setups.live()!.setup;
@@ -101,15 +111,25 @@ export function openLocalSearch(folder: DataFolder, db: Db): LocalSearch {
     const engine =
       [ready.draft, ready.live].find((other) => other?.view.version === view.version)?.engine ??
       openEngine(view.snapshot);
+    if (opened?.version !== inVersion) opened = { version: inVersion, engine: openContent(readContent(db)) };
     const decisions = decisionsByProduct(setup);
-    const fresh: Ready = { version, view, engine, setup: prepareSetup(engine, setup), decisions, lists: new Map() };
+    const fresh: Ready = {
+      version,
+      view,
+      engine,
+      setup: prepareSetup(engine, setup),
+      decisions,
+      lists: new Map(),
+      content: prepareContent(opened.engine, setup),
+    };
     ready[from] = fresh;
     return fresh;
   };
   const answer = (task: SearchTask): SearchAnswer => {
-    const { engine, setup, view } = readyFor(task, task.from);
-    const found = search(engine, setup, task.request, view.record);
-    if (!task.movement) return found;
+    const { engine, setup, view, content } = readyFor(task, task.from);
+    const found = search(engine, setup, task.request, view.record, content);
+    // Inside a collection every product stands among others than in a search: places there are not compared.
+    if (!task.movement || task.request.collection) return found;
     const { filters, query, typing } = task.request;
     const before = { query, filters, page: 1, limit: movementDepth, ...(typing === undefined ? {} : { typing }) };
     const live = readyFor(task, 'live');

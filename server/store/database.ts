@@ -96,6 +96,10 @@ CREATE TABLE IF NOT EXISTS family_correction (
   family TEXT NOT NULL,
   PRIMARY KEY (storefront, record)
 ) STRICT, WITHOUT ROWID;
+CREATE TABLE IF NOT EXISTS content_version (
+  storefront TEXT PRIMARY KEY,
+  version INTEGER NOT NULL
+) STRICT;
 CREATE TABLE IF NOT EXISTS content (
   storefront TEXT NOT NULL,
   kind TEXT NOT NULL CHECK (kind IN ('article', 'collection')),

@@ -35,6 +35,7 @@ const router = createBrowserRouter([
           { path: 'reading', ...lazily(() => import('./screens/catalog/Reading.tsx'), 'Reading') },
           { path: 'feed', ...lazily(() => import('./screens/catalog/Feed.tsx'), 'Feed') },
           { path: 'log', ...lazily(() => import('./screens/catalog/ShopperLog.tsx'), 'ShopperLog') },
+          { path: 'content', ...lazily(() => import('./screens/catalog/OtherContent.tsx'), 'OtherContent') },
           { path: 'twins', ...lazily(() => import('./screens/catalog/TwinProducts.tsx'), 'TwinProducts') },
         ],
       },

@@ -5,6 +5,7 @@ import { EmptyShelf } from './EmptyShelf.tsx';
 import { Filters } from './Filters.tsx';
 import { Notices } from './Notices.tsx';
 import { Pages } from './Pages.tsx';
+import { Articles, Collections } from './Reading.tsx';
 import { SearchBox } from './SearchBox.tsx';
 import { Shelves } from './Shelves.tsx';
 import { noteSearch } from './shopperLog.ts';
@@ -19,7 +20,7 @@ export function Shop() {
   const go = (next: ShopperSearch, replace = false): void =>
     setParameters(writeAddress(next, desk.isInDesk), { replace });
   const newSearch = (query: string): void => {
-    go({ query, page: 1, filters: {} });
+    go({ query, page: 1, filters: {}, collection: '' });
     desk.searched(query);
   };
 
@@ -27,7 +28,7 @@ export function Shop() {
   // Only a new trial search moves the window; what the shopper does in it since is left alone.
   // biome-ignore lint/correctness/useExhaustiveDependencies: the search and the way to go are read, not watched
   useEffect(() => {
-    if (asked !== undefined && asked !== search.query) go({ query: asked, page: 1, filters: {} }, true);
+    if (asked !== undefined && asked !== search.query) go({ query: asked, page: 1, filters: {}, collection: '' }, true);
   }, [asked]);
 
   const { data, error, isPlaceholderData, refetch } = useResults(
@@ -40,7 +41,7 @@ export function Shop() {
   useEffect(() => {
     if (!data || isPlaceholderData) return;
     shown(data.query, data.total);
-    noteSearch({ query: data.query, page: data.page, filters: search.filters }, data.total, desk.isInDesk);
+    noteSearch({ ...search, query: data.query, page: data.page }, data.total, desk.isInDesk);
   }, [data, isPlaceholderData, shown]);
 
   return (
@@ -71,15 +72,38 @@ export function Shop() {
         <main className="flex-1 px-4 pt-3 pb-6 sm:px-5" aria-busy={isPlaceholderData}>
           <div className="flex items-baseline justify-between gap-4">
             <h1 className="min-w-0 break-words font-shop text-[19px]">
-              {data.query.trim() ? <>Results for “{data.query.trim()}”</> : 'Everything in the shop'}
+              {data.query.trim() ? (
+                <>Results for “{data.query.trim()}”</>
+              ) : (
+                (data.collection?.title ?? 'Everything in the shop')
+              )}
             </h1>
             <p className="shrink-0 text-soft text-[13px]" role="status">
               {counted(data.total, 'product')}
             </p>
           </div>
+          {data.collection && (
+            <p className="text-[13px] text-soft">
+              {data.query.trim() ? `In the collection ${data.collection.title}. ` : data.collection.text}{' '}
+              <button
+                type="button"
+                className="text-press underline"
+                onClick={() => go({ ...search, page: 1, collection: '' })}
+              >
+                Look everywhere
+              </button>
+            </p>
+          )}
+          <Collections
+            collections={data.collections}
+            open={(collection) => go({ query: '', page: 1, filters: {}, collection })}
+          />
           <Notices answer={data} />
           {data.emptyShelf ? (
-            <EmptyShelf shelf={data.emptyShelf} search={newSearch} />
+            <>
+              <EmptyShelf shelf={data.emptyShelf} search={newSearch} />
+              <Articles articles={data.articles} />
+            </>
           ) : (
             <div className="lg:grid lg:grid-cols-[210px_1fr] lg:gap-7">
               <Filters
@@ -112,6 +136,7 @@ export function Shop() {
                     hasSearch={search.query.trim() !== ''}
                   />
                 )}
+                <Articles articles={data.articles} />
                 <Pages answer={data} go={(page) => go({ ...search, page })} />
               </div>
             </div>

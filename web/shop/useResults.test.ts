@@ -4,12 +4,17 @@ import { readAddress, writeAddress } from './useResults.ts';
 
 describe('the shop’s address', () => {
   test('carries the search, the page and every chosen filter, and gives them back', () => {
-    const search = { query: 'hot press & more', page: 3, filters: { colour: ['Red', 'Blue & green'], price: ['5..'] } };
+    const search = {
+      query: 'hot press & more',
+      page: 3,
+      filters: { colour: ['Red', 'Blue & green'], price: ['5..'] },
+      collection: 'inks',
+    };
     expect(readAddress(new URLSearchParams(writeAddress(search, false).toString()))).toEqual(search);
   });
   test('says no more than is chosen, and stays in the desk’s frame', () => {
-    expect(writeAddress({ query: '', page: 1, filters: {} }, false).toString()).toBe('');
-    expect(writeAddress({ query: '', page: 1, filters: {} }, true).has('desk')).toBe(true);
+    expect(writeAddress({ query: '', page: 1, filters: {}, collection: '' }, false).toString()).toBe('');
+    expect(writeAddress({ query: '', page: 1, filters: {}, collection: '' }, true).has('desk')).toBe(true);
   });
   test.each(['0', '-3', 'x', ''])('a page of "%s" is the first', (page) =>
     expect(readAddress(new URLSearchParams({ page })).page).toBe(1),

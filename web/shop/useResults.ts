@@ -7,6 +7,8 @@ import type { DeskView } from './useDesk.ts';
 export interface ShopperSearch {
   readonly query: string;
   readonly page: number;
+  /** Only the products of this collection; empty for all. */
+  readonly collection: string;
   readonly filters: Readonly<Record<string, readonly string[]>>;
 }
 
@@ -20,13 +22,20 @@ export function readAddress(parameters: URLSearchParams): ShopperSearch {
       const key = name.slice(2);
       filters[key] = [...(filters[key] ?? []), value];
     }
-  return { query: parameters.get('q') ?? '', page: Math.max(1, Number(parameters.get('page')) || 1), filters };
+  const collection = parameters.get('collection') ?? '';
+  return {
+    query: parameters.get('q') ?? '',
+    collection,
+    page: Math.max(1, Number(parameters.get('page')) || 1),
+    filters,
+  };
 }
 
 export function writeAddress(search: ShopperSearch, inDesk: boolean): URLSearchParams {
   const parameters = new URLSearchParams();
   if (inDesk) parameters.set('desk', '');
   if (search.query) parameters.set('q', search.query);
+  if (search.collection) parameters.set('collection', search.collection);
   if (search.page > 1) parameters.set('page', String(search.page));
   for (const [name, value] of filterParameters(search.filters)) parameters.append(name, value);
   return parameters;
@@ -41,7 +50,13 @@ export function useResults(search: ShopperSearch, desk: DeskView | null, isReady
     queryFn: ({ signal }): Promise<SearchAnswer> => {
       const filters: Record<string, string[]> = {};
       for (const [key, values] of Object.entries(search.filters)) filters[`f.${key}`] = [...values];
-      const query = { q: search.query, page: String(search.page), limit: String(perPage), ...filters };
+      const query = {
+        q: search.query,
+        page: String(search.page),
+        limit: String(perPage),
+        collection: search.collection,
+        ...filters,
+      };
       if (!desk) return call('shopSearch', { query, signal });
       const movement = desk.from === 'draft' ? '1' : '0';
       return call('deskSearch', { query: { ...query, from: desk.from, movement }, signal });

@@ -10,6 +10,7 @@ const partNames = {
   hiding: 'Hiding',
   emptyShelf: 'Empty shelf',
   products: 'Catalog',
+  content: 'Other content',
 } as const;
 
 /** Changes against what is published, in words, each of which can be given up by itself. */

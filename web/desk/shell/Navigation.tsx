@@ -13,7 +13,7 @@ const groups: readonly { readonly name: string; readonly places: readonly Place[
   {
     name: 'Stock',
     places: [
-      { to: '/catalog', label: 'Catalog', parts: ['products'] },
+      { to: '/catalog', label: 'Catalog', parts: ['products', 'content'] },
       { to: '/attributes', label: 'Attributes', parts: ['attributes'] },
     ],
   },

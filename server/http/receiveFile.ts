@@ -1,0 +1,47 @@
+import { createWriteStream, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { Readable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+import type { Context } from 'hono';
+import { FileProblem } from '../catalog/sources/source.ts';
+import type { DataFolder } from '../dataFolder.ts';
+import { Refused } from './serving.ts';
+
+/** Largest file taken, in bytes. */
+const largestUpload = 4 * 1024 ** 3;
+let received = 0;
+
+/** Writes a request's body into the folder of incoming files; answers where it stands. */
+export async function receiveFile(context: Context, folder: DataFolder): Promise<string> {
+  const body = context.req.raw.body;
+  if (!body) throw new Refused(400, { code: 'no-file', message: 'The request holds no file.' });
+  const path = join(folder.incoming, `${process.pid}-${++received}.file`);
+  let bytes = 0;
+  const limited = async function* (chunks: AsyncIterable<Uint8Array>) {
+    for await (const chunk of chunks) {
+      bytes += chunk.length;
+      if (bytes > largestUpload)
+        throw new Refused(413, { code: 'file-too-large', message: 'The file is larger than 4 GB.' });
+      yield chunk;
+    }
+  };
+  await pipeline(Readable.fromWeb(body as never), limited, createWriteStream(path));
+  return path;
+}
+
+/** Receives a file, does something with it and removes it; a file that cannot be read is a refusal. */
+export async function withFile<Answer>(
+  context: Context,
+  folder: DataFolder,
+  use: (path: string) => Promise<Answer>,
+): Promise<Answer> {
+  const path = await receiveFile(context, folder);
+  try {
+    return await use(path);
+  } catch (error) {
+    if (error instanceof FileProblem) throw new Refused(400, { code: error.code, message: error.message });
+    throw error;
+  } finally {
+    rmSync(path, { force: true });
+  }
+}

@@ -1,0 +1,196 @@
+import { useQuery } from '@tanstack/react-query';
+import { FileUp } from 'lucide-react';
+import { type ReactNode, useRef, useState } from 'react';
+import { toast } from 'sonner';
+import { type ContentKind, contentAttributes } from '../../../../core/content/content.ts';
+import { call, sendFile } from '../../../client/call.ts';
+import { count, counted } from '../../../look/price.ts';
+import { Button } from '../../parts/Button.tsx';
+import { NumberField, Switch } from '../../parts/Controls.tsx';
+import { RowList } from '../../parts/RowList.tsx';
+import { Loading, LoadProblem, Nothing, Section, shelfRow } from '../../parts/Screen.tsx';
+import { useChanged } from '../../state/changed.ts';
+import { edit } from '../../state/edits.ts';
+import { queryClient } from '../../state/queryClient.ts';
+import { useShopWindow } from '../../state/shopWindow.ts';
+
+/** What shoppers find besides products: collections of them, and articles to read. */
+export function OtherContent() {
+  const { data, error, refetch } = useQuery({
+    queryKey: ['desk', 'content'],
+    queryFn: ({ signal }) => call('content', { signal }),
+  });
+  if (error && !data) return <LoadProblem error={error} again={refetch} />;
+  if (!data) return <Loading what="Reading articles and collections" />;
+  return (
+    <>
+      <Kind
+        kind="collection"
+        title={counted(data.collections.length, 'collection')}
+        note="Products that belong together, by a rule over an attribute or chosen by hand. A search that names one offers it above the products."
+        setting={data.settings.collection!}
+        columns="id, title and either attribute with values, or products in the order they shall stand"
+      >
+        <RowList label="Collections" items={data.collections} rowHeight={46} mostHeight={300}>
+          {({ id, title, rule, products, isLeftOut }) => (
+            <>
+              <span className="min-w-0 flex-1">
+                <span className={`block truncate font-semibold ${isLeftOut ? 'text-soft line-through' : ''}`}>
+                  {title}
+                </span>
+                <span className="block truncate text-[12.5px] text-soft">
+                  {rule}, {counted(products, 'product')}
+                </span>
+              </span>
+              <LeaveOut kind="collection" id={id} title={title} isLeftOut={isLeftOut} />
+            </>
+          )}
+        </RowList>
+      </Kind>
+      <Kind
+        kind="article"
+        title={counted(data.articles.length, 'article')}
+        note="Guides and stories. A search that an article answers names it below the products."
+        setting={data.settings.article!}
+        columns="id, title, text, link, picture and tags"
+      >
+        <RowList label="Articles" items={data.articles} rowHeight={46} mostHeight={300}>
+          {({ id, title, link, words, isLeftOut }) => (
+            <>
+              <span className="min-w-0 flex-1">
+                <span className={`block truncate font-semibold ${isLeftOut ? 'text-soft line-through' : ''}`}>
+                  {title}
+                </span>
+                <span className="block truncate text-[12.5px] text-soft">
+                  {[link, `${count(words)} words`].filter(Boolean).join(', ')}
+                </span>
+              </span>
+              <LeaveOut kind="article" id={id} title={title} isLeftOut={isLeftOut} />
+            </>
+          )}
+        </RowList>
+      </Kind>
+    </>
+  );
+}
+
+const save = (value: { key: string; value: unknown }): void => {
+  void edit({ part: 'content', ...value }).then(() => queryClient.invalidateQueries({ queryKey: ['desk', 'content'] }));
+};
+
+function LeaveOut({
+  kind,
+  id,
+  title,
+  isLeftOut,
+}: {
+  readonly kind: ContentKind;
+  readonly id: string;
+  readonly title: string;
+  readonly isLeftOut: boolean;
+}) {
+  return (
+    <Switch
+      label={`“${title}” may be found`}
+      shown="Found"
+      isOn={!isLeftOut}
+      change={(isFound) =>
+        save({ key: `leftOut:${kind}:${id}`, value: isFound ? null : { what: 'leftOut', kind, id } })
+      }
+    />
+  );
+}
+
+function Kind({
+  kind,
+  title,
+  note,
+  setting,
+  columns,
+  children,
+}: {
+  readonly kind: ContentKind;
+  readonly title: string;
+  readonly note: string;
+  readonly setting: { readonly found: boolean; readonly weights: Readonly<Record<string, number>> };
+  readonly columns: string;
+  readonly children: ReactNode;
+}) {
+  const changed = useChanged('content');
+  const chooser = useRef<HTMLInputElement>(null);
+  const [isSending, setSending] = useState(false);
+  const isEmpty = title.startsWith('0 ');
+  const set = (change: Partial<typeof setting>): void =>
+    save({ key: kind, value: { what: 'kind', ...setting, ...change } });
+  const bring = async (file: File | undefined): Promise<void> => {
+    if (!file) return;
+    setSending(true);
+    try {
+      const { items, refused } = await sendFile('bringInContent', { kind }, file);
+      const [first] = refused;
+      toast.success(`${counted(items, kind)} came in`, {
+        description: first
+          ? `${counted(refused.length, 'row')} refused; line ${first.line}: ${first.column} ${first.reason}`
+          : undefined,
+      });
+      await queryClient.invalidateQueries({ queryKey: ['desk', 'content'] });
+      useShopWindow.getState().refresh();
+    } catch (error) {
+      toast.error('The file was not taken', { description: (error as Error).message });
+    }
+    setSending(false);
+  };
+  return (
+    <Section
+      title={title}
+      note={note}
+      aside={
+        <>
+          <input
+            ref={chooser}
+            type="file"
+            accept=".csv,.json,.jsonl,.ndjson,.tsv,.txt"
+            aria-label={`File of ${kind}s`}
+            className="sr-only"
+            tabIndex={-1}
+            onChange={(event) => {
+              void bring(event.target.files?.[0]);
+              event.target.value = '';
+            }}
+          />
+          <Button
+            disabled={isSending}
+            title={`CSV, JSON or JSON Lines with ${columns}`}
+            onClick={() => chooser.current?.click()}
+          >
+            <FileUp size={15} aria-hidden /> Bring in
+          </Button>
+        </>
+      }
+    >
+      <div className={`${shelfRow(changed(kind))} mb-2 flex flex-wrap items-center gap-x-4 gap-y-1.5 px-3 py-2`}>
+        <Switch
+          label={`${title} may be found by search`}
+          shown="May be found by search"
+          isOn={setting.found}
+          change={(found) => set({ found })}
+        />
+        {setting.found &&
+          contentAttributes[kind].map(([key, label]) => (
+            <span key={key} className="flex items-center gap-1.5 text-[13px]">
+              {label}
+              <NumberField
+                label={`Weight of ${label} in ${kind}s`}
+                value={setting.weights[key] ?? 0}
+                least={0}
+                most={100}
+                step={1}
+                change={(weight) => set({ weights: { ...setting.weights, [key]: weight } })}
+              />
+            </span>
+          ))}
+      </div>
+      {isEmpty ? <Nothing>None yet. Bring in a file with {columns}.</Nothing> : children}
+    </Section>
+  );
+}

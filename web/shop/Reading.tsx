@@ -1,0 +1,54 @@
+import { ArrowRight } from 'lucide-react';
+import type { SearchAnswer } from '../../core/answer.ts';
+
+/** Collections that the search names: a way into them, above the products. */
+export function Collections({
+  collections,
+  open,
+}: {
+  readonly collections: SearchAnswer['collections'];
+  open(id: string): void;
+}) {
+  if (collections.length === 0) return null;
+  return (
+    <nav aria-label="Collections" className="mt-2 flex flex-wrap items-center gap-2">
+      <span className="text-[13px] text-soft">Collections</span>
+      {collections.map(({ id, title }) => (
+        <button
+          key={id}
+          type="button"
+          className="inline-flex items-center gap-1 rounded-full border px-3 py-1 font-semibold text-[13px] hover:border-edge"
+          onClick={() => open(id)}
+        >
+          {title} <ArrowRight size={13} aria-hidden />
+        </button>
+      ))}
+    </nav>
+  );
+}
+
+/** Articles that answer the search, below the products. */
+export function Articles({ articles }: { readonly articles: SearchAnswer['articles'] }) {
+  if (articles.length === 0) return null;
+  return (
+    <section aria-label="To read" className="mt-7 border-t pt-4">
+      <h2 className="font-shop text-[17px]">To read</h2>
+      <ul className="mt-2 grid gap-x-6 gap-y-3 min-[600px]:grid-cols-2">
+        {articles.map(({ id, title, link, extract }) => (
+          <li key={id}>
+            <h3 className="font-semibold font-shop">
+              {link ? (
+                <a href={link} className="hover:underline" onClick={(event) => event.preventDefault()}>
+                  {title}
+                </a>
+              ) : (
+                title
+              )}
+            </h3>
+            <p className="text-[13px] text-soft">{extract}</p>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
