@@ -7,6 +7,7 @@ import { demandEndpoints } from './demandEndpoints.ts';
 import { endpoint } from './endpoint.ts';
 import { paths } from './paths.ts';
 import { productEndpoints } from './productEndpoints.ts';
+import { proposalEndpoints } from './proposalEndpoints.ts';
 import { deskSearchQuery, shopSearchQuery } from './searchQuery.ts';
 import { deskStateSchema } from './stateSchema.ts';
 
@@ -27,6 +28,7 @@ export const attributeSchema = z.object({
   isNumeric: z.boolean(),
   canDecide: z.boolean().describe('Whether its value can be set by hand.'),
   wins: z.enum(['here', 'file']).optional(),
+  advice: z.array(z.object({ code: z.string(), told: z.string(), where: z.enum(['reading', 'products', 'here']) })),
   searchable: z.boolean(),
   weight: z.number(),
   onCard: z.boolean(),
@@ -155,4 +157,5 @@ export const endpoints = {
   ...productEndpoints,
   ...demandEndpoints,
   ...contentEndpoints,
+  ...proposalEndpoints,
 } as const;

@@ -3,6 +3,7 @@ import type { Context } from 'hono';
 import { endpoints } from '../../api/endpoints.ts';
 import { chosenFilters } from '../../api/filterParameters.ts';
 import { unknownName } from '../../api/problem.ts';
+import { adviseAttribute } from '../../core/catalog/adviseAttribute.ts';
 import { hasChoices, isIndexedAsText, isNumeric } from '../../core/catalog/profileAttributes.ts';
 import { untouchable } from '../../core/rules/decisions.ts';
 import { changesBetween } from '../../core/setup/entries.ts';
@@ -22,6 +23,7 @@ import { serveDemand } from './demandRoutes.ts';
 import { deskState, namesFrom, tellChanges } from './deskState.ts';
 import { invalidRequest, problem } from './problems.ts';
 import { serveProducts } from './productRoutes.ts';
+import { serveProposals } from './proposalRoutes.ts';
 import { Refused, servingOn } from './serving.ts';
 
 export interface Services {
@@ -113,6 +115,7 @@ export function createApp(services: Services): OpenAPIHono {
   };
   const who = (context: Context): string => (context.req.header('x-person') ?? 'Merchandiser').slice(0, 80);
 
+  serveProposals(serve, services, written, who as never);
   serveContent(serve, services);
   serveDemand(serve, services);
   serveProducts(serve, services, written, who as never);
@@ -173,15 +176,22 @@ export function createApp(services: Services): OpenAPIHono {
   });
   serve(endpoints.attributes, () => {
     const settings = setups.draft().attributes;
+    const { attributes } = catalogInForce().snapshot;
+    const settingOf = (key: string) => settings[key] ?? { searchable: false, weight: 1, onCard: false };
+    const heaviest = Math.max(
+      0,
+      ...attributes.map(({ key }) => (settingOf(key).searchable ? settingOf(key).weight : 0)),
+    );
     return {
-      attributes: catalogInForce().snapshot.attributes.map((profile) => ({
+      attributes: attributes.map((profile) => ({
         ...profile,
         samples: [...profile.samples],
         canSearch: isIndexedAsText(profile),
         canFilter: hasChoices(profile) || isNumeric(profile),
         isNumeric: isNumeric(profile),
         canDecide: !untouchable.has(profile.key),
-        ...(settings[profile.key] ?? { searchable: false, weight: 1, onCard: false }),
+        advice: adviseAttribute(profile, settingOf(profile.key), heaviest),
+        ...settingOf(profile.key),
       })),
     };
   });

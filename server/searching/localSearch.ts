@@ -9,11 +9,13 @@ import {
   prepareContent,
 } from '../../core/content/contentEngine.ts';
 import { type Engine, openEngine, type PreparedSetup, prepareSetup } from '../../core/prepareSetup.ts';
+import { type Effect, effectsOf, type WeighedSearch } from '../../core/proposals/effect.ts';
 import { rank, rankedFamilies, type SearchRequest } from '../../core/ranking/rank.ts';
 import { decisionsByProduct } from '../../core/rules/decisions.ts';
 import { isHidden } from '../../core/rules/hiddenRecords.ts';
 import { search } from '../../core/search.ts';
 import type { Decision } from '../../core/setup/schema.ts';
+import type { EntryEdit } from '../../core/setup/withEntry.ts';
 import { openCatalog } from '../catalog/catalogReader.ts';
 import { contentVersion, readContent } from '../catalog/content.ts';
 import { type CatalogView, openStandingCatalog, type StandingCatalog } from '../catalog/standingCatalog.ts';
@@ -40,6 +42,12 @@ export interface LocalSearch {
   rows(task: RowsTask): Rows;
   /** Ids of all the products a list shows, in its order. */
   productIds(task: Pick<RowsTask, 'generation' | 'shared' | 'request'>): string[];
+  /** What sets of edits to the draft would change for searches. */
+  effects(
+    task: Pick<SearchTask, 'generation' | 'shared'>,
+    changes: readonly (readonly EntryEdit[])[],
+    searches: readonly WeighedSearch[],
+  ): Effect[];
   /** Where a product stands for searches under the draft, from 1; null where it is not among the first. */
   places(task: Pick<SearchTask, 'generation' | 'shared'>, product: string, searches: readonly string[]): Place[];
 }
@@ -175,6 +183,10 @@ export function openLocalSearch(folder: DataFolder, db: Db): LocalSearch {
       return [...familiesIn(ready, request, listFor(ready, request))].map((family) =>
         ready.view.snapshot.familyId(family),
       );
+    },
+    effects(task, changes, searches) {
+      const { engine, setup } = readyFor(task, 'draft');
+      return effectsOf(engine, setup.setup, changes, searches);
     },
     places(task, product, searches) {
       const { engine, setup } = readyFor(task, 'draft');

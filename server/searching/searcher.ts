@@ -8,7 +8,14 @@ export type Searcher = {
   [Name in keyof LocalSearch]: (...given: Parameters<LocalSearch[Name]>) => Promise<ReturnType<LocalSearch[Name]>>;
 } & { close(): Promise<void> };
 
-const methods = ['answer', 'why', 'rows', 'productIds', 'places'] as const satisfies readonly (keyof LocalSearch)[];
+const methods = [
+  'answer',
+  'why',
+  'rows',
+  'productIds',
+  'places',
+  'effects',
+] as const satisfies readonly (keyof LocalSearch)[];
 
 function searcherBy(run: (task: WorkerTask) => Promise<unknown>, close: () => Promise<void>): Searcher {
   const calls = methods.map((call) => [call, (...given: never) => run({ call, given } as WorkerTask)]);

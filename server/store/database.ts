@@ -96,6 +96,11 @@ CREATE TABLE IF NOT EXISTS family_correction (
   family TEXT NOT NULL,
   PRIMARY KEY (storefront, record)
 ) STRICT, WITHOUT ROWID;
+CREATE TABLE IF NOT EXISTS declined (
+  storefront TEXT NOT NULL,
+  proposal TEXT NOT NULL,
+  PRIMARY KEY (storefront, proposal)
+) STRICT, WITHOUT ROWID;
 CREATE TABLE IF NOT EXISTS content_version (
   storefront TEXT PRIMARY KEY,
   version INTEGER NOT NULL

@@ -39,6 +39,7 @@ const router = createBrowserRouter([
           { path: 'twins', ...lazily(() => import('./screens/catalog/TwinProducts.tsx'), 'TwinProducts') },
         ],
       },
+      { path: 'proposals', ...lazily(() => import('./screens/Proposals.tsx'), 'Proposals') },
       { path: 'attributes', ...lazily(() => import('./screens/Attributes.tsx'), 'Attributes') },
       { path: 'relevance', ...lazily(() => import('./screens/Relevance.tsx'), 'Relevance') },
       { path: 'filters', ...lazily(() => import('./screens/Filters.tsx'), 'Filters') },

@@ -1,4 +1,6 @@
+import { Lightbulb } from 'lucide-react';
 import type { ReactNode } from 'react';
+import { Link } from 'react-router';
 import type { AttributeRow } from '../../../api/endpoints.ts';
 import { weightForPlace } from '../../../core/setup/attributeOrder.ts';
 import { count, counted } from '../../look/price.ts';
@@ -103,6 +105,22 @@ function Row({
           />
         )}
       </div>
+      {row.advice.map(({ code, told, where }) => (
+        <p key={code} className="mt-0.5 flex items-start gap-1.5 pl-[27px] text-[12.5px]">
+          <Lightbulb size={13} aria-hidden className="mt-[3px] shrink-0 text-soft" />
+          <span>
+            {told}{' '}
+            {where !== 'here' && (
+              <Link
+                to={where === 'reading' ? '/catalog/reading' : '/catalog/products'}
+                className="text-press hover:underline"
+              >
+                {where === 'reading' ? 'Say what they are' : 'Look at the products'}
+              </Link>
+            )}
+          </span>
+        </p>
+      ))}
       <div className="mt-0.5 flex items-center gap-4 pl-[27px]">
         <p className="min-w-0 flex-1 truncate text-[12.5px] text-soft" title={row.samples.join(' · ')}>
           {row.samples.map((sample) => (row.kind === 'number' ? count(Number(sample)) : sample)).join(' · ')}

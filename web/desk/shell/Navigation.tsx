@@ -15,6 +15,7 @@ const groups: readonly { readonly name: string; readonly places: readonly Place[
     places: [
       { to: '/catalog', label: 'Catalog', parts: ['products', 'content'] },
       { to: '/attributes', label: 'Attributes', parts: ['attributes'] },
+      { to: '/proposals', label: 'Proposals', parts: [] },
     ],
   },
   {

@@ -1,5 +1,6 @@
 import { FileUp } from 'lucide-react';
 import { useRef, useState } from 'react';
+import { Link } from 'react-router';
 import { toast } from 'sonner';
 import { sendFile } from '../../../client/call.ts';
 import { Button } from '../../parts/Button.tsx';
@@ -22,6 +23,13 @@ export function BringIn() {
     <div className="max-w-[860px]">
       <ChooseFile isBusy={isWorking(job)} />
       {job && <ImportProgress job={job} />}
+      {job?.phase === 'done' && (
+        <p className="mt-2">
+          <Link to="/proposals" className="font-semibold text-press hover:underline">
+            Go on: see what is proposed for this catalog
+          </Link>
+        </p>
+      )}
       {catalog && catalog.rejected > 0 && (
         <Section
           title="Rows that were refused"

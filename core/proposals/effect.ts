@@ -1,0 +1,77 @@
+import { type Engine, prepareSetup } from '../prepareSetup.ts';
+import { rank } from '../ranking/rank.ts';
+import type { Setup } from '../setup/schema.ts';
+import { type EntryEdit, withEntry } from '../setup/withEntry.ts';
+
+/** A search shoppers make, and how often. */
+export interface WeighedSearch {
+  readonly search: string;
+  readonly searches: number;
+}
+
+/** What edits would change for real searches, in first pages. */
+export interface Effect {
+  /** Searches looked at, and of those the ones whose first page would change. */
+  readonly looked: number;
+  readonly changed: number;
+  /** How often those are made. */
+  readonly times: number;
+  /** Products found by all the searches looked at, before and after. */
+  readonly foundBefore: number;
+  readonly foundAfter: number;
+  /** Searches that found nothing and would find something. */
+  readonly rescued: readonly string[];
+  /** The searches most often made that would change. */
+  readonly examples: readonly string[];
+}
+
+const firstPage = 24;
+const examplesTold = 3;
+
+interface Page {
+  readonly total: number;
+  readonly products: string;
+  readonly dropped: number;
+}
+
+function pagesUnder(engine: Engine, setup: Setup, searches: readonly WeighedSearch[]): Page[] {
+  const prepared = prepareSetup(engine, setup);
+  return searches.map(({ search }) => {
+    const ranking = rank(engine, prepared, { query: search, filters: {}, page: 1, limit: firstPage }, firstPage);
+    const products = ranking.placed.map(({ candidate }) => ranking.candidates.families[candidate]!).join(' ');
+    return { total: ranking.total, products, dropped: ranking.dropped.length };
+  });
+}
+
+/** Compares first pages under a setup and under the same with edits; several sets of edits share the first half. */
+export function effectsOf(
+  engine: Engine,
+  setup: Setup,
+  changes: readonly (readonly EntryEdit[])[],
+  searches: readonly WeighedSearch[],
+): Effect[] {
+  const before = pagesUnder(engine, setup, searches);
+  return changes.map((edits) => {
+    const after = pagesUnder(engine, edits.reduce(withEntry, setup), searches);
+    const changed = searches.filter((_, at) => before[at]!.products !== after[at]!.products);
+    return {
+      looked: searches.length,
+      changed: changed.length,
+      times: changed.reduce((sum, { searches: times }) => sum + times, 0),
+      foundBefore: before.reduce((sum, { total }) => sum + total, 0),
+      foundAfter: after.reduce((sum, { total }) => sum + total, 0),
+      rescued: searches.filter((_, at) => before[at]!.total === 0 && after[at]!.total > 0).map(({ search }) => search),
+      examples: changed.slice(0, examplesTold).map(({ search }) => search),
+    };
+  });
+}
+
+/** Why a proposal is held back after its effect is known, or null where it is worth making. */
+export function reasonToWithhold(kind: 'attribute' | 'filter' | 'tieBreaker', effect: Effect): string | null {
+  if (kind === 'filter' || effect.looked === 0) return null;
+  if (effect.changed === 0) return `It would change none of the ${effect.looked} searches asked most.`;
+  // Far more products for the same searches are mostly products nobody meant.
+  if (effect.foundBefore > 0 && effect.foundAfter > effect.foundBefore * 3)
+    return `The searches asked most would find ${Math.round(effect.foundAfter / effect.foundBefore)} times as many products, mostly others than were meant.`;
+  return null;
+}

@@ -1,0 +1,119 @@
+import { describe, expect, test } from '@jest/globals';
+import { adviseAttribute } from '../catalog/adviseAttribute.ts';
+import { readStandardRow } from '../catalog/readRow.ts';
+import { openEngine } from '../prepareSetup.ts';
+import { initialSetup } from '../setup/initialSetup.ts';
+import type { Setup } from '../setup/schema.ts';
+import { withEntry } from '../setup/withEntry.ts';
+import { snapshotOf } from '../testing/randomCatalog.ts';
+import { effectsOf, reasonToWithhold } from './effect.ts';
+import { proposeSetup } from './proposeSetup.ts';
+
+const rows = Array.from({ length: 40 }, (_, n) => ({
+  id: `p${n}`,
+  title: `Brush number ${n}`,
+  brand: ['Osier', 'Harrow'][n % 2]!,
+  hair: ['Sable', 'Hog', 'Goat'][n % 3]!,
+  price: String(n + 1),
+  units_sold: String(n),
+}));
+const snapshot = snapshotOf(
+  rows.map((row) => {
+    const reading = readStandardRow(row);
+    if ('refusal' in reading) throw new Error(reading.refusal.reason);
+    return reading.record;
+  }),
+);
+const engine = openEngine(snapshot);
+const usual = initialSetup(snapshot.attributes);
+/** A setup made for another catalog: it knows titles and nothing else. */
+const foreign: Setup = {
+  ...usual,
+  attributes: { title: usual.attributes.title! },
+  filters: {},
+  relevance: { ...usual.relevance, tieBreakers: { signals: [] } },
+};
+
+describe('what is proposed', () => {
+  test('for a catalog the setup knows nothing of: attributes, filters and tie-breakers, each with its reason', () => {
+    const proposals = proposeSetup(snapshot.attributes, foreign);
+    expect(proposals.map(({ id }) => id)).toEqual(
+      [
+        'attribute:brand',
+        'attribute:hair',
+        'filter:price',
+        'filter:availability',
+        'filter:brand',
+        'filter:hair',
+        'tieBreaker:availability',
+        'tieBreaker:units_sold',
+      ].filter((id) => proposals.some((proposal) => proposal.id === id)),
+    );
+    expect(proposals.map(({ id }) => id)).toEqual(
+      expect.arrayContaining(['attribute:hair', 'filter:hair', 'tieBreaker:units_sold']),
+    );
+    expect(proposals.find(({ id }) => id === 'attribute:hair')!.reason).toContain('“Sable”');
+  });
+  test('nothing that is decided already, and nothing twice', () => {
+    expect(proposeSetup(snapshot.attributes, usual)).toEqual([]);
+    let setup = foreign;
+    for (const { edits } of proposeSetup(snapshot.attributes, foreign)) setup = edits.reduce(withEntry, setup);
+    expect(proposeSetup(snapshot.attributes, setup).filter(({ kind }) => kind !== 'tieBreaker')).toEqual([]);
+  });
+  test('an attribute that was switched off by hand is not proposed again', () => {
+    const off: Setup = {
+      ...foreign,
+      attributes: { ...foreign.attributes, hair: { searchable: false, weight: 1, onCard: false } },
+    };
+    expect(proposeSetup(snapshot.attributes, off).map(({ id }) => id)).not.toContain('attribute:hair');
+  });
+});
+
+describe('its effect on real searches', () => {
+  const searches = [
+    { search: 'sable brush', searches: 30 },
+    { search: 'brush', searches: 20 },
+    { search: 'number', searches: 5 },
+  ];
+  const hair = proposeSetup(snapshot.attributes, foreign).find(({ id }) => id === 'attribute:hair')!;
+  test('is told in first pages, weighed by how often they are asked for', () => {
+    const [effect, none] = effectsOf(engine, foreign, [hair.edits, []], searches);
+    expect(effect).toMatchObject({ looked: 3, changed: 1, times: 30, examples: ['sable brush'] });
+    expect(none).toMatchObject({ changed: 0, times: 0, rescued: [] });
+    expect(reasonToWithhold('attribute', effect!)).toBeNull();
+  });
+  test('a proposal that changes nothing, or floods the searches, is held back', () => {
+    const [effect] = effectsOf(engine, foreign, [hair.edits], [{ search: 'number', searches: 1 }]);
+    expect(reasonToWithhold('attribute', effect!)).toContain('none of the 1');
+    expect(reasonToWithhold('attribute', { ...effect!, changed: 2, foundBefore: 10, foundAfter: 90 })).toContain(
+      '9 times',
+    );
+    expect(reasonToWithhold('filter', effect!)).toBeNull();
+  });
+});
+
+describe('advice about an attribute', () => {
+  const profile = {
+    key: 'x',
+    label: 'X',
+    kind: 'text' as const,
+    coverage: 1,
+    values: 100,
+    samples: ['Sable', 'Hog', 'Goat'],
+    averageWords: 1,
+    variesWithin: 0,
+  };
+  const setting = { searchable: true, weight: 2, onCard: false };
+  const codes = (change: Partial<typeof profile> | object, more: Partial<typeof setting> = {}) =>
+    adviseAttribute({ ...profile, ...change }, { ...setting, ...more }, 10).map(({ code }) => code);
+  test.each([
+    ['bare numbers', { kind: 'number', samples: ['60'] }, {}, ['no-unit']],
+    ['gaps', { coverage: 0.3 }, {}, ['gaps']],
+    ['gaps where it is not searched', { coverage: 0.3 }, { searchable: false }, []],
+    ['long text that counts much', { averageWords: 40 }, { weight: 9, onCard: true }, ['drowns']],
+    ['long text that counts little', { averageWords: 40 }, { weight: 1 }, []],
+    ['codes', { samples: ['AB-1234', 'https://x.example/1', 'ZZ9912'] }, {}, ['codes']],
+    ['much weight and never shown', {}, { weight: 8 }, ['not-shown']],
+    ['nothing to say', {}, {}, []],
+  ])('%s', (_, change, more, expected) => expect(codes(change, more)).toEqual(expected));
+});

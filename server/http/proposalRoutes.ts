@@ -1,0 +1,92 @@
+import { proposalEndpoints } from '../../api/proposalEndpoints.ts';
+import { reasonToWithhold } from '../../core/proposals/effect.ts';
+import { type Proposal, proposeSetup } from '../../core/proposals/proposeSetup.ts';
+import { changesBetween } from '../../core/setup/entries.ts';
+import type { Setup } from '../../core/setup/schema.ts';
+import { withEntry } from '../../core/setup/withEntry.ts';
+import { type Db, storefrontId } from '../store/database.ts';
+import type { WriteOutcome } from '../store/setupStore.ts';
+import type { Services } from './app.ts';
+import type { deskState } from './deskState.ts';
+import { Refused, type Serve } from './serving.ts';
+
+/** Searches asked most that an effect is told for. */
+const searchesLookedAt = 60;
+
+function declinedIn(db: Db): Set<string> {
+  const rows = db
+    .prepare<[string], string>('SELECT proposal FROM declined WHERE storefront = ?')
+    .pluck()
+    .all(storefrontId);
+  return new Set(rows);
+}
+
+/** What the application proposes for the catalog in force. */
+export function serveProposals(
+  serve: Serve,
+  services: Services,
+  written: (outcome: WriteOutcome) => ReturnType<typeof deskState>,
+  who: (context: never) => string,
+): void {
+  const { db, setups, catalogs, searcher, log, now } = services;
+  const inForce = () => {
+    const reader = catalogs.current();
+    if (!reader)
+      throw new Refused(503, {
+        code: 'no-catalog',
+        message: 'There is no catalog yet. Bring one in on the Catalog screen.',
+      });
+    return reader;
+  };
+  const proposalsFor = (setup: Setup): Proposal[] => proposeSetup(inForce().snapshot.attributes, setup);
+
+  serve(proposalEndpoints.proposals, async () => {
+    const reader = inForce();
+    const declined = declinedIn(db);
+    const all = proposalsFor(setups.draft());
+    const open = all.filter(({ id }) => !declined.has(id));
+    const searches = log.top(searchesLookedAt).map(({ search, searches: times }) => ({ search, searches: times }));
+    const effects = await searcher.effects(
+      { generation: reader.generation, shared: reader.buffer },
+      open.map(({ edits }) => edits),
+      searches,
+    );
+    return {
+      declined: all.length - open.length,
+      proposals: open.map(({ id, kind, title, reason }, at) => {
+        const effect = effects[at]!;
+        return {
+          id,
+          kind,
+          title,
+          reason,
+          effect: { ...effect, rescued: [...effect.rescued], examples: [...effect.examples] },
+          withheld: reasonToWithhold(kind, effect),
+        };
+      }),
+    };
+  });
+
+  serve(proposalEndpoints.acceptProposals, (_, { revision, ids }, context) => {
+    const before = setups.draft();
+    let after = before;
+    // One after the other, since several may change the same entry, as tie-breakers do.
+    for (const id of ids) {
+      const proposal = proposalsFor(after).find((each) => each.id === id);
+      if (proposal) after = proposal.edits.reduce(withEntry, after);
+    }
+    const edits = changesBetween(before, after).map(({ part, key, after: value }) => ({ part, key, value }));
+    if (edits.length === 0)
+      throw new Refused(409, {
+        code: 'nothing-proposed',
+        message: 'That is no longer proposed: it is decided already.',
+      });
+    return written(setups.edit(edits, revision, who(context as never), now()));
+  });
+
+  serve(proposalEndpoints.declineProposal, (_, { id }) => {
+    if (id === null) db.prepare('DELETE FROM declined WHERE storefront = ?').run(storefrontId);
+    else db.prepare('INSERT OR IGNORE INTO declined (storefront, proposal) VALUES (?, ?)').run(storefrontId, id);
+    return {};
+  });
+}

@@ -1,0 +1,229 @@
+import { useQuery } from '@tanstack/react-query';
+import { Check } from 'lucide-react';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { toast } from 'sonner';
+import type { ProposalRow } from '../../../api/proposalEndpoints.ts';
+import { call } from '../../client/call.ts';
+import { count, counted } from '../../look/price.ts';
+import { Button } from '../parts/Button.tsx';
+import { Loading, LoadProblem, Nothing, ScreenHead, Section, shelfRow } from '../parts/Screen.tsx';
+import { useCatalog } from '../state/catalog.ts';
+import { useDeskState } from '../state/deskState.ts';
+import { act, step } from '../state/edits.ts';
+import { queryClient } from '../state/queryClient.ts';
+import { useTrial } from '../state/trial.ts';
+
+const proposalsKey = ['desk', 'proposals'] as const;
+const groups = [
+  ['attribute', 'What the search reads'],
+  ['filter', 'Filters beside the results'],
+  ['tieBreaker', 'What settles close calls'],
+] as const;
+
+/** Stock, last screen: what the application proposes for the catalog, each with its reason and its effect. */
+export function Proposals() {
+  const { data, error, refetch } = useQuery({
+    queryKey: proposalsKey,
+    queryFn: ({ signal }) => call('proposals', { signal }),
+  });
+  return (
+    <>
+      <ScreenHead title="Proposals">
+        What your catalog is good for and your setup does not use yet. Nothing of it happens unless you accept it, and
+        then it is in the draft first.
+      </ScreenHead>
+      <Guide open={data?.proposals.filter(({ withheld }) => withheld === null).length ?? null} />
+      {error && !data && <LoadProblem error={error} again={refetch} />}
+      {!data && !error && <Loading what="Working out what each proposal would change" />}
+      {data && <List proposals={data.proposals} declined={data.declined} />}
+    </>
+  );
+}
+
+async function accept(ids: readonly string[], told: string): Promise<void> {
+  const answer = await act(
+    (revision) => call('acceptProposals', { body: { revision, ids: [...ids] } }),
+    (state) => state,
+  );
+  if (answer)
+    toast(told, {
+      description: 'In the draft, not yet published.',
+      action: { label: 'Undo', onClick: () => void step('undo') },
+    });
+  await queryClient.invalidateQueries({ queryKey: proposalsKey });
+}
+
+async function decline(id: string | null): Promise<void> {
+  await call('declineProposal', { body: { id } });
+  await queryClient.invalidateQueries({ queryKey: proposalsKey });
+}
+
+function List({ proposals, declined }: { readonly proposals: readonly ProposalRow[]; readonly declined: number }) {
+  const open = proposals.filter(({ withheld }) => withheld === null);
+  const withheld = proposals.filter((each) => each.withheld !== null);
+  const again = declined > 0 && (
+    <button type="button" className="text-[13px] text-press hover:underline" onClick={() => void decline(null)}>
+      Show {counted(declined, 'declined proposal')} again
+    </button>
+  );
+  if (open.length === 0 && withheld.length === 0)
+    return (
+      <>
+        <Nothing>
+          Your setup uses all that the catalog is good for. After the next import, what is new in it is proposed here.
+        </Nothing>
+        <p className="mt-2">{again}</p>
+      </>
+    );
+  return (
+    <>
+      {open.length > 0 && (
+        <p className="mb-2">
+          <Button
+            tone="strong"
+            onClick={() =>
+              void accept(
+                open.map(({ id }) => id),
+                `${counted(open.length, 'proposal')} accepted`,
+              )
+            }
+          >
+            Accept all {count(open.length)}
+          </Button>
+        </p>
+      )}
+      {groups.map(([kind, title]) => {
+        const own = open.filter((each) => each.kind === kind);
+        return (
+          own.length > 0 && (
+            <Section key={kind} title={title}>
+              <ul className="space-y-[5px]">
+                {own.map((proposal) => (
+                  <Row key={proposal.id} proposal={proposal} />
+                ))}
+              </ul>
+            </Section>
+          )
+        );
+      })}
+      {withheld.length > 0 && (
+        <details className="mt-5">
+          <summary className="cursor-pointer text-[13px] text-press">
+            {counted(withheld.length, 'proposal')} held back, since they would not help
+          </summary>
+          <ul className="mt-2 space-y-[5px]">
+            {withheld.map((proposal) => (
+              <Row key={proposal.id} proposal={proposal} />
+            ))}
+          </ul>
+        </details>
+      )}
+      <p className="mt-3">{again}</p>
+    </>
+  );
+}
+
+function effectTold({ kind, effect }: ProposalRow): string {
+  if (effect.looked === 0) return 'No shopper log yet, so its effect on real searches is not known.';
+  if (effect.changed === 0)
+    return kind === 'filter'
+      ? 'It changes no order; shoppers get one more way to narrow.'
+      : `None of the ${effect.looked} searches asked most would change.`;
+  const more = effect.foundAfter - effect.foundBefore;
+  const rescued =
+    effect.rescued.length > 0
+      ? ` ${effect.rescued.map((search) => `“${search}”`).join(', ')} would no longer find nothing.`
+      : '';
+  return `It changes the first page of ${effect.changed} of the ${effect.looked} searches asked most (${counted(effect.times, 'time')}), such as ${effect.examples
+    .map((search) => `“${search}”`)
+    .join(', ')}${more > 0 ? `, and finds ${count(more)} products more in all` : ''}.${rescued}`;
+}
+
+function Row({ proposal }: { readonly proposal: ProposalRow }) {
+  const { id, title, reason, withheld } = proposal;
+  return (
+    <li className={`${shelfRow(false)} px-3 py-2`}>
+      <div className="flex items-start gap-3">
+        <div className="min-w-0 flex-1">
+          <p className="font-semibold">{title}</p>
+          <p className="text-[13px] text-soft">{reason}</p>
+          <p className="text-[13px]">{withheld ?? effectTold(proposal)}</p>
+        </div>
+        <div className="flex shrink-0 flex-col items-stretch gap-1">
+          <Button onClick={() => void accept([id], `${title}: accepted`)}>
+            Accept<span className="sr-only">: {title}</span>
+          </Button>
+          <Button tone="quiet" onClick={() => void decline(id)}>
+            Decline<span className="sr-only">: {title}</span>
+          </Button>
+        </div>
+      </div>
+    </li>
+  );
+}
+
+/** The few steps from a dropped file to a published search, with those that are done ticked off. */
+function Guide({ open }: { readonly open: number | null }) {
+  const { data: catalog } = useCatalog();
+  const { changes, release } = useDeskState();
+  const { recent, query } = useTrial();
+  const [isShut, setShut] = useState(() => localStorage.getItem('clever-shelf.guide') === 'shut');
+  if (isShut) return null;
+  const hasOwn = catalog !== undefined && catalog.file !== '' && catalog.records > 0;
+  const steps: readonly (readonly [boolean, string, string, string])[] = [
+    [hasOwn, '/catalog/bring-in', 'Bring a catalog in', hasOwn ? `${catalog.file} is in the shop` : 'drop your file'],
+    [
+      open === 0,
+      '/proposals',
+      'Look at what is proposed',
+      open === null ? '' : open === 0 ? 'nothing is left open' : `${open} open below`,
+    ],
+    [
+      query !== '' || recent.length > 0,
+      '/relevance',
+      'Try a search of your shoppers',
+      query ? `“${query}” is in the window` : 'in the top bar',
+    ],
+    [
+      changes.length === 0,
+      '/releases',
+      'Publish',
+      changes.length === 0
+        ? `release ${release?.number ?? 1} is live`
+        : `${counted(changes.length, 'change')} to publish`,
+    ],
+  ];
+  return (
+    <section aria-label="From a file to a published search" className={`${shelfRow(false)} mb-4 px-3 py-2.5`}>
+      <div className="flex items-baseline justify-between">
+        <h2 className="font-display font-semibold text-[14.5px]">From a file to a published search</h2>
+        <button
+          type="button"
+          className="text-[12.5px] text-soft hover:underline"
+          onClick={() => {
+            localStorage.setItem('clever-shelf.guide', 'shut');
+            setShut(true);
+          }}
+        >
+          Do not show this
+        </button>
+      </div>
+      <ol className="mt-1.5 space-y-1">
+        {steps.map(([isDone, to, label, note], index) => (
+          <li key={label} className="flex items-center gap-2">
+            <span
+              className={`grid size-5 shrink-0 place-items-center rounded-full border text-[12px] ${isDone ? 'border-press bg-press text-on-press' : ''}`}
+            >
+              {isDone ? <Check size={12} aria-label="done" /> : index + 1}
+            </span>
+            <Link to={to} className="text-press hover:underline">
+              {label}
+            </Link>
+            <span className="text-[12.5px] text-soft">{note}</span>
+          </li>
+        ))}
+      </ol>
+    </section>
+  );
+}
