@@ -13,6 +13,7 @@ export const proposalSchema = z.object({
   reason: z.string(),
   effect: z.object({
     looked: whole,
+    finding: whole,
     changed: whole,
     times: whole,
     foundBefore: whole,

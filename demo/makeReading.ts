@@ -49,7 +49,7 @@ export function makeArticles(seed: number): Article[] {
 /** Forty collections, each by rule over one attribute. */
 export function makeCollections(): Collection[] {
   const kinds = [...new Set(ranges.map((range) => range.kind))].map((kind) => ({
-    title: `${kind}s`.replace(/sss?$/, 's').replace(/hs$/, 'hes'),
+    title: `${kind}s`.replace(/sss?$/, 's').replace(/hs$/, 'hes').replace(/ys$/, 'ies'),
     attribute: 'kind',
     values: [kind],
   }));

@@ -2,6 +2,7 @@ import { type Engine, prepareSetup } from '../prepareSetup.ts';
 import { rank } from '../ranking/rank.ts';
 import type { Setup } from '../setup/schema.ts';
 import { type EntryEdit, withEntry } from '../setup/withEntry.ts';
+import { isTelling } from './isTelling.ts';
 
 /** A search shoppers make, and how often. */
 export interface WeighedSearch {
@@ -13,6 +14,8 @@ export interface WeighedSearch {
 export interface Effect {
   /** Searches looked at, and of those the ones whose first page would change. */
   readonly looked: number;
+  /** Searches that find anything before. */
+  readonly finding: number;
   readonly changed: number;
   /** How often those are made. */
   readonly times: number;
@@ -56,6 +59,7 @@ export function effectsOf(
     const changed = searches.filter((_, at) => before[at]!.products !== after[at]!.products);
     return {
       looked: searches.length,
+      finding: before.filter(({ total }) => total > 0).length,
       changed: changed.length,
       times: changed.reduce((sum, { searches: times }) => sum + times, 0),
       foundBefore: before.reduce((sum, { total }) => sum + total, 0),
@@ -68,7 +72,7 @@ export function effectsOf(
 
 /** Why a proposal is held back after its effect is known, or null where it is worth making. */
 export function reasonToWithhold(kind: 'attribute' | 'filter' | 'tieBreaker', effect: Effect): string | null {
-  if (kind === 'filter' || effect.looked === 0) return null;
+  if (kind === 'filter' || !isTelling(effect)) return null;
   if (effect.changed === 0) return `It would change none of the ${effect.looked} searches asked most.`;
   // Far more products for the same searches are mostly products nobody meant.
   if (effect.foundBefore > 0 && effect.foundAfter > effect.foundBefore * 3)

@@ -89,6 +89,7 @@ describe('its effect on real searches', () => {
       '9 times',
     );
     expect(reasonToWithhold('filter', effect!)).toBeNull();
+    expect(reasonToWithhold('attribute', { ...effect!, looked: 30, finding: 2 })).toBeNull();
   });
 });
 

@@ -15,7 +15,8 @@ export interface Proposal {
   readonly edits: readonly EntryEdit[];
 }
 
-const percent = (share: number): string => (share > 0.995 ? 'all' : `${Math.max(1, Math.round(share * 100))}%`);
+const coverageTold = (share: number): string =>
+  share > 0.995 ? 'Every record has it' : `${Math.max(1, Math.round(share * 100))}% of the records have it`;
 
 function samplesTold({ samples }: AttributeProfile): string {
   const some = samples.slice(0, 3).map((sample) => `“${sample.length > 30 ? `${sample.slice(0, 30)}…` : sample}”`);
@@ -28,7 +29,7 @@ function attributeProposal(profile: AttributeProfile, setting: AttributeSetting)
     id: `attribute:${profile.key}`,
     kind: 'attribute',
     title: `Search ${profile.label}, weight ${setting.weight}`,
-    reason: `${percent(profile.coverage)} of the records have it, ${length}${samplesTold(profile)}.`,
+    reason: `${coverageTold(profile.coverage)}, ${length}${samplesTold(profile)}.`,
     edits: [{ part: 'attributes', key: profile.key, value: setting }],
   };
 }
@@ -39,7 +40,7 @@ function filterProposal(profile: AttributeProfile, key: string, setting: FilterS
     id: `filter:${profile.key}`,
     kind: 'filter',
     title: `Filter by ${profile.label}`,
-    reason: `${percent(profile.coverage)} of the records have it${setting.kind === 'range' ? '' : `, in ${profile.values} values${samplesTold(profile)}`}; it can be narrowed by ${kind}.`,
+    reason: `${coverageTold(profile.coverage)}${setting.kind === 'range' ? '' : `, in ${profile.values} values${samplesTold(profile)}`}; it can be narrowed by ${kind}.`,
     edits: [{ part: 'filters', key, value: setting }],
   };
 }

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { toast } from 'sonner';
 import type { ProposalRow } from '../../../api/proposalEndpoints.ts';
+import { isTelling } from '../../../core/proposals/isTelling.ts';
 import { call } from '../../client/call.ts';
 import { count, counted } from '../../look/price.ts';
 import { Button } from '../parts/Button.tsx';
@@ -126,6 +127,8 @@ function List({ proposals, declined }: { readonly proposals: readonly ProposalRo
 
 function effectTold({ kind, effect }: ProposalRow): string {
   if (effect.looked === 0) return 'No shopper log yet, so its effect on real searches is not known.';
+  if (!isTelling(effect) && effect.changed === 0)
+    return 'The searches in your shopper log find next to nothing in this catalog, so its effect on them says little.';
   if (effect.changed === 0)
     return kind === 'filter'
       ? 'It changes no order; shoppers get one more way to narrow.'

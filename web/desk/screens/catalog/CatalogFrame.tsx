@@ -8,10 +8,10 @@ const pages = [
   { to: '/catalog/products', label: 'Products' },
   { to: '/catalog/bring-in', label: 'Bring in' },
   { to: '/catalog/reading', label: 'Reading' },
-  { to: '/catalog/content', label: 'Other content' },
+  { to: '/catalog/content', label: 'Content' },
   { to: '/catalog/twins', label: 'Twins' },
   { to: '/catalog/feed', label: 'Prices' },
-  { to: '/catalog/log', label: 'Shopper log' },
+  { to: '/catalog/log', label: 'Log' },
 ] as const;
 
 /** Stock, first screen: what the catalog holds, and the pages on which it is brought in, looked through and tidied. */
