@@ -226,6 +226,13 @@ export const catalogEndpoints = {
     }),
     answer: none,
   }),
+  corrections: endpoint({
+    ...paths.corrections,
+    summary: 'Records whose product was put right by hand.',
+    query: none,
+    body: none,
+    answer: z.object({ corrections: z.array(z.object({ record: z.string(), title: z.string(), family: z.string() })) }),
+  }),
   twins: endpoint({
     ...paths.twins,
     summary: 'Products that differ in almost nothing.',

@@ -46,6 +46,7 @@ export const paths = {
   sources: { method: 'get', path: '/desk/catalog/sources' },
   readAgain: { method: 'post', path: '/desk/catalog/sources/again' },
   correctFamilies: { method: 'post', path: '/desk/catalog/families' },
+  corrections: { method: 'get', path: '/desk/catalog/families' },
   twins: { method: 'get', path: '/desk/catalog/twins' },
 } as const;
 export type EndpointName = keyof typeof paths;

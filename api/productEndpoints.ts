@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { decisionSchema } from '../core/setup/schema.ts';
+import { decisionSchema, places } from '../core/setup/schema.ts';
 import { endpoint } from './endpoint.ts';
 import { paths } from './paths.ts';
 import { listFields, withFilters } from './searchQuery.ts';
@@ -50,7 +50,7 @@ export const productActSchema = z.discriminatedUnion('act', [
   z.strictObject({ act: z.literal('removeTag'), tag: z.string().trim().min(1).max(200) }),
   z.strictObject({ act: z.literal('set'), attribute: key, text: z.string().max(32_000) }),
   z.strictObject({ act: z.literal('giveUp'), attribute: key.nullable() }),
-  z.strictObject({ act: z.literal('hide') }),
+  z.strictObject({ act: z.literal('hide'), from: z.array(z.enum(places)).min(1).max(3).optional() }),
   z.strictObject({ act: z.literal('show') }),
 ]);
 export type ProductAct = z.infer<typeof productActSchema>;

@@ -7,7 +7,7 @@ import { bindSignals, type Signal, stockByRecord } from './ranking/tieBreakers.t
 import { boostColumn } from './rules/boosts.ts';
 import { hiddenRecords } from './rules/hiddenRecords.ts';
 import { type PlanInForce, plansBySearch } from './rules/plansForSearch.ts';
-import type { Setup } from './setup/schema.ts';
+import type { Place, Setup } from './setup/schema.ts';
 
 /** A snapshot with the scratch memory for searching it; one search at a time. */
 export interface Engine {
@@ -35,7 +35,9 @@ export function openEngine(snapshot: Snapshot): Engine {
 export interface PreparedSetup {
   readonly setup: Setup;
   readonly gains: readonly Float64Array[];
+  /** What is hidden from search results; the other places have their own. */
   readonly hidden: Uint8Array | null;
+  readonly hiddenIn: Readonly<Record<Place, Uint8Array | null>>;
   readonly filters: readonly BoundFilter[];
   readonly plans: ReadonlyMap<string, readonly PlanInForce[]>;
   readonly signals: readonly Signal[];
@@ -50,10 +52,15 @@ export interface PreparedSetup {
  */
 export function prepareSetup(engine: Engine, setup: Setup): PreparedSetup {
   const { snapshot } = engine;
+  const results = hiddenRecords(snapshot, setup, 'results');
+  // Most hidings hold everywhere: the places then share one array.
+  const differs = Object.values(setup.hiding).some(({ from }) => from !== undefined);
+  const hiddenFrom = (place: Place) => (differs ? hiddenRecords(snapshot, setup, place) : results);
   return {
     setup,
     gains: gainTable(snapshot.attributes, setup),
-    hidden: hiddenRecords(snapshot, setup),
+    hidden: results,
+    hiddenIn: { results, collections: hiddenFrom('collections'), emptyShelf: hiddenFrom('emptyShelf') },
     filters: bindFilters(snapshot, setup),
     plans: plansBySearch(setup),
     signals: bindSignals(engine, setup.relevance.tieBreakers.signals),

@@ -20,7 +20,7 @@ function cardOfFamily(engine: Engine, prepared: PreparedSetup, readRecord: Recor
   if (family < 0) return null;
   const [from, to] = engine.snapshot.recordsOf(family);
   const visible = Array.from({ length: to - from }, (_, index) => from + index).filter(
-    (record) => !isHidden(prepared.hidden, record),
+    (record) => !isHidden(prepared.hiddenIn.emptyShelf, record),
   );
   const shown = visible.find((record) => engine.inStock[record] === 1) ?? visible[0];
   return shown === undefined ? null : cardOf(readRecord(shown), to - from, prepared.setup);
@@ -89,7 +89,9 @@ export function search(
     ? content?.content.collections.find(({ id }) => id === request.collection)
     : undefined;
   const scope = within ? bindScope(snapshot, within) : null;
-  const ranking = rank(engine, prepared, request, request.page * request.limit, scope);
+  // A collection's page is a place of its own, with what is hidden there.
+  const placed = within ? { ...prepared, hidden: prepared.hiddenIn.collections } : prepared;
+  const ranking = rank(engine, placed, request, request.page * request.limit, scope);
   const { candidates } = ranking;
   const first = (request.page - 1) * request.limit;
   const results = ranking.placed.slice(first).map(({ candidate, pin }, offset): Result => {

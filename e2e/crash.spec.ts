@@ -93,10 +93,21 @@ test('killed during an import: the catalog is whole, the old one or the new', as
   const [header, ...rows] = readFileSync(join(demo, 'catalog.csv'), 'utf8').trim().split('\n');
   const csv = [header, ...rows.filter((row) => /^p\d+-\d+,/.test(row)).slice(0, 5000)].join('\n');
   const sizes = [(await read('/desk/catalog')).records as number];
-  for (const wait of [60, 500, 1100]) {
+  // Killed while the file is looked at, while it is read, while the index is built, and about the moment it is put in.
+  for (const wait of [60, 700, 2200, 'commit'] as const) {
     const response = await fetch(`${base}/desk/catalog/import?file=new.csv`, { method: 'POST', body: csv });
     expect(response.ok).toBe(true);
-    await new Promise((resolve) => setTimeout(resolve, wait));
+    const phase = async () => (await read('/desk/catalog/import/job')).job.phase as string;
+    if (wait !== 60) {
+      await expect.poll(phase, { timeout: 30_000 }).toBe('mapping');
+      const { mapping } = await read('/desk/catalog/import/examined');
+      expect((await post('/desk/catalog/import/read', { mapping, mode: 'replace' })).ok).toBe(true);
+    }
+    if (wait === 'commit') {
+      await expect.poll(phase, { timeout: 60_000 }).toBe('ready');
+      void post('/desk/catalog/import/commit', {}).catch(() => null);
+      await new Promise((resolve) => setTimeout(resolve, 3));
+    } else await new Promise((resolve) => setTimeout(resolve, wait));
     await killed();
     await start();
     const { records, file } = await read('/desk/catalog');
@@ -104,5 +115,27 @@ test('killed during an import: the catalog is whole, the old one or the new', as
     const { total, results } = await read('/shop/search?limit=1');
     expect(total).toBe((await read('/desk/state')).catalog.families);
     expect(results).toHaveLength(1);
+  }
+});
+
+test('killed while a feed pushes prices: every acknowledged price is there, and the index agrees', async () => {
+  const [first] = (await read('/shop/search?q=watercolour&limit=1')).results as { id: string; sku: string }[];
+  let acknowledged = 0;
+  for (let round = 0; round < 3; round++) {
+    const stop = setTimeout(() => server.kill('SIGKILL'), 120 + round * 110);
+    try {
+      for (let price = acknowledged + 1; price < 500; price++)
+        if ((await post('/desk/catalog/facts', { records: [{ id: first!.id, price }] })).ok) acknowledged = price;
+    } catch {
+      // The server is gone; what it last acknowledged counts.
+    }
+    clearTimeout(stop);
+    await killed();
+    await start();
+    const found = (await read(`/shop/search?q=${encodeURIComponent(first!.sku)}&limit=1`)).results[0] as {
+      price: number;
+    };
+    expect([acknowledged, acknowledged + 1]).toContain(found.price);
+    acknowledged = found.price;
   }
 });

@@ -4,7 +4,8 @@ import { expect, type FrameLocator, type Page } from '@playwright/test';
 export interface Desk {
   readonly page: Page;
   readonly shop: FrameLocator;
-  open(path: string): Promise<void>;
+  /** `folded`: the screen takes the window's room. */
+  open(path: string, how?: { readonly folded?: boolean }): Promise<void>;
   trial(query: string): Promise<void>;
   /** Titles in the shop window, in order, after it has settled. */
   titles(): Promise<string[]>;
@@ -24,10 +25,10 @@ export function deskOn(page: Page): Desk {
   return {
     page,
     shop,
-    async open(path) {
+    async open(path, how = {}) {
       await page.goto(path);
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
-      await settled();
+      if (!how.folded) await settled();
     },
     async trial(query) {
       const field = page.getByLabel('Trial search', { exact: true });

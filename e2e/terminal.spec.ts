@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -53,6 +53,35 @@ test('import, attributes, set, publish: each shows in the next', () => {
     searchable: true,
     coverage: 0.5,
   });
+});
+
+test('a file of any shape in, with a mapping of one’s own, and out again', () => {
+  const folder = mkdtempSync(join(tmpdir(), 'clever-shelf-shape-'));
+  const file = join(folder, 'katalog.csv');
+  writeFileSync(file, 'Artikelnr;Bezeichnung;Preis;Gewicht\nA-1;Block rau;4,50;300\nA-2;Block glatt;5;300 gsm\n');
+  const mapping = join(folder, 'mapping.json');
+  const proposed = shelf('import', file, '--propose-mapping', mapping, '--data', folder);
+  expect(proposed.stdout).toContain('nothing was brought in');
+  const json = JSON.parse(readFileSync(mapping, 'utf8'));
+  expect(json.columns.map(({ as }: { as: string }) => as)).toEqual(['sku', 'title', 'price', 'attribute']);
+  json.columns[3].pattern = '{value} gsm';
+  writeFileSync(mapping, JSON.stringify(json));
+  expect(shelf('import', file, '--mapping', mapping, '--data', folder).stdout).toContain('2 records of 2 products');
+  const found = JSON.parse(shelf('search', '300 gsm', '--json', '--data', folder).stdout);
+  expect(found.total).toBe(2);
+  // The mapping is kept: the next file of this shape needs none. What it does not have stays with --update.
+  writeFileSync(file, 'Artikelnr;Bezeichnung;Preis;Gewicht\nA-2;Block glatt;6;300\nA-3;Rolle;9;640\n');
+  expect(shelf('import', file, '--update', '--data', folder).stdout).toContain(
+    '1 added, 1 changed, 1 unchanged, 0 not in the file',
+  );
+  const out = join(folder, 'out.jsonl');
+  expect(shelf('export', out, '--data', folder).stdout).toContain('3 records of 3 products');
+  expect(readFileSync(out, 'utf8')).toContain('"gewicht":"640 gsm"');
+  expect(shelf('export', join(folder, 'out.txt'), '--data', folder)).toMatchObject({ status: 2 });
+  const log = join(folder, 'log.jsonl');
+  writeFileSync(log, '{"time":"2026-10-01T10:00:00Z","session":"s","search":"block","results":2}\noops\n');
+  expect(shelf('log', log, '--data', folder).stdout).toContain('1 searches are in; 1 lines were refused.');
+  rmSync(folder, { recursive: true, force: true });
 });
 
 test('errors say what is wrong: 2 for a command not understood, 1 for one that cannot be done', () => {

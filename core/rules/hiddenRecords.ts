@@ -1,5 +1,5 @@
 import type { Snapshot } from '../index/snapshot.ts';
-import type { Setup } from '../setup/schema.ts';
+import type { Place, Setup } from '../setup/schema.ts';
 
 /** Marks a record that must not show, in the form in which the matcher takes it. */
 export const hiddenMark = 255;
@@ -9,9 +9,9 @@ export function isHidden(hidden: Uint8Array | null, record: number): boolean {
   return hidden !== null && hidden[record] === hiddenMark;
 }
 
-/** The records hidden by the file, by product or by tag, one byte a record; null where nothing is hidden. */
-export function hiddenRecords(snapshot: Snapshot, setup: Setup): Uint8Array | null {
-  const hidings = Object.values(setup.hiding);
+/** The records hidden from a place by the file, by product or by tag, one byte a record; null where nothing is hidden. */
+export function hiddenRecords(snapshot: Snapshot, setup: Setup, place: Place): Uint8Array | null {
+  const hidings = Object.values(setup.hiding).filter(({ from }) => !from || from.includes(place));
   const byFile = snapshot.values.get('hidden');
   if (hidings.length === 0 && !byFile?.size) return null;
   const hidden = new Uint8Array(snapshot.records);

@@ -87,10 +87,17 @@ function planChange(before: ShelfPlan | null, after: ShelfPlan | null, names: Na
   return said;
 }
 
+export const placeNames = {
+  results: 'search results',
+  collections: 'collection pages',
+  emptyShelf: 'the empty shelf',
+} as const;
+
 function hidingChange(before: Hiding | null, after: Hiding | null, names: NamesForChanges): string[] {
   const hiding = (after ?? before)!;
   const what = hiding.what === 'product' ? names.product(hiding.product) : `Every product tagged “${hiding.tag}”`;
-  return [`${what} is ${after ? 'hidden' : 'no longer hidden'}`];
+  const where = hiding.from ? ` from ${hiding.from.map((place) => placeNames[place]).join(' and ')}` : '';
+  return [`${what} is ${after ? 'hidden' : 'no longer hidden'}${where}`];
 }
 
 function emptyShelfChange(before: EmptyShelf, after: EmptyShelf): string[] {

@@ -54,9 +54,14 @@ export const shelfPlanSchema = z.strictObject({
 });
 export type ShelfPlan = z.infer<typeof shelfPlanSchema>;
 
+/** Where products show, and can be hidden from. */
+export const places = ['results', 'collections', 'emptyShelf'] as const;
+export type Place = (typeof places)[number];
+/** The places it is hidden from; absent: everywhere. */
+const from = z.array(z.enum(places)).min(1).max(places.length).optional();
 export const hidingSchema = z.discriminatedUnion('what', [
-  z.strictObject({ what: z.literal('product'), product: productId }),
-  z.strictObject({ what: z.literal('tag'), tag: z.string().min(1).max(200) }),
+  z.strictObject({ what: z.literal('product'), product: productId, from }),
+  z.strictObject({ what: z.literal('tag'), tag: z.string().min(1).max(200), from }),
 ]);
 export type Hiding = z.infer<typeof hidingSchema>;
 

@@ -164,6 +164,15 @@ export function serveCatalog(app: OpenAPIHono, serve: Serve, services: Services)
     mappings.correct(records, family);
     return {};
   });
+  serve(catalogEndpoints.corrections, () => {
+    const reader = catalogs.current();
+    return {
+      corrections: Object.entries(mappings.corrections()).map(([record, family]) => {
+        const ordinal = reader?.findRecord(record) ?? -1;
+        return { record, family, title: ordinal < 0 ? '' : firstText(reader!.record(ordinal).values.title) };
+      }),
+    };
+  });
   serve(catalogEndpoints.twins, () => {
     const catalog = catalogs.current();
     const names = namesFrom(catalogs);

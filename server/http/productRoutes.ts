@@ -181,7 +181,11 @@ export function serveProducts(
           )
           .map(([key]) => ({ part: 'products', key, value: null }));
       default: {
-        const hiding = { what: 'product' as const, product };
+        const hiding = {
+          what: 'product' as const,
+          product,
+          ...(what.act === 'hide' && what.from && { from: what.from }),
+        };
         return [{ part: 'hiding', key: hidingKey(hiding), value: what.act === 'hide' ? hiding : null }];
       }
     }

@@ -148,6 +148,19 @@ describe('many products at once', () => {
   });
 });
 
+test('hidden from one place only, a product stays in the others', async () => {
+  await act({ ids: ['b'] }, { act: 'hide', from: ['collections'] });
+  const found = (await shelf.get('/desk/search?q=flat')).body as { total: number };
+  expect(found.total).toBe(1);
+  expect((await product('b')).rules).toMatchObject([{ told: 'It is hidden from collection pages.' }]);
+  await act({ ids: ['b'] }, { act: 'hide', from: ['results'] });
+  expect(((await shelf.get('/desk/search?q=flat')).body as { total: number }).total).toBe(0);
+  const empty = { message: 'None', searches: [], products: ['b'] };
+  shelf.setups.edit([{ part: 'emptyShelf', key: 'content', value: empty }], shelf.setups.revision(), 'Ada', 1);
+  const shown = (await shelf.get('/desk/search?q=zzz')).body as { emptyShelf: { products: unknown[] } };
+  expect(shown.emptyShelf.products).toHaveLength(1);
+});
+
 test('a product’s page tells the rules that touch it and where it stands', async () => {
   const plan = {
     name: 'Brushes',

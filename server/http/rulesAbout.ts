@@ -1,4 +1,5 @@
 import { type CatalogRecord, textsOf } from '../../core/catalog/record.ts';
+import { placeNames } from '../../core/setup/describeChange.ts';
 import type { Setup } from '../../core/setup/schema.ts';
 
 export interface RuleAbout {
@@ -25,7 +26,11 @@ export function rulesAbout(setup: Setup, records: readonly CatalogRecord[], prod
   }
   for (const hiding of Object.values(setup.hiding)) {
     if (hiding.what === 'product' && hiding.product === product)
-      rules.push({ kind: 'hidden', plan: null, told: 'It is hidden from all results.' });
+      rules.push({
+        kind: 'hidden',
+        plan: null,
+        told: `It is hidden from ${hiding.from ? hiding.from.map((place) => placeNames[place]).join(' and ') : 'all results'}.`,
+      });
     if (hiding.what === 'tag' && records.some(({ values }) => textsOf(values.tags).includes(hiding.tag)))
       rules.push({ kind: 'hidden', plan: null, told: `It is hidden, since every product tagged “${hiding.tag}” is.` });
   }

@@ -11,6 +11,7 @@ import { setAttributeByKey } from '../../state/attributes.ts';
 import { useDemand } from '../../state/demand.ts';
 import { act, edit } from '../../state/edits.ts';
 import { useTrial } from '../../state/trial.ts';
+import { JoinProduct, SplitOff } from './Variants.tsx';
 
 type Product = z.infer<(typeof productEndpoints)['product']['answer']>;
 type Attribute = Product['attributes'][number];
@@ -115,10 +116,14 @@ export function ProductPage() {
                     />
                   ))}
               </ul>
+              <SplitOff variant={variant.id} product={data.id} label={variant.sku || variant.id} />
             </details>
           ))}
         </Section>
       )}
+      <p className="mt-3">
+        <JoinProduct product={data.id} />
+      </p>
       <Section title="Rules that touch it">
         {data.rules.length === 0 ? (
           <Nothing>None: it stands by its own score.</Nothing>

@@ -7,12 +7,14 @@ import { checkMapping, type Mapping } from '../../../../core/catalog/mapping.ts'
 import { call } from '../../../client/call.ts';
 import { counted } from '../../../look/price.ts';
 import { Button } from '../../parts/Button.tsx';
+import { RowList } from '../../parts/RowList.tsx';
 import { Loading, LoadProblem, Nothing, Section } from '../../parts/Screen.tsx';
 import { useAttributes } from '../../state/attributes.ts';
 import { takeJob } from '../../state/catalog.ts';
 import { useRoom } from '../../state/room.ts';
 import { ColumnRows } from './ColumnRows.tsx';
 import { JoiningChoice } from './JoiningChoice.tsx';
+import { useCorrectFamilies } from './Variants.tsx';
 
 interface Source {
   readonly number: number;
@@ -37,7 +39,35 @@ export function Reading() {
       {used.map((source) => (
         <SourceForm key={`${source.number}/${JSON.stringify(source.mapping).length}`} source={source} />
       ))}
+      <Corrections />
     </div>
+  );
+}
+
+/** Variants that were put into another product by hand; each can be given back to what the file says. */
+function Corrections() {
+  const correct = useCorrectFamilies();
+  const { data } = useQuery({
+    queryKey: ['desk', 'catalog', 'corrections'],
+    queryFn: ({ signal }) => call('corrections', { signal }),
+  });
+  if (!data || data.corrections.length === 0) return null;
+  return (
+    <Section title="Put right by hand" note="These hold whatever a file says. Giving one up reads the rows again.">
+      <RowList label="Variants put right by hand" items={data.corrections} rowHeight={40} mostHeight={300}>
+        {({ record, title, family }) => (
+          <>
+            <span className="min-w-0 flex-1 truncate">
+              <b className="font-semibold">{title || record}</b> <span className="text-soft">{record}</span>
+            </span>
+            <span className="text-[13px] text-soft">belongs to {family}</span>
+            <Button tone="quiet" onClick={() => void correct([record], null)}>
+              Give it up<span className="sr-only">: {record}</span>
+            </Button>
+          </>
+        )}
+      </RowList>
+    </Section>
   );
 }
 

@@ -1,10 +1,12 @@
 import { useQuery } from '@tanstack/react-query';
-import { X } from 'lucide-react';
-import { Dialog } from 'radix-ui';
+import { ChevronDown, X } from 'lucide-react';
+import { Dialog, DropdownMenu } from 'radix-ui';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import type { AttributeRow } from '../../../../../api/endpoints.ts';
 import type { ProductAct, Which } from '../../../../../api/productEndpoints.ts';
+import { placeNames } from '../../../../../core/setup/describeChange.ts';
+import type { Place } from '../../../../../core/setup/schema.ts';
 import { call } from '../../../../client/call.ts';
 import { counted } from '../../../../look/price.ts';
 import { Button, IconButton } from '../../../parts/Button.tsx';
@@ -67,7 +69,7 @@ export function BulkBar({
         choose={(tag) => void carryOut({ act: 'removeTag', tag }, `No longer tagged “${tag}”`)}
       />
       <SetAttribute attributes={attributes} amount={amount} carryOut={carryOut} />
-      <Button onClick={() => void carryOut({ act: 'hide' }, 'Hidden')}>Hide</Button>
+      <HideMenu carryOut={carryOut} />
       <Button onClick={() => void carryOut({ act: 'show' }, 'Shown again')}>Show</Button>
       <Button
         tone="quiet"
@@ -79,6 +81,36 @@ export function BulkBar({
         <X size={16} aria-hidden />
       </IconButton>
     </section>
+  );
+}
+
+/** Hiding everywhere, or from one place only. */
+function HideMenu({ carryOut }: { carryOut(what: ProductAct, told: string): Promise<void> }) {
+  const item = 'cursor-pointer rounded px-2.5 py-1.5 outline-none data-[highlighted]:bg-press-soft';
+  return (
+    <DropdownMenu.Root>
+      <DropdownMenu.Trigger asChild>
+        <Button>
+          Hide <ChevronDown size={14} aria-hidden />
+        </Button>
+      </DropdownMenu.Trigger>
+      <DropdownMenu.Portal>
+        <DropdownMenu.Content sideOffset={6} className="z-40 w-[230px] rounded-lg border bg-surface p-1.5 shadow-xl">
+          <DropdownMenu.Item className={item} onSelect={() => void carryOut({ act: 'hide' }, 'Hidden everywhere')}>
+            Everywhere
+          </DropdownMenu.Item>
+          {(Object.keys(placeNames) as Place[]).map((place) => (
+            <DropdownMenu.Item
+              key={place}
+              className={item}
+              onSelect={() => void carryOut({ act: 'hide', from: [place] }, `Hidden from ${placeNames[place]}`)}
+            >
+              Only from {placeNames[place]}
+            </DropdownMenu.Item>
+          ))}
+        </DropdownMenu.Content>
+      </DropdownMenu.Portal>
+    </DropdownMenu.Root>
   );
 }
 
