@@ -113,7 +113,7 @@ test('a cell is typed into, a stretch is pasted, many products are tagged: seen 
   await expect(page.getByText(/^Tagged “zebra range”: \d+ products/)).toBeVisible();
   await expect.poll(() => desk.total()).toBeGreaterThan(1);
   expect(await desk.unpublished()).toBe(1);
-  await desk.undoAll();
+  await page.getByRole('button', { name: /^Undo: Tagged/ }).click();
   await expect.poll(() => desk.total()).toBe(0);
 });
 
@@ -177,7 +177,7 @@ test('collections and articles stand beside the products, and can be left out', 
   await expect(desk.shop.getByRole('button', { name: 'Gouaches' })).toBeVisible();
   await page.getByRole('switch', { name: '“Gouaches” may be found' }).click();
   await expect(desk.shop.getByRole('button', { name: 'Gouaches' })).toHaveCount(0);
-  await desk.undoAll();
+  await page.getByRole('button', { name: /^Undo: The collection/ }).click();
   await desk.shop.getByRole('button', { name: 'Gouaches' }).click();
   await expect(desk.shop.getByRole('heading', { level: 1, name: 'Gouaches' })).toBeVisible();
 });

@@ -2,6 +2,7 @@ import { existsSync, readdirSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { type CatalogStore, openCatalogStore } from './catalog/catalogStore.ts';
 import { type MappingStore, openMappingStore } from './catalog/mappingStore.ts';
+import { mendCatalog } from './catalog/mendCatalog.ts';
 import { type DataFolder, openDataFolder } from './dataFolder.ts';
 import { type LogStore, openLogStore } from './demand/logStore.ts';
 import { type Db, openDatabase, storefrontId } from './store/database.ts';

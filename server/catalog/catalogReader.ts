@@ -116,7 +116,7 @@ export function openCatalog(folder: DataFolder, generation: number, shared?: Sha
 export function catalogKeepsRows(folder: DataFolder, generation: number): boolean {
   const db = new Database(generationFiles(folder, generation).records, { readonly: true });
   try {
-    return db.prepare(`SELECT 1 FROM sqlite_master WHERE name = 'source'`).get() !== undefined;
+    return db.prepare('SELECT 1 FROM source LIMIT 1').get() !== undefined;
   } finally {
     db.close();
   }

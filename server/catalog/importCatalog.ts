@@ -56,15 +56,19 @@ export interface ImportOptions {
 const rejectedKept = 10_000;
 const rowsATransaction = 5_000;
 
+/** Tables that came after the first version of a catalog's file. */
+export const addedTables = `
+CREATE TABLE IF NOT EXISTS source (number INTEGER PRIMARY KEY, file TEXT NOT NULL, mapping TEXT NOT NULL) STRICT;
+CREATE TABLE IF NOT EXISTS fact (ordinal INTEGER PRIMARY KEY, version INTEGER NOT NULL, built TEXT NOT NULL) STRICT;
+CREATE INDEX IF NOT EXISTS fact_version ON fact (version);
+CREATE TABLE IF NOT EXISTS twin (families TEXT NOT NULL, differs TEXT NOT NULL) STRICT;
+CREATE TABLE IF NOT EXISTS difference (kind TEXT NOT NULL, id TEXT NOT NULL, title TEXT NOT NULL, detail TEXT NOT NULL) STRICT;
+`;
+
 const tables = `
-CREATE TABLE source (number INTEGER PRIMARY KEY, file TEXT NOT NULL, mapping TEXT NOT NULL) STRICT;
 CREATE TABLE staged (id TEXT PRIMARY KEY, family TEXT NOT NULL, source INTEGER NOT NULL, line INTEGER NOT NULL, json TEXT NOT NULL, cells TEXT NOT NULL) STRICT;
 CREATE TABLE record (ordinal INTEGER PRIMARY KEY, id TEXT NOT NULL, family TEXT NOT NULL, source INTEGER NOT NULL, json TEXT NOT NULL, cells TEXT NOT NULL) STRICT;
 CREATE TABLE rejected (line INTEGER NOT NULL, column_name TEXT NOT NULL, reason TEXT NOT NULL) STRICT;
-CREATE TABLE fact (ordinal INTEGER PRIMARY KEY, version INTEGER NOT NULL, built TEXT NOT NULL) STRICT;
-CREATE INDEX fact_version ON fact (version);
-CREATE TABLE twin (families TEXT NOT NULL, differs TEXT NOT NULL) STRICT;
-CREATE TABLE difference (kind TEXT NOT NULL, id TEXT NOT NULL, title TEXT NOT NULL, detail TEXT NOT NULL) STRICT;
 `;
 
 type Tell = (progress: ImportProgress) => void;
@@ -88,6 +92,7 @@ export async function importCatalog(options: ImportOptions, tell: Tell): Promise
     db.pragma('journal_mode = OFF');
     db.pragma('synchronous = OFF');
     db.exec(tables);
+    db.exec(addedTables);
     if (options.base > 0) db.prepare('ATTACH ? AS base').run(generationFiles(options.folder, options.base).records);
     const counts = await stageRows(db, options, tell);
     if (counts.rows === 0)
@@ -231,7 +236,8 @@ function sortRecords(db: Database.Database, hasBase: boolean): void {
     CREATE INDEX record_family ON record (family); CREATE UNIQUE INDEX record_id ON record (id);`);
 }
 
-function buildIndex(
+/** Profiles the records, looks for twins among them and builds the index. */
+export function buildIndex(
   db: Database.Database,
   records: number,
   tell: (phase: 'profiling' | 'indexing', share: number) => void,
@@ -258,7 +264,7 @@ function buildIndex(
 }
 
 /** Writes a file so that it is either whole under its name or not there at all. */
-function writeWhole(path: string, bytes: Uint8Array): void {
+export function writeWhole(path: string, bytes: Uint8Array): void {
   const file = openSync(`${path}.part`, 'w');
   for (let at = 0; at < bytes.length; ) at += writeSync(file, bytes, at, Math.min(bytes.length - at, 1 << 28));
   fsyncSync(file);
