@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { proposalKinds } from '../core/proposals/proposeSetup.ts';
 import { endpoint } from './endpoint.ts';
 import { paths } from './paths.ts';
 import { deskStateSchema } from './stateSchema.ts';
@@ -8,7 +9,7 @@ const whole = z.number().int();
 
 export const proposalSchema = z.object({
   id: z.string(),
-  kind: z.enum(['attribute', 'filter', 'tieBreaker']),
+  kind: z.enum(proposalKinds),
   title: z.string(),
   reason: z.string(),
   effect: z.object({

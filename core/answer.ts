@@ -31,7 +31,7 @@ const foundSchema = z.object({
   attribute: z.string(),
   label: z.string(),
   term: z.string().describe('The catalog word that was found.'),
-  how: z.enum(['exact', 'form', 'prefix', 'oneEdit', 'twoEdits']),
+  how: z.enum(['exact', 'form', 'synonym', 'prefix', 'oneEdit', 'twoEdits']),
   weight: z.number(),
   gain: z.number().describe('0 to 1: weight over the heaviest weight, times the quality of the match.'),
   points,

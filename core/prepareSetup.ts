@@ -1,6 +1,7 @@
 import { type BoundFilter, bindFilters } from './facets/filters.ts';
 import type { NumberColumn } from './index/columns.ts';
 import type { Snapshot } from './index/snapshot.ts';
+import { bindVocabulary, type Vocabulary } from './query/vocabulary.ts';
 import { gainTable } from './ranking/gains.ts';
 import { type Matcher, openMatcher } from './ranking/matcher.ts';
 import { bindSignals, type Signal, stockByRecord } from './ranking/tieBreakers.ts';
@@ -44,6 +45,7 @@ export interface PreparedSetup {
   /** Close-call width in thousandths of a point. */
   readonly width: number;
   readonly exactSku: boolean;
+  readonly vocabulary: Vocabulary;
 }
 
 /**
@@ -66,5 +68,6 @@ export function prepareSetup(engine: Engine, setup: Setup): PreparedSetup {
     signals: bindSignals(engine, setup.relevance.tieBreakers.signals),
     width: Math.round(setup.relevance.closeCall.width * 1000),
     exactSku: setup.attributes.sku?.searchable ?? false,
+    vocabulary: bindVocabulary(setup),
   };
 }

@@ -21,7 +21,8 @@ import { initialSetup } from '../core/setup/initialSetup.ts';
  *   at the end of October.
  * - *Slips*: one search in fourteen has a letter swapped, dropped or doubled. Whoever finds nothing tries again with
  *   the right spelling in half of the cases.
- * - *Dead ends*: one wish in twelve is for something the shop calls otherwise or does not have.
+ * - *Dead ends*: one wish in twelve is for something the shop calls otherwise or does not have. Of those who use another
+ *   word for something there is, six in ten try the shop's own word next.
  * - *Clicks*: a shopper looks at place p with probability p^-0.8 and clicks what is seen with 0.14, more where the
  *   product is in stock; at most four clicks a search.
  * - *Baskets and purchases*: a click leads to a basket with 0.24, a basket to a purchase with 0.6.
@@ -74,6 +75,16 @@ const deadEnds = [
   'pottery wheel',
   'screen printing frame',
 ] as const;
+
+/** What some shoppers say, and what the shop calls it. */
+const otherWords: Readonly<Record<string, string>> = {
+  aquarelle: 'watercolour',
+  gauche: 'gouache',
+  tempra: 'gouache',
+  'sketch book': 'sketchbook',
+  biro: 'pen',
+  rubber: 'eraser',
+};
 
 const common: readonly Wish[] = [
   { search: 'watercolour', weight: 60 },
@@ -193,7 +204,10 @@ export function makeLog(seed: number, rows: readonly Cells[], days = usualDays):
       for (let turn = 0; turn < searches; turn++) {
         const wish = draw().search;
         const typed = wish.length > 4 && random() < 0.07 ? mistyped(wish, random) : wish;
-        const tries = typed !== wish && resultsOf(typed).total === 0 && random() < 0.5 ? [typed, wish] : [typed];
+        const meant = typed === wish ? otherWords[wish] : wish;
+        const triesAgain =
+          meant !== undefined && resultsOf(typed).total === 0 && random() < (typed === wish ? 0.6 : 0.5);
+        const tries = triesAgain ? [typed, meant] : [typed];
         for (const search of tries) {
           const { total, products, inStock } = resultsOf(search);
           const clicks: { product: string; place: number }[] = [];

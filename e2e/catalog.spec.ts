@@ -175,6 +175,8 @@ test('collections and articles stand beside the products, and can be left out', 
   await desk.open('/catalog/content');
   await desk.trial('gouache');
   await expect(desk.shop.getByRole('button', { name: 'Gouaches' })).toBeVisible();
+  // Only the rows in sight are there.
+  await page.getByRole('region', { name: 'Collections', exact: true }).evaluate((list) => list.scrollTo(0, 480));
   await page.getByRole('switch', { name: '“Gouaches” may be found' }).click();
   await expect(desk.shop.getByRole('button', { name: 'Gouaches' })).toHaveCount(0);
   await page.getByRole('button', { name: /^Undo: The collection/ }).click();

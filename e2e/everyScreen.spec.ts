@@ -12,6 +12,7 @@ const screens = [
   '/catalog/log',
   ...folded,
   '/proposals',
+  '/vocabulary',
   '/attributes',
   '/relevance',
   '/filters',

@@ -31,11 +31,13 @@ export function openShelf(root: string, options: { readonly fresh?: boolean } = 
     'Wren & Umber',
     'GBP',
   );
+  const catalogs = openCatalogStore(db, ready);
+  mendCatalog(ready, catalogs.generation());
   return {
     folder: ready,
     db,
     setups: openSetupStore(db),
-    catalogs: openCatalogStore(db, ready),
+    catalogs,
     mappings: openMappingStore(db),
     log: openLogStore(db),
   };

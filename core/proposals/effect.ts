@@ -3,6 +3,7 @@ import { rank } from '../ranking/rank.ts';
 import type { Setup } from '../setup/schema.ts';
 import { type EntryEdit, withEntry } from '../setup/withEntry.ts';
 import { isTelling } from './isTelling.ts';
+import type { ProposalKind } from './proposeSetup.ts';
 
 /** A search shoppers make, and how often. */
 export interface WeighedSearch {
@@ -71,7 +72,7 @@ export function effectsOf(
 }
 
 /** Why a proposal is held back after its effect is known, or null where it is worth making. */
-export function reasonToWithhold(kind: 'attribute' | 'filter' | 'tieBreaker', effect: Effect): string | null {
+export function reasonToWithhold(kind: ProposalKind, effect: Effect): string | null {
   if (kind === 'filter' || !isTelling(effect)) return null;
   if (effect.changed === 0) return `It would change none of the ${effect.looked} searches asked most.`;
   // Far more products for the same searches are mostly products nobody meant.

@@ -8,6 +8,7 @@ import { withEntry } from '../setup/withEntry.ts';
 import { snapshotOf } from '../testing/randomCatalog.ts';
 import { effectsOf, reasonToWithhold } from './effect.ts';
 import { proposeSetup } from './proposeSetup.ts';
+import { proposeWords, type WordEvidence } from './proposeWords.ts';
 
 const rows = Array.from({ length: 40 }, (_, n) => ({
   id: `p${n}`,
@@ -90,6 +91,46 @@ describe('its effect on real searches', () => {
     );
     expect(reasonToWithhold('filter', effect!)).toBeNull();
     expect(reasonToWithhold('attribute', { ...effect!, looked: 30, finding: 2 })).toBeNull();
+  });
+});
+
+describe('words', () => {
+  const evidence: WordEvidence = {
+    standsInTitles: (word) => ['brush', 'on', 'colour'].includes(word),
+    isKnown: (word) => ['brush', 'on', 'watercolour', 'colour', 'for'].includes(word),
+    searches: [
+      { search: 'brush for oil', searches: 9 },
+      { search: 'brush on canvas', searches: 5 },
+      { search: 'for', searches: 40 },
+      { search: 'color chart', searches: 3 },
+    ],
+    retries: [
+      { from: 'aquarelle', to: 'watercolour', sessions: 12 },
+      { from: 'aquarelle', to: 'brush', sessions: 4 },
+      { from: 'kiln', to: 'brush', sessions: 2 },
+      { from: 'kiln', to: 'oven', sessions: 9 },
+    ],
+    stopWords: ['for', 'on', 'with'],
+  };
+  const of = (setup: Setup) => proposeWords(evidence, setup);
+  test('to pass over are those shoppers use in longer searches and no title has', () => {
+    const [first] = of(usual);
+    expect(first).toMatchObject({ kind: 'stopWords', title: 'Pass over “for”', words: ['for'] });
+  });
+  test('that mean the same are told by spelling, and by what shoppers who found nothing tried next', () => {
+    const synonyms = of(usual).filter(({ kind }) => kind === 'synonyms');
+    expect(synonyms.map(({ id }) => id)).toEqual(['synonyms:color=colour', 'synonyms:aquarelle=watercolour']);
+    expect(synonyms[1]!.reason).toContain('In 12 visits');
+  });
+  test('decided already are not proposed again', () => {
+    const decided: Setup = {
+      ...usual,
+      vocabulary: {
+        'stop-words': { what: 'stopWords', words: ['for'] },
+        a: { what: 'synonyms', words: ['aquarelle', 'watercolour'], on: false },
+      },
+    };
+    expect(of(decided).map(({ id }) => id)).toEqual(['synonyms:color=colour']);
   });
 });
 

@@ -3,16 +3,22 @@ import { standardColumn } from '../catalog/standardColumns.ts';
 import { initialSetup } from '../setup/initialSetup.ts';
 import type { AttributeSetting, FilterSetting, Setup, TieBreaker } from '../setup/schema.ts';
 import type { EntryEdit } from '../setup/withEntry.ts';
+import { proposeWords, type WordEvidence } from './proposeWords.ts';
+
+export const proposalKinds = ['attribute', 'filter', 'tieBreaker', 'stopWords', 'synonyms'] as const;
+export type ProposalKind = (typeof proposalKinds)[number];
 
 /** Something the merchandiser may want to decide about a catalog, and why. Nothing of it happens by itself. */
 export interface Proposal {
   /** The same for the same proposal, so that it is not made again once declined. */
   readonly id: string;
-  readonly kind: 'attribute' | 'filter' | 'tieBreaker';
+  readonly kind: ProposalKind;
   readonly title: string;
   /** In a sentence. */
   readonly reason: string;
   readonly edits: readonly EntryEdit[];
+  /** The words it is about, where it is about words. */
+  readonly words?: readonly string[];
 }
 
 const coverageTold = (share: number): string =>
@@ -63,7 +69,11 @@ const never = new Set(['availability', 'hidden', 'contains', 'parts']);
  * What a setup might say about a catalog and does not: attributes it knows nothing of, filters and tie-breakers that
  * the catalog is good for. What was decided already is left alone, so that another import proposes only what is new.
  */
-export function proposeSetup(profiles: readonly AttributeProfile[], setup: Setup): Proposal[] {
+export function proposeSetup(
+  profiles: readonly AttributeProfile[],
+  setup: Setup,
+  words: WordEvidence | null = null,
+): Proposal[] {
   const usual = initialSetup(profiles);
   const profileOf = new Map(profiles.map((profile) => [profile.key, profile]));
   const attributes = profiles
@@ -90,5 +100,5 @@ export function proposeSetup(profiles: readonly AttributeProfile[], setup: Setup
         profileOf.get(signal.attribute)?.label ?? standardColumn.get(signal.attribute)?.label ?? signal.attribute,
       ),
     );
-  return [...attributes, ...filters, ...tieBreakers];
+  return [...attributes, ...filters, ...tieBreakers, ...(words ? proposeWords(words, setup) : [])];
 }

@@ -46,15 +46,20 @@ export function findMatches(
   query: string,
   options: { readonly typing: boolean; readonly keepAll: boolean },
 ): Found {
-  const { words: texts, beyond } = queryWords(query, (token) => engine.snapshot.terms.find(token) >= 0);
-  const { gains, hidden, setup } = prepared;
+  const { words: texts, beyond } = queryWords(
+    query,
+    (token) => engine.snapshot.terms.find(token) >= 0,
+    prepared.vocabulary.stopWords,
+  );
+  const { gains, hidden, setup, vocabulary } = prepared;
   const tolerance = setup.relevance.spelling.tolerance;
   const reaches = reacher(engine, prepared);
   const leftOut = beyond.map(({ text }) => text);
   const expand = (widen: boolean): QueryWord[] =>
     texts.map((text, index) => {
       const last = index === texts.length - 1 && beyond.length === 0;
-      const expansion: ExpandOptions = { last, typing: options.typing, tolerance, widen, reaches };
+      const synonyms = vocabulary.synonyms.get(text.token) ?? [];
+      const expansion: ExpandOptions = { synonyms, last, typing: options.typing, tolerance, widen, reaches };
       return expandWord(text, engine.snapshot, expansion);
     });
   const attempt = (words: readonly QueryWord[]): Matches => engine.matcher.match(words, gains, hidden);

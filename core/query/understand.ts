@@ -20,7 +20,7 @@ export interface Expansion {
 
 export interface QueryWord {
   readonly text: string;
-  /** In order: exact, forms, prefixes, corrections. Empty where the catalog knows nothing like the word. */
+  /** In order: exact, forms, synonyms, prefixes, corrections. Empty where the catalog knows nothing like the word. */
   readonly expansions: readonly Expansion[];
   readonly rarity: number;
 }
@@ -34,6 +34,8 @@ export interface ExpandOptions {
   readonly tolerance: boolean;
   /** Whether they are tried although the word is known. */
   readonly widen: boolean;
+  /** Words that mean the same as this one. */
+  readonly synonyms: readonly string[];
   /** Whether a term, found in this way, stands in any attribute the search reads. */
   reaches(term: number, how: MatchKind): boolean;
 }
@@ -54,6 +56,7 @@ export interface SoughtWord {
 export function queryWords(
   query: string,
   knows: (token: string) => boolean,
+  stopWords: ReadonlySet<string> = new Set(),
 ): { words: SoughtWord[]; beyond: SoughtWord[] } {
   const { tokens, quantities } = readWords(query);
   const all: SoughtWord[] = [];
@@ -68,7 +71,10 @@ export function queryWords(
     at = Math.max(at, quantity.to);
   }
   for (; at < tokens.length; at++) take({ text: tokens[at]!, token: tokens[at]! });
-  return { words: all.slice(0, mostWords), beyond: all.slice(mostWords) };
+  // A search of nothing but stop words means them.
+  const telling = all.filter(({ token }) => !stopWords.has(token));
+  const sought = telling.length > 0 ? telling : all;
+  return { words: sought.slice(0, mostWords), beyond: sought.slice(mostWords) };
 }
 
 /** What makes two searches the same for a plan: the folded words in order. */
@@ -128,14 +134,21 @@ export function expandWord(sought: SoughtWord, snapshot: Snapshot, options: Expa
   if (exact >= 0 && options.reaches(exact, 'exact')) expansions.push({ term: exact, how: 'exact' });
   for (const term of snapshot.formsOf(word))
     if (term !== exact && options.reaches(term, 'form')) expansions.push({ term, how: 'form' });
+  const taken = new Set(expansions.map(({ term }) => term));
+  for (const synonym of options.synonyms)
+    for (const term of [snapshot.terms.find(synonym), ...snapshot.formsOf(synonym)])
+      if (term >= 0 && term !== exact && !taken.has(term) && options.reaches(term, 'synonym')) {
+        taken.add(term);
+        expansions.push({ term, how: 'synonym' });
+      }
   if (options.last && word.length >= 2 && !isQuantityToken(word) && (options.typing || expansions.length === 0)) {
     const known = new Set(expansions.map(({ term }) => term));
     if (exact >= 0) known.add(exact);
     expansions.push(...prefixes(word, snapshot, known, options));
   }
   if (options.tolerance && (options.widen || expansions.length === 0)) {
-    const taken = new Set(expansions.map(({ term }) => term));
-    expansions.push(...corrections(word, snapshot, options).filter(({ term }) => !taken.has(term)));
+    const known = new Set(expansions.map(({ term }) => term));
+    expansions.push(...corrections(word, snapshot, options).filter(({ term }) => !known.has(term)));
   }
   const holding = expansions.reduce((sum, { term }) => sum + snapshot.postings.termRecords[term]!, 0);
   return { text: sought.text, expansions, rarity: rarity(snapshot.records, Math.min(holding, snapshot.records)) };

@@ -14,6 +14,7 @@ export const perfect = 100_000;
 export const quality = {
   exact: 1,
   form: 0.92,
+  synonym: 0.88,
   prefix: 0.8,
   oneEdit: 0.75,
   twoEdits: 0.55,

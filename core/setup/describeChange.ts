@@ -9,6 +9,7 @@ import type {
   Hiding,
   Setup,
   ShelfPlan,
+  VocabularyEntry,
 } from './schema.ts';
 
 /** Names for what a change refers to by key; a missing name is shown as its key. */
@@ -110,6 +111,21 @@ function emptyShelfChange(before: EmptyShelf, after: EmptyShelf): string[] {
   return said;
 }
 
+function vocabularyChange(before: VocabularyEntry | null, after: VocabularyEntry | null): string[] {
+  const quoted = (words: readonly string[]): string => words.map((word) => `“${word}”`).join(', ');
+  if ((after ?? before)!.what === 'stopWords') {
+    const [was, is] = [before?.words ?? [], after?.words ?? []];
+    const [more, less] = [is.filter((word) => !was.includes(word)), was.filter((word) => !is.includes(word))];
+    return [
+      ...(more.length > 0 ? [`Searches pass over ${quoted(more)}`] : []),
+      ...(less.length > 0 ? [`Searches no longer pass over ${quoted(less)}`] : []),
+    ];
+  }
+  if (!after) return [`${quoted(before!.words)} no longer mean the same`];
+  const isOff = after.what === 'synonyms' && !after.on;
+  return [`${quoted(after.words)} ${isOff ? 'are switched off as synonyms' : 'mean the same'}`];
+}
+
 function contentChange(key: string, before: ContentEntry | null, after: ContentEntry | null): string[] {
   const entry = (after ?? before)!;
   if (entry.what === 'leftOut')
@@ -162,6 +178,8 @@ export function describeChange({ part, key, before, after }: EntryChange, names:
         return hidingChange(before as Hiding, after as Hiding, names);
       case 'emptyShelf':
         return emptyShelfChange(before as EmptyShelf, after as EmptyShelf);
+      case 'vocabulary':
+        return vocabularyChange(before as VocabularyEntry | null, after as VocabularyEntry | null);
       case 'content':
         return contentChange(key, before as ContentEntry | null, after as ContentEntry | null);
       case 'products':

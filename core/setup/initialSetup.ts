@@ -76,6 +76,7 @@ export function initialSetup(profiles: readonly AttributeProfile[]): Setup {
     hiding: {},
     products: {},
     content: {},
+    vocabulary: {},
     emptyShelf: {
       content: { message: 'Nothing on our shelves matches “{search}”.', searches: [], products: [] },
     },

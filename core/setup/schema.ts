@@ -110,6 +110,14 @@ export const contentEntrySchema = z.discriminatedUnion('what', [
 ]);
 export type ContentEntry = z.infer<typeof contentEntrySchema>;
 
+const word = z.string().trim().min(1).max(40);
+/** What is decided about words: those that are passed over, and those that mean the same. One word each, for now. */
+export const vocabularyEntrySchema = z.discriminatedUnion('what', [
+  z.strictObject({ what: z.literal('stopWords'), words: z.array(word).max(500) }),
+  z.strictObject({ what: z.literal('synonyms'), words: z.array(word).min(2).max(20), on: z.boolean() }),
+]);
+export type VocabularyEntry = z.infer<typeof vocabularyEntrySchema>;
+
 /** Everything a merchandiser has decided for one storefront. The draft, every release and every file are this. */
 export const setupSchema = z.strictObject({
   format: z.literal('clever-shelf-setup'),
@@ -126,6 +134,7 @@ export const setupSchema = z.strictObject({
   emptyShelf: z.strictObject({ content: emptyShelfSchema }),
   products: z.record(z.string().min(1).max(longestKey), decisionSchema).default({}),
   content: z.record(z.string().min(1).max(longestKey), contentEntrySchema).default({}),
+  vocabulary: z.record(key, vocabularyEntrySchema).default({}),
 });
 export type Setup = z.infer<typeof setupSchema>;
 
@@ -138,6 +147,7 @@ export const setupParts = [
   'emptyShelf',
   'products',
   'content',
+  'vocabulary',
 ] as const;
 export type SetupPart = (typeof setupParts)[number];
 
@@ -166,6 +176,8 @@ export function entrySchema(part: SetupPart, entry: string): z.ZodType | null {
       return decisionSchema;
     case 'content':
       return contentEntrySchema;
+    case 'vocabulary':
+      return vocabularyEntrySchema;
   }
 }
 

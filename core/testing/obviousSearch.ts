@@ -128,6 +128,18 @@ export function obviousSearch(
   const reaches = (token: string, how: MatchKind): boolean =>
     [...standsIn.get(token)!].some((attribute) => gainOf(attribute, how) !== null);
 
+  const entries = Object.values(setup.vocabulary);
+  const stopWords = new Set(
+    entries.flatMap((entry) => (entry.what === 'stopWords' ? entry.words.flatMap(tokenize) : [])),
+  );
+  const synonymsOf = (token: string): string[] =>
+    Object.keys(setup.vocabulary)
+      .sort()
+      .map((key) => setup.vocabulary[key]!)
+      .flatMap((entry) => {
+        const words = entry.what === 'synonyms' && entry.on ? entry.words.flatMap(tokenize) : [];
+        return words.includes(token) ? words.filter((word) => word !== token) : [];
+      });
   const expand = (sought: Sought, last: boolean, widen: boolean): Word => {
     const text = sought.token;
     const ways: { token: string; how: MatchKind }[] = [];
@@ -143,6 +155,11 @@ export function obviousSearch(
       vocabulary.filter((token) => token !== text && inPlainText.has(token) && stem(token) === stem(text)),
       'form',
     );
+    for (const synonym of synonymsOf(text))
+      add(
+        vocabulary.filter((token) => token === synonym || (inPlainText.has(token) && stem(token) === stem(synonym))),
+        'synonym',
+      );
     if (last && text.length >= 2 && !text.startsWith('=') && (typing || ways.length === 0))
       add(
         vocabulary.filter((token) => token !== text && token.startsWith(text)),
@@ -216,7 +233,9 @@ export function obviousSearch(
     return found;
   };
 
-  const texts = soughtIn(query, (token) => holding.has(token));
+  const read = soughtIn(query, (token) => holding.has(token));
+  const telling = read.filter(({ token }) => !stopWords.has(token));
+  const texts = telling.length > 0 ? telling : read;
   const code = normalizeCode(query);
   const skuOn = setup.attributes.sku?.searchable ?? false;
   const skuOwner =

@@ -119,6 +119,11 @@ export function randomSetup(random: () => number, snapshot: Snapshot, queries: r
           .map((attribute) => ({ attribute, direction: pick(random, ['high', 'low'] as const) })),
       },
     },
+    vocabulary: {
+      ...(random() < 0.4 && { stop: { what: 'stopWords' as const, words: [pick(random, words), 'the'] } }),
+      ...(random() < 0.5 && { a: { what: 'synonyms' as const, words: ['gouache', 'table', 'zzxq'], on: true } }),
+      ...(random() < 0.5 && { b: { what: 'synonyms' as const, words: ['table', 'ink', 'brush'], on: random() < 0.8 } }),
+    },
     plans: random() < 0.6 ? { a: plan('First'), b: plan('Second') } : {},
     hiding: Object.fromEntries(hidings.map((hiding) => [hidingKey(hiding), hiding])),
   };

@@ -80,6 +80,17 @@ describe('a log comes in', () => {
   });
 });
 
+test('a search that found nothing and the one that helped are told together, once a visit', async () => {
+  const visit = (session: string, minute: number, click: boolean) => [
+    line(`10:${minute}:00`, 'aquarelle', { session, results: 0 }),
+    line(`10:${minute}:30`, 'watercolour', { session, clicks: click ? [{ product: 'a', place: 1 }] : [] }),
+  ];
+  await bring(
+    [...visit('a', 10, true), ...visit('a', 12, true), ...visit('b', 20, true), ...visit('c', 30, false)].join('\n'),
+  );
+  expect(shelf.log.retries(5)).toEqual([{ from: 'aquarelle', to: 'watercolour', sessions: 2 }]);
+});
+
 describe('the shop writes to the same log', () => {
   test('searches and what comes of them; a merchandiser’s own are told apart', async () => {
     const noted = await shelf.post('/shop/log/search', { session: 'x', search: 'Blue ink', results: 1 });

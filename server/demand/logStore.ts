@@ -1,4 +1,5 @@
 import { type Demand, demandKey, type LogEntry } from '../../core/demand/logEntry.ts';
+import type { Retry } from '../../core/proposals/proposeWords.ts';
 import { type Db, storefrontId } from '../store/database.ts';
 import { type LogLine, readLog } from './readLog.ts';
 
@@ -20,6 +21,8 @@ export interface LogImported {
   readonly refusedLines: readonly { readonly line: number; readonly column: string; readonly reason: string }[];
 }
 
+/** A second search counts as another try of the first within this time, in milliseconds. */
+const retryWithin = 5 * 60_000;
 const refusedKept = 200;
 const linesATransaction = 5_000;
 
@@ -28,6 +31,8 @@ export interface LogStore {
   summary(): LogSummary;
   /** The searches made most often, by demand. */
   top(limit: number): Demand[];
+  /** Searches that found nothing and were followed, in the same visit, by one that led to a click; most often first. */
+  retries(limit: number): Retry[];
   /** Notes a search as it is made; answers its number, for what comes of it. */
   noteSearch(entry: Pick<LogEntry, 'session' | 'search' | 'filters' | 'results'>, at: number, byDesk: boolean): number;
   /** Notes what came of a search of the same session; false where there is no such search. */
@@ -126,6 +131,17 @@ export function openLogStore(db: Db): LogStore {
           clickPlace: byKey.get(`click/${row.key}`)?.place ?? null,
         }));
     },
+    retries: (limit) =>
+      db
+        .prepare<{ storefront: string; within: number; limit: number }, Retry>(
+          `SELECT a.key AS "from", b.key AS "to", count(DISTINCT a.session) AS sessions
+           FROM search_log a JOIN search_log b ON b.storefront = a.storefront AND b.session = a.session
+             AND b.at > a.at AND b.at <= a.at + @within AND b.key <> a.key AND b.results > 0
+           WHERE a.storefront = @storefront AND a.by_desk = 0 AND a.results = 0 AND a.key <> ''
+             AND EXISTS (SELECT 1 FROM search_outcome o WHERE o.search_id = b.id AND o.kind = 'click')
+           GROUP BY a.key, b.key ORDER BY sessions DESC, "from", "to" LIMIT @limit`,
+        )
+        .all({ storefront: storefrontId, within: retryWithin, limit }),
     noteSearch({ session, search, filters, results }, at, byDesk) {
       const row = insert.run(
         storefrontId,

@@ -1,9 +1,13 @@
+import { createRequire } from 'node:module';
 import { proposalEndpoints } from '../../api/proposalEndpoints.ts';
+import type { Snapshot } from '../../core/index/snapshot.ts';
 import { reasonToWithhold } from '../../core/proposals/effect.ts';
 import { type Proposal, proposeSetup } from '../../core/proposals/proposeSetup.ts';
+import type { WordEvidence } from '../../core/proposals/proposeWords.ts';
 import { changesBetween } from '../../core/setup/entries.ts';
 import type { Setup } from '../../core/setup/schema.ts';
 import { withEntry } from '../../core/setup/withEntry.ts';
+import { tokenize } from '../../core/text/tokenize.ts';
 import { type Db, storefrontId } from '../store/database.ts';
 import type { WriteOutcome } from '../store/setupStore.ts';
 import type { Services } from './app.ts';
@@ -12,6 +16,20 @@ import { Refused, type Serve } from './serving.ts';
 
 /** Searches asked most that an effect is told for. */
 const searchesLookedAt = 60;
+/** Searches whose words are looked through. */
+const searchesForWords = 1000;
+/** Published lists of words that carry no meaning, by language. */
+const stopWordList = createRequire(import.meta.url)('stopwords-iso') as Readonly<Record<string, readonly string[]>>;
+
+/** Whether a word stands in an attribute of any record. */
+function standsIn({ terms, postings, attributes }: Snapshot, key: string, word: string): boolean {
+  const term = terms.find(word);
+  if (term < 0) return false;
+  const attribute = attributes.findIndex((profile) => profile.key === key);
+  for (let at = postings.start[term]!; at < postings.start[term + 1]!; at++)
+    if (postings.attribute[at] === attribute) return true;
+  return false;
+}
 
 function declinedIn(db: Db): Set<string> {
   const rows = db
@@ -38,14 +56,32 @@ export function serveProposals(
       });
     return reader;
   };
-  const proposalsFor = (setup: Setup): Proposal[] => proposeSetup(inForce().snapshot.attributes, setup);
+  /** What the catalog and the log say about words; worked out once for a setup's proposals. */
+  const evidence = (setup: Setup): WordEvidence => {
+    const { snapshot } = catalogs.standing()!.view(setup);
+    return {
+      standsInTitles: (word) => standsIn(snapshot, 'title', word),
+      isKnown: (word) => snapshot.terms.find(word) >= 0,
+      searches: log.top(searchesForWords),
+      retries: log.retries(searchesForWords),
+      stopWords: stopWordList.en ?? [],
+    };
+  };
+  const proposalsFor = (setup: Setup): Proposal[] =>
+    proposeSetup(inForce().snapshot.attributes, setup, evidence(setup));
 
   serve(proposalEndpoints.proposals, async () => {
     const reader = inForce();
     const declined = declinedIn(db);
     const all = proposalsFor(setups.draft());
     const open = all.filter(({ id }) => !declined.has(id));
-    const searches = log.top(searchesLookedAt).map(({ search, searches: times }) => ({ search, searches: times }));
+    const top = log.top(searchesForWords).map(({ search, searches: times }) => ({ search, searches: times }));
+    // Words are proposed for rarer searches too: those that hold one are looked at besides the ones asked most.
+    const words = new Set(open.flatMap(({ words: own }) => own ?? []));
+    const searches = top.filter(
+      ({ search }, at) =>
+        at < searchesLookedAt || (words.size > 0 && tokenize(search).some((token) => words.has(token))),
+    );
     const effects = await searcher.effects(
       { generation: reader.generation, shared: reader.buffer },
       open.map(({ edits }) => edits),

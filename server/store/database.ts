@@ -75,6 +75,7 @@ CREATE TABLE IF NOT EXISTS search_log (
   by_desk INTEGER NOT NULL              -- 1: made by a merchandiser in the desk's window; not counted as demand
 ) STRICT;
 CREATE INDEX IF NOT EXISTS search_log_by_key ON search_log (storefront, by_desk, key);
+CREATE INDEX IF NOT EXISTS search_log_by_session ON search_log (storefront, session, at);
 CREATE INDEX IF NOT EXISTS search_log_by_time ON search_log (storefront, at);
 CREATE TABLE IF NOT EXISTS search_outcome (
   search_id INTEGER NOT NULL REFERENCES search_log (id),

@@ -20,6 +20,8 @@ const groups = [
   ['attribute', 'What the search reads'],
   ['filter', 'Filters beside the results'],
   ['tieBreaker', 'What settles close calls'],
+  ['stopWords', 'Words to pass over'],
+  ['synonyms', 'Words that mean the same'],
 ] as const;
 
 /** Stock, last screen: what the application proposes for the catalog, each with its reason and its effect. */

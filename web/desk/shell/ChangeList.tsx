@@ -11,6 +11,7 @@ const partNames = {
   emptyShelf: 'Empty shelf',
   products: 'Catalog',
   content: 'Other content',
+  vocabulary: 'Vocabulary',
 } as const;
 
 /** Changes against what is published, in words, each of which can be given up by itself. */

@@ -22,6 +22,7 @@ const groups: readonly { readonly name: string; readonly places: readonly Place[
     name: 'Tune',
     places: [
       { to: '/relevance', label: 'Relevance', parts: ['relevance'] },
+      { to: '/vocabulary', label: 'Vocabulary', parts: ['vocabulary'] },
       { to: '/filters', label: 'Filters', parts: ['filters'] },
     ],
   },

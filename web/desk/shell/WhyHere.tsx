@@ -22,6 +22,7 @@ const points = (thousandths: number): string => (thousandths / 1000).toFixed(3);
 
 const ways: Record<FoundLine['how'], string> = {
   exact: 'exactly',
+  synonym: 'by a word that means the same',
   form: 'as another form',
   prefix: 'as the beginning of a word',
   oneEdit: 'taken as misspelt by one letter',

@@ -40,7 +40,9 @@ export function Feed() {
           A POST to <code className="rounded bg-paper-deep px-1">{paths.facts.path}</code>, at most 10,000 records at
           once; a figure that is not named stays as it is, and null takes it away.
         </p>
-        <pre className="mt-1.5 overflow-auto rounded-lg border bg-surface p-2.5 text-[12.5px]">{example}</pre>
+        <pre tabIndex={0} className="mt-1.5 overflow-auto rounded-lg border bg-surface p-2.5 text-[12.5px]">
+          {example}
+        </pre>
       </Section>
       <Section
         title="A stand-in to try it with"

@@ -1,0 +1,58 @@
+import { describe, expect, test } from '@jest/globals';
+import { readStandardRow } from '../catalog/readRow.ts';
+import { openEngine, prepareSetup } from '../prepareSetup.ts';
+import { search } from '../search.ts';
+import { initialSetup } from '../setup/initialSetup.ts';
+import type { VocabularyEntry } from '../setup/schema.ts';
+import { snapshotOf } from '../testing/randomCatalog.ts';
+import { bindVocabulary } from './vocabulary.ts';
+
+const titles = ['Watercolour block', 'Aquarelle pencils', 'Oil for painters', 'The for'];
+const records = titles.map((title, at) => {
+  const reading = readStandardRow({ id: `r${at}`, title });
+  if ('refusal' in reading) throw new Error(reading.refusal.reason);
+  return reading.record;
+});
+const engine = openEngine(snapshotOf(records));
+const usual = initialSetup(engine.snapshot.attributes);
+function found(query: string, ...entries: VocabularyEntry[]) {
+  const vocabulary = Object.fromEntries(entries.map((entry, at) => [`e${at}`, entry]));
+  const prepared = prepareSetup(engine, { ...usual, vocabulary });
+  const request = { query, filters: {}, page: 1, limit: 10, explain: true };
+  return search(engine, prepared, request, (record) => records[record]!);
+}
+const same: VocabularyEntry = { what: 'synonyms', words: ['aquarelle', 'watercolour'], on: true };
+const stop: VocabularyEntry = { what: 'stopWords', words: ['for', 'the'] };
+
+describe('words that mean the same', () => {
+  test('find what the others find, behind what has the word itself, and say so', () => {
+    expect(found('aquarelle').results.map(({ title }) => title)).toEqual(['Aquarelle pencils']);
+    const { results } = found('aquarelle', same);
+    expect(results.map(({ title }) => title)).toEqual(['Aquarelle pencils', 'Watercolour block']);
+    expect(results[1]!.why!.words[0]).toMatchObject({
+      word: 'aquarelle',
+      best: { how: 'synonym', term: 'watercolour' },
+    });
+    expect(found('watercolours', same).results.map(({ title }) => title)).toContain('Watercolour block');
+  });
+  test('switched off they do nothing; a set does not lead on to another', () => {
+    expect(found('aquarelle', { ...same, on: false }).total).toBe(1);
+    const { synonyms } = bindVocabulary({
+      ...usual,
+      vocabulary: { a: same, b: { what: 'synonyms', words: ['watercolour', 'wash'], on: true } },
+    });
+    expect(synonyms.get('aquarelle')).toEqual(['watercolour']);
+    expect(synonyms.get('watercolour')).toEqual(['aquarelle', 'wash']);
+  });
+});
+
+describe('words that are passed over', () => {
+  test('do not narrow a search that other words carry', () => {
+    expect(found('watercolour for the').total).toBe(0);
+    expect(found('watercolour for the', stop)).toMatchObject({ total: 1, dropped: [] });
+  });
+  test('are meant where there is nothing else', () => {
+    expect(found('for', stop).total).toBe(2);
+    expect(found('the for', stop).results[0]!.title).toBe('The for');
+  });
+});
