@@ -99,17 +99,20 @@ export function patchDeletions(
   }
   const kept = new Uint32Array(owners.length + more);
   const starts = new Uint32Array(buckets + 1);
+  const touched = [...added.keys()].sort((a, b) => a - b);
+  const drops = unfiled.size > 0;
   let next = 0;
+  let turn = 0;
   for (let bucket = 0; bucket < buckets; bucket++) {
     const from = next;
     for (let at = start[bucket]!; at < start[bucket + 1]!; at++) {
       const term = renumbered[owners[at]!]!;
-      if (term !== gone && !unfiled.has(term)) kept[next++] = term;
+      if (term !== gone && !(drops && unfiled.has(term))) kept[next++] = term;
     }
-    const own = added.get(bucket);
-    if (own) {
-      for (const term of own) kept[next++] = term;
+    if (touched[turn] === bucket) {
+      for (const term of added.get(bucket)!) kept[next++] = term;
       kept.subarray(from, next).sort();
+      turn++;
     }
     starts[bucket + 1] = next;
   }

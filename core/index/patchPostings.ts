@@ -3,91 +3,122 @@ import { gone, packDeletions, patchDeletions } from './deletionIndex.ts';
 import { placeOf } from './postings.ts';
 import type { SectionArray } from './sections.ts';
 import type { Snapshot } from './snapshot.ts';
-import { openStrings, packStrings } from './stringTable.ts';
+import { openStrings, patchStrings } from './stringTable.ts';
 
 /** By token, by place (record and attribute): the positions there from now on, or null where it stands no longer. */
 export type PostingEdits = ReadonlyMap<string, ReadonlyMap<number, readonly number[] | null>>;
 
-/** One term's postings after the edits. */
-interface MergedTerm {
+/** One posting of a term that comes, goes or changes. */
+interface PlaceEdit {
+  readonly place: number;
+  /** The posting that stands there now, or the one before which a new one comes. */
+  readonly at: number;
+  readonly stands: boolean;
+  readonly positions: readonly number[] | null;
+}
+
+/** One term with what happens to its postings. */
+interface TermEdit {
   readonly token: string;
-  /** Its old number, or the number of the old term before which it now stands. */
+  /** Its number, or the number of the term before which it will stand. */
   readonly at: number;
   readonly isNew: boolean;
-  readonly places: readonly number[];
-  readonly positions: readonly (readonly number[])[];
+  readonly edits: readonly PlaceEdit[];
+  /** Postings, positions and records holding it, after the edits. */
+  readonly postings: number;
+  readonly positions: number;
+  readonly records: number;
+  /** Whether it stands in more than codes, before and after. */
   readonly wasPlain: boolean;
   readonly isPlain: boolean;
 }
 
-const sum = (lengths: readonly number[]): number => lengths.reduce((total, length) => total + length, 0);
+const sum = (amounts: readonly number[]): number => amounts.reduce((total, amount) => total + amount, 0);
 
-function mergeTerm(
-  snapshot: Snapshot,
-  token: string,
-  edits: ReadonlyMap<number, readonly number[] | null>,
-): MergedTerm {
+/** Works out what happens to one term. Cost: a bisection an edit; long rows of postings are not walked. */
+function termEdit(snapshot: Snapshot, token: string, places: ReadonlyMap<number, readonly number[] | null>): TermEdit {
   const { postings, terms, attributes } = snapshot;
+  const { start, record, attribute, positionStart, termRecords } = postings;
   const found = terms.find(token);
-  const places: number[] = [];
-  const positions: (readonly number[])[] = [];
-  const isPlainAt = (place: number): boolean => attributes[place & 255]!.kind !== 'code';
-  let wasPlain = false;
-  const left = [...edits].sort(([a], [b]) => a - b);
-  let next = 0;
-  const takeBefore = (place: number): void => {
-    for (; next < left.length && left[next]![0] < place; next++) {
-      const [at, own] = left[next]!;
-      if (own) {
-        places.push(at);
-        positions.push(own);
-      }
+  const from = found < 0 ? 0 : start[found]!;
+  const to = found < 0 ? 0 : start[found + 1]!;
+  const placeAt = (posting: number): number => placeOf(record[posting]!, attribute[posting]!);
+  /** The first posting of the term whose place is not below. */
+  const bound = (place: number): number => {
+    let low = from;
+    let high = to;
+    while (low < high) {
+      const middle = (low + high) >>> 1;
+      if (placeAt(middle) < place) low = middle + 1;
+      else high = middle;
     }
+    return low;
   };
-  if (found >= 0)
-    for (let posting = postings.start[found]!; posting < postings.start[found + 1]!; posting++) {
-      const place = placeOf(postings.record[posting]!, postings.attribute[posting]!);
-      if (isPlainAt(place)) wasPlain = true;
-      takeBefore(place);
-      if (left[next]?.[0] === place) continue;
-      places.push(place);
-      positions.push(
-        postings.positions.subarray(
-          postings.positionStart[posting],
-          postings.positionStart[posting + 1],
-        ) as unknown as readonly number[],
-      );
+  const edits = [...places]
+    .sort(([a], [b]) => a - b)
+    .map(([place, positions]): PlaceEdit => {
+      const at = bound(place);
+      return { place, at, stands: at < to && placeAt(at) === place, positions };
+    })
+    .filter(({ stands, positions }) => stands || positions !== null);
+  const lengthAt = (posting: number): number => positionStart[posting + 1]! - positionStart[posting]!;
+  const replaced = edits.filter(({ stands }) => stands);
+  const left = edits.filter(({ positions }) => positions !== null);
+  let records = found < 0 ? 0 : termRecords[found]!;
+  for (const touched of new Set(edits.map(({ place }) => place >>> 8))) {
+    const own = edits.filter(({ place }) => place >>> 8 === touched);
+    const before = bound(placeOf(touched + 1, 0)) - bound(placeOf(touched, 0));
+    const after =
+      before - own.filter(({ stands }) => stands).length + own.filter(({ positions }) => positions !== null).length;
+    records += Number(after > 0) - Number(before > 0);
+  }
+  const plain = (number: number): boolean => attributes[number]!.kind !== 'code';
+  const goes = new Set(edits.flatMap(({ stands, positions, at }) => (stands && positions === null ? [at] : [])));
+  let wasPlain = false;
+  let isPlain = left.some(({ place }) => plain(place & 255));
+  for (let posting = from; posting < to && !(wasPlain && isPlain); posting++)
+    if (plain(attribute[posting]!)) {
+      wasPlain = true;
+      if (!goes.has(posting)) isPlain = true;
     }
-  takeBefore(Number.POSITIVE_INFINITY);
-  const at = found >= 0 ? found : terms.prefixRange(token)[0];
-  return { token, at, isNew: found < 0, places, positions, wasPlain, isPlain: places.some(isPlainAt) };
+  return {
+    token,
+    at: found < 0 ? terms.prefixRange(token)[0] : found,
+    isNew: found < 0,
+    edits,
+    postings: to - from - replaced.length + left.length,
+    positions:
+      positionStart[to]! -
+      positionStart[from]! -
+      sum(replaced.map(({ at }) => lengthAt(at))) +
+      sum(left.map(({ positions }) => positions!.length)),
+    records,
+    wasPlain,
+    isPlain,
+  };
 }
 
 /**
  * The sections of terms, postings, stems and deletions with some postings changed, as a fresh build has them. Cost: a
- * copy of the postings; terms that are not touched are moved in runs.
+ * copy of the postings, moved in runs between the edits; the dictionaries are copied only where a word comes or goes.
  */
 export function patchPostings(snapshot: Snapshot, edits: PostingEdits): Record<string, SectionArray> {
   const { postings, terms, sections } = snapshot;
-  const merged = [...edits]
-    .map(([token, places]) => mergeTerm(snapshot, token, places))
-    .filter(({ isNew, places }) => !isNew || places.length > 0)
+  const changes = [...edits]
+    .map(([token, places]) => termEdit(snapshot, token, places))
+    .filter(({ isNew, postings: left }) => !isNew || left > 0)
     .sort((a, b) => a.at - b.at || Number(b.isNew) - Number(a.isNew) || (a.token < b.token ? -1 : 1));
-  const born = merged.filter(({ isNew }) => isNew);
-  const died = merged.filter(({ isNew, places }) => !isNew && places.length === 0);
+  const born = changes.filter(({ isNew }) => isNew);
+  const died = changes.filter(({ isNew, postings: left }) => !isNew && left === 0);
+  const known = changes.filter(({ isNew }) => !isNew);
   const count = terms.length + born.length - died.length;
-  const old = merged.filter(({ isNew }) => !isNew);
-  const oldPostings = sum(old.map(({ at }) => postings.start[at + 1]! - postings.start[at]!));
-  const oldPositions = sum(
-    old.map(
-      ({ at }) => postings.positionStart[postings.start[at + 1]!]! - postings.positionStart[postings.start[at]!]!,
-    ),
-  );
-  const total = postings.record.length - oldPostings + sum(merged.map(({ places }) => places.length));
+  const ofKnown = (read: (posting: number) => number): number =>
+    sum(known.map(({ at }) => read(postings.start[at + 1]!) - read(postings.start[at]!)));
+  const total = postings.record.length - ofKnown((posting) => posting) + sum(changes.map((change) => change.postings));
   const totalPositions =
     postings.positions.length -
-    oldPositions +
-    sum(merged.flatMap(({ positions }) => positions.map(({ length }) => length)));
+    ofKnown((posting) => postings.positionStart[posting]!) +
+    sum(changes.map((change) => change.positions));
 
   const record = new Uint32Array(total);
   const attribute = new Uint8Array(total);
@@ -96,56 +127,58 @@ export function patchPostings(snapshot: Snapshot, edits: PostingEdits): Record<s
   const start = new Uint32Array(count + 1);
   const termRecords = new Uint32Array(count);
   const renumbered = new Uint32Array(terms.length).fill(gone);
-  const tokens =
-    terms.length === count && born.length === 0 ? null : ([] as { from: number; to: number; token: string | null }[]);
   let term = 0;
   let posting = 0;
   let position = 0;
   let done = 0;
 
-  /** Moves the untouched terms [from, to) over as they are. */
-  const move = (from: number, to: number): void => {
+  /** Moves the postings [from, to) over as they are. */
+  const moveRun = (from: number, to: number): void => {
     if (to <= from) return;
-    const first = postings.start[from]!;
-    const end = postings.start[to]!;
-    const firstPosition = postings.positionStart[first]!;
-    const endPosition = postings.positionStart[end]!;
-    record.set(postings.record.subarray(first, end), posting);
-    attribute.set(postings.attribute.subarray(first, end), posting);
-    positions.set(postings.positions.subarray(firstPosition, endPosition), position);
-    for (let at = first; at < end; at++)
-      positionStart[posting + at - first] = postings.positionStart[at]! - firstPosition + position;
-    for (let at = from; at < to; at++) {
+    const firstPosition = postings.positionStart[from]!;
+    record.set(postings.record.subarray(from, to), posting);
+    attribute.set(postings.attribute.subarray(from, to), posting);
+    positions.set(postings.positions.subarray(firstPosition, postings.positionStart[to]!), position);
+    const shift = position - firstPosition;
+    for (let at = from, next = posting; at < to; at++, next++)
+      positionStart[next] = postings.positionStart[at]! + shift;
+    posting += to - from;
+    position += postings.positionStart[to]! - firstPosition;
+  };
+  /** Moves the untouched terms [done, to) over as they are. */
+  const moveTerms = (to: number): void => {
+    if (to <= done) return;
+    const first = postings.start[done]!;
+    const shift = posting - first;
+    for (let at = done; at < to; at++) {
       renumbered[at] = term;
       termRecords[term] = postings.termRecords[at]!;
-      start[term++] = postings.start[at]! - first + posting;
+      start[term++] = postings.start[at]! + shift;
     }
-    posting += end - first;
-    position += endPosition - firstPosition;
-    tokens?.push({ from, to, token: null });
+    moveRun(first, postings.start[to]!);
+    done = to;
   };
-  for (const { at, isNew, token, places, positions: own } of merged) {
-    move(done, at);
-    done = isNew ? at : at + 1;
-    if (places.length === 0) continue;
-    if (!isNew) renumbered[at] = term;
+  for (const change of changes) {
+    moveTerms(change.at);
+    if (!change.isNew) done = change.at + 1;
+    if (change.postings === 0) continue;
+    if (!change.isNew) renumbered[change.at] = term;
     start[term] = posting;
-    let last = -1;
-    let holding = 0;
-    for (let index = 0; index < places.length; index++) {
-      const place = places[index]!;
-      if (place >>> 8 !== last) holding++;
-      last = place >>> 8;
-      record[posting] = last;
+    termRecords[term++] = change.records;
+    let from = change.isNew ? 0 : postings.start[change.at]!;
+    for (const { place, at, stands, positions: own } of change.edits) {
+      if (!change.isNew) moveRun(from, at);
+      from = stands ? at + 1 : at;
+      if (own === null) continue;
+      record[posting] = place >>> 8;
       attribute[posting] = place & 255;
       positionStart[posting++] = position;
-      positions.set(own[index]!, position);
-      position += own[index]!.length;
+      positions.set(own, position);
+      position += own.length;
     }
-    termRecords[term++] = holding;
-    tokens?.push(isNew ? { from: 0, to: 0, token } : { from: at, to: at + 1, token: null });
+    if (!change.isNew) moveRun(from, postings.start[change.at + 1]!);
   }
-  move(done, terms.length);
+  moveTerms(terms.length);
   start[count] = posting;
   positionStart[total] = position;
 
@@ -157,30 +190,41 @@ export function patchPostings(snapshot: Snapshot, edits: PostingEdits): Record<s
     'posting.start': start,
     'term.records': termRecords,
   };
-  const changed = merged.filter(
-    ({ isNew, places, wasPlain, isPlain }) => isNew || places.length === 0 || wasPlain !== isPlain,
+  const filing = changes.filter(
+    ({ isNew, postings: left, wasPlain, isPlain }) => isNew || left === 0 || wasPlain !== isPlain,
   );
-  if (changed.length === 0) return patched;
-  const numberOf = new Map(
-    merged.filter(({ isNew, places }) => !isNew && places.length > 0).map(({ token, at }) => [token, renumbered[at]!]),
-  );
-  if (tokens) {
-    const texts = tokens.flatMap(({ from, to, token }) =>
-      token === null ? Array.from({ length: to - from }, (_, index) => terms.get(from + index)) : [token],
+  if (filing.length === 0) return patched;
+  if (born.length + died.length > 0)
+    Object.assign(
+      patched,
+      patchStrings(sections, 'terms', {
+        born: born.map(({ at, token }) => ({ at, text: token })),
+        gone: died.map(({ at }) => at),
+      }),
     );
-    Object.assign(patched, packStrings('terms', texts));
-    for (const [number, text] of texts.entries()) if (edits.has(text)) numberOf.set(text, number);
-  }
-  const filed = new Map(changed.filter(({ isPlain }) => isPlain).map(({ token }) => [numberOf.get(token)!, token]));
+  const numberOf = numbersOf(changes, renumbered);
+  const filed = new Map(filing.filter(({ isPlain }) => isPlain).map(({ token }) => [numberOf.get(token)!, token]));
   const unfiled = new Set(
-    changed
-      .filter(({ isPlain, wasPlain, places }) => wasPlain && !isPlain && places.length > 0)
+    filing
+      .filter(({ isPlain, wasPlain, postings: left }) => wasPlain && !isPlain && left > 0)
       .map(({ token }) => numberOf.get(token)!),
   );
-  const stems = patchStems(snapshot, renumbered, unfiled, filed);
-  Object.assign(patched, stems);
+  Object.assign(patched, patchStems(snapshot, renumbered, unfiled, filed));
   const deletions = patchDeletions(sections, renumbered, unfiled, filed);
   return { ...patched, ...(deletions ?? allDeletions(snapshot, patched, count)) };
+}
+
+/** New numbers of the terms that changed and are still there: a new one stands right before what came after it. */
+function numbersOf(changes: readonly TermEdit[], renumbered: Uint32Array): Map<string, number> {
+  const numbers = new Map<string, number>();
+  let bornSoFar = 0;
+  let diedSoFar = 0;
+  for (const { token, at, isNew, postings } of changes) {
+    if (isNew) numbers.set(token, at + bornSoFar++ - diedSoFar);
+    else if (postings === 0) diedSoFar++;
+    else numbers.set(token, renumbered[at]!);
+  }
+  return numbers;
 }
 
 /** Deletions laid out anew from the patched terms: only when their number has passed a power of two. */
@@ -209,27 +253,50 @@ function patchStems(
   const roots = openStrings(sections, 'stems');
   const offset = sections.u32('stems.offset');
   const terms = sections.u32('stems.terms');
-  const lists = new Map<string, number[]>();
-  for (let root = 0; root < roots.length; root++) {
-    const list: number[] = [];
-    for (let at = offset[root]!; at < offset[root + 1]!; at++) {
-      const term = renumbered[terms[at]!]!;
-      if (term !== gone && !unfiled.has(term)) list.push(term);
-    }
-    if (list.length > 0) lists.set(roots.get(root), list);
-  }
-  for (const [term, text] of filed) {
+  const added = new Map<number, number[]>();
+  const newRoots = new Map<string, number[]>();
+  for (const [term, text] of [...filed].sort(([a], [b]) => a - b)) {
     const root = stem(text);
-    const list = [...(lists.get(root) ?? []), term].sort((a, b) => a - b);
-    lists.set(root, list);
+    const at = roots.find(root);
+    if (at < 0) newRoots.set(root, [...(newRoots.get(root) ?? []), term]);
+    else added.set(at, [...(added.get(at) ?? []), term]);
   }
-  const sorted = [...lists.keys()].sort();
-  const offsets = new Uint32Array(sorted.length + 1);
-  const all = new Uint32Array(sum([...lists.values()].map(({ length }) => length)));
-  for (const [index, root] of sorted.entries()) {
-    const list = lists.get(root)!;
-    all.set(list, offsets[index]);
-    offsets[index + 1] = offsets[index]! + list.length;
+  const born = [...newRoots]
+    .map(([text, list]) => ({ at: roots.prefixRange(text)[0], text, list }))
+    .sort((a, b) => a.at - b.at || (a.text < b.text ? -1 : 1));
+  const all = new Uint32Array(terms.length + filed.size);
+  const offsets = new Uint32Array(roots.length + born.length + 1);
+  const goneRoots: number[] = [];
+  const drops = unfiled.size > 0;
+  let next = 0;
+  let root = 0;
+  let turn = 0;
+  const bear = (before: number): void => {
+    for (; turn < born.length && born[turn]!.at <= before; turn++) {
+      offsets[root++] = next;
+      for (const term of born[turn]!.list) all[next++] = term;
+    }
+  };
+  for (let old = 0; old < roots.length; old++) {
+    bear(old);
+    const from = next;
+    for (let at = offset[old]!; at < offset[old + 1]!; at++) {
+      const term = renumbered[terms[at]!]!;
+      if (term !== gone && !(drops && unfiled.has(term))) all[next++] = term;
+    }
+    const more = added.get(old);
+    if (more) {
+      for (const term of more) all[next++] = term;
+      all.subarray(from, next).sort();
+    }
+    if (next === from) goneRoots.push(old);
+    else offsets[root++] = from;
   }
-  return { ...packStrings('stems', sorted), 'stems.terms': all, 'stems.offset': offsets };
+  bear(roots.length);
+  offsets[root] = next;
+  return {
+    ...patchStrings(sections, 'stems', { born, gone: goneRoots }),
+    'stems.terms': all.slice(0, next),
+    'stems.offset': offsets.slice(0, root + 1),
+  };
 }

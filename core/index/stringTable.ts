@@ -78,3 +78,54 @@ export function openStrings(sections: Sections, name: string): SortedStringTable
     },
   };
 }
+
+/** What happens to a packed table's texts: those numbered `gone` fall out, and each of `born` stands before number `at`. */
+export interface StringEdits {
+  readonly born: readonly { readonly at: number; readonly text: string }[];
+  /** Ascending. */
+  readonly gone: readonly number[];
+}
+
+/** The sections of a table after edits: untouched texts are moved in runs. `born` is ascending in `at`, then in text. */
+export function patchStrings(
+  sections: Sections,
+  name: string,
+  { born, gone }: StringEdits,
+): Record<string, SectionArray> {
+  const units = sections.u16(`${name}.text`);
+  const start = sections.u32(`${name}.start`);
+  const count = start.length - 1;
+  const fallen = gone.reduce((sum, at) => sum + start[at + 1]! - start[at]!, 0);
+  const risen = born.reduce((sum, { text }) => sum + text.length, 0);
+  const newUnits = new Uint16Array(units.length - fallen + risen);
+  const newStart = new Uint32Array(count - gone.length + born.length + 1);
+  let unit = 0;
+  let number = 0;
+  let done = 0;
+  const move = (to: number): void => {
+    if (to <= done) return;
+    newUnits.set(units.subarray(start[done]!, start[to]!), unit);
+    const shift = unit - start[done]!;
+    for (let at = done; at < to; at++) newStart[number++] = start[at]! + shift;
+    unit += start[to]! - start[done]!;
+    done = to;
+  };
+  let next = 0;
+  const bear = (before: number): void => {
+    for (; next < born.length && born[next]!.at <= before; next++) {
+      const { at, text } = born[next]!;
+      move(at);
+      newStart[number++] = unit;
+      for (let index = 0; index < text.length; index++) newUnits[unit++] = text.charCodeAt(index);
+    }
+  };
+  for (const at of gone) {
+    bear(at);
+    move(at);
+    done = at + 1;
+  }
+  bear(count);
+  move(count);
+  newStart[number] = unit;
+  return { [`${name}.text`]: newUnits, [`${name}.start`]: newStart };
+}
