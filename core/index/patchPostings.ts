@@ -35,6 +35,23 @@ interface TermEdit {
 
 const sum = (amounts: readonly number[]): number => amounts.reduce((total, amount) => total + amount, 0);
 
+/** Copies [from, to) of one array to a place of another, each number greater by `shift`. */
+function shiftedCopy(
+  source: Uint32Array,
+  from: number,
+  to: number,
+  into: Uint32Array,
+  at: number,
+  shift: number,
+): void {
+  if (shift === 0) {
+    into.set(source.subarray(from, to), at);
+    return;
+  }
+  const offset = at - from;
+  for (let index = from; index < to; index++) into[index + offset] = source[index]! + shift;
+}
+
 /** Works out what happens to one term. Cost: a bisection an edit; long rows of postings are not walked. */
 function termEdit(snapshot: Snapshot, token: string, places: ReadonlyMap<number, readonly number[] | null>): TermEdit {
   const { postings, terms, attributes } = snapshot;
