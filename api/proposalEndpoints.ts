@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { proposalKinds } from '../core/proposals/proposeSetup.ts';
+import { proposalKinds } from '../core/proposals/proposal.ts';
 import { endpoint } from './endpoint.ts';
 import { paths } from './paths.ts';
 import { deskStateSchema } from './stateSchema.ts';

@@ -149,18 +149,17 @@ export function patchPostings(snapshot: Snapshot, edits: PostingEdits): Record<s
   let position = 0;
   let done = 0;
 
+  const oldStart = postings.positionStart;
   /** Moves the postings [from, to) over as they are. */
   const moveRun = (from: number, to: number): void => {
     if (to <= from) return;
-    const firstPosition = postings.positionStart[from]!;
+    const firstPosition = oldStart[from]!;
     record.set(postings.record.subarray(from, to), posting);
     attribute.set(postings.attribute.subarray(from, to), posting);
-    positions.set(postings.positions.subarray(firstPosition, postings.positionStart[to]!), position);
-    const shift = position - firstPosition;
-    for (let at = from, next = posting; at < to; at++, next++)
-      positionStart[next] = postings.positionStart[at]! + shift;
+    positions.set(postings.positions.subarray(firstPosition, oldStart[to]!), position);
+    shiftedCopy(oldStart, from, to, positionStart, posting, position - firstPosition);
     posting += to - from;
-    position += postings.positionStart[to]! - firstPosition;
+    position += oldStart[to]! - firstPosition;
   };
   /** Moves the untouched terms [done, to) over as they are. */
   const moveTerms = (to: number): void => {

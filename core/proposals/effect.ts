@@ -3,7 +3,7 @@ import { rank } from '../ranking/rank.ts';
 import type { Setup } from '../setup/schema.ts';
 import { type EntryEdit, withEntry } from '../setup/withEntry.ts';
 import { isTelling } from './isTelling.ts';
-import type { ProposalKind } from './proposeSetup.ts';
+import type { ProposalKind } from './proposal.ts';
 
 /** A search shoppers make, and how often. */
 export interface WeighedSearch {

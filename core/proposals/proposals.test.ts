@@ -96,31 +96,35 @@ describe('its effect on real searches', () => {
 
 describe('words', () => {
   const evidence: WordEvidence = {
-    standsInTitles: (word) => ['brush', 'on', 'colour'].includes(word),
+    tellsProducts: (word) => ['brush', 'on', 'colour'].includes(word),
     isKnown: (word) => ['brush', 'on', 'watercolour', 'colour', 'for'].includes(word),
     searches: [
       { search: 'brush for oil', searches: 9 },
       { search: 'brush on canvas', searches: 5 },
       { search: 'for', searches: 40 },
+      { search: 'ink for pens', searches: 2 },
+      { search: 'gift for painters', searches: 2 },
+      { search: 'brush with cap', searches: 2 },
       { search: 'color chart', searches: 3 },
     ],
     retries: [
-      { from: 'aquarelle', to: 'watercolour', sessions: 12 },
-      { from: 'aquarelle', to: 'brush', sessions: 4 },
-      { from: 'kiln', to: 'brush', sessions: 2 },
-      { from: 'kiln', to: 'oven', sessions: 9 },
+      { from: 'aquarelle', to: 'watercolour', sessions: 12, of: 20 },
+      { from: 'aquarelle', to: 'brush', sessions: 4, of: 20 },
+      { from: 'kiln', to: 'brush', sessions: 2, of: 4 },
+      { from: 'kiln', to: 'oven', sessions: 9, of: 9 },
+      { from: 'glitter', to: 'colour', sessions: 5, of: 60 },
     ],
     stopWords: ['for', 'on', 'with'],
   };
   const of = (setup: Setup) => proposeWords(evidence, setup);
-  test('to pass over are those shoppers use in longer searches and no title has', () => {
+  test('to pass over are those that go with many searches and no title or short value has', () => {
     const [first] = of(usual);
     expect(first).toMatchObject({ kind: 'stopWords', title: 'Pass over “for”', words: ['for'] });
   });
   test('that mean the same are told by spelling, and by what shoppers who found nothing tried next', () => {
     const synonyms = of(usual).filter(({ kind }) => kind === 'synonyms');
     expect(synonyms.map(({ id }) => id)).toEqual(['synonyms:color=colour', 'synonyms:aquarelle=watercolour']);
-    expect(synonyms[1]!.reason).toContain('In 12 visits');
+    expect(synonyms[1]!.reason).toContain('In 12 of 20 visits');
   });
   test('decided already are not proposed again', () => {
     const decided: Setup = {

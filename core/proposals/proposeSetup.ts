@@ -2,24 +2,8 @@ import { type AttributeProfile, isIndexedAsText } from '../catalog/profileAttrib
 import { standardColumn } from '../catalog/standardColumns.ts';
 import { initialSetup } from '../setup/initialSetup.ts';
 import type { AttributeSetting, FilterSetting, Setup, TieBreaker } from '../setup/schema.ts';
-import type { EntryEdit } from '../setup/withEntry.ts';
+import type { Proposal } from './proposal.ts';
 import { proposeWords, type WordEvidence } from './proposeWords.ts';
-
-export const proposalKinds = ['attribute', 'filter', 'tieBreaker', 'stopWords', 'synonyms'] as const;
-export type ProposalKind = (typeof proposalKinds)[number];
-
-/** Something the merchandiser may want to decide about a catalog, and why. Nothing of it happens by itself. */
-export interface Proposal {
-  /** The same for the same proposal, so that it is not made again once declined. */
-  readonly id: string;
-  readonly kind: ProposalKind;
-  readonly title: string;
-  /** In a sentence. */
-  readonly reason: string;
-  readonly edits: readonly EntryEdit[];
-  /** The words it is about, where it is about words. */
-  readonly words?: readonly string[];
-}
 
 const coverageTold = (share: number): string =>
   share > 0.995 ? 'Every record has it' : `${Math.max(1, Math.round(share * 100))}% of the records have it`;

@@ -1,17 +1,20 @@
 import type { Setup } from '../setup/schema.ts';
 import { tokenize } from '../text/tokenize.ts';
-import type { Proposal } from './proposeSetup.ts';
+import type { Proposal } from './proposal.ts';
 
 /** A search that found nothing, the one tried next that led to a click, and in how many visits that happened. */
 export interface Retry {
   readonly from: string;
   readonly to: string;
   readonly sessions: number;
+  /** Visits in which `from` found nothing, whatever came next. */
+  readonly of: number;
 }
 
 /** What the catalog and the shopper log say about words. */
 export interface WordEvidence {
-  standsInTitles(word: string): boolean;
+  /** Whether a title or any other short value has it: such a word tells products apart. */
+  tellsProducts(word: string): boolean;
   isKnown(word: string): boolean;
   readonly searches: readonly { readonly search: string; readonly searches: number }[];
   readonly retries: readonly Retry[];
@@ -21,23 +24,38 @@ export interface WordEvidence {
 
 /** Visits in which a word must have been tried again by another before it is proposed as one that means the same. */
 const fewestVisits = 3;
+/** Share of the visits with the first word: less is what people happen to look for next. */
+const leastShare = 0.25;
 const mostStopWords = 60;
 const mostSynonyms = 30;
 
 const quoted = (words: readonly string[]): string => words.map((word) => `“${word}”`).join(', ');
 
-/** Words of the list that shoppers use in longer searches and no title has: passing them over loses nothing. */
-function stopWordsIn({ searches, stopWords, standsInTitles }: WordEvidence, known: ReadonlySet<string>): string[] {
+/** Different searches, and share of the longer ones, in which a word must stand to be one that goes with anything. */
+const fewestSearches = 3;
+const leastOfSearches = 0.02;
+
+/**
+ * Words of the list that go with many longer searches and that no title or short value has: passing them over loses
+ * nothing. The published lists are long and name many words that mean something to a shop, so both are asked for.
+ */
+function stopWordsIn({ searches, stopWords, tellsProducts }: WordEvidence, known: ReadonlySet<string>): string[] {
   const list = new Set(stopWords.flatMap((word) => (tokenize(word).length === 1 ? tokenize(word) : [])));
-  const used = new Map<string, number>();
-  for (const { search, searches: times } of searches) {
+  const longer = searches.filter(({ search }) => tokenize(search).length > 1);
+  const fewest = Math.max(fewestSearches, longer.length * leastOfSearches);
+  const used = new Map<string, { readonly searches: number; readonly times: number }>();
+  for (const { search, searches: times } of longer) {
     const tokens = tokenize(search);
-    if (tokens.length < 2) continue;
-    for (const token of tokens) if (list.has(token)) used.set(token, (used.get(token) ?? 0) + times);
+    for (const token of new Set(tokens))
+      if (list.has(token)) {
+        const before = used.get(token) ?? { searches: 0, times: 0 };
+        used.set(token, { searches: before.searches + 1, times: before.times + times });
+      }
   }
   return [...used]
-    .filter(([word]) => !known.has(word) && !standsInTitles(word) && !/\d/.test(word))
-    .sort((a, b) => b[1] - a[1] || (a[0] < b[0] ? -1 : 1))
+    .filter(([word, { searches: many }]) => many >= fewest && !known.has(word) && !tellsProducts(word))
+    .filter(([word]) => word.length > 1 && !/\d/.test(word))
+    .sort((a, b) => b[1].times - a[1].times || (a[0] < b[0] ? -1 : 1))
     .slice(0, mostStopWords)
     .map(([word]) => word);
 }
@@ -67,13 +85,21 @@ function pairsIn({ searches, retries, isKnown }: WordEvidence): Pair[] {
     const tokens = tokenize(text);
     return tokens.length === 1 && tokens[0]!.length >= 3 && !/\d/.test(tokens[0]!) ? tokens[0]! : null;
   };
-  const tried = retries.flatMap(({ from, to, sessions }): Pair[] => {
+  const tried = retries.flatMap(({ from, to, sessions, of }): Pair[] => {
     const [a, b] = [oneWord(from), oneWord(to)];
-    if (a === null || b === null || a === b || sessions < fewestVisits || isKnown(a) || !isKnown(b)) return [];
+    if (
+      a === null ||
+      b === null ||
+      a === b ||
+      sessions < Math.max(fewestVisits, of * leastShare) ||
+      isKnown(a) ||
+      !isKnown(b)
+    )
+      return [];
     return [
       {
         words: [a, b],
-        reason: `In ${sessions} visits shoppers who found nothing with “${a}” tried “${b}” next and opened a product.`,
+        reason: `In ${sessions} of ${of} visits shoppers who found nothing with “${a}” tried “${b}” next and opened a product.`,
       },
     ];
   });
@@ -109,7 +135,7 @@ export function proposeWords(evidence: WordEvidence, setup: Setup): Proposal[] {
             kind: 'stopWords',
             title: `Pass over ${quoted(words.slice(0, 6))}${words.length > 6 ? ` and ${words.length - 6} more` : ''}`,
             reason:
-              'Shoppers type them, no title has them, and they carry no meaning; a search of nothing else still means them.',
+              'Shoppers type them, no title has them, and they go with anything; a search of nothing else still means them.',
             edits: [
               {
                 part: 'vocabulary',

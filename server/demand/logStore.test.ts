@@ -88,7 +88,7 @@ test('a search that found nothing and the one that helped are told together, onc
   await bring(
     [...visit('a', 10, true), ...visit('a', 12, true), ...visit('b', 20, true), ...visit('c', 30, false)].join('\n'),
   );
-  expect(shelf.log.retries(5)).toEqual([{ from: 'aquarelle', to: 'watercolour', sessions: 2 }]);
+  expect(shelf.log.retries(5)).toEqual([{ from: 'aquarelle', to: 'watercolour', sessions: 2, of: 3 }]);
 });
 
 describe('the shop writes to the same log', () => {

@@ -134,7 +134,9 @@ export function openLogStore(db: Db): LogStore {
     retries: (limit) =>
       db
         .prepare<{ storefront: string; within: number; limit: number }, Retry>(
-          `SELECT a.key AS "from", b.key AS "to", count(DISTINCT a.session) AS sessions
+          `SELECT a.key AS "from", b.key AS "to", count(DISTINCT a.session) AS sessions,
+             (SELECT count(DISTINCT c.session) FROM search_log c
+              WHERE c.storefront = @storefront AND c.by_desk = 0 AND c.results = 0 AND c.key = a.key) AS "of"
            FROM search_log a JOIN search_log b ON b.storefront = a.storefront AND b.session = a.session
              AND b.at > a.at AND b.at <= a.at + @within AND b.key <> a.key AND b.results > 0
            WHERE a.storefront = @storefront AND a.by_desk = 0 AND a.results = 0 AND a.key <> ''

@@ -8,15 +8,8 @@ import { hasChoices, isIndexedAsText, isNumeric } from '../../core/catalog/profi
 import { untouchable } from '../../core/rules/decisions.ts';
 import { changesBetween } from '../../core/setup/entries.ts';
 import { cardOf } from '../../core/suggest/card.ts';
-import type { CatalogStore } from '../catalog/catalogStore.ts';
-import type { ImportJobs } from '../catalog/importJobs.ts';
-import type { MappingStore } from '../catalog/mappingStore.ts';
-import type { DataFolder } from '../dataFolder.ts';
-import type { LogStore } from '../demand/logStore.ts';
-import type { SimulatedFeed } from '../feed/simulatedFeed.ts';
 import type { Searcher } from '../searching/searcher.ts';
-import type { Db } from '../store/database.ts';
-import type { SetupStore, WriteOutcome } from '../store/setupStore.ts';
+import type { WriteOutcome } from '../store/setupStore.ts';
 import { serveCatalog } from './catalogRoutes.ts';
 import { serveContent } from './contentRoutes.ts';
 import { serveDemand } from './demandRoutes.ts';
@@ -24,20 +17,8 @@ import { deskState, namesFrom, tellChanges } from './deskState.ts';
 import { invalidRequest, problem } from './problems.ts';
 import { serveProducts } from './productRoutes.ts';
 import { serveProposals } from './proposalRoutes.ts';
+import type { Services } from './services.ts';
 import { Refused, servingOn } from './serving.ts';
-
-export interface Services {
-  readonly db: Db;
-  readonly folder: DataFolder;
-  readonly setups: SetupStore;
-  readonly catalogs: CatalogStore;
-  readonly imports: ImportJobs;
-  readonly mappings: MappingStore;
-  readonly feed: SimulatedFeed;
-  readonly log: LogStore;
-  readonly searcher: Searcher;
-  readonly now: () => number;
-}
 
 const valuesShown = 100;
 

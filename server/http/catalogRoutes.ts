@@ -10,10 +10,10 @@ import { openCatalog } from '../catalog/catalogReader.ts';
 import { countContent } from '../catalog/content.ts';
 import { exportCatalog } from '../catalog/exportCatalog.ts';
 import { currencyOf } from '../store/database.ts';
-import type { Services } from './app.ts';
 import { namesFrom } from './deskState.ts';
 import { problem } from './problems.ts';
 import { receiveFile } from './receiveFile.ts';
+import type { Services } from './services.ts';
 import { Refused, type Serve } from './serving.ts';
 
 const rejectedShown = 500;

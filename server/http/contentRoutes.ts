@@ -5,9 +5,9 @@ import { bindScope } from '../../core/content/scope.ts';
 import type { Snapshot } from '../../core/index/snapshot.ts';
 import { tokenize } from '../../core/text/tokenize.ts';
 import { importContent, readContent } from '../catalog/content.ts';
-import type { Services } from './app.ts';
 import { namesFrom } from './deskState.ts';
 import { withFile } from './receiveFile.ts';
+import type { Services } from './services.ts';
 import type { Serve } from './serving.ts';
 
 function productsIn(snapshot: Snapshot, collection: Collection): number {

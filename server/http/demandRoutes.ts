@@ -1,6 +1,6 @@
 import { demandEndpoints } from '../../api/demandEndpoints.ts';
-import type { Services } from './app.ts';
 import { withFile } from './receiveFile.ts';
+import type { Services } from './services.ts';
 import { Refused, type Serve } from './serving.ts';
 
 const isoOrNull = (at: number | null): string | null => (at === null ? null : new Date(at).toISOString());

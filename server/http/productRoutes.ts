@@ -14,9 +14,9 @@ import type { Setup } from '../../core/setup/schema.ts';
 import type { EntryEdit } from '../../core/setup/withEntry.ts';
 import { takeFacts } from '../catalog/facts.ts';
 import type { WriteOutcome } from '../store/setupStore.ts';
-import type { Services } from './app.ts';
 import { deskState, groupOf, namesFrom } from './deskState.ts';
 import { rulesAbout } from './rulesAbout.ts';
+import type { Services } from './services.ts';
 import { Refused, type Serve } from './serving.ts';
 
 /** Products that one act may change: a draft stays something that can be read. */

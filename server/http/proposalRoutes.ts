@@ -2,7 +2,8 @@ import { createRequire } from 'node:module';
 import { proposalEndpoints } from '../../api/proposalEndpoints.ts';
 import type { Snapshot } from '../../core/index/snapshot.ts';
 import { reasonToWithhold } from '../../core/proposals/effect.ts';
-import { type Proposal, proposeSetup } from '../../core/proposals/proposeSetup.ts';
+import type { Proposal } from '../../core/proposals/proposal.ts';
+import { proposeSetup } from '../../core/proposals/proposeSetup.ts';
 import type { WordEvidence } from '../../core/proposals/proposeWords.ts';
 import { changesBetween } from '../../core/setup/entries.ts';
 import type { Setup } from '../../core/setup/schema.ts';
@@ -10,24 +11,25 @@ import { withEntry } from '../../core/setup/withEntry.ts';
 import { tokenize } from '../../core/text/tokenize.ts';
 import { type Db, storefrontId } from '../store/database.ts';
 import type { WriteOutcome } from '../store/setupStore.ts';
-import type { Services } from './app.ts';
 import type { deskState } from './deskState.ts';
+import type { Services } from './services.ts';
 import { Refused, type Serve } from './serving.ts';
 
 /** Searches asked most that an effect is told for. */
 const searchesLookedAt = 60;
+/** Words a value has on average from which on it counts as a long text. */
+const longTexts = 8;
 /** Searches whose words are looked through. */
 const searchesForWords = 1000;
 /** Published lists of words that carry no meaning, by language. */
 const stopWordList = createRequire(import.meta.url)('stopwords-iso') as Readonly<Record<string, readonly string[]>>;
 
-/** Whether a word stands in an attribute of any record. */
-function standsIn({ terms, postings, attributes }: Snapshot, key: string, word: string): boolean {
+/** Whether a word stands in any short value: a title, a brand, a size. Long texts mention anything. */
+function tellsProducts({ terms, postings, attributes }: Snapshot, word: string): boolean {
   const term = terms.find(word);
   if (term < 0) return false;
-  const attribute = attributes.findIndex((profile) => profile.key === key);
   for (let at = postings.start[term]!; at < postings.start[term + 1]!; at++)
-    if (postings.attribute[at] === attribute) return true;
+    if (attributes[postings.attribute[at]!]!.averageWords <= longTexts) return true;
   return false;
 }
 
@@ -60,7 +62,7 @@ export function serveProposals(
   const evidence = (setup: Setup): WordEvidence => {
     const { snapshot } = catalogs.standing()!.view(setup);
     return {
-      standsInTitles: (word) => standsIn(snapshot, 'title', word),
+      tellsProducts: (word) => tellsProducts(snapshot, word),
       isKnown: (word) => snapshot.terms.find(word) >= 0,
       searches: log.top(searchesForWords),
       retries: log.retries(searchesForWords),

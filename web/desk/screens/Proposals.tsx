@@ -74,7 +74,8 @@ function List({ proposals, declined }: { readonly proposals: readonly ProposalRo
     return (
       <>
         <Nothing>
-          Your setup uses all that the catalog is good for. After the next import, what is new in it is proposed here.
+          Your setup uses all that the catalog is good for. When the next catalog comes in, what is new in it is
+          proposed here.
         </Nothing>
         <p className="mt-2">{again}</p>
       </>

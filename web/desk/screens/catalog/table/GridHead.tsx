@@ -1,12 +1,7 @@
 import { ArrowDown, ArrowUp } from 'lucide-react';
 import type { AttributeRow } from '../../../../../api/endpoints.ts';
 import { useProductTable } from '../../../state/productTable.ts';
-import { titleWidth } from './ProductGrid.tsx';
-
-export interface Leaf {
-  readonly id: string;
-  getSize(): number;
-}
+import { type Leaf, titleWidth } from './grid.ts';
 
 /** The names of the columns, each of which sorts by it: up, down, and back to the catalog's own order. */
 export function GridHead({

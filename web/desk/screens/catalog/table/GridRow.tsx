@@ -3,8 +3,7 @@ import { Link } from 'react-router';
 import type { ListedProduct } from '../../../../../api/productEndpoints.ts';
 import { Picture } from '../../../parts/ProductLine.tsx';
 import { isChosen, useProductTable } from '../../../state/productTable.ts';
-import type { Leaf } from './GridHead.tsx';
-import { titleWidth } from './ProductGrid.tsx';
+import { type Leaf, titleWidth } from './grid.ts';
 
 interface Editing {
   /** The column one is at in this row, or null. */

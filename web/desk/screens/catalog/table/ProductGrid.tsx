@@ -13,20 +13,14 @@ import { useRowsInSight } from '../../../state/productRows.ts';
 import { useProductTable } from '../../../state/productTable.ts';
 import { GridHead } from './GridHead.tsx';
 import { GridRow } from './GridRow.tsx';
+import { type At, titleWidth } from './grid.ts';
 import { pasteInto, typeInto } from './typeInto.ts';
 
 const rowHeight = 44;
 const headHeight = 36;
-export const titleWidth = 260;
 const nothing: ListedProduct[] = [];
 const features = tableFeatures({ columnSizingFeature, rowSortingFeature });
 const helper = createColumnHelper<typeof features, ListedProduct>();
-
-/** The cell one is at: its row's place and its column, -1 for the title. */
-export interface At {
-  readonly row: number;
-  readonly column: number;
-}
 
 const widthOf = ({ kind }: AttributeRow): number =>
   kind === 'number' || kind === 'price' ? 112 : kind === 'path' ? 190 : 150;

@@ -2,7 +2,7 @@ import type { AttributeRow } from '../../../../../api/endpoints.ts';
 import type { ListedProduct } from '../../../../../api/productEndpoints.ts';
 import { call } from '../../../../client/call.ts';
 import { act } from '../../../state/edits.ts';
-import type { At } from './ProductGrid.tsx';
+import type { At } from './grid.ts';
 
 export interface TypedCell {
   readonly row: ListedProduct;

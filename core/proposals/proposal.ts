@@ -1,0 +1,17 @@
+import type { EntryEdit } from '../setup/withEntry.ts';
+
+export const proposalKinds = ['attribute', 'filter', 'tieBreaker', 'stopWords', 'synonyms'] as const;
+export type ProposalKind = (typeof proposalKinds)[number];
+
+/** Something the merchandiser may want to decide about a catalog, and why. Nothing of it happens by itself. */
+export interface Proposal {
+  /** The same for the same proposal, so that it is not made again once declined. */
+  readonly id: string;
+  readonly kind: ProposalKind;
+  readonly title: string;
+  /** In a sentence. */
+  readonly reason: string;
+  readonly edits: readonly EntryEdit[];
+  /** The words it is about, where it is about words. */
+  readonly words?: readonly string[];
+}
