@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { columnReadingSchema, joiningSchema, mappingSchema } from '../core/catalog/mapping.ts';
+import { columnReadingSchema, joiningSchema, mappingSchema } from '../core/catalog/mappingSchema.ts';
 import { endpoint } from './endpoint.ts';
 import { paths } from './paths.ts';
 

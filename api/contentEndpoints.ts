@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { contentKinds } from '../core/content/content.ts';
+import { contentKinds } from '../core/content/contentKinds.ts';
 import { endpoint } from './endpoint.ts';
 import { paths } from './paths.ts';
 

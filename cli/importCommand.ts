@@ -1,6 +1,7 @@
 import { existsSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { basename } from 'node:path';
-import { checkMapping, type Mapping, mappingSchema } from '../core/catalog/mapping.ts';
+import { checkMapping } from '../core/catalog/mapping.ts';
+import { type Mapping, mappingSchema } from '../core/catalog/mappingSchema.ts';
 import { examineFile } from '../server/catalog/examineFile.ts';
 import { importCatalog } from '../server/catalog/importCatalog.ts';
 import { FileProblem } from '../server/catalog/sources/source.ts';

@@ -33,7 +33,7 @@ function obviousList(
         : record.values.availability === 'Sold out'));
   const ids = records.filter(passes).map((record) => (kind === 'products' ? record.familyId : record.id));
   const items = [...new Set(ids)];
-  const valueOf = (id: string): string | number | undefined => {
+  const sortValue = (id: string): string | number | undefined => {
     const own = records.filter((record) => (kind === 'products' ? record.familyId : record.id) === id);
     if (sort === 'price') {
       const prices = own.flatMap(({ values }) => (typeof values.price === 'number' ? [values.price] : []));
@@ -44,7 +44,7 @@ function obviousList(
   if (sort === '') return items;
   const sign = direction === 'up' ? 1 : -1;
   return items
-    .map((id, at) => ({ id, at, value: valueOf(id) }))
+    .map((id, at) => ({ id, at, value: sortValue(id) }))
     .sort((a, b) => {
       if (a.value === undefined || b.value === undefined)
         return Number(a.value === undefined) - Number(b.value === undefined) || a.at - b.at;

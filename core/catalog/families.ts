@@ -1,6 +1,6 @@
 import { fold } from '../text/fold.ts';
 import { tokenize } from '../text/tokenize.ts';
-import type { Joining } from './mapping.ts';
+import type { Joining } from './mappingSchema.ts';
 import { type AttributeValue, firstText, textsOf } from './record.ts';
 
 /** What of a row decides which family it belongs to. */

@@ -1,7 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import { columnDescriber } from './describeColumns.ts';
 import { proposeJoining, skuStem } from './families.ts';
-import { checkMapping, mappingSchema, shapeOf, standardMapping, withPattern } from './mapping.ts';
+import { checkMapping, shapeOf, standardMapping, withPattern } from './mapping.ts';
+import { mappingSchema } from './mappingSchema.ts';
 import { mappingOf, proposeMapping } from './proposeMapping.ts';
 import { bindMapping, type Cells, readRow } from './readRow.ts';
 

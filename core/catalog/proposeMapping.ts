@@ -1,7 +1,8 @@
 import { unitNamed } from '../text/quantity.ts';
 import type { ColumnFacts } from './describeColumns.ts';
 
-import { type ColumnReading, type Mapping, usualReading } from './mapping.ts';
+import { usualReading } from './mapping.ts';
+import type { ColumnReading, Mapping } from './mappingSchema.ts';
 import { attributeKey, nameKey, type Role, roles, rolesNamed, sharedRoles } from './roles.ts';
 
 /** How one column is proposed to be read, how sure that is, and why, in a sentence without a full stop. */

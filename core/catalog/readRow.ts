@@ -1,5 +1,6 @@
 import { familyOf } from './families.ts';
-import { type ColumnReading, type Mapping, mostColumns, standardMapping, withPattern } from './mapping.ts';
+import { standardMapping, withPattern } from './mapping.ts';
+import { type ColumnReading, type Mapping, mostColumns } from './mappingSchema.ts';
 import { readAmount, readDate } from './readAmount.ts';
 import type { AttributeValue, CatalogRecord } from './record.ts';
 import { availability, standardColumn } from './standardColumns.ts';

@@ -34,23 +34,8 @@ export const collectionSchema = z
   });
 export type Collection = z.infer<typeof collectionSchema>;
 
-export const contentKinds = ['article', 'collection'] as const;
-export type ContentKind = (typeof contentKinds)[number];
 export interface Content {
   readonly articles: readonly Article[];
   readonly collections: readonly Collection[];
 }
 export const noContent: Content = { articles: [], collections: [] };
-
-/** The attributes of each kind that search may read, with their usual weights. */
-export const contentAttributes: Readonly<Record<ContentKind, readonly (readonly [string, string, number])[]>> = {
-  article: [
-    ['title', 'Title', 10],
-    ['tags', 'Tags', 4],
-    ['text', 'Text', 2],
-  ],
-  collection: [
-    ['title', 'Title', 10],
-    ['text', 'Text', 2],
-  ],
-};

@@ -6,7 +6,8 @@ import { type Engine, openEngine, type PreparedSetup, prepareSetup } from '../pr
 import { rank } from '../ranking/rank.ts';
 import { hidingKey } from '../setup/hidingKey.ts';
 import type { Hiding, Setup } from '../setup/schema.ts';
-import { type Article, type Collection, type Content, type ContentKind, contentAttributes } from './content.ts';
+import type { Article, Collection, Content } from './content.ts';
+import { type ContentKind, contentAttributes } from './contentKinds.ts';
 
 /** Articles and collections with an index of their own each: they never take a product's place, nor its words' rarity. */
 export interface ContentEngine {

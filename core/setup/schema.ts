@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { contentKinds } from '../content/content.ts';
+import { contentKinds } from '../content/contentKinds.ts';
 
 /** Longest key of an entry. */
 export const longestKey = 700;

@@ -1,6 +1,6 @@
 import { closeSync, fstatSync, openSync, readSync } from 'node:fs';
 import Database from 'better-sqlite3';
-import { type Mapping, mappingSchema } from '../../core/catalog/mapping.ts';
+import { type Mapping, mappingSchema } from '../../core/catalog/mappingSchema.ts';
 import type { CatalogRecord } from '../../core/catalog/record.ts';
 import type { Twins } from '../../core/catalog/twins.ts';
 import { openSnapshot, type Snapshot } from '../../core/index/snapshot.ts';

@@ -1,5 +1,6 @@
 import type { Cells } from '../../core/catalog/readRow.ts';
-import { articleSchema, type Content, type ContentKind, collectionSchema } from '../../core/content/content.ts';
+import { articleSchema, type Content, collectionSchema } from '../../core/content/content.ts';
+import type { ContentKind } from '../../core/content/contentKinds.ts';
 import { type Db, storefrontId } from '../store/database.ts';
 import { detectForm } from './sources/detectForm.ts';
 import { openSource } from './sources/openSource.ts';

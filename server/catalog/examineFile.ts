@@ -1,6 +1,6 @@
 import { columnDescriber } from '../../core/catalog/describeColumns.ts';
 import { type Joinable, type JoiningProposal, proposeJoining } from '../../core/catalog/families.ts';
-import type { Mapping } from '../../core/catalog/mapping.ts';
+import type { Mapping } from '../../core/catalog/mappingSchema.ts';
 import { mappingOf, type ProposedReading, proposeMapping } from '../../core/catalog/proposeMapping.ts';
 import { bindMapping, type Cells, readRow } from '../../core/catalog/readRow.ts';
 import { detectForm } from './sources/detectForm.ts';

@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import type { SearchAnswer } from '../../core/answer.ts';
-import type { Mapping } from '../../core/catalog/mapping.ts';
+import type { Mapping } from '../../core/catalog/mappingSchema.ts';
 import { openTestShelf, smallCatalog, type TestShelf } from '../testing/openTestShelf.ts';
 import { importCatalog } from './importCatalog.ts';
 

@@ -1,6 +1,7 @@
 import { closeSync, fsyncSync, openSync, renameSync, rmSync, writeSync } from 'node:fs';
 import Database from 'better-sqlite3';
-import { checkMapping, type Mapping, mappingSchema } from '../../core/catalog/mapping.ts';
+import { checkMapping } from '../../core/catalog/mapping.ts';
+import { type Mapping, mappingSchema } from '../../core/catalog/mappingSchema.ts';
 import { attributeProfiler } from '../../core/catalog/profileAttributes.ts';
 import { type BoundMapping, bindMapping, type Cells, readRow } from '../../core/catalog/readRow.ts';
 import type { CatalogRecord } from '../../core/catalog/record.ts';

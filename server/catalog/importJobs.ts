@@ -1,7 +1,7 @@
 import { rmSync } from 'node:fs';
 import { Worker } from 'node:worker_threads';
 import type { ImportJob } from '../../api/catalogEndpoints.ts';
-import type { Mapping } from '../../core/catalog/mapping.ts';
+import type { Mapping } from '../../core/catalog/mappingSchema.ts';
 import type { DataFolder } from '../dataFolder.ts';
 import type { SetupStore } from '../store/setupStore.ts';
 import type { CatalogStore } from './catalogStore.ts';

@@ -1,4 +1,5 @@
-import { type Mapping, mappingSchema, shapeOf } from '../../core/catalog/mapping.ts';
+import { shapeOf } from '../../core/catalog/mapping.ts';
+import { type Mapping, mappingSchema } from '../../core/catalog/mappingSchema.ts';
 import { type Db, storefrontId } from '../store/database.ts';
 
 /** Mappings kept by the shape of the file they were made for, and families corrected by hand. */

@@ -1,6 +1,6 @@
 import type { Readable } from 'node:stream';
 import { type CsvError, parse } from 'csv-parse';
-import { mostColumns } from '../../../core/catalog/mapping.ts';
+import { mostColumns } from '../../../core/catalog/mappingSchema.ts';
 import { plainAgain } from '../../../core/catalog/writeCsv.ts';
 import { type FileForm, FileProblem, type SourceRow } from './source.ts';
 

@@ -1,5 +1,6 @@
 import type { Examined } from '../../../../api/catalogEndpoints.ts';
-import { type ColumnReading, type Mapping, usualReading } from '../../../../core/catalog/mapping.ts';
+import { usualReading } from '../../../../core/catalog/mapping.ts';
+import type { ColumnReading, Mapping } from '../../../../core/catalog/mappingSchema.ts';
 import { type Role, roles } from '../../../../core/catalog/roles.ts';
 import { standardColumn } from '../../../../core/catalog/standardColumns.ts';
 import { Choice, TextField } from '../../parts/Controls.tsx';

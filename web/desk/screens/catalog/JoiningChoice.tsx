@@ -1,5 +1,5 @@
 import type { Examined } from '../../../../api/catalogEndpoints.ts';
-import type { Joining, Mapping } from '../../../../core/catalog/mapping.ts';
+import type { Joining, Mapping } from '../../../../core/catalog/mappingSchema.ts';
 import { count, counted } from '../../../look/price.ts';
 import { shelfRow } from '../../parts/Screen.tsx';
 

@@ -2,7 +2,8 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import type { Examined } from '../../../../api/catalogEndpoints.ts';
-import { checkMapping, type Mapping } from '../../../../core/catalog/mapping.ts';
+import { checkMapping } from '../../../../core/catalog/mapping.ts';
+import type { Mapping } from '../../../../core/catalog/mappingSchema.ts';
 import { call } from '../../../client/call.ts';
 import { counted } from '../../../look/price.ts';
 import { Button } from '../../parts/Button.tsx';
@@ -11,6 +12,7 @@ import { Loading, LoadProblem, Section } from '../../parts/Screen.tsx';
 import { forgetJob, takeJob, useCatalog } from '../../state/catalog.ts';
 import { ColumnRows } from './ColumnRows.tsx';
 import { JoiningChoice } from './JoiningChoice.tsx';
+import { SavedMapping } from './SavedMapping.tsx';
 
 const encodings = [
   ['utf-8', 'UTF-8'],
@@ -67,11 +69,14 @@ function Form({ examined }: { readonly examined: Examined }) {
             : `Guessed from the names and from the first ${counted(examined.rows, 'row')}. Put right what is wrong.`
         }
         aside={
-          examined.known && (
-            <Button tone="quiet" onClick={() => setMapping(examined.mapping)}>
-              Guess anew
-            </Button>
-          )
+          <span className="flex shrink-0 items-center">
+            {examined.known && (
+              <Button tone="quiet" onClick={() => setMapping(examined.mapping)}>
+                Guess anew
+              </Button>
+            )}
+            <SavedMapping proposed={mapping} use={setMapping} />
+          </span>
         }
       >
         <FormOfFile examined={examined} />

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { FileUp } from 'lucide-react';
 import { type ReactNode, useRef, useState } from 'react';
 import { toast } from 'sonner';
-import { type ContentKind, contentAttributes } from '../../../../core/content/content.ts';
+import { type ContentKind, contentAttributes } from '../../../../core/content/contentKinds.ts';
 import { call, sendFile } from '../../../client/call.ts';
 import { count, counted } from '../../../look/price.ts';
 import { Button } from '../../parts/Button.tsx';
