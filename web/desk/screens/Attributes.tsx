@@ -113,7 +113,7 @@ function Row({
             {where !== 'here' && (
               <Link
                 to={where === 'reading' ? '/catalog/reading' : '/catalog/products'}
-                className="text-press hover:underline"
+                className="text-press underline"
               >
                 {where === 'reading' ? 'Say what they are' : 'Look at the products'}
               </Link>

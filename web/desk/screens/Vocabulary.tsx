@@ -32,7 +32,7 @@ export function Vocabulary() {
     <>
       <ScreenHead title="Vocabulary">
         Words that mean the same, and words a search passes over. It is in force in the window at once.{' '}
-        <Link to="/proposals" className="text-press hover:underline">
+        <Link to="/proposals" className="text-press underline">
           See what is proposed.
         </Link>
       </ScreenHead>
