@@ -74,7 +74,7 @@ export function ColumnRows({
               <div className="min-w-[180px] flex-1">
                 <p className="truncate font-semibold">{column.column}</p>
                 <p className="truncate text-[12.5px] text-soft" title={column.samples.join(' · ')}>
-                  {column.samples.length > 0 ? column.samples.slice(0, 3).join(' · ') : 'empty'}
+                  {column.samples.slice(0, 3).join(' · ') || (column.filled === 0 ? 'empty' : '\u00a0')}
                 </p>
               </div>
               <Choice
