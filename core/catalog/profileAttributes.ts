@@ -141,6 +141,11 @@ export function attributeProfiler(): {
   };
 }
 
+/** Of the products with several variants, the share whose variants must differ in an attribute for it to be the variants' own. */
+const variantShare = 0.05;
+export const isOfVariants = ({ variesWithin }: Pick<AttributeProfile, 'variesWithin'>): boolean =>
+  variesWithin >= variantShare;
+
 /** Attributes whose words the index holds: all but bare amounts, dates and links. */
 export function isIndexedAsText(profile: AttributeProfile): boolean {
   return profile.kind !== 'number' && profile.kind !== 'price' && profile.kind !== 'date' && profile.kind !== 'link';

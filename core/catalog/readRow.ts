@@ -2,8 +2,8 @@ import { familyOf } from './families.ts';
 import { standardMapping, withPattern } from './mapping.ts';
 import { type ColumnReading, type Mapping, mostColumns } from './mappingSchema.ts';
 import { readAmount, readDate } from './readAmount.ts';
-import type { AttributeValue, CatalogRecord } from './record.ts';
-import { availability, standardColumn } from './standardColumns.ts';
+import { type AttributeValue, type CatalogRecord, inKeyOrder } from './record.ts';
+import { availability, availabilityOf, standardColumn } from './standardColumns.ts';
 
 /** Longest text kept of one value, in characters; a longer one is refused rather than cut unseen. */
 export const longestValue = 32_000;
@@ -149,14 +149,11 @@ export function readRow(cells: Cells, bound: BoundMapping): RowReading {
   if (id.length > 200) return refuse(columnOf('id'), 'The id is longer than 200 characters.');
   if (!values.title) return refuse(columnOf('title'), 'The row has no title.');
   if (draft.levels.length > 0) values.category = levelsOf(draft.levels);
-  const isSoldOut = draft.soldOut ?? (typeof values.stock === 'number' && values.stock <= 0);
-  values[availability.key] = isSoldOut ? availability.soldOut : availability.inStock;
+  const told = draft.soldOut === null ? null : draft.soldOut ? availability.soldOut : availability.inStock;
+  values[availability.key] = told ?? availabilityOf(values.stock);
   const familyId = familyOf({ id, sku, named, values }, bound.mapping.families, bound.options).slice(0, 200);
   return { record: { id, familyId, sku, values: inKeyOrder(values) } };
 }
-
-const inKeyOrder = (values: Record<string, AttributeValue>): Record<string, AttributeValue> =>
-  Object.fromEntries(Object.entries(values).sort(([a], [b]) => (a < b ? -1 : 1)));
 
 const standardBindings = new Map<string, BoundMapping>();
 

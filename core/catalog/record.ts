@@ -21,3 +21,7 @@ export function textsOf(value: AttributeValue | undefined): readonly string[] {
 export function firstText(value: AttributeValue | undefined, fallback = ''): string {
   return textsOf(value)[0] ?? fallback;
 }
+
+/** Values in order of their keys, so that equal records are written alike. */
+export const inKeyOrder = (values: Readonly<Record<string, AttributeValue>>): Record<string, AttributeValue> =>
+  Object.fromEntries(Object.entries(values).sort(([a], [b]) => (a < b ? -1 : 1)));

@@ -41,6 +41,8 @@ export const standardColumn: ReadonlyMap<string, StandardColumn> = new Map(
 
 /** The attribute computed from `stock`: a record with no stock figure counts as in stock, a shop may not keep any. */
 export const availability = { key: 'availability', label: 'Availability', inStock: 'In stock', soldOut: 'Sold out' };
+export const availabilityOf = (stock: unknown): string =>
+  typeof stock === 'number' && stock <= 0 ? availability.soldOut : availability.inStock;
 
 /** A column's name as an attribute's label: `paper_weight` is shown as `Paper weight`. */
 export function labelFromKey(key: string): string {

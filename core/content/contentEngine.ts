@@ -7,7 +7,7 @@ import { rank } from '../ranking/rank.ts';
 import { hidingKey } from '../setup/hidingKey.ts';
 import type { Hiding, Setup } from '../setup/schema.ts';
 import type { Article, Collection, Content } from './content.ts';
-import { type ContentKind, contentAttributes } from './contentKinds.ts';
+import { type ContentKind, contentAttributes, leftOutKey } from './contentKinds.ts';
 
 /** Articles and collections with an index of their own each: they never take a product's place, nor its words' rarity. */
 export interface ContentEngine {
@@ -54,7 +54,6 @@ export function contentSetting(setup: Setup, kind: ContentKind): { found: boolea
     : { found: true, weights: usual };
 }
 
-export const leftOutKey = (kind: ContentKind, id: string): string => `leftOut:${kind}:${id}`;
 export const isLeftOut = (setup: Setup, kind: ContentKind, id: string): boolean =>
   leftOutKey(kind, id) in setup.content;
 

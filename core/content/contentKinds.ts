@@ -13,3 +13,6 @@ export const contentAttributes: Readonly<Record<ContentKind, readonly (readonly 
     ['text', 'Text', 2],
   ],
 };
+
+/** The key of the setup's entry that leaves one item out. */
+export const leftOutKey = (kind: ContentKind, id: string): string => `leftOut:${kind}:${id}`;

@@ -1,5 +1,5 @@
-import { type AttributeValue, type CatalogRecord, textsOf } from '../catalog/record.ts';
-import { availability } from '../catalog/standardColumns.ts';
+import { type AttributeValue, type CatalogRecord, inKeyOrder, textsOf } from '../catalog/record.ts';
+import { availability, availabilityOf } from '../catalog/standardColumns.ts';
 import type { Decision, Setup } from '../setup/schema.ts';
 
 /** Attributes that no decision may touch: what a record is known by, and what is computed from others. */
@@ -73,12 +73,10 @@ export function applyDecisions(record: CatalogRecord, decisions: readonly Decisi
     if (value === undefined) delete values[attribute];
     else values[attribute] = value;
     isChanged = true;
-    if (attribute === 'stock')
-      values[availability.key] = typeof value === 'number' && value <= 0 ? availability.soldOut : availability.inStock;
+    if (attribute === 'stock') values[availability.key] = availabilityOf(value);
   }
   if (!isChanged || !values.title) return record;
-  const inOrder = Object.entries(values).sort(([a], [b]) => (a < b ? -1 : 1));
-  return { ...record, values: Object.fromEntries(inOrder) };
+  return { ...record, values: inKeyOrder(values) };
 }
 
 /** Where the value of one attribute of a record comes from. */

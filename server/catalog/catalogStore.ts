@@ -5,6 +5,7 @@ import { type DataFolder, generationFiles } from '../dataFolder.ts';
 import { type Db, storefrontId } from '../store/database.ts';
 import type { SetupStore } from '../store/setupStore.ts';
 import { type CatalogReader, catalogKeepsRows, openCatalog } from './catalogReader.ts';
+import { factsAfter, takeFacts } from './facts.ts';
 import type { ImportedCatalog } from './importCatalog.ts';
 import { openStandingCatalog, type StandingCatalog } from './standingCatalog.ts';
 
@@ -80,6 +81,12 @@ export function openCatalogStore(db: Db, folder: DataFolder): CatalogStore {
     },
     putInForce(imported, file, at, setups) {
       const isFirst = generation() === 0;
+      // What a feed said while the rows were read and looked at is newer than they are.
+      const later =
+        imported.base > 0 && imported.base === generation()
+          ? factsAfter(folder, imported.base, imported.factsSeen)
+          : [];
+      if (later.length > 0) takeFacts(folder, imported.generation, later);
       const attributes = isFirst ? openCatalog(folder, imported.generation).snapshot.attributes : [];
       db.transaction(() => {
         db.prepare(

@@ -43,10 +43,7 @@ async function firstRows(path: string, form: FileForm): Promise<{ rows: Cells[];
 }
 
 /** Rows as far as joining them into families needs them, by a mapping that joins nothing yet. */
-export function joinableRows(
-  rows: readonly Cells[],
-  mapping: Mapping,
-): { rows: Joinable[]; options: readonly string[] } {
+function joinableRows(rows: readonly Cells[], mapping: Mapping): { rows: Joinable[]; options: readonly string[] } {
   const bound = bindMapping({ ...mapping, families: { by: 'column' } });
   const joinable = rows.flatMap((cells): Joinable[] => {
     const reading = readRow(cells, bound);

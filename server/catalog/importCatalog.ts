@@ -9,6 +9,7 @@ import { twinFinder } from '../../core/catalog/twins.ts';
 import { snapshotBuilder } from '../../core/index/buildSnapshot.ts';
 import { type DataFolder, generationFiles } from '../dataFolder.ts';
 import { compareWithBase, type Differences } from './compareCatalogs.ts';
+import { carryFacts } from './facts.ts';
 import { resolveParts } from './resolveParts.ts';
 import { openSource } from './sources/openSource.ts';
 import { type FileForm, FileProblem, type SourceRow } from './sources/source.ts';
@@ -29,6 +30,9 @@ export interface ImportedCatalog {
   readonly indexBytes: number;
   /** Against the catalog in force when it was read. */
   readonly differences: Differences;
+  /** That catalog's generation, and the version of a feed's facts when the reading began: later ones are taken over. */
+  readonly base: number;
+  readonly factsSeen: number;
 }
 
 /** Where the rows come from: a file, or the rows in force read again by other mappings (by number of their source). */
@@ -62,6 +66,7 @@ export const addedTables = `
 CREATE TABLE IF NOT EXISTS source (number INTEGER PRIMARY KEY, file TEXT NOT NULL, mapping TEXT NOT NULL) STRICT;
 CREATE TABLE IF NOT EXISTS fact (ordinal INTEGER PRIMARY KEY, version INTEGER NOT NULL, built TEXT NOT NULL) STRICT;
 CREATE INDEX IF NOT EXISTS fact_version ON fact (version);
+CREATE TABLE IF NOT EXISTS fed (id TEXT PRIMARY KEY, version INTEGER NOT NULL, figures TEXT NOT NULL) STRICT;
 CREATE TABLE IF NOT EXISTS twin (families TEXT NOT NULL, differs TEXT NOT NULL) STRICT;
 CREATE TABLE IF NOT EXISTS difference (kind TEXT NOT NULL, id TEXT NOT NULL, title TEXT NOT NULL, detail TEXT NOT NULL) STRICT;
 `;
@@ -95,11 +100,14 @@ export async function importCatalog(options: ImportOptions, tell: Tell): Promise
     db.exec(tables);
     db.exec(addedTables);
     if (options.base > 0) db.prepare('ATTACH ? AS base').run(generationFiles(options.folder, options.base).records);
-    const counts = await stageRows(db, options, tell);
+    const seen = options.base > 0 ? db.prepare('SELECT max(version) FROM base.fact').pluck().get() : 0;
+    const factsSeen = (seen as number | null) ?? 0;
+    const { source, ...counts } = await stageRows(db, options, tell);
     if (counts.rows === 0)
       throw new FileProblem('no-rows', `No row of the file could be taken (${counts.rejected} were refused).`);
     tell({ phase: 'sorting', ...counts, share: 0 });
     if (options.base > 0 && options.mode === 'update') keepOthers(db);
+    if (options.base > 0) carryFacts(db, source);
     resolveParts(db);
     tell({ phase: 'comparing', ...counts, share: 0 });
     const differences = compareWithBase(db, options.base > 0);
@@ -112,8 +120,9 @@ export async function importCatalog(options: ImportOptions, tell: Tell): Promise
     db.exec('VACUUM');
     db.close();
     writeWhole(files.index, new Uint8Array(buffer));
-    const { generation } = options;
-    return { generation, records, families, rejected: counts.rejected, indexBytes: buffer.byteLength, differences };
+    const { generation, base } = options;
+    const { rejected } = counts;
+    return { generation, records, families, rejected, indexBytes: buffer.byteLength, differences, base, factsSeen };
   } catch (error) {
     if (db.open) db.close();
     for (const path of [files.records, files.index]) rmSync(path, { force: true });
@@ -151,7 +160,7 @@ function openRows(db: Database.Database, { rows, base }: ImportOptions) {
     const numbered = async function* (): AsyncGenerator<RowToRead> {
       for await (const row of source.rows) yield { row, source: number };
     };
-    return { bound, rows: numbered(), share: source.share };
+    return { bound, rows: numbered(), share: source.share, source: number };
   }
   const total = db.prepare('SELECT count(*) FROM base.record').pluck().get() as number;
   let done = 0;
@@ -170,14 +179,10 @@ function openRows(db: Database.Database, { rows, base }: ImportOptions) {
       }
     }
   };
-  return { bound, rows: again(), share: () => done / Math.max(1, total) };
+  return { bound, rows: again(), share: () => done / Math.max(1, total), source: null };
 }
 
-async function stageRows(
-  db: Database.Database,
-  options: ImportOptions,
-  tell: Tell,
-): Promise<{ rows: number; rejected: number }> {
+async function stageRows(db: Database.Database, options: ImportOptions, tell: Tell) {
   const opened = openRows(db, options);
   const stage = db.prepare(
     'INSERT OR IGNORE INTO staged (id, family, source, line, json, cells) VALUES (?, ?, ?, ?, ?, ?)',
@@ -212,7 +217,7 @@ async function stageRows(
     }
   }
   db.exec('COMMIT');
-  return { rows, rejected };
+  return { rows, rejected, source: opened.source };
 }
 
 /** Keeps the records in force of which the file says nothing. */

@@ -24,13 +24,14 @@ export function mendCatalog(folder: DataFolder, generation: number): boolean {
   try {
     const columns = db.pragma('table_info(record)') as { name: string }[];
     const isOld = !columns.some(({ name }) => name === 'cells');
+    const isWhole = db.prepare(`SELECT 1 FROM sqlite_master WHERE name = 'fed'`).get() !== undefined;
+    if (isOld || !isWhole) db.exec(addedTables);
     if (!isOld && hasIndex(files.index)) return false;
     if (isOld) {
       // The rows as the file had them were not kept then: they can be searched, but not read again.
       db.exec(`ALTER TABLE record ADD COLUMN source INTEGER NOT NULL DEFAULT 0;
         ALTER TABLE record ADD COLUMN cells TEXT NOT NULL DEFAULT '{}';
         CREATE UNIQUE INDEX IF NOT EXISTS record_id ON record (id);`);
-      db.exec(addedTables);
     }
     // The index is built from the records as they are now, so nothing a feed changed lies over it any more.
     db.exec('DELETE FROM fact; DELETE FROM twin;');

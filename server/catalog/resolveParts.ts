@@ -1,5 +1,5 @@
 import type Database from 'better-sqlite3';
-import { type CatalogRecord, firstText, textsOf } from '../../core/catalog/record.ts';
+import { type CatalogRecord, firstText, inKeyOrder, textsOf } from '../../core/catalog/record.ts';
 
 /** Parts of one bundle that are looked up; more are named by their ids only. */
 const mostParts = 100;
@@ -28,8 +28,7 @@ export function resolveParts(db: Database.Database): void {
         .map((part) => titleOf.get(part) ?? part)
         .filter((title) => title !== firstText(record.values.title));
       const values = { ...record.values, contains: [...new Set(titles)] };
-      const inOrder = Object.fromEntries(Object.entries(values).sort(([a], [b]) => (a < b ? -1 : 1)));
-      write.run(JSON.stringify({ ...record, values: inOrder }), id);
+      write.run(JSON.stringify({ ...record, values: inKeyOrder(values) }), id);
     }
   })();
   db.exec('DROP TABLE part');

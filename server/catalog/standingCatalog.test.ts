@@ -8,6 +8,7 @@ import { decisionKey } from '../../core/rules/decisions.ts';
 import type { Decision } from '../../core/setup/schema.ts';
 import { openTestShelf, smallCatalog, type TestShelf } from '../testing/openTestShelf.ts';
 import { takeFacts } from './facts.ts';
+import { importCatalog } from './importCatalog.ts';
 import { openStandingCatalog } from './standingCatalog.ts';
 
 let shelf: TestShelf;
@@ -135,6 +136,48 @@ describe('what a feed changes', () => {
   test('said twice changes nothing the second time', () => {
     expect(take({ id: 'b1', price: 2 }).changed).toBe(1);
     expect(take({ id: 'b1', price: 2 }).changed).toBe(0);
+  });
+});
+
+describe('what a feed said outlives', () => {
+  const take = (price: number) => takeFacts(shelf.folder, shelf.catalogs.generation(), [{ id: 'b1', price }]);
+  const price = async () => (await found('flat', 'live')).results[0]!.price;
+  const readAgain = () =>
+    importCatalog(
+      {
+        folder: shelf.folder,
+        generation: shelf.catalogs.nextGeneration(),
+        base: shelf.catalogs.comparable(),
+        mode: 'replace',
+        rows: { kind: 'again', mappings: {} },
+      },
+      () => {},
+    );
+  const put = (imported: Awaited<ReturnType<typeof readAgain>>) =>
+    shelf.catalogs.putInForce(imported, 'again', tick(), shelf.setups);
+  test('another reading of the rows, however often, and is no difference in it', async () => {
+    take(2);
+    for (let turn = 0; turn < 2; turn++) {
+      const imported = await readAgain();
+      expect(imported.differences).toMatchObject({ changed: 0, unchanged: 4 });
+      put(imported);
+      expect(await price()).toBe(2);
+    }
+  });
+  test('a reading under way: what comes before it is put in force is newer', async () => {
+    take(2);
+    const imported = await readAgain();
+    take(3);
+    put(imported);
+    expect(await price()).toBe(3);
+    expect(await titles('flat')).toEqual(['Flat brush']);
+  });
+  test('an update that says nothing of the record; one that does is newer', async () => {
+    take(2);
+    await shelf.bringIn('id,family,sku,title\nz1,z,WU-9,Easel\n', 'update');
+    expect(await price()).toBe(2);
+    await shelf.bringIn('id,family,sku,title,brand,price\nb1,b,WU-2A,Flat brush,Osier,8\n', 'update');
+    expect(await price()).toBe(8);
   });
 });
 

@@ -18,7 +18,7 @@ import { invalidRequest, problem } from './problems.ts';
 import { serveProducts } from './productRoutes.ts';
 import { serveProposals } from './proposalRoutes.ts';
 import type { Services } from './services.ts';
-import { Refused, servingOn } from './serving.ts';
+import { noCatalog, Refused, servingOn } from './serving.ts';
 
 const valuesShown = 100;
 
@@ -60,11 +60,7 @@ export function createApp(services: Services): OpenAPIHono {
 
   const catalogInForce = () => {
     const catalog = catalogs.current();
-    if (!catalog)
-      throw new Refused(503, {
-        code: 'no-catalog',
-        message: 'There is no catalog yet. Bring one in on the Catalog screen.',
-      });
+    if (!catalog) throw noCatalog();
     return catalog;
   };
   /** The catalog as it stands under the draft, for lists that name products and values. */

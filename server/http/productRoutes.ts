@@ -3,7 +3,7 @@ import { unknownName } from '../../api/problem.ts';
 import { type ProductAct, productEndpoints, type Which } from '../../api/productEndpoints.ts';
 import { cellText } from '../../core/browse/listedRow.ts';
 import type { ListRequest } from '../../core/browse/listProducts.ts';
-import type { AttributeProfile } from '../../core/catalog/profileAttributes.ts';
+import { type AttributeProfile, isOfVariants } from '../../core/catalog/profileAttributes.ts';
 import { type CatalogRecord, firstText } from '../../core/catalog/record.ts';
 import { decisionsByProduct, standingOf, untouchable } from '../../core/rules/decisions.ts';
 import { readCell, tagEdit, valueEdit } from '../../core/rules/productEdits.ts';
@@ -17,12 +17,10 @@ import type { WriteOutcome } from '../store/setupStore.ts';
 import { deskState, groupOf, namesFrom } from './deskState.ts';
 import { rulesAbout } from './rulesAbout.ts';
 import type { Services } from './services.ts';
-import { Refused, type Serve } from './serving.ts';
+import { noCatalog, Refused, type Serve } from './serving.ts';
 
 /** Products that one act may change: a draft stays something that can be read. */
 const mostProducts = 20_000;
-/** Of the products with several variants, the share whose variants must differ for an attribute to be the variants'. */
-const variantShare = 0.05;
 
 const wholeList = (request: Pick<ListRequest, 'query' | 'filters' | 'missing' | 'state'>): ListRequest => ({
   ...request,
@@ -41,11 +39,7 @@ export function serveProducts(
   const { db, setups, catalogs, searcher, folder, now } = services;
   const inForce = () => {
     const standing = catalogs.standing();
-    if (!standing)
-      throw new Refused(503, {
-        code: 'no-catalog',
-        message: 'There is no catalog yet. Bring one in on the Catalog screen.',
-      });
+    if (!standing) throw noCatalog();
     return standing;
   };
   const catalogTask = () => {
@@ -113,12 +107,12 @@ export function serveProducts(
       id,
       title: firstText(records[0]!.values.title),
       picture: firstText(records[0]!.values.picture) || null,
-      attributes: attributes.map(({ key, label, variesWithin }) => ({
-        key,
-        label,
-        ofVariants: variesWithin >= variantShare,
-        canDecide: !untouchable.has(key),
-        wins: setup.attributes[key]?.wins ?? 'here',
+      attributes: attributes.map((profile) => ({
+        key: profile.key,
+        label: profile.label,
+        ofVariants: isOfVariants(profile),
+        canDecide: !untouchable.has(profile.key),
+        wins: setup.attributes[profile.key]?.wins ?? 'here',
       })),
       variants: records.map((record, at) => ({
         id: record.id,

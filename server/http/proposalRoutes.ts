@@ -13,7 +13,7 @@ import { type Db, storefrontId } from '../store/database.ts';
 import type { WriteOutcome } from '../store/setupStore.ts';
 import type { deskState } from './deskState.ts';
 import type { Services } from './services.ts';
-import { Refused, type Serve } from './serving.ts';
+import { noCatalog, Refused, type Serve } from './serving.ts';
 
 /** Searches asked most that an effect is told for. */
 const searchesLookedAt = 60;
@@ -51,11 +51,7 @@ export function serveProposals(
   const { db, setups, catalogs, searcher, log, now } = services;
   const inForce = () => {
     const reader = catalogs.current();
-    if (!reader)
-      throw new Refused(503, {
-        code: 'no-catalog',
-        message: 'There is no catalog yet. Bring one in on the Catalog screen.',
-      });
+    if (!reader) throw noCatalog();
     return reader;
   };
   /** What the catalog and the log say about words; worked out once for a setup's proposals. */
@@ -69,8 +65,8 @@ export function serveProposals(
       stopWords: stopWordList.en ?? [],
     };
   };
-  const proposalsFor = (setup: Setup): Proposal[] =>
-    proposeSetup(inForce().snapshot.attributes, setup, evidence(setup));
+  const proposalsFor = (setup: Setup, words = evidence(setup)): Proposal[] =>
+    proposeSetup(inForce().snapshot.attributes, setup, words);
 
   serve(proposalEndpoints.proposals, async () => {
     const reader = inForce();
@@ -108,9 +104,10 @@ export function serveProposals(
   serve(proposalEndpoints.acceptProposals, (_, { revision, ids }, context) => {
     const before = setups.draft();
     let after = before;
+    const words = evidence(before);
     // One after the other, since several may change the same entry, as tie-breakers do.
     for (const id of ids) {
-      const proposal = proposalsFor(after).find((each) => each.id === id);
+      const proposal = proposalsFor(after, words).find((each) => each.id === id);
       if (proposal) after = proposal.edits.reduce(withEntry, after);
     }
     const edits = changesBetween(before, after).map(({ part, key, after: value }) => ({ part, key, value }));

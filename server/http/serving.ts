@@ -17,6 +17,9 @@ export class Refused extends Error {
   }
 }
 
+export const noCatalog = (): Refused =>
+  new Refused(503, { code: 'no-catalog', message: 'There is no catalog yet. Bring one in on the Catalog screen.' });
+
 export type Serve = <Query extends z.ZodType, Body extends z.ZodType, Answer extends z.ZodType>(
   endpoint: Endpoint<Query, Body, Answer>,
   handle: (

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { FileUp } from 'lucide-react';
 import { type ReactNode, useRef, useState } from 'react';
 import { toast } from 'sonner';
-import { type ContentKind, contentAttributes } from '../../../../core/content/contentKinds.ts';
+import { type ContentKind, contentAttributes, leftOutKey } from '../../../../core/content/contentKinds.ts';
 import { call, sendFile } from '../../../client/call.ts';
 import { count, counted } from '../../../look/price.ts';
 import { Button } from '../../parts/Button.tsx';
@@ -94,9 +94,7 @@ function LeaveOut({
       label={`“${title}” may be found`}
       shown="Found"
       isOn={!isLeftOut}
-      change={(isFound) =>
-        save({ key: `leftOut:${kind}:${id}`, value: isFound ? null : { what: 'leftOut', kind, id } })
-      }
+      change={(isFound) => save({ key: leftOutKey(kind, id), value: isFound ? null : { what: 'leftOut', kind, id } })}
     />
   );
 }

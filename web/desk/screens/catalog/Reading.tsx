@@ -38,7 +38,7 @@ export function Reading() {
   return (
     <div className="max-w-[980px]">
       {used.map((source) => (
-        <SourceForm key={`${source.number}/${JSON.stringify(source.mapping).length}`} source={source} />
+        <SourceForm key={`${source.number}/${JSON.stringify(source.mapping)}`} source={source} />
       ))}
       <Corrections />
     </div>

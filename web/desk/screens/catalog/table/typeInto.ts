@@ -1,5 +1,6 @@
 import type { AttributeRow } from '../../../../../api/endpoints.ts';
 import type { ListedProduct } from '../../../../../api/productEndpoints.ts';
+import { isOfVariants } from '../../../../../core/catalog/profileAttributes.ts';
 import { call } from '../../../../client/call.ts';
 import { act } from '../../../state/edits.ts';
 import type { At } from './grid.ts';
@@ -10,14 +11,12 @@ export interface TypedCell {
   readonly text: string;
 }
 
-/** Of the products with several variants, the share whose variants must differ for an attribute to be the variants' own. */
-const variantShare = 0.05;
 const mostPasted = 5000;
 
 /** Whose a value is when it is typed into a row: a variant's where variants differ in it, else the whole product's. */
 export function ownerOf(attributes: readonly AttributeRow[], row: ListedProduct, key: string): string | null {
   const attribute = attributes.find((each) => each.key === key);
-  return row.variant !== null && attribute !== undefined && attribute.variesWithin >= variantShare ? row.variant : null;
+  return row.variant !== null && attribute !== undefined && isOfVariants(attribute) ? row.variant : null;
 }
 
 /** Types values into cells, all or none; answers what is wrong in a sentence, or null. */
