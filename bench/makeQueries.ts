@@ -1,6 +1,7 @@
 import { type CatalogRecord, firstText } from '../core/catalog/record.ts';
 import { pick } from '../core/random.ts';
 import { tokenize } from '../core/text/tokenize.ts';
+import { misspell } from './misspell.ts';
 
 export const queryClasses = ['one word', 'several words', 'prefix', 'one typo', 'SKU', 'nothing'] as const;
 export type QueryClass = (typeof queryClasses)[number];
@@ -9,23 +10,6 @@ export interface BenchQuery {
   readonly text: string;
   /** The family the query was made from, or null where it should find nothing. */
   readonly intended: string | null;
-}
-
-/** One slip of the finger inside a word: a swap, a letter left out, doubled or replaced; never the first letter. */
-function misspell(random: () => number, word: string): string {
-  const at = 1 + Math.floor(random() * (word.length - 2));
-  const kind = Math.floor(random() * 4);
-  if (kind === 0 && word[at] !== word[at + 1]) return word.slice(0, at) + word[at + 1] + word[at] + word.slice(at + 2);
-  if (kind === 1) return word.slice(0, at) + word.slice(at + 1);
-  if (kind === 2) return word.slice(0, at) + word[at] + word.slice(at);
-  return (
-    word.slice(0, at) +
-    pick(
-      random,
-      [...'aeiourst'].filter((letter) => letter !== word[at]),
-    ) +
-    word.slice(at + 1)
-  );
 }
 
 /** A query of one class made from a record by an honest rule: from its own words, none chosen for being easy. */

@@ -1,0 +1,121 @@
+import { mkdirSync, writeFileSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { parseArgs } from 'node:util';
+import { proposeReading } from '../../core/catalog/proposeReading.ts';
+import { bindMapping, readRow } from '../../core/catalog/readRow.ts';
+import type { CatalogRecord } from '../../core/catalog/record.ts';
+import { pick, seededRandom } from '../../core/random.ts';
+import { cleverShelf, type Finder, flexSearch, fts5, miniSearch, shelfOf } from './finders.ts';
+import { type KnownItem, knownItem, knownItemClasses } from './knownItems.ts';
+import { type RealCatalog, realCatalogs } from './realCatalogs.ts';
+
+interface Figures {
+  readonly catalog: string;
+  readonly class: string;
+  readonly finder: string;
+  readonly queries: number;
+  readonly first: number;
+  readonly firstThree: number;
+  readonly firstTen: number;
+  /** Mean reciprocal rank. */
+  readonly mrr: number;
+}
+
+const rowsLookedAt = 5000;
+
+/** The catalog's rows read as the front door reads a file nobody has told it anything about. */
+function read({ rows }: RealCatalog): CatalogRecord[] {
+  const { mapping } = proposeReading(rows.slice(0, rowsLookedAt), Object.keys(rows[0]!));
+  const bound = bindMapping(mapping);
+  const families = new Map<string, CatalogRecord[]>();
+  for (const row of rows) {
+    const reading = readRow(row, bound);
+    if ('refusal' in reading) continue;
+    const { familyId } = reading.record;
+    families.set(familyId, [...(families.get(familyId) ?? []), reading.record]);
+  }
+  return [...families.values()].flat();
+}
+
+function figures(
+  catalog: string,
+  kind: string,
+  finder: Finder,
+  queries: readonly KnownItem[],
+): Figures & { readonly ranks: readonly number[] } {
+  const ranks = queries.map(({ text, intended }) => finder.find(text, kind === 'prefix').indexOf(intended) + 1);
+  const share = (fits: (rank: number) => boolean): number => ranks.filter(fits).length / ranks.length;
+  return {
+    catalog,
+    class: kind,
+    finder: finder.name,
+    queries: queries.length,
+    first: share((rank) => rank === 1),
+    firstThree: share((rank) => rank > 0 && rank <= 3),
+    firstTen: share((rank) => rank > 0 && rank <= 10),
+    mrr: ranks.reduce((sum, rank) => sum + (rank > 0 ? 1 / rank : 0), 0) / ranks.length,
+    ranks,
+  };
+}
+
+const percent = (share: number): string => `${(share * 100).toFixed(1)}%`.padStart(8);
+
+/** Known-item searches on real records, side by side with other libraries; prints a table and writes it as JSON. */
+export function runQuality(args: readonly string[]): void {
+  const { values } = parseArgs({
+    args: [...args],
+    options: {
+      queries: { type: 'string', default: '200' },
+      seed: { type: 'string', default: '11' },
+      catalog: { type: 'string' },
+      only: { type: 'string' },
+      worst: { type: 'string' },
+    },
+  });
+  const all: Figures[] = [];
+  for (const open of realCatalogs) {
+    const catalog = open();
+    if (values.catalog && !catalog.name.includes(values.catalog)) continue;
+    const shelf = shelfOf(read(catalog));
+    const finders = [
+      cleverShelf(shelf),
+      ...(values.only ? [] : [...miniSearch(shelf), flexSearch(shelf), fts5(shelf)]),
+    ];
+    console.log(
+      `\n${catalog.name}: ${shelf.records.length} records (${catalog.source}); searched: ${shelf.keys.map((key) => `${key} ${shelf.weights[key]}`).join(', ')}`,
+    );
+    console.log(
+      `${'class'.padEnd(14)} ${'finder'.padEnd(16)} ${'first'.padStart(8)} ${'first 3'.padStart(8)} ${'first 10'.padStart(8)} ${'MRR'.padStart(7)}`,
+    );
+    for (const kind of knownItemClasses) {
+      if (values.only && values.only !== 'all' && !kind.includes(values.only)) continue;
+      const random = seededRandom(Number(values.seed));
+      const queries: KnownItem[] = [];
+      for (let tries = 0; queries.length < Number(values.queries) && tries < Number(values.queries) * 20; tries++) {
+        const query = knownItem(random, kind, pick(random, shelf.records), shelf.profiles);
+        if (query) queries.push(query);
+      }
+      if (queries.length < 20) continue;
+      for (const finder of finders) {
+        const { ranks, ...row } = figures(catalog.name, kind, finder, queries);
+        all.push(row);
+        console.log(
+          `${kind.padEnd(14)} ${finder.name.padEnd(16)} ${percent(row.first)} ${percent(row.firstThree)} ${percent(row.firstTen)} ${row.mrr.toFixed(3).padStart(7)}`,
+        );
+        if (values.worst && finder === finders[0])
+          for (const { query, rank } of queries
+            .map((query, at) => ({ query, rank: ranks[at]! }))
+            .filter(({ rank }) => rank === 0 || rank > 3)
+            .slice(0, Number(values.worst)))
+            console.log(
+              `    ${rank || '-'}  “${query.text}”  ${query.intended}: ${JSON.stringify(shelf.records.find(({ familyId }) => familyId === query.intended)!.values).slice(0, 300)}`,
+            );
+      }
+    }
+  }
+  const folder = join(dirname(fileURLToPath(import.meta.url)), '..', 'results');
+  mkdirSync(folder, { recursive: true });
+  if (!values.catalog && !values.only)
+    writeFileSync(join(folder, 'quality.json'), `${JSON.stringify({ seed: values.seed, figures: all }, null, 2)}\n`);
+}

@@ -1,0 +1,150 @@
+import { mkdirSync, writeFileSync } from 'node:fs';
+import { cpus } from 'node:os';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { parseArgs } from 'node:util';
+import { pick, seededRandom } from '../core/random.ts';
+import type { Contender } from './contender.ts';
+import { cleverShelf, flexSearch, fts5, miniSearch } from './contenders.ts';
+import { type BenchQuery, makeQuery, type QueryClass, queryClasses } from './makeQueries.ts';
+import { makeRecords } from './makeRecords.ts';
+
+const { values } = parseArgs({
+  options: {
+    sizes: { type: 'string', default: '10000,100000' },
+    queries: { type: 'string', default: '150' },
+    seed: { type: 'string', default: '7' },
+    only: { type: 'string' },
+  },
+  allowPositionals: true,
+});
+const seed = Number(values.seed);
+
+interface Row {
+  readonly size: number;
+  readonly contender: string;
+  readonly class: QueryClass;
+  readonly p50: number;
+  readonly p95: number;
+  readonly p99: number;
+  readonly found: number;
+  readonly firstTen: number | null;
+}
+
+const percentile = (sorted: readonly number[], share: number): number =>
+  sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))]!;
+
+/** A loop that does the same on every machine, so that figures from two days can be told apart from a slow day. */
+function calibrate(): number {
+  const items = Float64Array.from({ length: 1_000_000 }, (_, at) => Math.sin(at));
+  const start = performance.now();
+  items.sort();
+  return performance.now() - start;
+}
+
+/** Every query twice, the second time measured: what a warm server does. */
+function measure(contender: Contender, kind: QueryClass, queries: readonly BenchQuery[], size: number): Row {
+  const typing = kind === 'prefix';
+  const times: number[] = [];
+  let found = 0;
+  let firstTen = 0;
+  for (const { text } of queries.slice(0, 20)) contender.search(text, typing);
+  for (const { text, intended } of queries) {
+    const start = performance.now();
+    const { families, total } = contender.search(text, typing);
+    times.push(performance.now() - start);
+    found += total;
+    if (intended !== null && families.slice(0, 10).includes(intended)) firstTen++;
+  }
+  times.sort((a, b) => a - b);
+  return {
+    size,
+    contender: contender.name,
+    class: kind,
+    p50: percentile(times, 0.5),
+    p95: percentile(times, 0.95),
+    p99: percentile(times, 0.99),
+    found: found / queries.length,
+    firstTen: kind === 'nothing' ? null : firstTen / queries.length,
+  };
+}
+
+const shown = (milliseconds: number): string => milliseconds.toFixed(milliseconds < 1 ? 3 : 2).padStart(9);
+const rows: Row[] = [];
+const builds: {
+  size: number;
+  contender: string;
+  settings: string;
+  recordsASecond: number;
+  bytesARecord: number | null;
+}[] = [];
+const calibration = calibrate();
+console.log(
+  `Node ${process.version}, ${cpus()[0]?.model ?? 'unknown processor'}; sorting a million numbers: ${calibration.toFixed(0)} ms; seed ${seed}`,
+);
+
+for (const size of values.sizes.split(',').map(Number)) {
+  const records = [...makeRecords(seed, size)];
+  const random = seededRandom(seed + 1);
+  const queries = Object.fromEntries(
+    queryClasses.map((kind) => [
+      kind,
+      Array.from({ length: Number(values.queries) }, () => makeQuery(random, kind, pick(random, records))),
+    ]),
+  ) as Record<QueryClass, BenchQuery[]>;
+  console.log(`\n${size} records: milliseconds for a page of 24 and the counts of 8 filters`);
+  console.log(
+    `${'class'.padEnd(14)} ${'contender'.padEnd(13)} ${'50th'.padStart(9)} ${'95th'.padStart(9)} ${'99th'.padStart(9)} ${'hits'.padStart(9)}  in first ten`,
+  );
+  for (const make of [cleverShelf, miniSearch, flexSearch, fts5]) {
+    if (values.only && !make.name.toLowerCase().includes(values.only.toLowerCase())) continue;
+    const contender = make(records);
+    builds.push({
+      size,
+      contender: contender.name,
+      settings: contender.settings,
+      recordsASecond: (size / contender.buildMilliseconds) * 1000,
+      bytesARecord: contender.bytes === null ? null : contender.bytes / size,
+    });
+    for (const kind of queryClasses) {
+      const row = measure(contender, kind, queries[kind], size);
+      rows.push(row);
+      const tenth = row.firstTen === null ? '' : `${Math.round(row.firstTen * 100)}%`;
+      console.log(
+        `${kind.padEnd(14)} ${contender.name.padEnd(13)} ${shown(row.p50)} ${shown(row.p95)} ${shown(row.p99)} ${row.found.toFixed(0).padStart(9)}  ${tenth}`,
+      );
+    }
+  }
+}
+
+console.log('\nBuilding');
+for (const { size, contender, recordsASecond, bytesARecord } of builds)
+  console.log(
+    `${String(size).padStart(8)} ${contender.padEnd(13)} ${recordsASecond.toFixed(0).padStart(8)} records a second, ${bytesARecord === null ? 'unknown' : bytesARecord.toFixed(0)} bytes a record`,
+  );
+
+const ours = rows.filter(({ contender }) => contender === 'Clever Shelf');
+console.log('\nAgainst the fastest other that finds the intended product at least nine times in ten (95th percentile)');
+for (const row of ours) {
+  const peers = rows.filter(
+    (other) =>
+      other.size === row.size &&
+      other.class === row.class &&
+      other.contender !== row.contender &&
+      (other.firstTen === null || other.firstTen >= 0.9),
+  );
+  const fastest = peers.sort((a, b) => a.p95 - b.p95)[0];
+  console.log(
+    `${String(row.size).padStart(8)} ${row.class.padEnd(14)} ${fastest ? `${(fastest.p95 / row.p95).toFixed(1)} times as fast as ${fastest.contender}` : 'no other qualifies'}`,
+  );
+}
+console.log('\nSettings');
+for (const { contender, settings } of builds.filter(({ size }) => size === builds[0]!.size))
+  console.log(`${contender}: ${settings}`);
+
+const folder = join(dirname(fileURLToPath(import.meta.url)), 'results');
+mkdirSync(folder, { recursive: true });
+writeFileSync(
+  join(folder, 'speed.json'),
+  `${JSON.stringify({ seed, calibration, node: process.version, builds, rows }, null, 2)}\n`,
+);
