@@ -31,11 +31,30 @@ const foundSchema = z.object({
   attribute: z.string(),
   label: z.string(),
   term: z.string().describe('The catalog word that was found.'),
-  how: z.enum(['exact', 'form', 'synonym', 'prefix', 'oneEdit', 'twoEdits']),
+  how: z.enum(['exact', 'form', 'joined', 'split', 'synonym', 'prefix', 'oneEdit', 'twoEdits']),
   weight: z.number(),
-  gain: z.number().describe('0 to 1: weight over the heaviest weight, times the quality of the match.'),
+  parts: z
+    .object({ weight: z.number(), quality: z.number(), length: z.number(), place: z.number() })
+    .describe(
+      'What the gain is the product of, each 0 to 1: weight over the heaviest, how it was found, length, place.',
+    ),
+  words: z.number().int().describe('Words its value has, at least; exact up to 8.'),
+  before: z.number().int().describe('Words of the value before it, at least; exact up to 7.'),
+  gain: z.number().describe('0 to 1: how well it was found there.'),
   points,
 });
+const signalSchema = z.object({
+  attribute: z.string(),
+  label: z.string(),
+  direction: z.enum(['high', 'low']),
+  value: z.number().nullable(),
+  how: z
+    .enum(['plain', 'pulled', 'newness', 'enough'])
+    .describe(
+      'What the value is: the amount itself, a rating pulled to the mean, newness in percent, 1 for enough stock.',
+    ),
+});
+export type SignalTold = z.infer<typeof signalSchema>;
 export const whySchema = z.object({
   words: z.array(
     z.object({
@@ -46,6 +65,10 @@ export const whySchema = z.object({
     }),
   ),
   closeness: z.array(z.object({ words: z.tuple([z.string(), z.string()]), gap: z.number().int(), points })),
+  whole: z
+    .object({ attribute: z.string(), label: z.string(), points })
+    .nullable()
+    .describe('Where the words, in order, are all that one value says.'),
   matchScore: points.describe('The sum of the lines above.'),
   pulls: z.array(z.object({ plan: z.string(), planName: z.string(), pull: z.number() })),
   totalPull: z.number().describe('The product of the pulls, kept between 0.1 and 10.'),
@@ -54,17 +77,15 @@ export const whySchema = z.object({
     .object({
       leader: points.describe('Score of the first product of the group.'),
       width: points,
-      signals: z.array(
-        z.object({
-          attribute: z.string(),
-          label: z.string(),
-          direction: z.enum(['high', 'low']),
-          value: z.number().nullable(),
-        }),
-      ),
+      signals: z.array(signalSchema),
       decidedBy: z.string().nullable().describe('Attribute that put it below the one before it in its group.'),
     })
     .nullable(),
+  sorted: z
+    .object({ label: z.string(), signals: z.array(signalSchema) })
+    .nullable()
+    .describe('The order chosen from the sorting menu, with its amounts.'),
+  afterStock: z.boolean().describe('Whether it stands after everything in stock, being sold out.'),
   pin: z.object({ plan: z.string(), planName: z.string(), place: z.number().int() }).nullable(),
   exactSku: z.boolean(),
   place: z.number().int(),
@@ -117,6 +138,10 @@ export const searchAnswerSchema = z.object({
   limit: z.number().int(),
   results: z.array(resultSchema),
   filters: z.array(filterAnswerSchema),
+  sorting: z
+    .array(z.object({ key: z.string(), label: z.string(), chosen: z.boolean() }))
+    .describe('The orders a shopper may choose from, as `sort`.'),
+  leadsTo: z.string().nullable().describe('The product whose part number the search is, as a whole.'),
   corrections: z.array(z.object({ from: z.string(), to: z.string() })),
   dropped: z.array(z.string()).describe('Words left out, since nothing has all of them.'),
   ignoredFilters: z.array(z.string()).describe('Chosen filters that this shop does not have.'),

@@ -2,13 +2,13 @@ import { type BoundFilter, bindFilters } from './facets/filters.ts';
 import type { NumberColumn } from './index/columns.ts';
 import type { Snapshot } from './index/snapshot.ts';
 import { bindVocabulary, type Vocabulary } from './query/vocabulary.ts';
-import { gainTable } from './ranking/gains.ts';
+import { bindGains, type Gains } from './ranking/gains.ts';
 import { type Matcher, openMatcher } from './ranking/matcher.ts';
-import { bindSignals, type Signal, stockByRecord } from './ranking/tieBreakers.ts';
+import { bindSignals, type Signal, stockByRecord } from './ranking/signals.ts';
 import { boostColumn } from './rules/boosts.ts';
-import { hiddenRecords } from './rules/hiddenRecords.ts';
+import { hiddenMark, hiddenRecords } from './rules/hiddenRecords.ts';
 import { type PlanInForce, plansBySearch } from './rules/plansForSearch.ts';
-import type { Place, Setup } from './setup/schema.ts';
+import type { Place, Setup, SoldOutWay, SortingOrder, StockPlace } from './setup/schema.ts';
 
 /** A snapshot with the scratch memory for searching it; one search at a time. */
 export interface Engine {
@@ -32,42 +32,82 @@ export function openEngine(snapshot: Snapshot): Engine {
   };
 }
 
+/** What holds at one place where shoppers meet products. */
+export interface AtPlace {
+  /** 255 for a record that must not show there, else 0; null where nothing is hidden. */
+  readonly hidden: Uint8Array | null;
+  /** Whether what is sold out stands after everything in stock there. */
+  readonly soldOutLast: boolean;
+}
+
 /** A setup bound to a catalog: everything about it that does not depend on the search. */
 export interface PreparedSetup {
   readonly setup: Setup;
-  readonly gains: readonly Float64Array[];
-  /** What is hidden from search results; the other places have their own. */
+  readonly gains: Gains;
+  readonly at: Readonly<Record<StockPlace, AtPlace>>;
+  /** What is hidden from search results, sold out or not; the empty shelf has its own. */
   readonly hidden: Uint8Array | null;
-  readonly hiddenIn: Readonly<Record<Place, Uint8Array | null>>;
+  readonly hiddenFromEmptyShelf: Uint8Array | null;
   readonly filters: readonly BoundFilter[];
   readonly plans: ReadonlyMap<string, readonly PlanInForce[]>;
   readonly signals: readonly Signal[];
+  /** The order of the sorting menu with this key, its signals bound when it is first asked for; null for relevance. */
+  sortedBy(key: string | undefined): { readonly order: SortingOrder; readonly signals: readonly Signal[] } | null;
   /** Close-call width in thousandths of a point. */
   readonly width: number;
   readonly exactSku: boolean;
   readonly vocabulary: Vocabulary;
+  /** In days since 1970. */
+  readonly today: number;
+}
+
+/** The hidden records with everything sold out besides. */
+function withSoldOut({ inStock }: Engine, hidden: Uint8Array | null): Uint8Array {
+  const all = hidden ? hidden.slice() : new Uint8Array(inStock.length);
+  for (let record = 0; record < all.length; record++) if (inStock[record] === 0) all[record] = hiddenMark;
+  return all;
 }
 
 /**
  * Binds a setup to a snapshot. Nothing of the index is rebuilt: this is why a weight, a switch, a filter or a plan
- * shows at once. Cost: a pass over the records where tags are hidden, else independent of the catalog's size.
+ * shows at once. `today` is in days since 1970, for newness; without it every product is as new as can be. Cost: a
+ * pass over the records for each tie-breaker and where something is hidden.
  */
-export function prepareSetup(engine: Engine, setup: Setup): PreparedSetup {
+export function prepareSetup(engine: Engine, setup: Setup, today = 0): PreparedSetup {
   const { snapshot } = engine;
+  const { tieBreakers, closeCall, soldOut, sorting, partNumbers } = setup.relevance;
   const results = hiddenRecords(snapshot, setup, 'results');
   // Most hidings hold everywhere: the places then share one array.
   const differs = Object.values(setup.hiding).some(({ from }) => from !== undefined);
   const hiddenFrom = (place: Place) => (differs ? hiddenRecords(snapshot, setup, place) : results);
+  const place = (way: SoldOutWay, hidden: Uint8Array | null): AtPlace => ({
+    hidden: way === 'notAtAll' ? withSoldOut(engine, hidden) : hidden,
+    soldOutLast: way === 'last',
+  });
+  const bound = new Map<string, readonly Signal[]>();
   return {
     setup,
-    gains: gainTable(snapshot.attributes, setup),
+    gains: bindGains(snapshot.attributes, setup),
+    at: {
+      results: place(soldOut.results, results),
+      box: place(soldOut.box, results),
+      collections: place(soldOut.collections, hiddenFrom('collections')),
+    },
     hidden: results,
-    hiddenIn: { results, collections: hiddenFrom('collections'), emptyShelf: hiddenFrom('emptyShelf') },
+    hiddenFromEmptyShelf: hiddenFrom('emptyShelf'),
     filters: bindFilters(snapshot, setup),
     plans: plansBySearch(setup),
-    signals: bindSignals(engine, setup.relevance.tieBreakers.signals),
-    width: Math.round(setup.relevance.closeCall.width * 1000),
-    exactSku: setup.attributes.sku?.searchable ?? false,
+    signals: bindSignals(engine, tieBreakers.signals, today),
+    sortedBy(key) {
+      const order = sorting.orders.find((each) => each.key === key);
+      if (!order || order.signals.length === 0) return null;
+      const signals = bound.get(order.key) ?? bindSignals(engine, order.signals, today);
+      bound.set(order.key, signals);
+      return { order, signals };
+    },
+    width: Math.round(closeCall.width * 1000),
+    exactSku: partNumbers.lead && (setup.attributes.sku?.searchable ?? false),
     vocabulary: bindVocabulary(setup),
+    today,
   };
 }

@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import type { SignalTold } from './answer.ts';
 import { openEngine, prepareSetup } from './prepareSetup.ts';
 import { pick, seededRandom } from './random.ts';
 import { search } from './search.ts';
@@ -15,9 +16,12 @@ function compareOn(seed: number): void {
   for (let round = 0; round < 2; round++) {
     const queries = Array.from({ length: 6 }, () => randomQuery(random));
     const setup = randomSetup(random, snapshot, queries);
-    const prepared = prepareSetup(engine, setup);
+    const today = 20_700;
+    const prepared = prepareSetup(engine, setup, today);
     for (const query of queries) {
       const typing = random() < 0.3;
+      const box = random() < 0.2;
+      const sort = random() < 0.2 ? 'other' : '';
       const filters: Record<string, string[]> = {};
       for (const [key, filter] of Object.entries(setup.filters)) {
         if (random() < 0.7) continue;
@@ -27,10 +31,10 @@ function compareOn(seed: number): void {
             ? [pick(random, ['5..12', '..9', '3.5..'])]
             : [0, 1].map(() => values!.name(Math.floor(random() * values!.size)));
       }
-      const request = { query, filters, typing, page: 1, limit: 200, marks: true, explain: true };
+      const request = { query, filters, typing, box, sort, page: 1, limit: 200, marks: true, explain: true };
       const answer = search(engine, prepared, request, (record) => records[record]!);
-      const expected = obviousSearch(records, snapshot.attributes, setup, query, filters, typing);
-      const context = { seed, round, query, typing, filters };
+      const expected = obviousSearch(records, snapshot.attributes, setup, query, { filters, typing, sort, box }, today);
+      const context = { seed, round, query, typing, box, sort, filters };
       const shown = answer.results.map(({ familyId, id, score }) => ({ familyId, recordId: id, score }));
       expect({ ...context, total: answer.total, shown }).toEqual({
         ...context,
@@ -65,7 +69,14 @@ function expectFiguresToAddUp(answer: ReturnType<typeof search>, context: unknow
     const lines = [
       ...why!.words.flatMap(({ best, also }) => [best.points, also?.points ?? 0]),
       ...why!.closeness.map(({ points }) => points),
+      why!.whole?.points ?? 0,
     ];
+    for (const { best, also } of why!.words)
+      for (const found of [best, also]) {
+        if (!found) continue;
+        const { weight, quality, length, place: early } = found.parts;
+        expect(found.gain).toBeCloseTo(weight * quality * length * early, 10);
+      }
     if (!why!.exactSku) expect({ context, sum: sum(lines) }).toEqual({ context, sum: why!.matchScore });
     const pull = Math.min(
       10,
@@ -80,24 +91,39 @@ function expectFiguresToAddUp(answer: ReturnType<typeof search>, context: unknow
   }
   // The order rebuilt from nothing but what the explanations say.
   const whys = answer.results.map((result) => ({ id: result.familyId, why: result.why! }));
-  let left = whys.filter(({ why }) => !why.pin && !why.exactSku);
-  const rebuilt = whys.filter(({ why }) => why.exactSku && !why.pin);
-  while (left.length > 0) {
-    const leader = Math.max(...left.map(({ why }) => why.score));
-    const group = left.filter(({ why }) => why.score >= leader - why.closeCall!.width);
-    for (const { why } of group) expect(why.closeCall!.leader).toBe(leader);
-    rebuilt.push(
-      ...group.sort((a, b) => {
-        for (const [index, signal] of a.why.closeCall!.signals.entries()) {
-          const [x, y] = [signal.value, b.why.closeCall!.signals[index]!.value];
-          if (x === y) continue;
-          if (x === null || y === null) return x === null ? 1 : -1;
-          return signal.direction === 'high' ? y - x : x - y;
-        }
-        return a.id < b.id ? -1 : 1;
-      }),
-    );
-    left = left.filter((item) => !group.includes(item));
+  type Told = (typeof whys)[number];
+  const bySignals = (a: readonly SignalTold[], b: readonly SignalTold[]): number => {
+    for (const [index, { direction, value: x }] of a.entries()) {
+      const y = b[index]!.value;
+      if (x === y) continue;
+      if (x === null || y === null) return x === null ? 1 : -1;
+      return direction === 'high' ? y - x : x - y;
+    }
+    return 0;
+  };
+  const rebuilt: Told[] = whys.filter(({ why }) => why.exactSku && !why.pin);
+  for (const afterStock of [false, true]) {
+    let left = whys.filter(({ why }) => !why.pin && !why.exactSku && why.afterStock === afterStock);
+    if (left.every(({ why }) => why.sorted)) {
+      // A chosen order: by what it says of each, then by score; what decides further ties is not told.
+      expect(
+        left.every(({ why }, at) => {
+          const before = left[at - 1]?.why;
+          return !before || (bySignals(before.sorted!.signals, why.sorted!.signals) || why.score - before.score) <= 0;
+        }),
+      ).toBe(true);
+      rebuilt.push(...left);
+      continue;
+    }
+    while (left.length > 0) {
+      const leader = Math.max(...left.map(({ why }) => why.score));
+      const group = left.filter(({ why }) => why.score >= leader - why.closeCall!.width);
+      for (const { why } of group) expect(why.closeCall!.leader).toBe(leader);
+      const order = (a: Told, b: Told) =>
+        bySignals(a.why.closeCall!.signals, b.why.closeCall!.signals) || (a.id < b.id ? -1 : 1);
+      rebuilt.push(...group.sort(order));
+      left = left.filter((item) => !group.includes(item));
+    }
   }
   const unpinned = answer.results.filter(({ why }) => !why!.pin).map(({ familyId }) => familyId);
   expect({ context, order: unpinned }).toEqual({ context, order: rebuilt.map(({ id }) => id) });

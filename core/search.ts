@@ -20,7 +20,7 @@ function cardOfFamily(engine: Engine, prepared: PreparedSetup, readRecord: Recor
   if (family < 0) return null;
   const [from, to] = engine.snapshot.recordsOf(family);
   const visible = Array.from({ length: to - from }, (_, index) => from + index).filter(
-    (record) => !isHidden(prepared.hiddenIn.emptyShelf, record),
+    (record) => !isHidden(prepared.hiddenFromEmptyShelf, record),
   );
   const shown = visible.find((record) => engine.inStock[record] === 1) ?? visible[0];
   return shown === undefined ? null : cardOf(readRecord(shown), to - from, prepared.setup);
@@ -89,9 +89,7 @@ export function search(
     ? content?.content.collections.find(({ id }) => id === request.collection)
     : undefined;
   const scope = within ? bindScope(snapshot, within) : null;
-  // A collection's page is a place of its own, with what is hidden there.
-  const placed = within ? { ...prepared, hidden: prepared.hiddenIn.collections } : prepared;
-  const ranking = rank(engine, placed, request, request.page * request.limit, scope);
+  const ranking = rank(engine, prepared, request, request.page * request.limit, scope);
   const { candidates } = ranking;
   const first = (request.page - 1) * request.limit;
   const results = ranking.placed.slice(first).map(({ candidate, pin }, offset): Result => {
@@ -122,6 +120,12 @@ export function search(
     filters: prepared.filters.map((filter, place) =>
       countFilter(filter, 1 << place, ranking.records, ranking.failing, request.filters[filter.key] ?? []),
     ),
+    sorting: prepared.setup.relevance.sorting.orders.map(({ key, label, signals }) => ({
+      key,
+      label,
+      chosen: ranking.sorted ? key === ranking.sorted.order.key : signals.length === 0,
+    })),
+    leadsTo: ranking.skuCandidate >= 0 ? snapshot.familyId(candidates.families[ranking.skuCandidate]!) : null,
     corrections: correctionsOf(engine, ranking.words),
     dropped: [...ranking.dropped],
     ignoredFilters: [...ranking.ignoredFilters],

@@ -183,7 +183,7 @@ export function knownItem(
       }
       case 'units': {
         const amount = otherAmount(random, texts.join(' ; '));
-        return amount && [...fromTitle, amount];
+        return amount === null ? null : [...fromTitle, amount];
       }
     }
   })();

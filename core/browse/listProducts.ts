@@ -38,10 +38,9 @@ function filtersFor({ snapshot }: Engine, chosen: ChosenFilters): BoundFilter[] 
 }
 
 function wantedRecords(engine: Engine, prepared: PreparedSetup, query: string): Uint32Array {
-  const open: PreparedSetup = { ...prepared, hidden: null };
   if (tokenize(query).length === 0) return engine.matcher.all(null).records;
   const sku = findExactSku(engine.snapshot, query);
-  const { records } = findMatches(engine, open, query, { typing: true, keepAll: sku >= 0 }).matches;
+  const { records } = findMatches(engine, prepared, query, { typing: true, keepAll: sku >= 0, hidden: null }).matches;
   return sku < 0 || records.includes(sku) ? records.slice() : Uint32Array.from([...records, sku]).sort();
 }
 

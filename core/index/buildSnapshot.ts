@@ -9,6 +9,7 @@ import { GrowingArray } from './growingArray.ts';
 import { lastPosition, mostRecords, packPostings, placeOf, valueGap } from './postings.ts';
 import { indexedTexts, wordsIn } from './readTexts.ts';
 import { packSections, type SectionArray } from './sections.ts';
+import { standOf } from './spot.ts';
 import { packStrings } from './stringTable.ts';
 
 /** What the snapshot's header says of itself. */
@@ -114,19 +115,19 @@ export function snapshotBuilder(attributes: readonly AttributeProfile[]): Snapsh
     remembered[attribute]!.set(text, read);
     return read;
   };
-  const occur = (number: number, place: number, position: number): void => {
+  const occur = (number: number, place: number, position: number, stand: number): void => {
     term.push(number);
     inPlace.push(place);
-    atPosition.push(Math.min(position, lastPosition));
+    atPosition.push(Math.min(position, lastPosition) | (stand << 16));
   };
   const addTexts = (attribute: number, texts: readonly string[]): void => {
     const place = placeOf(records, attribute);
     let position = 0;
     for (const text of texts) {
       const { terms, quantities } = termsOf(attribute, text);
-      for (let at = 0; at < terms.length; at++) occur(terms[at]!, place, position + at);
+      for (let at = 0; at < terms.length; at++) occur(terms[at]!, place, position + at, standOf(terms.length, at));
       // A quantity stands where its number does, besides the words it is written in.
-      for (let at = 0; at < quantities.length; at++) occur(quantities[at]!.term, place, position + quantities[at]!.at);
+      for (const { term: number, at } of quantities) occur(number, place, position + at, standOf(terms.length, at));
       position += terms.length + valueGap;
     }
   };

@@ -1,12 +1,14 @@
 import { stem } from '../text/wordForms.ts';
 import { gone, packDeletions, patchDeletions } from './deletionIndex.ts';
 import { placeOf } from './postings.ts';
+import type { Standing } from './readTexts.ts';
 import type { SectionArray } from './sections.ts';
 import type { Snapshot } from './snapshot.ts';
+import { attributeAt, spotOf } from './spot.ts';
 import { openStrings, patchStrings } from './stringTable.ts';
 
-/** By token, by place (record and attribute): the positions there from now on, or null where it stands no longer. */
-export type PostingEdits = ReadonlyMap<string, ReadonlyMap<number, readonly number[] | null>>;
+/** By token, by place (record and attribute): how it stands there from now on, or null where it does no longer. */
+export type PostingEdits = ReadonlyMap<string, ReadonlyMap<number, Standing | null>>;
 
 /** One posting of a term that comes, goes or changes. */
 interface PlaceEdit {
@@ -14,7 +16,7 @@ interface PlaceEdit {
   /** The posting that stands there now, or the one before which a new one comes. */
   readonly at: number;
   readonly stands: boolean;
-  readonly positions: readonly number[] | null;
+  readonly standing: Standing | null;
 }
 
 /** One term with what happens to its postings. */
@@ -53,13 +55,13 @@ function shiftedCopy(
 }
 
 /** Works out what happens to one term. Cost: a bisection an edit; long rows of postings are not walked. */
-function termEdit(snapshot: Snapshot, token: string, places: ReadonlyMap<number, readonly number[] | null>): TermEdit {
+function termEdit(snapshot: Snapshot, token: string, places: ReadonlyMap<number, Standing | null>): TermEdit {
   const { postings, terms, attributes } = snapshot;
-  const { start, record, attribute, positionStart, termRecords } = postings;
+  const { start, record, spot, positionStart, termRecords } = postings;
   const found = terms.find(token);
   const from = found < 0 ? 0 : start[found]!;
   const to = found < 0 ? 0 : start[found + 1]!;
-  const placeAt = (posting: number): number => placeOf(record[posting]!, attribute[posting]!);
+  const placeAt = (posting: number): number => placeOf(record[posting]!, attributeAt(spot[posting]!));
   /** The first posting of the term whose place is not below. */
   const bound = (place: number): number => {
     let low = from;
@@ -73,28 +75,28 @@ function termEdit(snapshot: Snapshot, token: string, places: ReadonlyMap<number,
   };
   const edits = [...places]
     .sort(([a], [b]) => a - b)
-    .map(([place, positions]): PlaceEdit => {
+    .map(([place, standing]): PlaceEdit => {
       const at = bound(place);
-      return { place, at, stands: at < to && placeAt(at) === place, positions };
+      return { place, at, stands: at < to && placeAt(at) === place, standing };
     })
-    .filter(({ stands, positions }) => stands || positions !== null);
+    .filter(({ stands, standing }) => stands || standing !== null);
   const lengthAt = (posting: number): number => positionStart[posting + 1]! - positionStart[posting]!;
   const replaced = edits.filter(({ stands }) => stands);
-  const left = edits.filter(({ positions }) => positions !== null);
+  const left = edits.filter(({ standing }) => standing !== null);
   let records = found < 0 ? 0 : termRecords[found]!;
   for (const touched of new Set(edits.map(({ place }) => place >>> 8))) {
     const own = edits.filter(({ place }) => place >>> 8 === touched);
     const before = bound(placeOf(touched + 1, 0)) - bound(placeOf(touched, 0));
     const after =
-      before - own.filter(({ stands }) => stands).length + own.filter(({ positions }) => positions !== null).length;
+      before - own.filter(({ stands }) => stands).length + own.filter(({ standing }) => standing !== null).length;
     records += Number(after > 0) - Number(before > 0);
   }
   const plain = (number: number): boolean => attributes[number]!.kind !== 'code';
-  const goes = new Set(edits.flatMap(({ stands, positions, at }) => (stands && positions === null ? [at] : [])));
+  const goes = new Set(edits.flatMap(({ stands, standing, at }) => (stands && standing === null ? [at] : [])));
   let wasPlain = false;
   let isPlain = left.some(({ place }) => plain(place & 255));
   for (let posting = from; posting < to && !(wasPlain && isPlain); posting++)
-    if (plain(attribute[posting]!)) {
+    if (plain(attributeAt(spot[posting]!))) {
       wasPlain = true;
       if (!goes.has(posting)) isPlain = true;
     }
@@ -108,7 +110,7 @@ function termEdit(snapshot: Snapshot, token: string, places: ReadonlyMap<number,
       positionStart[to]! -
       positionStart[from]! -
       sum(replaced.map(({ at }) => lengthAt(at))) +
-      sum(left.map(({ positions }) => positions!.length)),
+      sum(left.map(({ standing }) => standing!.positions.length)),
     records,
     wasPlain,
     isPlain,
@@ -138,7 +140,7 @@ export function patchPostings(snapshot: Snapshot, edits: PostingEdits): Record<s
     sum(changes.map((change) => change.positions));
 
   const record = new Uint32Array(total);
-  const attribute = new Uint8Array(total);
+  const spot = new Uint16Array(total);
   const positionStart = new Uint32Array(total + 1);
   const positions = new Uint16Array(totalPositions);
   const start = new Uint32Array(count + 1);
@@ -155,7 +157,7 @@ export function patchPostings(snapshot: Snapshot, edits: PostingEdits): Record<s
     if (to <= from) return;
     const firstPosition = oldStart[from]!;
     record.set(postings.record.subarray(from, to), posting);
-    attribute.set(postings.attribute.subarray(from, to), posting);
+    spot.set(postings.spot.subarray(from, to), posting);
     positions.set(postings.positions.subarray(firstPosition, oldStart[to]!), position);
     shiftedCopy(oldStart, from, to, positionStart, posting, position - firstPosition);
     posting += to - from;
@@ -182,15 +184,15 @@ export function patchPostings(snapshot: Snapshot, edits: PostingEdits): Record<s
     start[term] = posting;
     termRecords[term++] = change.records;
     let from = change.isNew ? 0 : postings.start[change.at]!;
-    for (const { place, at, stands, positions: own } of change.edits) {
+    for (const { place, at, stands, standing } of change.edits) {
       if (!change.isNew) moveRun(from, at);
       from = stands ? at + 1 : at;
-      if (own === null) continue;
+      if (standing === null) continue;
       record[posting] = place >>> 8;
-      attribute[posting] = place & 255;
+      spot[posting] = spotOf(place & 255, standing.stand);
       positionStart[posting++] = position;
-      positions.set(own, position);
-      position += own.length;
+      positions.set(standing.positions, position);
+      position += standing.positions.length;
     }
     if (!change.isNew) moveRun(from, postings.start[change.at + 1]!);
   }
@@ -200,7 +202,7 @@ export function patchPostings(snapshot: Snapshot, edits: PostingEdits): Record<s
 
   const patched: Record<string, SectionArray> = {
     'posting.record': record,
-    'posting.attribute': attribute,
+    'posting.spot': spot,
     'posting.positions': positionStart,
     positions,
     'posting.start': start,

@@ -4,7 +4,7 @@ import { type AttributeValue, type CatalogRecord, textsOf } from '../catalog/rec
 import { packNumbers, patchColumns } from './columns.ts';
 import { patchPostings } from './patchPostings.ts';
 import { placeOf } from './postings.ts';
-import { positionsOf } from './readTexts.ts';
+import { type Standing, standingsOf } from './readTexts.ts';
 import { packSections, type SectionArray } from './sections.ts';
 import type { Snapshot } from './snapshot.ts';
 
@@ -27,10 +27,10 @@ const isSame = (a: AttributeValue | undefined, b: AttributeValue | undefined): b
  */
 export function patchSnapshot(snapshot: Snapshot, changes: readonly RecordChange[]): SharedArrayBuffer | null {
   const { attributes, records, families, recordFamily, sections } = snapshot;
-  const edits = new Map<string, Map<number, readonly number[] | null>>();
+  const edits = new Map<string, Map<number, Standing | null>>();
   const texts = new Map<string, Map<number, readonly string[]>>();
   const amounts = new Map<string, Float64Array>();
-  const editOf = (token: string): Map<number, readonly number[] | null> => {
+  const editOf = (token: string): Map<number, Standing | null> => {
     let known = edits.get(token);
     if (!known) {
       known = new Map();
@@ -44,9 +44,9 @@ export function patchSnapshot(snapshot: Snapshot, changes: readonly RecordChange
       if (isSame(before.values[key], after.values[key])) continue;
       if (isIndexedAsText(profile)) {
         const place = placeOf(ordinal, attribute);
-        const now = positionsOf(profile, after);
-        for (const token of positionsOf(profile, before).keys()) if (!now.has(token)) editOf(token).set(place, null);
-        for (const [token, positions] of now) editOf(token).set(place, positions);
+        const now = standingsOf(profile, after);
+        for (const token of standingsOf(profile, before).keys()) if (!now.has(token)) editOf(token).set(place, null);
+        for (const [token, standing] of now) editOf(token).set(place, standing);
       }
       if (hasValueColumn(profile)) {
         const known = texts.get(key) ?? new Map<number, readonly string[]>();

@@ -1,8 +1,10 @@
 import type { SectionArray, Sections } from './sections.ts';
+import { spotOf } from './spot.ts';
 
 /**
  * Where every term stands. Owns, with one item a posting, in order of (term, record, attribute):
- * `posting.record` (u32), `posting.attribute` (u8), `posting.positions` (u32 offset, one more for the end);
+ * `posting.record` (u32), `posting.spot` (u16, attribute and standing, see spot.ts), `posting.positions` (u32 offset,
+ * one more for the end);
  * `positions` (u16, word positions inside the attribute, ascending); `posting.start` (u32, terms + 1 offsets) and
  * `term.records` (u32, records holding the term in any attribute).
  *
@@ -19,6 +21,7 @@ export interface Occurrences {
   readonly term: Uint32Array;
   /** `placeOf(record, attribute)`. */
   readonly place: Uint32Array;
+  /** The position in the low 16 bits, above it how the word stands in its value (`standOf`). */
   readonly position: Uint32Array;
 }
 
@@ -36,14 +39,16 @@ export function packPostings(occurrences: Occurrences, terms: number): Record<st
   const next = ends.slice();
   const places = new Uint32Array(total);
   const positions = new Uint16Array(total);
+  const stands = new Uint8Array(total);
   for (let at = 0; at < total; at++) {
     const slot = next[term[at]!]!++;
     places[slot] = place[at]!;
-    positions[slot] = position[at]!;
+    positions[slot] = position[at]! & lastPosition;
+    stands[slot] = position[at]! >>> 16;
   }
 
   const records = new Uint32Array(total);
-  const attributes = new Uint8Array(total);
+  const spots = new Uint16Array(total);
   const offsets = new Uint32Array(total + 1);
   const start = new Uint32Array(terms + 1);
   const holding = new Uint32Array(terms);
@@ -54,13 +59,16 @@ export function packPostings(occurrences: Occurrences, terms: number): Record<st
     let lastRecord = -1;
     for (let at = ends[index]!; at < ends[index + 1]!; at++) {
       const here = places[at]!;
-      if (here === lastPlace) continue;
+      if (here === lastPlace) {
+        if (stands[at]! < (spots[postings - 1]! & 255)) spots[postings - 1] = spotOf(here & 255, stands[at]!);
+        continue;
+      }
       lastPlace = here;
       const record = here >>> 8;
       if (record !== lastRecord) holding[index]!++;
       lastRecord = record;
       records[postings] = record;
-      attributes[postings] = here & 255;
+      spots[postings] = spotOf(here & 255, stands[at]!);
       offsets[postings++] = at;
     }
   }
@@ -68,7 +76,7 @@ export function packPostings(occurrences: Occurrences, terms: number): Record<st
   offsets[postings] = total;
   return {
     'posting.record': records.slice(0, postings),
-    'posting.attribute': attributes.slice(0, postings),
+    'posting.spot': spots.slice(0, postings),
     'posting.positions': offsets.slice(0, postings + 1),
     positions,
     'posting.start': start,
@@ -79,7 +87,7 @@ export function packPostings(occurrences: Occurrences, terms: number): Record<st
 /** The postings' arrays as the matcher binds them; see the top of this file for what each holds. */
 export interface PostingArrays {
   readonly record: Uint32Array;
-  readonly attribute: Uint8Array;
+  readonly spot: Uint16Array;
   readonly positionStart: Uint32Array;
   readonly positions: Uint16Array;
   readonly start: Uint32Array;
@@ -89,7 +97,7 @@ export interface PostingArrays {
 export function openPostings(sections: Sections): PostingArrays {
   return {
     record: sections.u32('posting.record'),
-    attribute: sections.u8('posting.attribute'),
+    spot: sections.u16('posting.spot'),
     positionStart: sections.u32('posting.positions'),
     positions: sections.u16('positions'),
     start: sections.u32('posting.start'),

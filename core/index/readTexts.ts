@@ -2,6 +2,7 @@ import type { AttributeProfile } from '../catalog/profileAttributes.ts';
 import { type CatalogRecord, textsOf } from '../catalog/record.ts';
 import { normalizeCode, type ReadWords, readWords } from '../text/tokenize.ts';
 import { lastPosition, valueGap } from './postings.ts';
+import { standOf } from './spot.ts';
 
 /** The texts of one attribute of a record that the index reads: of a path only its last level, which holds the others. */
 export function indexedTexts(profile: AttributeProfile, record: CatalogRecord): readonly string[] {
@@ -16,20 +17,30 @@ export function wordsIn(profile: AttributeProfile, text: string): ReadWords {
   return readWords(text);
 }
 
-/** Where every token of one attribute of a record stands, as the builder files it: for patching. */
-export function positionsOf(profile: AttributeProfile, record: CatalogRecord): Map<string, number[]> {
-  const positions = new Map<string, number[]>();
-  const stand = (token: string, at: number): void => {
-    const known = positions.get(token);
-    if (known) known.push(Math.min(at, lastPosition));
-    else positions.set(token, [Math.min(at, lastPosition)]);
+/** How one token stands in one attribute of a record: all its positions, ascending, and its standing (`standOf`). */
+export interface Standing {
+  readonly positions: readonly number[];
+  readonly stand: number;
+}
+
+/** How every token of one attribute of a record stands, as the builder files it: for patching. */
+export function standingsOf(profile: AttributeProfile, record: CatalogRecord): Map<string, Standing> {
+  const standings = new Map<string, { positions: number[]; stand: number }>();
+  const stand = (token: string, at: number, how: number): void => {
+    const known = standings.get(token);
+    const position = Math.min(at, lastPosition);
+    if (!known) standings.set(token, { positions: [position], stand: how });
+    else {
+      known.positions.push(position);
+      known.stand = Math.min(known.stand, how);
+    }
   };
   let position = 0;
   for (const text of indexedTexts(profile, record)) {
     const { tokens, quantities } = wordsIn(profile, text);
-    for (let at = 0; at < tokens.length; at++) stand(tokens[at]!, position + at);
-    for (const { token, at } of quantities) stand(token, position + at);
+    for (let at = 0; at < tokens.length; at++) stand(tokens[at]!, position + at, standOf(tokens.length, at));
+    for (const { token, at } of quantities) stand(token, position + at, standOf(tokens.length, at));
     position += tokens.length + valueGap;
   }
-  return positions;
+  return standings;
 }

@@ -1,8 +1,9 @@
+import { attributeAt } from '../index/spot.ts';
 import type { Engine, PreparedSetup } from '../prepareSetup.ts';
 import type { MatchKind } from '../ranking/formula.ts';
-import { kindNumber, notFound } from '../ranking/gains.ts';
+import { kindNumber } from '../ranking/gains.ts';
 import type { Matches } from '../ranking/matcher.ts';
-import { type ExpandOptions, expandWord, type QueryWord, queryWords } from './understand.ts';
+import { type ExpandOptions, expandWord, joinedTexts, type QueryWord, queryWords } from './understand.ts';
 
 export interface Found {
   /** The words looked for in the end. */
@@ -12,18 +13,44 @@ export interface Found {
   readonly matches: Matches;
 }
 
-/** Whether a term stands in any attribute that the search reads in this way. Cost: mostly one posting. */
+/** What a setup's search reads of a catalog. Cost of `reaches`: mostly one posting. */
 export function reacher(
   { snapshot }: Engine,
   { gains }: Pick<PreparedSetup, 'gains'>,
-): (term: number, how: MatchKind) => boolean {
-  const { start, attribute } = snapshot.postings;
-  return (term, how) => {
-    const gainOf = gains[kindNumber[how]]!;
-    for (let posting = start[term]!; posting < start[term + 1]!; posting++)
-      if (gainOf[attribute[posting]!] !== notFound) return true;
-    return false;
+): Pick<ExpandOptions, 'reaches' | 'isRead'> {
+  const { start, spot } = snapshot.postings;
+  const isRead = (posting: number, how: MatchKind): boolean =>
+    gains.found[kindNumber[how]]![attributeAt(spot[posting]!)] === 1;
+  return {
+    isRead,
+    reaches(term, how) {
+      for (let posting = start[term]!; posting < start[term + 1]!; posting++) if (isRead(posting, how)) return true;
+      return false;
+    },
   };
+}
+
+/** Attempts at finding something by giving words up, at most. */
+export const mostGivingUp = 24;
+
+/**
+ * Which of `count` words in the order of giving up are given up, attempt by attempt: fewer before more, and among as
+ * many the ones that come first in that order; at least half of the words stay.
+ */
+export function* givingUp(count: number): Generator<readonly number[]> {
+  let attempts = 0;
+  for (let gone = 1; gone <= Math.floor(count / 2); gone++) {
+    const chosen = Array.from({ length: gone }, (_, at) => at);
+    for (;;) {
+      if (attempts++ === mostGivingUp) return;
+      yield [...chosen];
+      let at = gone - 1;
+      while (at >= 0 && chosen[at] === count - gone + at) at--;
+      if (at < 0) break;
+      chosen[at]!++;
+      for (let next = at + 1; next < gone; next++) chosen[next] = chosen[next - 1]! + 1;
+    }
+  }
 }
 
 /** Words in the order in which they are given up: unknown ones first, then the least telling, later ones first. */
@@ -44,25 +71,34 @@ export function findMatches(
   engine: Engine,
   prepared: PreparedSetup,
   query: string,
-  options: { readonly typing: boolean; readonly keepAll: boolean },
+  options: { readonly typing: boolean; readonly keepAll: boolean; readonly hidden: Uint8Array | null },
 ): Found {
   const { words: texts, beyond } = queryWords(
     query,
     (token) => engine.snapshot.terms.find(token) >= 0,
     prepared.vocabulary.stopWords,
   );
-  const { gains, hidden, setup, vocabulary } = prepared;
+  const { gains, setup, vocabulary } = prepared;
   const tolerance = setup.relevance.spelling.tolerance;
-  const reaches = reacher(engine, prepared);
+  const reading = reacher(engine, prepared);
   const leftOut = beyond.map(({ text }) => text);
+  const joined = joinedTexts(texts);
   const expand = (widen: boolean): QueryWord[] =>
     texts.map((text, index) => {
       const last = index === texts.length - 1 && beyond.length === 0;
       const synonyms = vocabulary.synonyms.get(text.token) ?? [];
-      const expansion: ExpandOptions = { synonyms, last, typing: options.typing, tolerance, widen, reaches };
-      return expandWord(text, engine.snapshot, expansion);
+      const { typing } = options;
+      return expandWord(text, engine.snapshot, {
+        synonyms,
+        joined: joined[index]!,
+        last,
+        typing,
+        tolerance,
+        widen,
+        ...reading,
+      });
     });
-  const attempt = (words: readonly QueryWord[]): Matches => engine.matcher.match(words, gains, hidden);
+  const attempt = (words: readonly QueryWord[]): Matches => engine.matcher.match(words, gains, options.hidden);
 
   const plain = expand(false);
   const first = attempt(plain);
@@ -72,10 +108,9 @@ export function findMatches(
     const second = attempt(widened);
     if (second.records.length > 0) return { words: widened, dropped: leftOut, matches: second };
   }
-  const givingUp = givingUpOrder(plain);
-  const mayGo = Math.floor(plain.length / 2);
-  for (let gone = 1; gone <= mayGo; gone++) {
-    const dropped = new Set(givingUp.slice(0, gone));
+  const order = givingUpOrder(plain);
+  for (const places of givingUp(plain.length)) {
+    const dropped = new Set(places.map((place) => order[place]!));
     const kept = plain.filter((word) => !dropped.has(word));
     const matches = attempt(kept);
     if (matches.records.length > 0)

@@ -2,6 +2,8 @@ import type { Snapshot } from '../index/snapshot.ts';
 import { type MatchKind, rarity } from '../ranking/formula.ts';
 import { isQuantityToken, readableToken } from '../text/quantity.ts';
 import { normalizeCode, readWords, tokenize } from '../text/tokenize.ts';
+import { phrasePostings, recordsIn } from './phrasePostings.ts';
+import { joinings, mostSplits, splits } from './wordDivision.ts';
 
 /** Longest search taken, in characters. */
 export const longestQuery = 512;
@@ -16,11 +18,16 @@ export const mostCorrections = 6;
 export interface Expansion {
   readonly term: number;
   readonly how: MatchKind;
+  /** Where the word stands as several: the postings of the first, ascending, and all of them as they are read. */
+  readonly phrase?: { readonly postings: Uint32Array; readonly text: string };
 }
 
 export interface QueryWord {
   readonly text: string;
-  /** In order: exact, forms, synonyms, prefixes, corrections. Empty where the catalog knows nothing like the word. */
+  /**
+   * In order: exact, forms, joined, split, synonyms, prefixes, corrections. Empty where the catalog knows nothing like
+   * the word.
+   */
   readonly expansions: readonly Expansion[];
   readonly rarity: number;
 }
@@ -36,8 +43,12 @@ export interface ExpandOptions {
   readonly widen: boolean;
   /** Words that mean the same as this one. */
   readonly synonyms: readonly string[];
+  /** What this word and its neighbours are as one word. */
+  readonly joined: readonly string[];
   /** Whether a term, found in this way, stands in any attribute the search reads. */
   reaches(term: number, how: MatchKind): boolean;
+  /** Whether the search reads a posting's attribute in this way. */
+  isRead(posting: number, how: MatchKind): boolean;
 }
 
 /** One thing looked for: a word, or an amount with its unit under the token that stands for it. */
@@ -88,7 +99,19 @@ export function findExactSku(snapshot: Snapshot, query: string): number {
   return code.length >= 3 ? snapshot.findSku(code) : -1;
 }
 
-/** Nearest first, then same first letter, then the commonest, then by term: the order in which corrections are taken. */
+/** What each word of a search and its neighbours may be as one, by the word's place. */
+export function joinedTexts(words: readonly SoughtWord[]): string[][] {
+  const joined: string[][] = words.map(() => []);
+  // An amount with its unit is one thing already: nothing joins over it.
+  const texts = words.map(({ token }) => (isQuantityToken(token) ? ' ' : token));
+  for (const { text, from, to } of joinings(texts)) for (let at = from; at < to; at++) joined[at]!.push(text);
+  return joined;
+}
+
+/**
+ * Nearest first, then same first letter, then the commonest, then by term: the order in which corrections are taken.
+ * Only the nearest ones are, unless the search is being widened.
+ */
 function corrections(word: string, snapshot: Snapshot, options: ExpandOptions): Expansion[] {
   const { terms, postings, deletions } = snapshot;
   const near = deletions
@@ -101,10 +124,10 @@ function corrections(word: string, snapshot: Snapshot, options: ExpandOptions): 
       records: postings.termRecords[term]!,
     }))
     .filter(({ term, how }) => options.reaches(term, how));
-  const fewest = Math.min(...near.map(({ edits }) => edits));
+  const fewest = options.widen ? Number.POSITIVE_INFINITY : Math.min(...near.map(({ edits }) => edits));
   return near
-    .filter(({ edits }) => edits === fewest)
-    .sort((a, b) => a.otherStart - b.otherStart || b.records - a.records || a.term - b.term)
+    .filter(({ edits }) => edits <= fewest)
+    .sort((a, b) => a.edits - b.edits || a.otherStart - b.otherStart || b.records - a.records || a.term - b.term)
     .slice(0, mostCorrections)
     .map(({ term, how }) => ({ term, how }));
 }
@@ -123,26 +146,49 @@ function prefixes(word: string, snapshot: Snapshot, known: ReadonlySet<number>, 
   return found.map((term) => ({ term, how: 'prefix' }));
 }
 
+/** The ways in which the word stands as several in the catalog, those of the commonest words first. */
+function divided(word: string, snapshot: Snapshot, options: ExpandOptions): Expansion[] {
+  const { terms, postings } = snapshot;
+  const ways = splits(word).flatMap((parts): { terms: number[]; parts: string[]; records: number }[] => {
+    const numbers = parts.map((part) => terms.find(part));
+    if (numbers.includes(-1)) return [];
+    return [{ terms: numbers, parts, records: Math.min(...numbers.map((term) => postings.termRecords[term]!)) }];
+  });
+  return ways
+    .sort((a, b) => b.records - a.records || a.terms[0]! - b.terms[0]!)
+    .slice(0, mostSplits)
+    .flatMap(({ terms: numbers, parts }): Expansion[] => {
+      const list = phrasePostings(postings, numbers).filter((posting) => options.isRead(posting, 'split'));
+      if (list.length === 0) return [];
+      return [{ term: numbers[0]!, how: 'split', phrase: { postings: list, text: parts.join(' ') } }];
+    });
+}
+
 /**
- * Everything a word may stand for in this catalog. A word that is known exactly or by its form stands for that; one
- * that is not is taken as the beginning of a longer word, where it is the last; and failing that, as misspelt.
+ * Everything a word may stand for in this catalog. A word that is known exactly, by its form or divided otherwise
+ * stands for that; one that is not is taken as the beginning of a longer word, where it is the last; and failing that,
+ * as misspelt.
  */
 export function expandWord(sought: SoughtWord, snapshot: Snapshot, options: ExpandOptions): QueryWord {
   const word = sought.token;
   const expansions: Expansion[] = [];
+  const taken = new Set<number>();
+  const take = (term: number, how: MatchKind): void => {
+    if (term < 0 || taken.has(term) || !options.reaches(term, how)) return;
+    taken.add(term);
+    expansions.push({ term, how });
+  };
   const exact = snapshot.terms.find(word);
-  if (exact >= 0 && options.reaches(exact, 'exact')) expansions.push({ term: exact, how: 'exact' });
-  for (const term of snapshot.formsOf(word))
-    if (term !== exact && options.reaches(term, 'form')) expansions.push({ term, how: 'form' });
-  const taken = new Set(expansions.map(({ term }) => term));
+  take(exact, 'exact');
+  for (const term of snapshot.formsOf(word)) if (term !== exact) take(term, 'form');
+  for (const text of options.joined)
+    for (const term of [snapshot.terms.find(text), ...snapshot.formsOf(text)]) if (term !== exact) take(term, 'joined');
+  if (!isQuantityToken(word)) expansions.push(...divided(word, snapshot, options));
   for (const synonym of options.synonyms)
     for (const term of [snapshot.terms.find(synonym), ...snapshot.formsOf(synonym)])
-      if (term >= 0 && term !== exact && !taken.has(term) && options.reaches(term, 'synonym')) {
-        taken.add(term);
-        expansions.push({ term, how: 'synonym' });
-      }
+      if (term !== exact) take(term, 'synonym');
   if (options.last && word.length >= 2 && !isQuantityToken(word) && (options.typing || expansions.length === 0)) {
-    const known = new Set(expansions.map(({ term }) => term));
+    const known = new Set(taken);
     if (exact >= 0) known.add(exact);
     expansions.push(...prefixes(word, snapshot, known, options));
   }
@@ -150,6 +196,8 @@ export function expandWord(sought: SoughtWord, snapshot: Snapshot, options: Expa
     const known = new Set(expansions.map(({ term }) => term));
     expansions.push(...corrections(word, snapshot, options).filter(({ term }) => !known.has(term)));
   }
-  const holding = expansions.reduce((sum, { term }) => sum + snapshot.postings.termRecords[term]!, 0);
+  const holding = expansions.reduce((sum, { term, phrase }) => {
+    return sum + (phrase ? recordsIn(snapshot.postings, phrase.postings) : snapshot.postings.termRecords[term]!);
+  }, 0);
   return { text: sought.text, expansions, rarity: rarity(snapshot.records, Math.min(holding, snapshot.records)) };
 }

@@ -1,21 +1,23 @@
 import type { FoundLine, Why } from '../answer.ts';
 import { positionsLookedAt } from '../index/postings.ts';
 import type { Snapshot } from '../index/snapshot.ts';
+import { attributeAt, exactUpTo, placeAt, wordsAt } from '../index/spot.ts';
 import type { QueryWord } from '../query/understand.ts';
 import type { Setup } from '../setup/schema.ts';
 import { readableToken } from '../text/quantity.ts';
-import { alsoLine, bestLine, closenessLine, gapBetween, pairPoints } from './formula.ts';
-import { kindNumber, notFound } from './gains.ts';
+import { alsoLine, bestLine, closenessLine, gapBetween, pairPoints, wholeLine } from './formula.ts';
+import { type Gains, gainParts, kindNumber, notFound, wholeOnly } from './gains.ts';
 import { pointsByWord } from './matcher.ts';
+import { wholeValues } from './wholeValues.ts';
 
 type WordLines = Why['words'][number];
-export type MatchLines = Pick<Why, 'words' | 'closeness' | 'matchScore'>;
+export type MatchLines = Pick<Why, 'words' | 'closeness' | 'whole' | 'matchScore'>;
 
 interface Find {
   readonly attribute: number;
   readonly posting: number;
   readonly gain: number;
-  readonly term: number;
+  readonly found: string;
   readonly how: FoundLine['how'];
 }
 
@@ -35,15 +37,25 @@ function postingsIn(snapshot: Snapshot, term: number, record: number): readonly 
 }
 
 /** The best find in each attribute, best first: by gain, then by attribute, as the matcher has it. */
-function findsOf(snapshot: Snapshot, word: QueryWord, record: number, gains: readonly Float64Array[]): Find[] {
+function findsOf(
+  snapshot: Snapshot,
+  word: QueryWord,
+  record: number,
+  table: readonly Float64Array[],
+  whole: ReadonlySet<number>,
+): Find[] {
   const best = new Map<number, Find>();
-  for (const { term, how } of word.expansions) {
+  for (const { term, how, phrase } of word.expansions) {
     const [from, to] = postingsIn(snapshot, term, record);
     for (let posting = from; posting < to; posting++) {
-      const attribute = snapshot.postings.attribute[posting]!;
-      const gain = gains[kindNumber[how]]![attribute]!;
+      if (phrase && !phrase.postings.includes(posting)) continue;
+      const spot = snapshot.postings.spot[posting]!;
+      const attribute = attributeAt(spot);
+      const entry = table[kindNumber[how]]![spot]!;
+      const gain = entry <= wholeOnly ? (whole.has(posting) ? wholeOnly - entry : notFound) : entry;
       if (gain === notFound || gain <= (best.get(attribute)?.gain ?? notFound)) continue;
-      best.set(attribute, { attribute, posting, gain, term, how });
+      const found = phrase ? phrase.text : readableToken(snapshot.terms.get(term));
+      best.set(attribute, { attribute, posting, gain, found, how });
     }
   }
   return [...best.values()].sort((a, b) => b.gain - a.gain || a.attribute - b.attribute);
@@ -61,22 +73,29 @@ function positionsOf(snapshot: Snapshot, posting: number): number[] {
 export function explainMatch(
   snapshot: Snapshot,
   setup: Setup,
-  gains: readonly Float64Array[],
+  gains: Gains,
   words: readonly QueryWord[],
   record: number,
 ): MatchLines | null {
   const points = pointsByWord(words);
-  const finds = words.map((word) => findsOf(snapshot, word, record, gains));
+  const table = gains.table(words.length);
+  const whole = gains.hasWhole ? wholeValues(snapshot.postings, words, table) : new Set<number>();
+  const finds = words.map((word) => findsOf(snapshot, word, record, table, whole));
   if (words.length === 0 || finds.some((list) => list.length === 0)) return null;
   const line = (find: Find, given: number): FoundLine => {
     const { key, label } = snapshot.attributes[find.attribute]!;
-    const weight = setup.attributes[key]?.weight ?? 0;
+    const setting = setup.attributes[key]!;
+    const spot = snapshot.postings.spot[find.posting]!;
+    const parts = gainParts(setting, gains.heaviest, find.how, spot, words.length);
     return {
       attribute: key,
       label,
-      term: readableToken(snapshot.terms.get(find.term)),
+      term: find.found,
       how: find.how,
-      weight,
+      weight: setting.weight,
+      parts: { weight: parts.weight, quality: parts.quality, length: parts.length, place: parts.place },
+      words: wordsAt(spot),
+      before: placeAt(spot),
       gain: find.gain,
       points: given,
     };
@@ -91,17 +110,34 @@ export function explainMatch(
     };
   });
   const closeness: Why['closeness'] = [];
+  let adjacent = 0;
   for (let pair = 0; pair + 1 < words.length; pair++) {
     const first = finds[pair]![0]!;
     const other = finds[pair + 1]![0]!;
     if (first.attribute !== other.attribute) continue;
     const others = positionsOf(snapshot, other.posting);
     const gap = Math.min(...positionsOf(snapshot, first.posting).flatMap((a) => others.map((b) => gapBetween(a, b))));
+    if (gap === 0 && first.posting !== other.posting) adjacent++;
     const given = closenessLine(pairPoints(words.length), first.gain, other.gain, gap);
     closeness.push({ words: [words[pair]!.text, words[pair + 1]!.text], gap, points: given });
   }
+  const bests = finds.map(([best]) => best!);
+  const isWhole =
+    words.length <= exactUpTo &&
+    adjacent === words.length - 1 &&
+    wordsAt(snapshot.postings.spot[bests[0]!.posting]!) === words.length;
+  const wholeGiven = isWhole ? wholeLine(Math.min(...bests.map(({ gain }) => gain))) : 0;
+  const { key: wholeKey, label: wholeLabel } = snapshot.attributes[bests[0]!.attribute]!;
   const sum = (list: readonly { points: number }[]): number => list.reduce((total, item) => total + item.points, 0);
   const matchScore =
-    sum(lines.map(({ best }) => best)) + sum(lines.flatMap(({ also }) => (also ? [also] : []))) + sum(closeness);
-  return { words: lines, closeness, matchScore };
+    sum(lines.map(({ best }) => best)) +
+    sum(lines.flatMap(({ also }) => (also ? [also] : []))) +
+    sum(closeness) +
+    wholeGiven;
+  return {
+    words: lines,
+    closeness,
+    whole: isWhole ? { attribute: wholeKey, label: wholeLabel, points: wholeGiven } : null,
+    matchScore,
+  };
 }

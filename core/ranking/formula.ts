@@ -1,34 +1,51 @@
 /**
- * The match percentage, kept in whole thousandths of a point: 100,000 is a perfect match.
+ * The match percentage, kept in whole thousandths of a point: 100,000 where the heaviest attribute says just what the
+ * shopper typed.
  *
  * For a search of n words:
  *
- *   score = Σ over words ( bestLine + alsoLine ) + Σ over neighbouring words ( closenessLine )
+ *   score = Σ over words ( bestLine + alsoLine ) + Σ over neighbouring words ( closenessLine ) + wholeLine
  *
- * A *gain* (0..1) says how well a word was found in one attribute: the attribute's weight over the heaviest weight,
- * times the quality of the match. Each line is rounded by itself, so the lines of an explanation sum to the score.
+ * A *gain* (0..1) says how well a word was found in one attribute of a record:
+ *
+ *   gain = weight / heaviest weight × quality of the match × lengthFactor × placeFactor (where place counts)
+ *
+ * Each line is rounded by itself, so the lines of an explanation sum to the score.
  */
 export const perfect = 100_000;
 
 /** How a word was found; the number is the quality of the match. */
 export const quality = {
   exact: 1,
+  /** Another form of the word, as the stemmer has it. */
   form: 0.92,
+  /** The shopper's neighbouring words stand as one in the catalog. */
+  joined: 0.9,
+  /** The shopper's word stands as several, side by side. */
+  split: 0.9,
   synonym: 0.88,
+  /** The beginning of a longer word. */
   prefix: 0.8,
   oneEdit: 0.75,
   twoEdits: 0.55,
 } as const;
 export type MatchKind = keyof typeof quality;
 
-/** Share of the score that several words can only earn by standing close together. One word has no such share. */
+/** Points, of 100, that are given for words standing together; a search of one word has none. */
 const closenessShare = 0.12;
+/** Points, of 100, that are given where the words are the whole of a value. */
+const wholeShare = 0.04;
 /** What a word's second-best attribute adds, as a part of what its best attribute left open. */
 const alsoShare = 0.25;
+/** How fast a find loses worth with every doubling of the value's words beyond the words sought. */
+const lengthSlope = 0.12;
+/** The least a find is worth for standing late, where place counts, and after how many words half of that is lost. */
+const leastPlace = 0.6;
+const placeHalf = 3;
 
-/** Points shared out among the words by rarity: all of them for one word. */
+/** Points shared out among the words by rarity. */
 export function wordPoints(words: number): number {
-  return words > 1 ? perfect * (1 - closenessShare) : perfect;
+  return perfect * (1 - wholeShare - (words > 1 ? closenessShare : 0));
 }
 
 /**
@@ -37,6 +54,20 @@ export function wordPoints(words: number): number {
  */
 export function rarity(records: number, recordsWithWord: number): number {
   return Math.log(1 + records / Math.max(1, recordsWithWord));
+}
+
+/**
+ * What a find is worth in a value of so many words, 1 where it has no more than were sought: 1 / (1 + 0.12 log2(length /
+ * sought)). Length normalisation as in Robertson and Walker (1994), but by doublings, so that a long description is
+ * not worth next to nothing. A word in a title of four is worth 0.81 to a search of one word, 0.89 to one of two.
+ */
+export function lengthFactor(words: number, sought: number): number {
+  return words <= sought ? 1 : 1 / (1 + lengthSlope * Math.log2(words / sought));
+}
+
+/** What a find is worth that `before` words of its value stand before: 1 for the first word, falling towards 0.6. */
+export function placeFactor(before: number): number {
+  return leastPlace + (1 - leastPlace) / (1 + before / placeHalf);
 }
 
 /** What the best attribute gives. `points` are the word's own, `gain` 0..1. */
@@ -56,7 +87,8 @@ export function pairPoints(words: number): number {
 
 /**
  * What two neighbouring words give whose best finds are in the same attribute: their lesser gain, halved, thirded…
- * with every word between them. Words in the wrong order count as one further apart.
+ * with every word between them (closeness as in Rasolofo and Savoy 2003, who take the square). Words in the wrong
+ * order count as one further apart.
  */
 export function closenessLine(points: number, firstGain: number, secondGain: number, gap: number): number {
   return Math.round((points * Math.min(firstGain, secondGain)) / (1 + gap));
@@ -65,4 +97,9 @@ export function closenessLine(points: number, firstGain: number, secondGain: num
 /** Words between two positions of one attribute: 0 for "first second", 1 for "second first". */
 export function gapBetween(first: number, second: number): number {
   return second > first ? second - first - 1 : first - second;
+}
+
+/** What is given where the words, in order, are all that one value says: by the least of their gains. */
+export function wholeLine(leastGain: number): number {
+  return Math.round(perfect * wholeShare * leastGain);
 }

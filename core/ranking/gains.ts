@@ -1,6 +1,7 @@
 import { type AttributeProfile, isIndexedAsText } from '../catalog/profileAttributes.ts';
-import type { Setup } from '../setup/schema.ts';
-import { type MatchKind, quality } from './formula.ts';
+import { attributeAt, exactUpTo, placeAt, spotSteps, wordsAt } from '../index/spot.ts';
+import type { AttributeSetting, Setup } from '../setup/schema.ts';
+import { lengthFactor, type MatchKind, placeFactor, quality } from './formula.ts';
 
 export const matchKinds = Object.keys(quality) as readonly MatchKind[];
 export const kindNumber = Object.fromEntries(matchKinds.map((kind, index) => [kind, index])) as Record<
@@ -10,20 +11,90 @@ export const kindNumber = Object.fromEntries(matchKinds.map((kind, index) => [ki
 
 /** A gain that stands for "does not count as found": the attribute is not searched, or not in this way. */
 export const notFound = -1;
+/** Gains at or below this hold only where the whole value is found: `wholeOnly - gain` is kept. */
+export const wholeOnly = -2;
 
-/**
- * The gain of every attribute and kind of match, as one row of attributes for each kind (see formula.ts). Codes are
- * found exactly or by their beginning only. An attribute of weight 0 is found and gives nothing.
- */
-export function gainTable(attributes: readonly AttributeProfile[], setup: Setup): readonly Float64Array[] {
+/** Whether an attribute may be found in a way at all. Codes are found exactly, however they are split, or by their beginning. */
+export function isFoundBy(profile: AttributeProfile, setting: AttributeSetting | undefined, kind: MatchKind): boolean {
+  if (!isIndexedAsText(profile) || !setting?.searchable) return false;
+  switch (kind) {
+    case 'exact':
+    case 'joined':
+      return true;
+    case 'prefix':
+      return setting.prefixes ?? true;
+    case 'form':
+      return profile.kind !== 'code' && (setting.forms ?? true);
+    case 'oneEdit':
+    case 'twoEdits':
+      return profile.kind !== 'code' && (setting.corrections ?? true);
+    case 'split':
+    case 'synonym':
+      return profile.kind !== 'code';
+  }
+}
+
+/** The parts of one find's worth, each 0..1, and their product. */
+export interface GainParts {
+  readonly weight: number;
+  readonly quality: number;
+  readonly length: number;
+  readonly place: number;
+  readonly gain: number;
+}
+
+/** The definition of a gain: by how the word was found, in an attribute of this setting, at this spot. */
+export function gainParts(
+  setting: AttributeSetting,
+  heaviest: number,
+  kind: MatchKind,
+  spot: number,
+  sought: number,
+): GainParts {
+  const weight = heaviest === 0 ? 0 : setting.weight / heaviest;
+  const length = lengthFactor(wordsAt(spot), sought);
+  const place = setting.early ? placeFactor(placeAt(spot)) : 1;
+  return { weight, quality: quality[kind], length, place, gain: weight * quality[kind] * length * place };
+}
+
+/** The gains of every find there can be, for searches of any number of words. */
+export interface Gains {
+  readonly heaviest: number;
+  /** Whether any attribute counts only where its whole value is found. */
+  readonly hasWhole: boolean;
+  /** By kind of match, then by attribute: 1 where words are found so there, else 0. */
+  readonly found: readonly Uint8Array[];
+  /** For a search of so many words, by kind of match one row by spot (attribute, length, place; see spot.ts). */
+  table(sought: number): readonly Float64Array[];
+}
+
+/** Binds weights and settings to a catalog's attributes. Tables are made when first asked for, one for each length of search. */
+export function bindGains(attributes: readonly AttributeProfile[], setup: Setup): Gains {
   const settings = attributes.map((profile) => (isIndexedAsText(profile) ? setup.attributes[profile.key] : undefined));
   const heaviest = Math.max(0, ...settings.map((setting) => (setting?.searchable ? setting.weight : 0)));
-  return matchKinds.map((kind) =>
-    Float64Array.from(attributes, (profile, index) => {
-      const setting = settings[index];
-      if (!setting?.searchable) return notFound;
-      if (profile.kind === 'code' && kind !== 'exact' && kind !== 'prefix') return notFound;
-      return heaviest === 0 ? 0 : (setting.weight / heaviest) * quality[kind];
-    }),
+  const found = matchKinds.map((kind) =>
+    Uint8Array.from(attributes, (profile, index) => (isFoundBy(profile, settings[index], kind) ? 1 : 0)),
   );
+  const tables: (readonly Float64Array[])[] = [];
+  const tableFor = (sought: number): readonly Float64Array[] =>
+    matchKinds.map((kind, row) =>
+      Float64Array.from({ length: attributes.length * spotSteps }, (_, spot) => {
+        const attribute = attributeAt(spot);
+        const setting = settings[attribute];
+        if (!setting || found[row]![attribute] === 0) return notFound;
+        const { gain } = gainParts(setting, heaviest, kind, spot, sought);
+        const words = wordsAt(spot);
+        if (!setting.whole || words === 1) return gain;
+        return words > sought || words > exactUpTo ? notFound : wholeOnly - gain;
+      }),
+    );
+  return {
+    heaviest,
+    hasWhole: settings.some((setting) => setting?.searchable && setting.whole),
+    found,
+    table(sought) {
+      tables[sought] ??= tableFor(sought);
+      return tables[sought];
+    },
+  };
 }

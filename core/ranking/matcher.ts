@@ -1,8 +1,10 @@
 import { positionsLookedAt } from '../index/postings.ts';
 import type { Snapshot } from '../index/snapshot.ts';
+import { exactUpTo, wordsAt } from '../index/spot.ts';
 import type { QueryWord } from '../query/understand.ts';
-import { alsoLine, bestLine, closenessLine, gapBetween, pairPoints, wordPoints } from './formula.ts';
-import { kindNumber, notFound } from './gains.ts';
+import { alsoLine, bestLine, closenessLine, gapBetween, pairPoints, wholeLine, wordPoints } from './formula.ts';
+import { type Gains, kindNumber, notFound, wholeOnly } from './gains.ts';
+import { wholeValues } from './wholeValues.ts';
 
 /**
  * What matching found, valid until the next call: `records` ascending, and by record of the whole catalog the score in
@@ -22,7 +24,7 @@ export interface Matcher {
    * else 0. Cost: one step a posting of the words' terms; words are taken rarest first, so later ones only add to
    * records that are still in.
    */
-  match(words: readonly QueryWord[], gains: readonly Float64Array[], hidden: Uint8Array | null): Matches;
+  match(words: readonly QueryWord[], gains: Gains, hidden: Uint8Array | null): Matches;
   /** Every visible record, scored 0: a search of no words. */
   all(hidden: Uint8Array | null): Matches;
   /** Nothing: a search in which no word can be read. */
@@ -42,20 +44,26 @@ export function pointsByWord(words: readonly QueryWord[]): number[] {
  */
 export function openMatcher(snapshot: Snapshot): Matcher {
   const { records } = snapshot;
-  const { record: postingRecord, attribute: postingAttribute, start, positionStart, positions } = snapshot.postings;
+  const { record: postingRecord, spot: postingSpot, start, positionStart, positions } = snapshot.postings;
   const state = new Uint8Array(records);
   const score = new Int32Array(records);
   const second = new Float64Array(records);
   const touched = new Uint32Array(records);
   const candidates = new Uint32Array(records);
+  const adjacent = new Uint8Array(records);
   const bestOf: Float64Array[] = [];
   const postingOf: Int32Array[] = [];
 
+  /** The postings that hold of attributes counting only where their whole value is found. */
+  let whole: ReadonlySet<number> = new Set();
+
   /** Takes one posting into account; answers the new count of records that have the word of this turn. */
   function take(posting: number, gainOf: Float64Array, turn: number, slot: number, count: number): number {
-    const attribute = postingAttribute[posting]!;
-    const gain = gainOf[attribute]!;
-    if (gain === notFound) return count;
+    let gain = gainOf[postingSpot[posting]!]!;
+    if (gain < 0) {
+      if (gain === notFound || !whole.has(posting)) return count;
+      gain = wholeOnly - gain;
+    }
     const record = postingRecord[posting]!;
     const found = state[record]!;
     const best = bestOf[slot]!;
@@ -70,7 +78,8 @@ export function openMatcher(snapshot: Snapshot): Matcher {
     }
     if (found !== turn + 1) return count;
     const before = best[record]!;
-    const beforeAttribute = postingAttribute[bestPosting[record]!]!;
+    const attribute = postingSpot[posting]! >> 8;
+    const beforeAttribute = postingSpot[bestPosting[record]!]! >> 8;
     if (attribute === beforeAttribute) {
       if (gain > before) {
         best[record] = gain;
@@ -111,8 +120,12 @@ export function openMatcher(snapshot: Snapshot): Matcher {
     let areSorted = false;
     let count = 0;
     if (turn > 0) candidates.set(touched.subarray(0, before));
-    for (const { term, how } of word.expansions) {
+    for (const { term, how, phrase } of word.expansions) {
       const gainOf = gains[kindNumber[how]]!;
+      if (phrase) {
+        for (const posting of phrase.postings) count = take(posting, gainOf, turn, slot, count);
+        continue;
+      }
       const end = start[term + 1]!;
       if (turn === 0 || end - start[term]! < before * worthSeeking) {
         for (let posting = start[term]!; posting < end; posting++) count = take(posting, gainOf, turn, slot, count);
@@ -154,6 +167,7 @@ export function openMatcher(snapshot: Snapshot): Matcher {
 
   function addCloseness(words: number, count: number): void {
     const points = pairPoints(words);
+    for (let at = 0; at < count; at++) adjacent[touched[at]!] = 0;
     for (let pair = 0; pair + 1 < words; pair++) {
       const firstBest = bestOf[pair]!;
       const otherBest = bestOf[pair + 1]!;
@@ -163,9 +177,24 @@ export function openMatcher(snapshot: Snapshot): Matcher {
         const record = touched[at]!;
         const first = firstPosting[record]!;
         const other = otherPosting[record]!;
-        if (postingAttribute[first] !== postingAttribute[other]) continue;
-        score[record]! += closenessLine(points, firstBest[record]!, otherBest[record]!, leastGap(first, other));
+        if (postingSpot[first]! >> 8 !== postingSpot[other]! >> 8) continue;
+        const gap = leastGap(first, other);
+        if (gap === 0 && first !== other) adjacent[record]!++;
+        score[record]! += closenessLine(points, firstBest[record]!, otherBest[record]!, gap);
       }
+    }
+  }
+
+  /** Adds what the whole of a value gives: every word found in it, side by side in order, and nothing else. */
+  function addWhole(words: number, count: number): void {
+    if (words > exactUpTo) return;
+    const first = postingOf[0]!;
+    for (let at = 0; at < count; at++) {
+      const record = touched[at]!;
+      if (wordsAt(postingSpot[first[record]!]!) !== words || adjacent[record] !== words - 1) continue;
+      let least = bestOf[0]![record]!;
+      for (let slot = 1; slot < words; slot++) least = Math.min(least, bestOf[slot]![record]!);
+      score[record]! += wholeLine(least);
     }
   }
 
@@ -187,15 +216,18 @@ export function openMatcher(snapshot: Snapshot): Matcher {
     none: () => matches(touched.subarray(0, 0)),
     match(words, gains, hidden) {
       reset(hidden);
+      const table = gains.table(words.length);
+      if (gains.hasWhole) whole = wholeValues(snapshot.postings, words, table);
       const points = pointsByWord(words);
       const turns = [...words.keys()].sort((a, b) => words[b]!.rarity - words[a]!.rarity || a - b);
       let count = 0;
       for (const [turn, slot] of turns.entries()) {
-        count = gather(words[slot]!, turn, slot, gains, count);
+        count = gather(words[slot]!, turn, slot, table, count);
         if (count === 0) return matches(touched.subarray(0, 0));
         addWordLines(points[slot]!, count, slot, turn === 0);
       }
       addCloseness(words.length, count);
+      addWhole(words.length, count);
       return matches(ascending(count, turns.length));
     },
     all(hidden) {

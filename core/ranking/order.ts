@@ -1,4 +1,31 @@
+import type { Candidates } from './groupFamilies.ts';
 import { type Compare, kthLargest, selectFirst } from './select.ts';
+import type { Signal } from './signals.ts';
+
+/**
+ * Compares candidates by signals, then by `familyRank` where it is given, which makes the order total. A representative
+ * without a value stands last whatever the direction.
+ */
+export function compareBySignals(
+  signals: readonly Signal[],
+  { families, representatives }: Candidates,
+  familyRank: ((family: number) => number) | null,
+): Compare {
+  const count = signals.length;
+  const keys = signals.map((signal) => signal.keys);
+  const owners = signals.map(({ byRecord }) => (byRecord ? representatives : families));
+  return (a, b) => {
+    for (let at = 0; at < count; at++) {
+      const own = keys[at]!;
+      const owner = owners[at]!;
+      const first = own[owner[a]!]!;
+      const other = own[owner[b]!]!;
+      if (first < other) return -1;
+      if (first > other) return 1;
+    }
+    return familyRank ? familyRank(families[a]!) - familyRank(families[b]!) : 0;
+  };
+}
 
 export interface Ordered {
   /** Numbers of the first candidates, in order. */

@@ -7,11 +7,13 @@ import { arrange, type Placed } from '../rules/arrange.ts';
 import { hasBoost, withBoost } from '../rules/boosts.ts';
 import { isHidden } from '../rules/hiddenRecords.ts';
 import { type AppliedPin, type AppliedPull, pinsOf, pulledScore, pullsOf, totalPull } from '../rules/plansForSearch.ts';
+import type { SortingOrder } from '../setup/schema.ts';
 import { tokenize } from '../text/tokenize.ts';
 import { perfect } from './formula.ts';
 import { type Candidates, groupFamilies } from './groupFamilies.ts';
-import { orderCandidates } from './order.ts';
-import { bindSignals, compareBySignal, type Signal } from './tieBreakers.ts';
+import { compareBySignals, orderCandidates } from './order.ts';
+import { type Compare, selectFirst } from './select.ts';
+import { bindSignals, type Signal } from './signals.ts';
 
 export interface SearchRequest {
   readonly query: string;
@@ -26,6 +28,10 @@ export interface SearchRequest {
   readonly marks?: boolean;
   /** Only the products of this collection. */
   readonly collection?: string;
+  /** The order chosen from the sorting menu, by its key; relevance where it is absent or unknown. */
+  readonly sort?: string;
+  /** Asked for by the search box, while the shopper types. */
+  readonly box?: boolean;
   /** Tell each result's arithmetic. */
   readonly explain?: boolean;
 }
@@ -33,7 +39,7 @@ export interface SearchRequest {
 /** Visible records of pinned families that the words do not find, since a pin shows its product all the same. */
 function pinnedOnly(
   engine: Engine,
-  prepared: PreparedSetup,
+  hidden: Uint8Array | null,
   pins: readonly AppliedPin[],
   found: Uint32Array,
 ): number[] {
@@ -49,7 +55,7 @@ function pinnedOnly(
       const [from, to] = snapshot.recordsOf(family);
       return Array.from({ length: to - from }, (_, index) => from + index);
     })
-    .filter((record) => !isHidden(prepared.hidden, record));
+    .filter((record) => !isHidden(hidden, record));
 }
 
 function withRecords(found: Uint32Array, extra: readonly number[]): Uint32Array {
@@ -69,6 +75,12 @@ export interface Ranking {
   /** By candidate in order of relevance: the leader's score of its close-call group. */
   readonly leaders: ReadonlyMap<number, number>;
   readonly skuCandidate: number;
+  /** Whether what is sold out stands after everything in stock. */
+  readonly soldOutLast: boolean;
+  /** Whether the variant shown of a candidate is sold out. */
+  isSoldOut(candidate: number): boolean;
+  /** The order chosen from the sorting menu, with its signals; null for relevance. */
+  readonly sorted: { readonly order: SortingOrder; readonly signals: readonly Signal[] } | null;
   readonly isBrowsing: boolean;
   readonly total: number;
   readonly foundAny: boolean;
@@ -93,18 +105,20 @@ export function rank(
   scope: Scope | null = null,
 ): Ranking {
   const { snapshot, matcher } = engine;
+  const place = scope ? 'collections' : request.box ? 'box' : 'results';
+  const { hidden, soldOutLast } = prepared.at[place];
   const isBrowsing = request.query.trim() === '';
   const skuRecord = prepared.exactSku && !isBrowsing ? findExactSku(snapshot, request.query) : -1;
-  const sku = skuRecord >= 0 && !isHidden(prepared.hidden, skuRecord) ? skuRecord : -1;
+  const sku = skuRecord >= 0 && !isHidden(hidden, skuRecord) ? skuRecord : -1;
   const found = isBrowsing
-    ? { words: [], dropped: [], matches: matcher.all(prepared.hidden) }
+    ? { words: [], dropped: [], matches: matcher.all(hidden) }
     : tokenize(request.query).length === 0
       ? { words: [], dropped: [], matches: matcher.none() }
-      : findMatches(engine, prepared, request.query, { typing: request.typing ?? false, keepAll: sku >= 0 });
+      : findMatches(engine, prepared, request.query, { typing: request.typing ?? false, keepAll: sku >= 0, hidden });
 
   const plans = prepared.plans.get(searchKey(request.query)) ?? [];
   const appliedPins = isBrowsing ? [] : pinsOf(plans);
-  const extra = pinnedOnly(engine, prepared, appliedPins, found.matches.records);
+  const extra = pinnedOnly(engine, hidden, appliedPins, found.matches.records);
   if (sku >= 0) extra.push(sku);
   const everywhere = withRecords(found.matches.records, extra);
   const records = scope ? everywhere.filter((record) => scope.contains(record)) : everywhere;
@@ -131,27 +145,20 @@ export function rank(
       if (hasBoost(engine.boosts, family) && !pulls.has(snapshot.familyId(family)))
         scores[at] = pulledScore(scores[at]!, totalPull(withBoost([], engine.boosts, family)));
     }
-  const pins = appliedPins.flatMap((pin) => {
-    const candidate = candidateOf.get(snapshot.findFamily(pin.product));
-    return candidate === undefined ? [] : [{ candidate, place: pin.place, pin }];
-  });
-  const skuCandidate = sku < 0 ? -1 : (candidateOf.get(snapshot.recordFamily[sku]!) ?? -1);
+  const sorted = prepared.sortedBy(request.sort);
+  // An order the shopper has chosen is kept to: neither pins nor a part number stand before it.
+  const pins = sorted
+    ? []
+    : appliedPins.flatMap((pin) => {
+        const candidate = candidateOf.get(snapshot.findFamily(pin.product));
+        return candidate === undefined ? [] : [{ candidate, place: pin.place, pin }];
+      });
+  const skuCandidate = sku < 0 || sorted ? -1 : (candidateOf.get(snapshot.recordFamily[sku]!) ?? -1);
 
   const apart = new Set(pins.map(({ candidate }) => candidate));
   if (skuCandidate >= 0) apart.add(skuCandidate);
-  const free: number[] | null = apart.size === 0 ? null : [];
-  if (free) for (let at = 0; at < scores.length; at++) if (!apart.has(at)) free.push(at);
-  const freeScores = free ? Int32Array.from(free, (at) => scores[at]!) : scores;
-  const candidateAt = (at: number): number => (free ? free[at]! : at);
-  const own = isBrowsing ? scope : null;
-  const signals = own?.sort ? [...bindSignals(engine, [own.sort]), ...prepared.signals] : prepared.signals;
-  const placeByHand = (at: number): number => own?.byHand?.get(candidates.families[at]!) ?? 0;
-  const compare = (a: number, b: number): number =>
-    placeByHand(candidateAt(a)) - placeByHand(candidateAt(b)) ||
-    compareCandidates(engine, signals, candidates, candidateAt(a), candidateAt(b));
-  const { order, leaders } = orderCandidates(freeScores, prepared.width, wanted, compare);
-  const others = Array.from(order, candidateAt);
-  const leaderOf = new Map(others.map((candidate, index) => [candidate, leaders[index]!]));
+  const own = isBrowsing && !sorted ? scope : null;
+  const ordered = orderAll(engine, prepared, { candidates, scores, sorted, own, apart, soldOutLast }, wanted);
   const skuIsPinned = pins.some(({ candidate }) => candidate === skuCandidate);
   const lead = skuCandidate >= 0 && !skuIsPinned ? [skuCandidate] : [];
   return {
@@ -159,11 +166,14 @@ export function rank(
     dropped: found.dropped,
     candidates,
     scores,
-    placed: arrange(pins, [...lead, ...others], wanted),
+    placed: arrange(pins, [...lead, ...ordered.order], wanted),
     pins,
     pulls,
-    leaders: leaderOf,
+    leaders: ordered.leaders,
     skuCandidate,
+    soldOutLast,
+    isSoldOut: (candidate) => engine.inStock[candidates.representatives[candidate]!] === 0,
+    sorted,
     isBrowsing,
     total: candidates.families.length,
     foundAny: records.length > 0,
@@ -173,24 +183,67 @@ export function rank(
   };
 }
 
-/** The order inside a group of close calls: tie-breakers, then the family's id. Total. */
-function compareCandidates(
+interface ToOrder {
+  readonly candidates: Candidates;
+  readonly scores: Int32Array;
+  readonly sorted: Ranking['sorted'];
+  /** The collection whose own order holds. */
+  readonly own: Scope | null;
+  /** Candidates that have their place already. */
+  readonly apart: ReadonlySet<number>;
+  readonly soldOutLast: boolean;
+}
+
+/** The candidates that have no place yet, in order: in stock before sold out where that is wanted, each by relevance or as chosen. */
+function orderAll(
   engine: Engine,
-  signals: readonly Signal[],
-  candidates: Candidates,
-  a: number,
-  b: number,
-): number {
+  prepared: PreparedSetup,
+  { candidates, scores, sorted, own, apart, soldOutLast }: ToOrder,
+  wanted: number,
+): { readonly order: number[]; readonly leaders: Map<number, number> } {
   const { families, representatives } = candidates;
-  for (const signal of signals) {
-    const difference = compareBySignal(
-      signal.direction,
-      signal.valueOf(families[a]!, representatives[a]!),
-      signal.valueOf(families[b]!, representatives[b]!),
-    );
-    if (difference !== 0) return difference;
-  }
-  return engine.snapshot.familyRank(families[a]!) - engine.snapshot.familyRank(families[b]!);
+  const first = own?.sort ? bindSignals(engine, [own.sort], prepared.today) : [];
+  const tie = compareBySignals([...first, ...prepared.signals], candidates, engine.snapshot.familyRank);
+  const chosen = sorted ? compareBySignals(sorted.signals, candidates, null) : null;
+  const byHand = own?.byHand;
+  const placeByHand = (at: number): number => byHand!.get(families[at]!) ?? 0;
+  const compare: Compare = chosen
+    ? (a, b) => chosen(a, b) || scores[b]! - scores[a]! || tie(a, b)
+    : byHand
+      ? (a, b) => placeByHand(a) - placeByHand(b) || tie(a, b)
+      : tie;
+  const order: number[] = [];
+  const leaders = new Map<number, number>();
+  const take = (list: Uint32Array | null): void => {
+    if (order.length >= wanted) return;
+    const own = list ? Int32Array.from(list, (at) => scores[at]!) : scores;
+    const at = list ? (index: number): number => list[index]! : (index: number): number => index;
+    const left = wanted - order.length;
+    if (chosen) {
+      const all = list ?? Uint32Array.from(scores, (_, index) => index);
+      order.push(...selectFirst(all, Math.min(left, all.length), compare));
+      return;
+    }
+    const part = orderCandidates(own, prepared.width, left, list ? (a, b) => compare(list[a]!, list[b]!) : compare);
+    for (let index = 0; index < part.order.length; index++) {
+      const candidate = at(part.order[index]!);
+      order.push(candidate);
+      leaders.set(candidate, part.leaders[index]!);
+    }
+  };
+  const those = (fits: (candidate: number) => boolean): Uint32Array => {
+    const list = new Uint32Array(scores.length);
+    let count = 0;
+    for (let at = 0; at < scores.length; at++) if (fits(at)) list[count++] = at;
+    return list.subarray(0, count);
+  };
+  const isFree = (at: number): boolean => !apart.has(at);
+  if (soldOutLast) {
+    const { inStock } = engine;
+    take(those((at) => isFree(at) && inStock[representatives[at]!] === 1));
+    take(those((at) => isFree(at) && inStock[representatives[at]!] === 0));
+  } else take(apart.size === 0 ? null : those(isFree));
+  return { order, leaders };
 }
 
 /** Ids of the first `depth` products in order: for comparing two rankings without making cards. */

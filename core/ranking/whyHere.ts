@@ -1,35 +1,47 @@
-import type { Why } from '../answer.ts';
+import type { SignalTold, Why } from '../answer.ts';
 import { labelFromKey } from '../catalog/standardColumns.ts';
 import type { Engine, PreparedSetup } from '../prepareSetup.ts';
 import { totalPull } from '../rules/plansForSearch.ts';
 import { explainMatch } from './explainMatch.ts';
 import { pullsOn, type Ranking } from './rank.ts';
-import { compareBySignal } from './tieBreakers.ts';
+import type { Signal } from './signals.ts';
 
-/** The tie-breaker that put a product below the one before it, where both are of one group of close calls. */
-function decidingSignal(prepared: PreparedSetup, ranking: Ranking, index: number): string | null {
+const valueOf = ({ byRecord, values }: Signal, { candidates }: Ranking, candidate: number): number =>
+  values[(byRecord ? candidates.representatives : candidates.families)[candidate]!]!;
+
+/**
+ * The tie-breaker that put a product below the one before it, where both are of one group of close calls: its place
+ * among the signals, `id` where all were equal, null where the score decided.
+ */
+export function decidingSignal(prepared: PreparedSetup, ranking: Ranking, index: number): number | 'id' | null {
   const { candidate } = ranking.placed[index]!;
   const before = ranking.placed[index - 1];
   const leader = ranking.leaders.get(candidate);
   if (!before || before.pin !== null || leader === undefined || ranking.leaders.get(before.candidate) !== leader)
     return null;
-  const { families, representatives } = ranking.candidates;
-  const deciding = prepared.signals.find(
-    (signal) =>
-      compareBySignal(
-        signal.direction,
-        signal.valueOf(families[before.candidate]!, representatives[before.candidate]!),
-        signal.valueOf(families[candidate]!, representatives[candidate]!),
-      ) !== 0,
-  );
-  return deciding?.attribute ?? 'id';
+  if (startsSoldOut(ranking, index)) return null;
+  const deciding = prepared.signals.findIndex(({ byRecord, keys }) => {
+    const owner = byRecord ? ranking.candidates.representatives : ranking.candidates.families;
+    return keys[owner[before.candidate]!] !== keys[owner[candidate]!];
+  });
+  return deciding < 0 ? 'id' : deciding;
 }
+
+/** Whether a place is the first of those that are sold out, where they stand after everything in stock. */
+function startsSoldOut({ soldOutLast, placed, isSoldOut }: Ranking, index: number): boolean {
+  return soldOutLast && isSoldOut(placed[index]!.candidate) && !isSoldOut(placed[index - 1]!.candidate);
+}
+
+const howOf = ({ pulledBy, halfLife, lowBelow }: Signal): SignalTold['how'] => {
+  if (lowBelow !== undefined) return 'enough';
+  if (halfLife !== undefined) return 'newness';
+  return pulledBy === undefined ? 'plain' : 'pulled';
+};
 
 /** The whole arithmetic of the product at one place (`index` from 0) of a ranking. */
 export function whyHere(engine: Engine, prepared: PreparedSetup, ranking: Ranking, index: number): Why {
   const { snapshot } = engine;
   const { candidate, pin } = ranking.placed[index]!;
-  const family = ranking.candidates.families[candidate]!;
   const representative = ranking.candidates.representatives[candidate]!;
   const lines = explainMatch(snapshot, prepared.setup, prepared.gains, ranking.words, representative);
   const pulls = pullsOn(engine, ranking, candidate);
@@ -37,9 +49,21 @@ export function whyHere(engine: Engine, prepared: PreparedSetup, ranking: Rankin
   const leader = ranking.leaders.get(candidate);
   const labels = new Map(snapshot.attributes.map(({ key, label }) => [key, label]));
   const applied = pin === null ? null : ranking.pins[pin]!.pin;
+  const told = (signal: Signal): SignalTold => {
+    const value = valueOf(signal, ranking, candidate);
+    return {
+      attribute: signal.attribute,
+      label: labels.get(signal.attribute) ?? labelFromKey(signal.attribute),
+      direction: signal.direction,
+      value: Number.isNaN(value) ? null : value,
+      how: howOf(signal),
+    };
+  };
+  const decided = decidingSignal(prepared, ranking, index);
   return {
     words: isSku ? [] : (lines?.words ?? []),
     closeness: isSku ? [] : (lines?.closeness ?? []),
+    whole: isSku ? null : (lines?.whole ?? null),
     matchScore: ranking.candidates.scores[candidate]!,
     pulls: [...pulls],
     totalPull: totalPull(pulls),
@@ -50,18 +74,11 @@ export function whyHere(engine: Engine, prepared: PreparedSetup, ranking: Rankin
         : {
             leader,
             width: prepared.width,
-            signals: prepared.signals.map((signal) => {
-              const value = signal.valueOf(family, representative);
-              const label = labels.get(signal.attribute) ?? labelFromKey(signal.attribute);
-              return {
-                attribute: signal.attribute,
-                label,
-                direction: signal.direction,
-                value: Number.isNaN(value) ? null : value,
-              };
-            }),
-            decidedBy: decidingSignal(prepared, ranking, index),
+            signals: prepared.signals.map(told),
+            decidedBy: typeof decided === 'number' ? prepared.signals[decided]!.attribute : decided,
           },
+    sorted: ranking.sorted && { label: ranking.sorted.order.label, signals: ranking.sorted.signals.map(told) },
+    afterStock: ranking.soldOutLast && pin === null && !isSku && ranking.isSoldOut(candidate),
     pin: applied && { plan: applied.plan, planName: applied.planName, place: applied.place },
     exactSku: isSku,
     place: index + 1,

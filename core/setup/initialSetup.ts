@@ -1,6 +1,6 @@
 import { type AttributeProfile, hasChoices, isIndexedAsText } from '../catalog/profileAttributes.ts';
 import { availability, standardColumn } from '../catalog/standardColumns.ts';
-import type { AttributeSetting, FilterSetting, Setup, TieBreaker } from './schema.ts';
+import type { AttributeSetting, FilterSetting, Setup, SortingOrder, TieBreaker } from './schema.ts';
 
 /** Weights for a beginning: what names a product counts most, long text least. Own attributes by their usual names. */
 const usualWeights: Readonly<Record<string, number>> = {
@@ -53,15 +53,41 @@ function firstFilters(profiles: readonly AttributeProfile[]): Record<string, Fil
   );
 }
 
-function firstTieBreakers(profiles: readonly AttributeProfile[]): TieBreaker[] {
-  const known = new Set(profiles.map((profile) => profile.key));
+/** Ratings at the mean that a product's own are weighed against, at first. */
+export const usualPull = 10;
+
+function firstTieBreakers(known: ReadonlySet<string>): TieBreaker[] {
+  const hasCounts = known.has('ratings');
   return [availability.key, 'units_sold', 'rating']
     .filter((attribute) => known.has(attribute))
-    .map((attribute) => ({ attribute, direction: 'high' }));
+    .map((attribute) => ({
+      attribute,
+      direction: 'high',
+      ...(attribute === 'rating' && hasCounts && { pulledBy: usualPull }),
+    }));
+}
+
+/** The sorting menu to begin with: relevance, and the orders every shop has, where the catalog has what they need. */
+export function firstOrders(known: ReadonlySet<string>): SortingOrder[] {
+  const order = (key: string, label: string, signal: TieBreaker): SortingOrder[] =>
+    known.has(signal.attribute) ? [{ key, label, signals: [signal] }] : [];
+  return [
+    { key: 'relevance', label: 'Best match', signals: [] },
+    ...order('price-up', 'Price, low to high', { attribute: 'price', direction: 'low' }),
+    ...order('price-down', 'Price, high to low', { attribute: 'price', direction: 'high' }),
+    ...order('newest', 'Newest', { attribute: 'date_added', direction: 'high' }),
+    ...order('best-rated', 'Best rated', {
+      attribute: 'rating',
+      direction: 'high',
+      ...(known.has('ratings') && { pulledBy: usualPull }),
+    }),
+    ...order('most-bought', 'Most bought', { attribute: 'units_sold', direction: 'high' }),
+  ];
 }
 
 /** A setup to begin with, from what the catalog holds; deterministic, so the same catalog always begins the same way. */
 export function initialSetup(profiles: readonly AttributeProfile[]): Setup {
+  const known = new Set(profiles.map(({ key }) => key));
   return {
     format: 'clever-shelf-setup',
     version: 1,
@@ -69,7 +95,10 @@ export function initialSetup(profiles: readonly AttributeProfile[]): Setup {
     relevance: {
       spelling: { tolerance: true },
       closeCall: { width: 3 },
-      tieBreakers: { signals: firstTieBreakers(profiles) },
+      tieBreakers: { signals: firstTieBreakers(known) },
+      soldOut: { results: 'asItIs', box: 'asItIs', collections: 'asItIs' },
+      partNumbers: { lead: true },
+      sorting: { orders: firstOrders(known) },
     },
     filters: firstFilters(profiles),
     plans: {},

@@ -16,6 +16,14 @@ export const attributeSettingSchema = z.strictObject({
   /** How much finding a word here counts, 0 to 100; only its proportion to the heaviest weight matters. */
   weight: z.number().min(0).max(100),
   onCard: z.boolean(),
+  /** Whether early words count more than late ones; absent: no. */
+  early: z.boolean().optional(),
+  /** Whether other forms of a word, its beginning, and corrections are found here; absent: yes. Codes have no forms and no corrections. */
+  forms: z.boolean().optional(),
+  prefixes: z.boolean().optional(),
+  corrections: z.boolean().optional(),
+  /** Whether a find counts only where the search has the whole value; absent: no. */
+  whole: z.boolean().optional(),
   /** Which value counts where the file and a decision made here both have one; absent: the decision. */
   wins: z.enum(['here', 'file']).optional(),
 });
@@ -24,9 +32,55 @@ export type AttributeSetting = z.infer<typeof attributeSettingSchema>;
 export const spellingSchema = z.strictObject({ tolerance: z.boolean() });
 /** Width in points of the score, 0 to 100: 0 lets only equal scores tie. */
 export const closeCallSchema = z.strictObject({ width: z.number().min(0).max(100) });
-export const tieBreakerSchema = z.strictObject({ attribute: key, direction: z.enum(['high', 'low']) });
+/**
+ * One business signal with its direction. `attribute` is a number, price or date attribute, `availability`, or `margin`
+ * (the share of the price that its cost leaves). The others are optional:
+ *
+ * - `pulledBy`: for ratings, as many ratings at the shop's mean are added to the product's own;
+ * - `halfLife`: for dates, newness in whole percent, halved with every so many days;
+ * - `lowBelow`: for stock, only whether there are at least so many.
+ */
+export const tieBreakerSchema = z.strictObject({
+  attribute: key,
+  direction: z.enum(['high', 'low']),
+  pulledBy: z.number().min(0).max(10_000).optional(),
+  halfLife: z.number().min(1).max(10_000).optional(),
+  lowBelow: z.number().min(1).max(1_000_000).optional(),
+});
 export type TieBreaker = z.infer<typeof tieBreakerSchema>;
 export const tieBreakersSchema = z.strictObject({ signals: z.array(tieBreakerSchema).max(12) });
+
+/** Where shoppers meet products that may be sold out: results, the search box while they type, collection pages. */
+export const stockPlaces = ['results', 'box', 'collections'] as const;
+export type StockPlace = (typeof stockPlaces)[number];
+export const soldOutWays = ['asItIs', 'last', 'notAtAll'] as const;
+export type SoldOutWay = (typeof soldOutWays)[number];
+const soldOutWay = z.enum(soldOutWays);
+export const soldOutSchema = z.strictObject({ results: soldOutWay, box: soldOutWay, collections: soldOutWay });
+/** Whether a search that is exactly one part number leads straight to its product. */
+export const partNumbersSchema = z.strictObject({ lead: z.boolean() });
+
+/** One entry of the shopper's sorting menu; without signals it is the order of relevance. */
+export const orderSchema = z.strictObject({
+  key: key,
+  label: z.string().trim().min(1).max(60),
+  signals: z.array(tieBreakerSchema).max(3),
+});
+export type SortingOrder = z.infer<typeof orderSchema>;
+/** The shopper's sorting menu, in order; one entry stands for relevance, which is what a search begins with. */
+export const sortingSchema = z.strictObject({
+  orders: z
+    .array(orderSchema)
+    .min(1)
+    .max(12)
+    .refine((orders) => orders.filter(({ signals }) => signals.length === 0).length === 1, {
+      message: 'must have one order by relevance, which names no signal',
+    })
+    .refine((orders) => new Set(orders.map(({ key: own }) => own)).size === orders.length, {
+      message: 'must not have the same key twice',
+    }),
+});
+const byRelevance: SortingOrder = { key: 'relevance', label: 'Best match', signals: [] };
 
 export const filterKinds = ['ticks', 'single', 'range'] as const;
 export const filterSettingSchema = z.strictObject({
@@ -127,6 +181,9 @@ export const setupSchema = z.strictObject({
     spelling: spellingSchema,
     closeCall: closeCallSchema,
     tieBreakers: tieBreakersSchema,
+    soldOut: soldOutSchema.default({ results: 'asItIs', box: 'asItIs', collections: 'asItIs' }),
+    partNumbers: partNumbersSchema.default({ lead: true }),
+    sorting: sortingSchema.default({ orders: [byRelevance] }),
   }),
   filters: z.record(key, filterSettingSchema),
   plans: z.record(key, shelfPlanSchema),
@@ -155,6 +212,9 @@ const relevanceEntries = {
   spelling: spellingSchema,
   closeCall: closeCallSchema,
   tieBreakers: tieBreakersSchema,
+  soldOut: soldOutSchema,
+  partNumbers: partNumbersSchema,
+  sorting: sortingSchema,
 } as const;
 
 /** The schema one entry of a part is held to, or null where the part has no such entry. */

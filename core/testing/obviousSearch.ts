@@ -3,18 +3,22 @@ import { isIndexedAsText } from '../catalog/profileAttributes.ts';
 import { type CatalogRecord, textsOf } from '../catalog/record.ts';
 import { type ChosenFilters, readRange } from '../facets/filters.ts';
 import { positionsLookedAt, valueGap } from '../index/postings.ts';
+import { givingUp } from '../query/findMatches.ts';
 import {
   alsoLine,
   bestLine,
   closenessLine,
   gapBetween,
+  lengthFactor,
   type MatchKind,
   pairPoints,
+  placeFactor,
   quality,
   rarity,
+  wholeLine,
   wordPoints,
 } from '../ranking/formula.ts';
-import type { Setup } from '../setup/schema.ts';
+import type { Setup, TieBreaker } from '../setup/schema.ts';
 import { allowedEdits, editDistance } from '../text/editDistance.ts';
 import { readableToken } from '../text/quantity.ts';
 import { isNumberLike, normalizeCode, readWords, tokenize } from '../text/tokenize.ts';
@@ -26,8 +30,14 @@ import { stem } from '../text/wordForms.ts';
  */
 interface ReadRecord {
   readonly record: CatalogRecord;
-  /** By attribute number, then by token: its positions. */
-  readonly texts: readonly ReadonlyMap<string, readonly number[]>[];
+  /** By attribute number, then by token: how it stands there. */
+  readonly texts: readonly ReadonlyMap<string, Standing>[];
+}
+interface Standing {
+  readonly positions: readonly number[];
+  /** Words of the shortest value that holds it, and how many of them stand before it there. */
+  readonly words: number;
+  readonly before: number;
 }
 
 export interface ObviousResult {
@@ -60,32 +70,52 @@ function soughtIn(query: string, isKnown: (token: string) => boolean): Sought[] 
   return all.filter(({ token }, at) => all.findIndex((other) => other.token === token) === at);
 }
 
+interface Way {
+  readonly token: string;
+  readonly how: MatchKind;
+  /** The tokens that must stand side by side, where the word stands as several. */
+  readonly phrase?: readonly string[];
+}
 interface Word {
   readonly text: string;
-  readonly ways: readonly { readonly token: string; readonly how: MatchKind }[];
+  readonly ways: readonly Way[];
   readonly rarity: number;
 }
 
 function readTexts(record: CatalogRecord, attributes: readonly AttributeProfile[]): ReadRecord['texts'] {
   return attributes.map((profile) => {
-    const positions = new Map<string, number[]>();
-    if (!isIndexedAsText(profile)) return positions;
+    const standings = new Map<string, Standing>();
+    if (!isIndexedAsText(profile)) return standings;
     const all = profile.key === 'sku' ? [record.sku] : textsOf(record.values[profile.key]);
     let position = 0;
     for (const text of profile.kind === 'path' ? all.slice(-1) : all) {
       const { tokens, quantities } =
         profile.kind === 'code' ? { tokens: [normalizeCode(text)].filter(Boolean), quantities: [] } : readWords(text);
-      const stand = (token: string, at: number) =>
-        positions.set(
-          token,
-          [...(positions.get(token) ?? []), position + at].sort((a, b) => a - b),
-        );
+      const stand = (token: string, at: number) => {
+        const here: Standing = { positions: [position + at], words: asStep(tokens.length), before: asStep(at + 1) - 1 };
+        const known = standings.get(token);
+        const positions = [...(known?.positions ?? []), position + at].sort((a, b) => a - b);
+        const isBetter =
+          !known || here.words < known.words || (here.words === known.words && here.before < known.before);
+        standings.set(token, { ...(isBetter ? here : known), positions });
+      };
       for (const [at, token] of tokens.entries()) stand(token, at);
       for (const { token, at } of quantities) stand(token, at);
       position += tokens.length + valueGap;
     }
-    return positions;
+    return standings;
   });
+}
+
+/** Lengths above eight are told in steps. */
+const asStep = (count: number): number => [385, 193, 97, 49, 25, 17, 13, 9].find((least) => count >= least) ?? count;
+
+/** What a search may ask for besides its words. */
+export interface ObviousRequest {
+  readonly filters?: ChosenFilters;
+  readonly typing?: boolean;
+  readonly sort?: string;
+  readonly box?: boolean;
 }
 
 export function obviousSearch(
@@ -93,8 +123,8 @@ export function obviousSearch(
   attributes: readonly AttributeProfile[],
   setup: Setup,
   query: string,
-  chosen: ChosenFilters = {},
-  typing = false,
+  { filters: chosen = {}, typing = false, sort = '', box = false }: ObviousRequest = {},
+  today = 0,
 ): ObviousAnswer {
   const all = records.map((record): ReadRecord => ({ record, texts: readTexts(record, attributes) }));
   const heaviest = Math.max(
@@ -103,19 +133,28 @@ export function obviousSearch(
       .filter(isIndexedAsText)
       .map(({ key }) => (setup.attributes[key]?.searchable ? setup.attributes[key].weight : 0)),
   );
-  const gainOf = (attribute: number, how: MatchKind): number | null => {
+  const isFound = (attribute: number, how: MatchKind): boolean => {
     const profile = attributes[attribute]!;
     const setting = setup.attributes[profile.key];
-    if (!setting?.searchable) return null;
-    if (profile.kind === 'code' && how !== 'exact' && how !== 'prefix') return null;
-    return heaviest === 0 ? 0 : (setting.weight / heaviest) * quality[how];
+    if (!setting?.searchable || !isIndexedAsText(profile)) return false;
+    const isCode = profile.kind === 'code';
+    if (how === 'prefix') return setting.prefixes !== false;
+    if (how === 'form') return !isCode && setting.forms !== false;
+    if (how === 'oneEdit' || how === 'twoEdits') return !isCode && setting.corrections !== false;
+    return !isCode || how === 'exact' || how === 'joined';
+  };
+  const gainOf = (attribute: number, how: MatchKind, standing: Standing, sought: number): number => {
+    const setting = setup.attributes[attributes[attribute]!.key]!;
+    const weight = heaviest === 0 ? 0 : setting.weight / heaviest;
+    const place = setting.early ? placeFactor(standing.before) : 1;
+    return weight * quality[how] * lengthFactor(standing.words, sought) * place;
   };
   const holding = new Map<string, Set<ReadRecord>>();
   const standsIn = new Map<string, Set<number>>();
   const inPlainText = new Set<string>();
   for (const read of all)
-    for (const [attribute, positions] of read.texts.entries())
-      for (const token of positions.keys()) {
+    for (const [attribute, standings] of read.texts.entries())
+      for (const token of standings.keys()) {
         if (attributes[attribute]!.kind !== 'code') inPlainText.add(token);
         if (!holding.has(token)) {
           holding.set(token, new Set());
@@ -126,7 +165,7 @@ export function obviousSearch(
       }
   const vocabulary = [...holding.keys()].sort((a, b) => (a < b ? -1 : 1));
   const reaches = (token: string, how: MatchKind): boolean =>
-    [...standsIn.get(token)!].some((attribute) => gainOf(attribute, how) !== null);
+    [...standsIn.get(token)!].some((attribute) => isFound(attribute, how));
 
   const entries = Object.values(setup.vocabulary);
   const stopWords = new Set(
@@ -140,12 +179,52 @@ export function obviousSearch(
         const words = entry.what === 'synonyms' && entry.on ? entry.words.flatMap(tokenize) : [];
         return words.includes(token) ? words.filter((word) => word !== token) : [];
       });
-  const expand = (sought: Sought, last: boolean, widen: boolean): Word => {
+  /** The words as one with their neighbours: two of any kind, up to four where they make a code of letters and digits. */
+  const joinedWith = (texts: readonly Sought[], at: number): string[] => {
+    const found: string[] = [];
+    for (let from = 0; from <= at; from++)
+      for (let to = at + 1; to <= Math.min(texts.length, from + 4); to++) {
+        const tokens = texts.slice(from, to).map(({ token }) => token);
+        const text = tokens.join('');
+        const isWord =
+          text.length >= 4 && text.length <= 40 && [...text].every((letter) => /[\p{L}\p{N}]/u.test(letter));
+        const isCode = /\d/.test(text) && /\p{L}/u.test(text);
+        if (tokens.length >= 2 && isWord && (tokens.length === 2 || isCode)) found.push(text);
+      }
+    return found;
+  };
+  /** Where in a record some tokens stand one after another: by attribute, as the first of them stands there. */
+  const phraseIn = (read: ReadRecord, tokens: readonly string[]): Map<number, Standing> =>
+    new Map(
+      [...read.texts.entries()].flatMap(([attribute, standings]): [number, Standing][] => {
+        const all = tokens.map((token) => standings.get(token));
+        const first = all[0];
+        if (!first || all.includes(undefined)) return [];
+        const stands = first.positions.some((at) => all.every((each, place) => each!.positions.includes(at + place)));
+        return stands && isFound(attribute, 'split') ? [[attribute, first]] : [];
+      }),
+    );
+  const waysToSplit = (word: string): string[][] => {
+    if (/^\p{L}+$/u.test(word))
+      return [...word]
+        .map((_, at) => [word.slice(0, at), word.slice(at)])
+        .filter(([a, b]) => a!.length >= 3 && b!.length >= 3);
+    if (!/^[\p{L}\p{N}]+$/u.test(word)) return [];
+    const borders = [...word].flatMap((_, at) =>
+      at > 0 && /\p{L}/u.test(word[at]!) !== /\p{L}/u.test(word[at - 1]!) ? [at] : [],
+    );
+    const cuts = borders.slice(0, 3);
+    return Array.from({ length: 2 ** cuts.length - 1 }, (_, number) => {
+      const chosen = cuts.filter((__, bit) => ((number + 1) >> bit) & 1);
+      return [0, ...chosen].map((from, at) => word.slice(from, chosen[at] ?? word.length));
+    });
+  };
+  const expand = (sought: Sought, last: boolean, widen: boolean, joined: readonly string[]): Word => {
     const text = sought.token;
-    const ways: { token: string; how: MatchKind }[] = [];
-    const add = (tokens: string[], how: MatchKind) => {
+    const ways: Way[] = [];
+    const add = (tokens: readonly string[], how: MatchKind) => {
       for (const token of tokens)
-        if (reaches(token, how) && !ways.some((way) => way.token === token)) ways.push({ token, how });
+        if (reaches(token, how) && !ways.some((way) => !way.phrase && way.token === token)) ways.push({ token, how });
     };
     add(
       vocabulary.filter((token) => token === text),
@@ -155,9 +234,29 @@ export function obviousSearch(
       vocabulary.filter((token) => token !== text && inPlainText.has(token) && stem(token) === stem(text)),
       'form',
     );
+    for (const one of joined)
+      add(
+        vocabulary.filter(
+          (token) => token !== text && (token === one || (inPlainText.has(token) && stem(token) === stem(one))),
+        ),
+        'joined',
+      );
+    const divided = text.startsWith('=')
+      ? []
+      : waysToSplit(text)
+          .filter((parts) => parts.every((part) => holding.has(part)))
+          .sort((a, b) => {
+            const commonness = (parts: string[]) => Math.min(...parts.map((part) => holding.get(part)!.size));
+            return commonness(b) - commonness(a) || (a[0]! < b[0]! ? -1 : 1);
+          })
+          .slice(0, 3)
+          .filter((parts) => all.some((read) => phraseIn(read, parts).size > 0));
+    for (const parts of divided) ways.push({ token: parts[0]!, how: 'split', phrase: parts });
     for (const synonym of synonymsOf(text))
       add(
-        vocabulary.filter((token) => token === synonym || (inPlainText.has(token) && stem(token) === stem(synonym))),
+        vocabulary.filter(
+          (token) => token !== text && (token === synonym || (inPlainText.has(token) && stem(token) === stem(synonym))),
+        ),
         'synonym',
       );
     if (last && text.length >= 2 && !text.startsWith('=') && (typing || ways.length === 0))
@@ -173,53 +272,97 @@ export function obviousSearch(
         .filter(({ token, edits }) => edits <= limit && reaches(token, edits === 1 ? 'oneEdit' : 'twoEdits'));
       const fewest = Math.min(...near.map(({ edits }) => edits));
       const order = near
-        .filter(({ edits }) => edits === fewest)
+        .filter(({ edits }) => widen || edits === fewest)
         .sort(
           (a, b) =>
+            a.edits - b.edits ||
             Number(a.token[0] !== text[0]) - Number(b.token[0] !== text[0]) ||
             holding.get(b.token)!.size - holding.get(a.token)!.size ||
             (a.token < b.token ? -1 : 1),
         );
-      for (const { token, edits } of order.slice(0, 6)) add([token], edits === 1 ? 'oneEdit' : 'twoEdits');
+      const isWay = (token: string) => ways.some((way) => way.token === token);
+      const added = order.slice(0, 6).filter(({ token }) => !isWay(token));
+      for (const { token, edits } of added) ways.push({ token, how: edits === 1 ? 'oneEdit' : 'twoEdits' });
     }
-    const found = ways.reduce((sum, { token }) => sum + holding.get(token)!.size, 0);
+    const found = ways.reduce((sum, { token, phrase }) => {
+      if (phrase) return sum + all.filter((read) => phraseIn(read, phrase).size > 0).length;
+      return sum + holding.get(token)!.size;
+    }, 0);
     return { text: sought.text, ways, rarity: rarity(records.length, Math.min(found, records.length)) };
   };
 
   interface Find {
     readonly attribute: number;
     readonly gain: number;
-    readonly positions: readonly number[];
+    readonly standing: Standing;
+    readonly token: string;
   }
-  const finds = (read: ReadRecord, word: Word): Find[] => {
+  /** How one way of a word stands in a record, by attribute in which it is found so. */
+  const standingsOf = (read: ReadRecord, { token, how, phrase }: Way): [number, Standing][] => {
+    if (phrase) return [...phraseIn(read, phrase)];
+    return [...read.texts.entries()].flatMap(([attribute, standings]): [number, Standing][] => {
+      const standing = standings.get(token);
+      return standing && isFound(attribute, how) ? [[attribute, standing]] : [];
+    });
+  };
+  /**
+   * Whether a find holds in an attribute that counts only where its whole value is found: the value is that one word,
+   * or some word of the search stands at each of its places.
+   */
+  const isHeld = (read: ReadRecord, words: readonly Word[], attribute: number, standing: Standing): boolean => {
+    const { words: size, before, positions } = standing;
+    if (!setup.attributes[attributes[attribute]!.key]?.whole || size === 1) return true;
+    if (size > words.length || size > 8) return false;
+    const others = words.flatMap((word) =>
+      word.ways.flatMap((way) => standingsOf(read, way).filter(([own]) => own === attribute)),
+    );
+    return positions.some((at) =>
+      Array.from({ length: size }, (_, place) => place).every((place) =>
+        others.some(
+          ([, other]) =>
+            other.words === size && other.before === place && other.positions.includes(at - before + place),
+        ),
+      ),
+    );
+  };
+  const finds = (read: ReadRecord, word: Word, words: readonly Word[]): Find[] => {
     const best = new Map<number, Find>();
-    for (const { token, how } of word.ways)
-      for (const [attribute, positions] of read.texts.entries()) {
-        const gain = gainOf(attribute, how);
-        const at = positions.get(token);
-        if (gain === null || !at || gain <= (best.get(attribute)?.gain ?? -1)) continue;
-        best.set(attribute, { attribute, gain, positions: at.slice(0, positionsLookedAt) });
+    for (const way of word.ways)
+      for (const [attribute, standing] of standingsOf(read, way)) {
+        if (!isHeld(read, words, attribute, standing)) continue;
+        const gain = gainOf(attribute, way.how, standing, words.length);
+        if (gain > (best.get(attribute)?.gain ?? -1))
+          best.set(attribute, { attribute, gain, standing, token: way.token });
       }
     return [...best.values()].sort((a, b) => b.gain - a.gain || a.attribute - b.attribute);
   };
   const scoreOf = (read: ReadRecord, words: readonly Word[]): number | null => {
     const rarities = words.reduce((sum, word) => sum + word.rarity, 0);
-    const lists = words.map((word) => finds(read, word));
+    const lists = words.map((word) => finds(read, word, words));
     if (lists.some((list) => list.length === 0)) return null;
     let score = 0;
+    let sideBySide = 0;
     for (const [index, [best, second]] of lists.entries()) {
       const points = (wordPoints(words.length) * words[index]!.rarity) / rarities;
       score += bestLine(points, best!.gain) + (second ? alsoLine(points, best!.gain, second.gain) : 0);
       const next = lists[index + 1]?.[0];
       if (!next || next.attribute !== best!.attribute) continue;
-      const gap = Math.min(...best!.positions.flatMap((a) => next.positions.map((b) => gapBetween(a, b))));
+      const looked = ({ standing }: Find) => standing.positions.slice(0, positionsLookedAt);
+      const gap = Math.min(...looked(best!).flatMap((a) => looked(next).map((b) => gapBetween(a, b))));
+      if (gap === 0 && best!.token !== next.token) sideBySide++;
       score += closenessLine(pairPoints(words.length), best!.gain, next.gain, gap);
     }
+    const bests = lists.map(([best]) => best!);
+    if (words.length <= 8 && sideBySide === words.length - 1 && bests[0]!.standing.words === words.length)
+      score += wholeLine(Math.min(...bests.map(({ gain }) => gain)));
     return score;
   };
 
+  const inStock = (read: ReadRecord): boolean => read.record.values.availability !== 'Sold out';
+  const soldOut = setup.relevance.soldOut[box ? 'box' : 'results'];
   const hidden = ({ record }: ReadRecord): boolean =>
     record.values.hidden !== undefined ||
+    (soldOut === 'notAtAll' && record.values.availability === 'Sold out') ||
     Object.values(setup.hiding).some((hiding) =>
       hiding.what === 'product' ? hiding.product === record.familyId : textsOf(record.values.tags).includes(hiding.tag),
     );
@@ -237,7 +380,7 @@ export function obviousSearch(
   const telling = read.filter(({ token }) => !stopWords.has(token));
   const texts = telling.length > 0 ? telling : read;
   const code = normalizeCode(query);
-  const skuOn = setup.attributes.sku?.searchable ?? false;
+  const skuOn = (setup.attributes.sku?.searchable ?? false) && setup.relevance.partNumbers.lead;
   const skuOwner =
     query.trim() && skuOn && code.length >= 3
       ? all.find(({ record }) => normalizeCode(record.sku) === code)
@@ -248,20 +391,24 @@ export function obviousSearch(
   if (query.trim() === '') found = new Map(visible.map((read) => [read, 0]));
   else if (texts.length === 0) found = new Map();
   else {
-    const words = texts.map((text, at) => expand(text, at === texts.length - 1, false));
+    const wordsFor = (widen: boolean): Word[] =>
+      texts.map((text, at) => expand(text, at === texts.length - 1, widen, joinedWith(texts, at)));
+    const words = wordsFor(false);
     found = find(words);
     if (found.size === 0 && !skuRead) {
-      if (setup.relevance.spelling.tolerance)
-        found = find(texts.map((text, at) => expand(text, at === texts.length - 1, true)));
+      if (setup.relevance.spelling.tolerance) found = find(wordsFor(true));
       const order = [...words].sort(
         (a, b) =>
           Number(a.ways.length > 0) - Number(b.ways.length > 0) ||
           a.rarity - b.rarity ||
           words.indexOf(b) - words.indexOf(a),
       );
-      for (let gone = 1; found.size === 0 && gone <= Math.floor(words.length / 2); gone++) {
-        found = find(words.filter((word) => !order.slice(0, gone).includes(word)));
-        if (found.size > 0) dropped = order.slice(0, gone).map(({ text }) => text);
+      for (const gone of found.size > 0 ? [] : givingUp(words.length)) {
+        const given = gone.map((place) => order[place]!);
+        found = find(words.filter((word) => !given.includes(word)));
+        if (found.size === 0) continue;
+        dropped = given.map(({ text }) => text);
+        break;
       }
     }
   }
@@ -304,7 +451,6 @@ export function obviousSearch(
     counts[filter] = Object.fromEntries(Object.entries(families).map(([text, set]) => [text, set.size]));
   }
 
-  const inStock = (read: ReadRecord): boolean => read.record.values.availability !== 'Sold out';
   const best = new Map<string, { read: ReadRecord; score: number }>();
   for (const read of all) {
     const score = found.get(read);
@@ -314,17 +460,52 @@ export function obviousSearch(
       !before || score > before.score || (score === before.score && !inStock(before.read) && inStock(read));
     if (better) best.set(read.record.familyId, { read, score });
   }
-  const amountOf = (familyId: string, read: ReadRecord, attribute: string): number | null => {
-    if (attribute === 'availability') return inStock(read) ? 1 : 0;
+  const familyAmount = (familyId: string, attribute: string): number | null => {
     const amounts = records
       .filter((record) => record.familyId === familyId)
       .flatMap((record) => (typeof record.values[attribute] === 'number' ? [record.values[attribute]] : []));
     if (amounts.length === 0) return null;
-    if (attribute === 'units_sold' || attribute === 'stock') return amounts.reduce((a, b) => a + b, 0);
-    return attribute === 'price' ? Math.min(...amounts) : Math.max(...amounts);
+    const adds = attribute === 'units_sold' || attribute === 'stock';
+    return adds ? amounts.reduce((a, b) => a + b, 0) : Math.max(...amounts);
+  };
+  const meanRating = (): number | null => {
+    let [sum, count] = [0, 0];
+    for (const familyId of new Set(records.map((record) => record.familyId))) {
+      const [rating, ratings] = [familyAmount(familyId, 'rating'), familyAmount(familyId, 'ratings')];
+      if (rating === null || ratings === null || ratings <= 0) continue;
+      sum += rating * ratings;
+      count += ratings;
+    }
+    return count === 0 ? null : sum / count;
+  };
+  const amountOf = (familyId: string, { record }: ReadRecord, signal: TieBreaker): number | null => {
+    const { attribute, pulledBy, halfLife, lowBelow } = signal;
+    const own = (key: string): number | null => (typeof record.values[key] === 'number' ? record.values[key] : null);
+    if (attribute === 'availability') return record.values.availability === 'Sold out' ? 0 : 1;
+    if (attribute === 'margin') {
+      const [price, cost] = [own('price'), own('cost')];
+      return price === null || cost === null || price <= 0 ? null : (price - cost) / price;
+    }
+    if (lowBelow !== undefined) return (own(attribute) ?? lowBelow) >= lowBelow ? 1 : 0;
+    if (attribute === 'price') return own('price');
+    if (attribute === 'date_added') {
+      const days = records
+        .filter((other) => other.familyId === familyId && typeof other.values.date_added === 'string')
+        .map((other) => Date.parse(`${other.values.date_added}T00:00:00Z`) / 86_400_000);
+      if (days.length === 0) return null;
+      const latest = Math.max(...days);
+      return halfLife === undefined ? latest : Math.round(100 * 2 ** (-Math.max(0, today - latest) / halfLife));
+    }
+    const mean = attribute === 'rating' && pulledBy !== undefined ? meanRating() : null;
+    if (mean === null) return familyAmount(familyId, attribute);
+    const rating = familyAmount(familyId, 'rating');
+    const count = rating === null ? 0 : (familyAmount(familyId, 'ratings') ?? 0);
+    return count + pulledBy! === 0
+      ? mean
+      : ((count === 0 ? 0 : rating! * count) + mean * pulledBy!) / (count + pulledBy!);
   };
   const boostOf = (familyId: string): number => {
-    const amount = query.trim() === '' ? null : amountOf(familyId, best.get(familyId)!.read, 'boost');
+    const amount = query.trim() === '' ? null : familyAmount(familyId, 'boost');
     return amount === null ? 1 : Math.min(10, Math.max(0.1, amount));
   };
   const candidates = [...best].map(([familyId, { read, score }]) => {
@@ -337,33 +518,52 @@ export function obviousSearch(
       familyId,
       recordId: read.record.id,
       score: bounded === 1 ? score : Math.round(score * bounded),
-      amounts: setup.relevance.tieBreakers.signals.map(({ attribute }) => amountOf(familyId, read, attribute)),
+      read,
     };
   });
   type Candidate = (typeof candidates)[number];
-  const compare = (a: Candidate, b: Candidate): number => {
-    for (const [index, { direction }] of setup.relevance.tieBreakers.signals.entries()) {
-      const [x, y] = [a.amounts[index]!, b.amounts[index]!];
+  const bySignals = (signals: readonly TieBreaker[], a: Candidate, b: Candidate): number => {
+    for (const signal of signals) {
+      const x = amountOf(a.familyId, a.read, signal);
+      const y = amountOf(b.familyId, b.read, signal);
       if (x === y) continue;
       if (x === null) return 1;
       if (y === null) return -1;
-      return direction === 'high' ? y - x : x - y;
+      return signal.direction === 'high' ? y - x : x - y;
     }
-    return a.familyId < b.familyId ? -1 : 1;
+    return 0;
   };
+  const tie = (a: Candidate, b: Candidate): number =>
+    bySignals(setup.relevance.tieBreakers.signals, a, b) || (a.familyId < b.familyId ? -1 : 1);
+  const chosenOrder = setup.relevance.sorting.orders.find((order) => order.key === sort && order.signals.length > 0);
+  if (chosenOrder) pins.length = 0;
   const pinned = pins.flatMap(({ product, place }) => {
     const candidate = candidates.find(({ familyId }) => familyId === product);
     return candidate ? [{ candidate, place }] : [];
   });
-  let left = candidates.filter((candidate) => !pinned.some((pin) => pin.candidate === candidate));
-  const ordered: Candidate[] = left.filter(({ familyId }) => familyId === skuRead?.record.familyId);
-  left = left.filter((candidate) => !ordered.includes(candidate));
-  while (left.length > 0) {
-    const leader = Math.max(...left.map(({ score }) => score));
-    const group = left.filter(({ score }) => score >= leader - Math.round(setup.relevance.closeCall.width * 1000));
-    ordered.push(...group.sort(compare));
-    left = left.filter((candidate) => !group.includes(candidate));
-  }
+  const unplaced = candidates.filter((candidate) => !pinned.some((pin) => pin.candidate === candidate));
+  const first = chosenOrder ? undefined : unplaced.find(({ familyId }) => familyId === skuRead?.record.familyId);
+  const ordered: Candidate[] = first ? [first] : [];
+  const width = Math.round(setup.relevance.closeCall.width * 1000);
+  const take = (some: readonly Candidate[]): void => {
+    let left = some.filter((candidate) => candidate !== first);
+    if (chosenOrder) {
+      const compare = (a: Candidate, b: Candidate) =>
+        bySignals(chosenOrder.signals, a, b) || b.score - a.score || tie(a, b);
+      ordered.push(...left.sort(compare));
+      return;
+    }
+    while (left.length > 0) {
+      const leader = Math.max(...left.map(({ score }) => score));
+      const group = left.filter(({ score }) => score >= leader - width);
+      ordered.push(...group.sort(tie));
+      left = left.filter((candidate) => !group.includes(candidate));
+    }
+  };
+  if (soldOut === 'last') {
+    take(unplaced.filter(({ read }) => inStock(read)));
+    take(unplaced.filter(({ read }) => !inStock(read)));
+  } else take(unplaced);
   for (const [at, { candidate, place }] of pinned.entries()) {
     const earlier = at === 0 ? 0 : ordered.indexOf(pinned[at - 1]!.candidate) + 1;
     ordered.splice(Math.max(place - 1, earlier), 0, candidate);

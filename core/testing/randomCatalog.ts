@@ -6,7 +6,7 @@ import { openSnapshot, type Snapshot } from '../index/snapshot.ts';
 import { pick } from '../random.ts';
 import { hidingKey } from '../setup/hidingKey.ts';
 import { initialSetup } from '../setup/initialSetup.ts';
-import type { Setup } from '../setup/schema.ts';
+import type { Setup, TieBreaker } from '../setup/schema.ts';
 
 /** Words near enough to each other for forms, prefixes, corrections and collisions to happen often. */
 const words = (
@@ -46,6 +46,9 @@ export function randomCatalog(random: () => number, families: number): CatalogRe
         boost: sometimes(0.05, () => pick(random, ['0.5', '2', '1.3'])),
         hidden: sometimes(0.03, () => 'yes'),
         rating: sometimes(0.5, () => (1 + Math.floor(random() * 9) / 2).toFixed(1)),
+        ratings: sometimes(0.6, () => String(Math.floor(random() * 40))),
+        cost: sometimes(0.6, () => (Math.floor(random() * 20) / 2).toFixed(2)),
+        date_added: sometimes(0.7, () => `2026-0${1 + Math.floor(random() * 9)}-1${Math.floor(random() * 9)}`),
       });
       if ('refusal' in reading) throw new Error(reading.refusal.reason);
       records.push(reading.record);
@@ -76,6 +79,24 @@ export function randomQuery(random: () => number): string {
   return list.join(' ');
 }
 
+/** Some of the signals there are, in any order and direction. */
+function randomSignals(random: () => number, share: number): TieBreaker[] {
+  const all: Omit<TieBreaker, 'direction'>[] = [
+    { attribute: 'availability' },
+    { attribute: 'units_sold' },
+    { attribute: 'price' },
+    { attribute: 'rating', ...(random() < 0.5 && { pulledBy: 10 }) },
+    { attribute: 'margin' },
+    { attribute: 'date_added', ...(random() < 0.6 && { halfLife: pick(random, [10, 90]) }) },
+    { attribute: 'stock', ...(random() < 0.6 && { lowBelow: 2 }) },
+  ];
+  return all
+    .filter(() => random() < share)
+    .map((signal) => ({ ...signal, direction: pick(random, ['high', 'low'] as const), at: random() }))
+    .sort((a, b) => a.at - b.at)
+    .map(({ at: _, ...signal }) => signal);
+}
+
 /** A setup with anything in it that may bear on the order, for the given queries. */
 export function randomSetup(random: () => number, snapshot: Snapshot, queries: readonly string[]): Setup {
   const product = (): string => snapshot.familyId(Math.floor(random() * snapshot.families));
@@ -87,6 +108,11 @@ export function randomSetup(random: () => number, snapshot: Snapshot, queries: r
         ...setting,
         searchable: random() < 0.85 ? setting.searchable : !setting.searchable,
         weight: Math.floor(random() * 11),
+        early: random() < 0.3,
+        ...(random() < 0.15 && { forms: false }),
+        ...(random() < 0.15 && { prefixes: false }),
+        ...(random() < 0.15 && { corrections: false }),
+        ...(random() < 0.12 && { whole: true }),
       },
     ]),
   );
@@ -114,9 +140,23 @@ export function randomSetup(random: () => number, snapshot: Snapshot, queries: r
       spelling: { tolerance: random() < 0.8 },
       closeCall: { width: pick(random, [0, 2, 6, 30]) },
       tieBreakers: {
-        signals: ['availability', 'units_sold', 'price', 'rating']
-          .filter(() => random() < 0.6)
-          .map((attribute) => ({ attribute, direction: pick(random, ['high', 'low'] as const) })),
+        signals: randomSignals(random, 0.45),
+      },
+      soldOut: {
+        results: pick(random, ['asItIs', 'last', 'notAtAll'] as const),
+        box: pick(random, ['asItIs', 'last', 'notAtAll'] as const),
+        collections: 'asItIs',
+      },
+      partNumbers: { lead: random() < 0.8 },
+      sorting: {
+        orders: [
+          { key: 'relevance', label: 'Best match', signals: [] },
+          {
+            key: 'other',
+            label: 'Other',
+            signals: [randomSignals(random, 1)[0]!, ...randomSignals(random, 0.1)].slice(0, 3),
+          },
+        ],
       },
     },
     vocabulary: {

@@ -1,6 +1,7 @@
 import { createRequire } from 'node:module';
 import { proposalEndpoints } from '../../api/proposalEndpoints.ts';
 import type { Snapshot } from '../../core/index/snapshot.ts';
+import { attributeAt } from '../../core/index/spot.ts';
 import { reasonToWithhold } from '../../core/proposals/effect.ts';
 import type { Proposal } from '../../core/proposals/proposal.ts';
 import { proposeSetup } from '../../core/proposals/proposeSetup.ts';
@@ -29,7 +30,7 @@ function tellsProducts({ terms, postings, attributes }: Snapshot, word: string):
   const term = terms.find(word);
   if (term < 0) return false;
   for (let at = postings.start[term]!; at < postings.start[term + 1]!; at++)
-    if (attributes[postings.attribute[at]!]!.averageWords <= longTexts) return true;
+    if (attributes[attributeAt(postings.spot[at]!)]!.averageWords <= longTexts) return true;
   return false;
 }
 

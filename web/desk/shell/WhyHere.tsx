@@ -22,6 +22,8 @@ const points = (thousandths: number): string => (thousandths / 1000).toFixed(3);
 
 const ways: Record<FoundLine['how'], string> = {
   exact: 'exactly',
+  joined: 'as one word',
+  split: 'as several words',
   synonym: 'by a word that means the same',
   form: 'as another form',
   prefix: 'as the beginning of a word',
