@@ -3,6 +3,7 @@ import type { NumberColumn } from './index/columns.ts';
 import type { Snapshot } from './index/snapshot.ts';
 import { bindVocabulary, type Vocabulary } from './query/vocabulary.ts';
 import { bindGains, type Gains } from './ranking/gains.ts';
+import { type Grouper, openGrouper } from './ranking/groupFamilies.ts';
 import { type Matcher, openMatcher } from './ranking/matcher.ts';
 import { bindSignals, type Signal, stockByRecord } from './ranking/signals.ts';
 import { boostColumn } from './rules/boosts.ts';
@@ -14,6 +15,7 @@ import type { Place, Setup, SoldOutWay, SortingOrder, StockPlace } from './setup
 export interface Engine {
   readonly snapshot: Snapshot;
   readonly matcher: Matcher;
+  readonly grouper: Grouper;
   /** One item a record, for the failing masks of filters. */
   readonly failing: Uint32Array;
   /** By record, 1 where it is in stock, else 0. */
@@ -26,6 +28,7 @@ export function openEngine(snapshot: Snapshot): Engine {
   return {
     snapshot,
     matcher: openMatcher(snapshot),
+    grouper: openGrouper(snapshot.families, snapshot.recordFamily),
     failing: new Uint32Array(snapshot.records),
     inStock: stockByRecord(snapshot),
     boosts: boostColumn(snapshot),

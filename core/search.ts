@@ -118,7 +118,14 @@ export function search(
     limit: request.limit,
     results,
     filters: prepared.filters.map((filter, place) =>
-      countFilter(filter, 1 << place, ranking.records, ranking.failing, request.filters[filter.key] ?? []),
+      countFilter(
+        filter,
+        1 << place,
+        ranking.records,
+        ranking.failing,
+        request.filters[filter.key] ?? [],
+        candidates.representatives,
+      ),
     ),
     sorting: prepared.setup.relevance.sorting.orders.map(({ key, label, signals }) => ({
       key,

@@ -105,13 +105,17 @@ export function testFilters(
   return { failing: scratch, ignored };
 }
 
-/** One filter beside the results: its values with what choosing each would show. */
+/**
+ * One filter beside the results: its values with what choosing each would show. `representatives` are the records that
+ * stand for the families shown: they tell the counts of a filter that has no choice of its own.
+ */
 export function countFilter(
   filter: BoundFilter,
   bit: number,
   records: Uint32Array,
   failing: Uint32Array | null,
   chosen: readonly string[],
+  representatives: Uint32Array | null = null,
 ): FilterAnswer {
   const base = { key: filter.key, label: filter.label, kind: filter.kind, counts: filter.counts };
   if (filter.numbers) {
@@ -120,7 +124,7 @@ export function countFilter(
     return { ...base, values: [], more: 0, ...(range ? { range: { ...range, chosen: text } } : {}) };
   }
   const column = filter.values!;
-  const counts = column.countFamilies(records, failing, bit);
+  const counts = column.countFamilies(records, failing, bit, chosen.length === 0 ? representatives : null);
   const taken = new Set(filter.kind === 'single' ? chosen.slice(0, 1) : chosen);
   const values: FilterValue[] = [];
   const standing = new Uint32Array(counts.length);

@@ -32,9 +32,15 @@ export interface ValueColumn {
   /**
    * Counts families by value over records that stand in ascending order, so that a family's variants are neighbours.
    * A record counts where `failing[record]` has no bit set outside `ownBit`. Answers one count a value number, valid
-   * until the next call for any column.
+   * until the next call for any column. `representatives`, where given, are one record that counts of each family that
+   * has one: enough where no family's variants differ in the attribute.
    */
-  countFamilies(records: Uint32Array, failing: Uint32Array | null, ownBit: number): Uint32Array;
+  countFamilies(
+    records: Uint32Array,
+    failing: Uint32Array | null,
+    ownBit: number,
+    representatives?: Uint32Array | null,
+  ): Uint32Array;
 }
 
 /** Gathers one attribute's values in record order. */
@@ -155,7 +161,8 @@ export function openValueColumns(
   const isList = sections.u8('columns.isList');
   const withValues = attributes.filter(hasValueColumn);
   const names = withValues.map(({ key }) => openStrings(sections, `values.${key}`));
-  const largest = Math.max(0, ...names.map(({ length }) => length)) + 1;
+  // Room for the sets of few values, which are added up over all of their bits.
+  const largest = Math.max(8, ...names.map(({ length }) => length)) + 1;
   // Scratch by value number: the family counted last, and the counts. Cleared as far as a column needs.
   const lastFamily = new Uint32Array(largest);
   const counts = new Uint32Array(largest);
@@ -171,6 +178,35 @@ export function openValueColumns(
       lastFamily[value] = family;
       counts[value]!++;
     }
+  }
+  /** Values an attribute may have for its families to be counted by the sets of values they have. */
+  const fewValues = 8;
+  const sets = new Uint32Array(2 ** (fewValues + 1));
+  /** The same where there are few values: a family's are bits of one number, and families are counted by that number. */
+  function countFew(from: number, records: Uint32Array, failing: Uint32Array | null, ownBit: number): void {
+    sets.fill(0);
+    const length = records.length;
+    let family = -1;
+    let found = 0;
+    for (let at = 0; at < length; at++) {
+      const record = records[at]!;
+      if (failing !== null && (failing[record]! & ~ownBit) !== 0) continue;
+      const owner = recordFamily[record]!;
+      if (owner !== family) {
+        sets[found]!++;
+        found = 0;
+        family = owner;
+      }
+      found |= 1 << cells[from + record]!;
+    }
+    sets[found]!++;
+    for (let set = 1; set < sets.length; set++)
+      for (let value = 0; value <= fewValues; value++) if ((set >> value) & 1) counts[value]! += sets[set]!;
+  }
+  /** The same where a family's variants never differ: one record of each is enough. */
+  function countRepresentatives(from: number, representatives: Uint32Array): void {
+    const length = representatives.length;
+    for (let at = 0; at < length; at++) counts[cells[from + representatives[at]!]!]!++;
   }
   function countLists(from: number, records: Uint32Array, failing: Uint32Array | null, ownBit: number): void {
     const length = records.length;
@@ -188,11 +224,35 @@ export function openValueColumns(
     }
   }
 
+  function cellsAgree(from: number): boolean {
+    for (let record = 1; record < recordFamily.length; record++)
+      if (recordFamily[record] === recordFamily[record - 1] && cells[from + record] !== cells[from + record - 1])
+        return false;
+    return true;
+  }
+  function listsAgree(from: number): boolean {
+    for (let record = 1; record < recordFamily.length; record++) {
+      if (recordFamily[record] !== recordFamily[record - 1]) continue;
+      const before = listStart[from + record - 1]!;
+      const own = listStart[from + record]!;
+      const size = listStart[from + record + 1]! - own;
+      if (own - before !== size) return false;
+      for (let at = 0; at < size; at++) if (listIds[own + at] !== listIds[before + at]) return false;
+    }
+    return true;
+  }
+
   return new Map(
     withValues.map(({ key }, index): [string, ValueColumn] => {
       const from = base[index]!;
       const many = isList[index] === 1;
       const size = names[index]!.length;
+      let isOfFamilies: boolean | null = null;
+      /** Whether the variants of every family have the same values. Looked at once, when first asked. */
+      const ofFamilies = (): boolean => {
+        isOfFamilies ??= many ? listsAgree(from) : cellsAgree(from);
+        return isOfFamilies;
+      };
       const column: ValueColumn = {
         ...openNames(names[index]!),
         first(record) {
@@ -206,11 +266,17 @@ export function openValueColumns(
           for (let at = listStart[from + record]!; at < end; at++) if (wanted[listIds[at]!] === 1) return true;
           return false;
         },
-        countFamilies(records, failing, ownBit) {
-          lastFamily.fill(0xffffffff, 0, size + 1);
+        countFamilies(records, failing, ownBit, representatives = null) {
           counts.fill(0, 0, size + 1);
-          if (many) countLists(from, records, failing, ownBit);
-          else countCells(from, records, failing, ownBit);
+          const few = representatives && ofFamilies() ? representatives : null;
+          if (few && !many) countRepresentatives(from, few);
+          else if (!many && size <= fewValues) countFew(from, records, failing, ownBit);
+          else {
+            lastFamily.fill(0xffffffff, 0, size + 1);
+            if (few) countLists(from, few, null, 0);
+            else if (many) countLists(from, records, failing, ownBit);
+            else countCells(from, records, failing, ownBit);
+          }
           return counts.subarray(1, size + 1);
         },
       };

@@ -1,6 +1,6 @@
 import { positionsLookedAt } from '../index/postings.ts';
 import type { Snapshot } from '../index/snapshot.ts';
-import { exactUpTo, wordsAt } from '../index/spot.ts';
+import { exactUpTo, spotSteps, wordsAt } from '../index/spot.ts';
 import type { QueryWord } from '../query/understand.ts';
 import { alsoLine, bestLine, closenessLine, gapBetween, pairPoints, wholeLine, wordPoints } from './formula.ts';
 import { type Gains, kindNumber, notFound, wholeOnly } from './gains.ts';
@@ -51,6 +51,7 @@ export function openMatcher(snapshot: Snapshot): Matcher {
   const touched = new Uint32Array(records);
   const candidates = new Uint32Array(records);
   const adjacent = new Uint8Array(records);
+  const lineAt = new Int32Array(snapshot.attributes.length * spotSteps);
   const bestOf: Float64Array[] = [];
   const postingOf: Int32Array[] = [];
 
@@ -206,6 +207,44 @@ export function openMatcher(snapshot: Snapshot): Matcher {
     return touched.subarray(0, at);
   }
 
+  /**
+   * A search of one word that stands for one term: its postings are in order of record, so every record is done with
+   * when the next one comes, and nothing need be remembered by record. Answers how many there are.
+   */
+  function matchOne(term: number, gainOf: Float64Array, points: number, hidden: Uint8Array | null): number {
+    const end = start[term + 1]!;
+    // What the best find gives depends on its spot alone, so it is rounded once a spot, not once a record.
+    for (let spot = 0; spot < gainOf.length; spot++) {
+      const entry = gainOf[spot]!;
+      const gain = entry <= wholeOnly ? wholeOnly - entry : Math.max(0, entry);
+      lineAt[spot] = bestLine(points, gain) + (wordsAt(spot) === 1 ? wholeLine(gain) : 0);
+    }
+    let count = 0;
+    for (let posting = start[term]!; posting < end; ) {
+      const record = postingRecord[posting]!;
+      let best = notFound;
+      let other = 0;
+      let bestSpot = 0;
+      for (; posting < end && postingRecord[posting] === record; posting++) {
+        const spot = postingSpot[posting]!;
+        let gain = gainOf[spot]!;
+        if (gain < 0) {
+          if (gain === notFound || !whole.has(posting)) continue;
+          gain = wholeOnly - gain;
+        }
+        if (gain > best) {
+          if (best > other) other = best;
+          best = gain;
+          bestSpot = spot;
+        } else if (gain > other) other = gain;
+      }
+      if (best === notFound || (hidden !== null && hidden[record] !== 0)) continue;
+      score[record] = other > 0 ? lineAt[bestSpot]! + alsoLine(points, best, other) : lineAt[bestSpot]!;
+      touched[count++] = record;
+    }
+    return count;
+  }
+
   const reset = (hidden: Uint8Array | null): void => {
     if (hidden) state.set(hidden);
     else state.fill(0);
@@ -215,10 +254,15 @@ export function openMatcher(snapshot: Snapshot): Matcher {
   return {
     none: () => matches(touched.subarray(0, 0)),
     match(words, gains, hidden) {
-      reset(hidden);
       const table = gains.table(words.length);
       if (gains.hasWhole) whole = wholeValues(snapshot.postings, words, table);
       const points = pointsByWord(words);
+      const [only] = words.length === 1 ? words[0]!.expansions : [];
+      if (only && !only.phrase && words[0]!.expansions.length === 1) {
+        const count = matchOne(only.term, table[kindNumber[only.how]]!, points[0]!, hidden);
+        return matches(touched.subarray(0, count));
+      }
+      reset(hidden);
       const turns = [...words.keys()].sort((a, b) => words[b]!.rarity - words[a]!.rarity || a - b);
       let count = 0;
       for (const [turn, slot] of turns.entries()) {

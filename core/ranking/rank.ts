@@ -10,7 +10,7 @@ import { type AppliedPin, type AppliedPull, pinsOf, pulledScore, pullsOf, totalP
 import type { SortingOrder } from '../setup/schema.ts';
 import { tokenize } from '../text/tokenize.ts';
 import { perfect } from './formula.ts';
-import { type Candidates, groupFamilies } from './groupFamilies.ts';
+import type { Candidates } from './groupFamilies.ts';
 import { compareBySignals, orderCandidates } from './order.ts';
 import { type Compare, selectFirst } from './select.ts';
 import { bindSignals, type Signal } from './signals.ts';
@@ -62,7 +62,7 @@ function withRecords(found: Uint32Array, extra: readonly number[]): Uint32Array 
   return extra.length === 0 ? found : Uint32Array.from(new Set([...found, ...extra])).sort();
 }
 
-/** Everything decided about one search, before cards are made of it. */
+/** Everything decided about one search, before cards are made of it; valid until the engine's next search. */
 export interface Ranking {
   readonly words: readonly QueryWord[];
   readonly dropped: readonly string[];
@@ -127,7 +127,7 @@ export function rank(
   for (const record of extra) scoreOf[record] = 0;
   if (sku >= 0) scoreOf[sku] = perfect;
   const { failing, ignored } = testFilters(prepared.filters, request.filters, records, engine.failing);
-  const candidates = groupFamilies(records, snapshot.recordFamily, failing, scoreOf, engine.inStock);
+  const candidates = engine.grouper.group(records, failing, scoreOf, engine.inStock);
 
   const pulls = isBrowsing ? new Map<string, readonly AppliedPull[]>() : pullsOf(plans);
   const scores = candidates.scores.slice();

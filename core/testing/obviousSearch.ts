@@ -118,6 +118,16 @@ export interface ObviousRequest {
   readonly box?: boolean;
 }
 
+/** The same answers again without working them out again: the searches are many and the catalogs small. */
+function remembered<Answer>(work: (text: string) => Answer): (text: string) => Answer {
+  const known = new Map<string, Answer>();
+  return (text) => {
+    if (!known.has(text)) known.set(text, work(text));
+    return known.get(text)!;
+  };
+}
+const stemOf = remembered(stem);
+
 export function obviousSearch(
   records: readonly CatalogRecord[],
   attributes: readonly AttributeProfile[],
@@ -231,13 +241,13 @@ export function obviousSearch(
       'exact',
     );
     add(
-      vocabulary.filter((token) => token !== text && inPlainText.has(token) && stem(token) === stem(text)),
+      vocabulary.filter((token) => token !== text && inPlainText.has(token) && stemOf(token) === stemOf(text)),
       'form',
     );
     for (const one of joined)
       add(
         vocabulary.filter(
-          (token) => token !== text && (token === one || (inPlainText.has(token) && stem(token) === stem(one))),
+          (token) => token !== text && (token === one || (inPlainText.has(token) && stemOf(token) === stemOf(one))),
         ),
         'joined',
       );
@@ -255,7 +265,7 @@ export function obviousSearch(
     for (const synonym of synonymsOf(text))
       add(
         vocabulary.filter(
-          (token) => token !== text && (token === synonym || (inPlainText.has(token) && stem(token) === stem(synonym))),
+          (token) => token !== text && (token === synonym || (inPlainText.has(token) && stemOf(token) === stemOf(synonym))),
         ),
         'synonym',
       );
@@ -468,7 +478,7 @@ export function obviousSearch(
     const adds = attribute === 'units_sold' || attribute === 'stock';
     return adds ? amounts.reduce((a, b) => a + b, 0) : Math.max(...amounts);
   };
-  const meanRating = (): number | null => {
+  const meanRating = remembered((): number | null => {
     let [sum, count] = [0, 0];
     for (const familyId of new Set(records.map((record) => record.familyId))) {
       const [rating, ratings] = [familyAmount(familyId, 'rating'), familyAmount(familyId, 'ratings')];
@@ -477,7 +487,7 @@ export function obviousSearch(
       count += ratings;
     }
     return count === 0 ? null : sum / count;
-  };
+  });
   const amountOf = (familyId: string, { record }: ReadRecord, signal: TieBreaker): number | null => {
     const { attribute, pulledBy, halfLife, lowBelow } = signal;
     const own = (key: string): number | null => (typeof record.values[key] === 'number' ? record.values[key] : null);
@@ -496,7 +506,7 @@ export function obviousSearch(
       const latest = Math.max(...days);
       return halfLife === undefined ? latest : Math.round(100 * 2 ** (-Math.max(0, today - latest) / halfLife));
     }
-    const mean = attribute === 'rating' && pulledBy !== undefined ? meanRating() : null;
+    const mean = attribute === 'rating' && pulledBy !== undefined ? meanRating('') : null;
     if (mean === null) return familyAmount(familyId, attribute);
     const rating = familyAmount(familyId, 'rating');
     const count = rating === null ? 0 : (familyAmount(familyId, 'ratings') ?? 0);
@@ -522,10 +532,17 @@ export function obviousSearch(
     };
   });
   type Candidate = (typeof candidates)[number];
+  const amounts = new Map<TieBreaker, Map<string, number | null>>();
+  const amountFor = (signal: TieBreaker, { familyId, read }: Candidate): number | null => {
+    const known = amounts.get(signal) ?? new Map<string, number | null>();
+    amounts.set(signal, known);
+    if (!known.has(familyId)) known.set(familyId, amountOf(familyId, read, signal));
+    return known.get(familyId)!;
+  };
   const bySignals = (signals: readonly TieBreaker[], a: Candidate, b: Candidate): number => {
     for (const signal of signals) {
-      const x = amountOf(a.familyId, a.read, signal);
-      const y = amountOf(b.familyId, b.read, signal);
+      const x = amountFor(signal, a);
+      const y = amountFor(signal, b);
       if (x === y) continue;
       if (x === null) return 1;
       if (y === null) return -1;
