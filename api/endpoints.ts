@@ -4,6 +4,7 @@ import { setupParts } from '../core/setup/schema.ts';
 import { catalogEndpoints } from './catalogEndpoints.ts';
 import { contentEndpoints } from './contentEndpoints.ts';
 import { demandEndpoints } from './demandEndpoints.ts';
+import { effectEndpoints } from './effectEndpoints.ts';
 import { endpoint } from './endpoint.ts';
 import { paths } from './paths.ts';
 import { productEndpoints } from './productEndpoints.ts';
@@ -158,4 +159,5 @@ export const endpoints = {
   ...demandEndpoints,
   ...contentEndpoints,
   ...proposalEndpoints,
+  ...effectEndpoints,
 } as const;

@@ -16,6 +16,7 @@ export const paths = {
   attributes: { method: 'get', path: '/desk/attributes' },
   values: { method: 'get', path: '/desk/values' },
   products: { method: 'get', path: '/desk/products' },
+  effect: { method: 'get', path: '/desk/effect' },
   proposals: { method: 'get', path: '/desk/proposals' },
   acceptProposals: { method: 'post', path: '/desk/proposals/accept' },
   declineProposal: { method: 'post', path: '/desk/proposals/decline' },

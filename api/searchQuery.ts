@@ -23,6 +23,10 @@ const shopFields = {
   limit: wholeNumber(1, mostPerPage).default(24),
   typing: flag.default(false),
   collection: z.string().max(200).default(''),
+  /** The order chosen from the sorting menu. */
+  sort: z.string().max(80).default(''),
+  /** Asked by the search box while the shopper types. */
+  box: flag.default(false),
 };
 const deskFields = {
   ...shopFields,

@@ -5,6 +5,7 @@ import { StartProblem } from '../server/dataFolder.ts';
 import { attributeSetCommand, attributesCommand } from './attributes.ts';
 import { exportCommand } from './exportCommand.ts';
 import { importCommand } from './importCommand.ts';
+import { judgeCommand } from './judge.ts';
 import { logCommand } from './logCommand.ts';
 import { publishCommand } from './publish.ts';
 import { searchCommand } from './search.ts';
@@ -13,7 +14,8 @@ import { Failure, UsageError } from './usage.ts';
 const help = `Usage: npm run --silent shelf -- COMMAND [options]
 
   search "WORDS" [--json] [--draft] [--explain] [--limit N] [--page N]
-                 [--filter KEY=VALUE]… [--typing] [--collection ID]
+                 [--filter KEY=VALUE]… [--sort KEY] [--typing]
+                 [--collection ID]
                                what a shopper finds (--draft: by the draft)
   import FILE [--update] [--mapping FILE] [--propose-mapping FILE]
                                bring in a catalog: CSV, JSON, JSON Lines or
@@ -21,6 +23,9 @@ const help = `Usage: npm run --silent shelf -- COMMAND [options]
   export FILE [--format csv|jsonl|jsonld]
                                take the catalog away as it stands in the draft
   log FILE                     bring in a shopper log: JSON Lines or CSV
+  judge QUERIES.jsonl [--json] [--draft]
+                               how right the results of judged searches are:
+                               {"query": …, "relevant": {ID: GRADE}} a line
   attributes [--json]          every attribute, what it holds and how it counts
   attribute set KEY [--weight N] [--searchable on|off] [--card on|off]
                                change an attribute in the draft
@@ -37,6 +42,7 @@ const options = {
   explain: { type: 'boolean', default: false },
   typing: { type: 'boolean', default: false },
   collection: { type: 'string', default: '' },
+  sort: { type: 'string', default: '' },
   limit: { type: 'string', default: '24' },
   page: { type: 'string', default: '1' },
   filter: { type: 'string', multiple: true, default: [] as string[] },
@@ -52,10 +58,11 @@ const options = {
 } as const;
 
 const allowed: Readonly<Record<string, readonly string[]>> = {
-  search: ['json', 'draft', 'explain', 'typing', 'collection', 'limit', 'page', 'filter'],
+  search: ['json', 'draft', 'explain', 'typing', 'collection', 'sort', 'limit', 'page', 'filter'],
   import: ['json', 'update', 'mapping', 'propose-mapping'],
   export: ['format'],
   log: ['json'],
+  judge: ['json', 'draft'],
   attributes: ['json'],
   attribute: ['weight', 'searchable', 'card', 'json'],
   publish: ['note', 'json'],
@@ -93,7 +100,7 @@ async function run(args: readonly string[]): Promise<void> {
     return;
   }
   if (command === undefined)
-    throw new UsageError('Name a command: search, import, export, log, attributes, attribute set or publish.');
+    throw new UsageError('Name a command: search, import, export, log, judge, attributes, attribute set or publish.');
   const known = allowed[command];
   if (!known) throw new UsageError(unknownName('command', command, Object.keys(allowed)));
   for (const token of tokens)
@@ -124,6 +131,12 @@ async function run(args: readonly string[]): Promise<void> {
         data,
         rest.map((file) => resolve(standing, file)),
         values.json,
+      );
+    case 'judge':
+      return judgeCommand(
+        data,
+        rest.map((file) => resolve(standing, file)),
+        values,
       );
     case 'attributes':
       return attributesCommand(data, rest, values.json);

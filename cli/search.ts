@@ -10,6 +10,7 @@ interface SearchValues {
   readonly explain: boolean;
   readonly typing: boolean;
   readonly collection: string;
+  readonly sort: string;
   readonly limit: string;
   readonly page: string;
   readonly filter: readonly string[];
@@ -30,6 +31,7 @@ function queryOf(words: readonly string[], values: SearchValues) {
     page: values.page,
     typing: values.typing ? '1' : '0',
     collection: values.collection,
+    sort: values.sort,
     explain: values.explain ? '1' : '0',
     from: values.draft ? 'draft' : 'live',
     ...filters,
@@ -66,6 +68,7 @@ function readable(answer: SearchAnswer, explain: boolean): string {
       }
       for (const close of why!.closeness)
         lines.push(`   ${close.words.join(' and ')} close together: ${points(close.points)}`);
+      if (why!.whole) lines.push(`   the whole of ${why!.whole.label}: ${points(why!.whole.points)}`);
       for (const pull of why!.pulls) lines.push(`   ${pull.planName} pulls by ${pull.pull}`);
       if (why!.pin) lines.push(`   ${why!.pin.planName} pins it at place ${why!.pin.place}`);
       if (why!.exactSku) lines.push('   its part number is the search');
@@ -74,12 +77,23 @@ function readable(answer: SearchAnswer, explain: boolean): string {
 }
 
 export function searchCommand(data: string, words: readonly string[], values: SearchValues): void {
-  const { q, page, limit, typing, collection, explain, from, movement: _, ...rest } = queryOf(words, values);
+  const { q, page, limit, typing, collection, sort, box, explain, from, movement: _, ...rest } = queryOf(words, values);
   const { folder, db, catalogs } = openWithCatalog(data);
-  const answer = openLocalSearch(folder, db).answer({
+  const answer = openLocalSearch(folder, db, Date.now).answer({
     from,
     generation: catalogs.generation(),
-    request: { query: q, page, limit, typing, collection, explain, marks: explain, filters: chosenFilters(rest) },
+    request: {
+      query: q,
+      page,
+      limit,
+      typing,
+      collection,
+      sort,
+      box,
+      explain,
+      marks: explain,
+      filters: chosenFilters(rest),
+    },
   });
   process.stdout.write(`${values.json ? JSON.stringify(answer, null, 2) : readable(answer, explain)}\n`);
 }

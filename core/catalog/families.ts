@@ -49,7 +49,7 @@ export interface JoiningProposal {
   readonly records: number;
   /** Products with several variants. */
   readonly several: number;
-  /** Of those, the share whose variants have the same brand and nearly the same title, 0 to 1. */
+  /** Of those, the share whose variants have the same brand and nearly the same title, and say much the same, 0 to 1. */
   readonly alike: number;
   /** A few products with several variants: their variants' titles with what tells them apart. */
   readonly examples: readonly (readonly string[])[];
@@ -70,6 +70,25 @@ function areAlike(rows: readonly Joinable[]): boolean {
   );
 }
 
+/** What differs from variant to variant in any shop, and says nothing about whether they are one product. */
+const ofEveryVariant: ReadonlySet<string> = new Set(
+  'title price former_price cost stock availability units_sold rating ratings picture link hidden boost'.split(' '),
+);
+/** Of what is said of variants besides, the share that must be the same for equal titles to make them one product. */
+const leastShared = 0.4;
+
+/**
+ * The share of attributes, options and figures left out, in which all rows say the same; 1 where there are none. Things
+ * of the same name that differ in nearly everything (a model built year after year) are not variants of each other.
+ */
+function shared(rows: readonly Joinable[], options: readonly string[]): number {
+  const keys = new Set(rows.flatMap(({ values }) => Object.keys(values)));
+  const compared = [...keys].filter((key) => !ofEveryVariant.has(key) && !options.includes(key));
+  const first = rows[0]!.values;
+  const same = compared.filter((key) => rows.every(({ values }) => String(values[key]) === String(first[key])));
+  return compared.length === 0 ? 1 : same.length / compared.length;
+}
+
 const described = (row: Joinable, options: readonly string[]): string =>
   [firstText(row.values.title), ...options.map((key) => firstText(row.values[key]))].filter(Boolean).join(' · ');
 
@@ -82,7 +101,9 @@ function tryJoining(rows: readonly Joinable[], joining: Joining, options: readon
     else families.set(family, [row]);
   }
   const several = [...families.values()].filter((list) => list.length > 1);
-  const alike = several.filter(areAlike).length;
+  const isOne = (list: readonly Joinable[]): boolean =>
+    areAlike(list) && (joining.by !== 'title' || shared(list, options) >= leastShared);
+  const alike = several.filter(isOne).length;
   const ways = {
     none: 'Every row is a product of its own.',
     column: 'A column names the product that each variant belongs to.',

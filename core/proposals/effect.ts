@@ -38,8 +38,8 @@ interface Page {
   readonly dropped: number;
 }
 
-function pagesUnder(engine: Engine, setup: Setup, searches: readonly WeighedSearch[]): Page[] {
-  const prepared = prepareSetup(engine, setup);
+function pagesUnder(engine: Engine, setup: Setup, today: number, searches: readonly WeighedSearch[]): Page[] {
+  const prepared = prepareSetup(engine, setup, today);
   return searches.map(({ search }) => {
     const ranking = rank(engine, prepared, { query: search, filters: {}, page: 1, limit: firstPage }, firstPage);
     const products = ranking.placed.map(({ candidate }) => ranking.candidates.families[candidate]!).join(' ');
@@ -51,12 +51,13 @@ function pagesUnder(engine: Engine, setup: Setup, searches: readonly WeighedSear
 export function effectsOf(
   engine: Engine,
   setup: Setup,
+  today: number,
   changes: readonly (readonly EntryEdit[])[],
   searches: readonly WeighedSearch[],
 ): Effect[] {
-  const before = pagesUnder(engine, setup, searches);
+  const before = pagesUnder(engine, setup, today, searches);
   return changes.map((edits) => {
-    const after = pagesUnder(engine, edits.reduce(withEntry, setup), searches);
+    const after = pagesUnder(engine, edits.reduce(withEntry, setup), today, searches);
     const changed = searches.filter((_, at) => before[at]!.products !== after[at]!.products);
     return {
       looked: searches.length,

@@ -78,13 +78,13 @@ describe('its effect on real searches', () => {
   ];
   const hair = proposeSetup(snapshot.attributes, foreign).find(({ id }) => id === 'attribute:hair')!;
   test('is told in first pages, weighed by how often they are asked for', () => {
-    const [effect, none] = effectsOf(engine, foreign, [hair.edits, []], searches);
+    const [effect, none] = effectsOf(engine, foreign, 0, [hair.edits, []], searches);
     expect(effect).toMatchObject({ looked: 3, changed: 1, times: 30, examples: ['sable brush'] });
     expect(none).toMatchObject({ changed: 0, times: 0, rescued: [] });
     expect(reasonToWithhold('attribute', effect!)).toBeNull();
   });
   test('a proposal that changes nothing, or floods the searches, is held back', () => {
-    const [effect] = effectsOf(engine, foreign, [hair.edits], [{ search: 'number', searches: 1 }]);
+    const [effect] = effectsOf(engine, foreign, 0, [hair.edits], [{ search: 'number', searches: 1 }]);
     expect(reasonToWithhold('attribute', effect!)).toContain('none of the 1');
     expect(reasonToWithhold('attribute', { ...effect!, changed: 2, foundBefore: 10, foundAfter: 90 })).toContain(
       '9 times',

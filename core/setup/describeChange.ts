@@ -9,8 +9,10 @@ import type {
   Hiding,
   Setup,
   ShelfPlan,
+  TieBreaker,
   VocabularyEntry,
 } from './schema.ts';
+import { stockPlaces } from './schema.ts';
 
 /** Names for what a change refers to by key; a missing name is shown as its key. */
 export interface NamesForChanges {
@@ -21,6 +23,15 @@ export interface NamesForChanges {
 type Relevance = Setup['relevance'];
 const list = (items: readonly string[]): string => (items.length === 0 ? 'none' : items.join(', '));
 const filterKindNames = { ticks: 'tick list', single: 'single choice', range: 'range' } as const;
+
+/** How words are found in an attribute: what holds unless it is said otherwise, and what is told of a change. */
+const attributeWays = [
+  ['early', false, 'early words count more', 'early words count no more than late ones'],
+  ['whole', false, 'only whole values count', 'parts of values count too'],
+  ['forms', true, 'other forms of words are found', 'other forms of words are not found'],
+  ['prefixes', true, 'beginnings of words are found', 'beginnings of words are not found'],
+  ['corrections', true, 'slips of the finger are forgiven', 'slips of the finger are not forgiven'],
+] as const;
 
 function attributeChange(name: string, before: AttributeSetting | null, after: AttributeSetting | null): string[] {
   const was: AttributeSetting = before ?? { searchable: false, weight: 0, onCard: false };
@@ -35,6 +46,8 @@ function attributeChange(name: string, before: AttributeSetting | null, after: A
         ? `${name} is what the file says, whatever was set here`
         : `${name} is what was set here, whatever the file says`,
     );
+  for (const [way, usual, on, off] of attributeWays)
+    if ((was[way] ?? usual) !== (is[way] ?? usual)) said.push(`${name}: ${(is[way] ?? usual) ? on : off}`);
   if (was.onCard !== is.onCard) said.push(`${name} is ${is.onCard ? 'now' : 'no longer'} shown on the card`);
   return said;
 }
@@ -45,8 +58,55 @@ function relevanceChange(key: string, before: unknown, after: unknown, names: Na
     const widths = [before, after].map((value) => (value as Relevance['closeCall'] | null)?.width ?? 0);
     return [`Close calls are ${widths[1]} points wide instead of ${widths[0]}`];
   }
-  const signals = (after as Relevance['tieBreakers']).signals.map((signal) => names.attribute(signal.attribute));
-  return [`Tie-breakers are now: ${list(signals)}`];
+  if (key === 'soldOut') return soldOutChange(before as Relevance['soldOut'] | null, after as Relevance['soldOut']);
+  if (key === 'partNumbers')
+    return [
+      (after as Relevance['partNumbers']).lead
+        ? 'A part number leads straight to its product'
+        : 'A part number is searched for like any word',
+    ];
+  if (key === 'sorting') {
+    const labels = (value: unknown) => (value as Relevance['sorting'] | null)?.orders.map(({ label }) => label) ?? [];
+    const [was, is] = [list(labels(before)), list(labels(after))];
+    return [was === is ? 'An order of the sorting menu sorts otherwise' : `Shoppers may sort by: ${is}`];
+  }
+  return tieBreakerChange(before as Relevance['tieBreakers'] | null, after as Relevance['tieBreakers'], names);
+}
+
+const stockPlaceNames = { results: 'search results', box: 'the search box', collections: 'collection pages' } as const;
+const soldOutWays = {
+  asItIs: 'stands where it is',
+  last: 'stands after everything in stock',
+  notAtAll: 'does not show',
+};
+
+function soldOutChange(before: Relevance['soldOut'] | null, after: Relevance['soldOut']): string[] {
+  return stockPlaces
+    .filter((place) => (before?.[place] ?? 'asItIs') !== after[place])
+    .map((place) => `What is sold out ${soldOutWays[after[place]]} in ${stockPlaceNames[place]}`);
+}
+
+function tieBreakerChange(
+  before: Relevance['tieBreakers'] | null,
+  after: Relevance['tieBreakers'],
+  names: NamesForChanges,
+): string[] {
+  const nameOf = ({ attribute, lowBelow }: TieBreaker) =>
+    lowBelow === undefined ? names.attribute(attribute) : 'Enough stock';
+  const [was, is] = [before?.signals.map(nameOf) ?? [], after.signals.map(nameOf)];
+  if (list(was) !== list(is)) return [`Tie-breakers are now: ${list(is)}`];
+  return after.signals.flatMap((signal, at): string[] => {
+    const old = before!.signals[at]!;
+    const name = nameOf(signal);
+    const said: string[] = [];
+    if (old.direction !== signal.direction)
+      said.push(`Tie-breaker ${name} puts ${signal.direction === 'high' ? 'high' : 'low'} first`);
+    if (old.pulledBy !== signal.pulledBy)
+      said.push(`${name}: ${signal.pulledBy ?? 0} ratings at the average are added to each product’s own`);
+    if (old.halfLife !== signal.halfLife) said.push(`${name}: newness halves every ${signal.halfLife} days`);
+    if (old.lowBelow !== signal.lowBelow) said.push(`${name}: at least ${signal.lowBelow}`);
+    return said;
+  });
 }
 
 function filterChange(before: FilterSetting | null, after: FilterSetting | null): string[] {

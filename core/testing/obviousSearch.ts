@@ -265,7 +265,8 @@ export function obviousSearch(
     for (const synonym of synonymsOf(text))
       add(
         vocabulary.filter(
-          (token) => token !== text && (token === synonym || (inPlainText.has(token) && stemOf(token) === stemOf(synonym))),
+          (token) =>
+            token !== text && (token === synonym || (inPlainText.has(token) && stemOf(token) === stemOf(synonym))),
         ),
         'synonym',
       );

@@ -14,6 +14,7 @@ import { serveCatalog } from './catalogRoutes.ts';
 import { serveContent } from './contentRoutes.ts';
 import { serveDemand } from './demandRoutes.ts';
 import { deskState, namesFrom, tellChanges } from './deskState.ts';
+import { serveEffect } from './effectRoutes.ts';
 import { invalidRequest, problem } from './problems.ts';
 import { serveProducts } from './productRoutes.ts';
 import { serveProposals } from './proposalRoutes.ts';
@@ -93,17 +94,20 @@ export function createApp(services: Services): OpenAPIHono {
   const who = (context: Context): string => (context.req.header('x-person') ?? 'Merchandiser').slice(0, 80);
 
   serveProposals(serve, services, written, who as never);
+  serveEffect(serve, services);
   serveContent(serve, services);
   serveDemand(serve, services);
   serveProducts(serve, services, written, who as never);
-  serve(endpoints.shopSearch, ({ q, page, limit, typing, collection, ...rest }) =>
-    searcher.answer(task('live', { query: q, page, limit, typing, collection, filters: chosenFilters(rest) })),
+  serve(endpoints.shopSearch, ({ q, page, limit, typing, collection, sort, box, ...rest }) =>
+    searcher.answer(
+      task('live', { query: q, page, limit, typing, collection, sort, box, filters: chosenFilters(rest) }),
+    ),
   );
-  serve(endpoints.deskSearch, ({ q, page, limit, typing, collection, from, explain, movement, ...rest }) =>
+  serve(endpoints.deskSearch, ({ q, page, limit, typing, collection, sort, box, from, explain, movement, ...rest }) =>
     searcher.answer(
       task(
         from,
-        { query: q, page, limit, typing, collection, explain, marks: true, filters: chosenFilters(rest) },
+        { query: q, page, limit, typing, collection, sort, box, explain, marks: true, filters: chosenFilters(rest) },
         movement,
       ),
     ),

@@ -1,6 +1,7 @@
 import type { Result, SearchAnswer } from '../../core/answer.ts';
 import { type ListedRow, listedRow } from '../../core/browse/listedRow.ts';
 import { type ListRequest, listProducts } from '../../core/browse/listProducts.ts';
+import { type FirstPage, firstPage } from '../../core/compare/firstPage.ts';
 import { movementDepth, withMovement } from '../../core/compare/movement.ts';
 import {
   type ContentEngine,
@@ -48,6 +49,8 @@ export interface LocalSearch {
     changes: readonly (readonly EntryEdit[])[],
     searches: readonly WeighedSearch[],
   ): Effect[];
+  /** The first pages of searches, as far as they are compared. */
+  firstPages(task: Pick<SearchTask, 'generation' | 'shared' | 'from'>, searches: readonly string[]): FirstPage[];
   /** Where a product stands for searches under the draft, from 1; null where it is not among the first. */
   places(task: Pick<SearchTask, 'generation' | 'shared'>, product: string, searches: readonly string[]): Place[];
 }
@@ -91,7 +94,10 @@ interface Ready {
   readonly content: PreparedContent;
 }
 
-export function openLocalSearch(folder: DataFolder, db: Db): LocalSearch {
+/** Milliseconds in a day: newness is told by days. */
+const day = 86_400_000;
+
+export function openLocalSearch(folder: DataFolder, db: Db, now: () => number): LocalSearch {
   const setups = openSetupStore(db);
   const liveNumber = db.prepare<[], number>('SELECT release FROM storefront').pluck();
   let catalog: StandingCatalog | null = null;
@@ -110,7 +116,9 @@ export function openLocalSearch(folder: DataFolder, db: Db): LocalSearch {
   const readyFor = (task: Pick<SearchTask, 'generation' | 'shared'>, from: 'draft' | 'live'): Ready => {
     const standing = catalogFor(task);
     const inVersion = contentVersion(db);
-    const version = `${from === 'draft' ? setups.revision() : (liveNumber.get() ?? 0)}/${standing.facts}/${inVersion}`;
+    const today = Math.floor(now() / day);
+    const number = from === 'draft' ? setups.revision() : (liveNumber.get() ?? 0);
+    const version = `${number}/${standing.facts}/${inVersion}/${today}`;
     const known = ready[from];
     if (known?.version === version) return known;
     const setup = from === 'draft' ? setups.draft() : setups.live()!.setup;
@@ -125,7 +133,7 @@ export function openLocalSearch(folder: DataFolder, db: Db): LocalSearch {
       version,
       view,
       engine,
-      setup: prepareSetup(engine, setup),
+      setup: prepareSetup(engine, setup, today),
       decisions,
       lists: new Map(),
       content: prepareContent(opened.engine, setup),
@@ -138,8 +146,7 @@ export function openLocalSearch(folder: DataFolder, db: Db): LocalSearch {
     const found = search(engine, setup, task.request, view.record, content);
     // Inside a collection every product stands among others than in a search: places there are not compared.
     if (!task.movement || task.request.collection) return found;
-    const { filters, query, typing } = task.request;
-    const before = { query, filters, page: 1, limit: movementDepth, ...(typing === undefined ? {} : { typing }) };
+    const before = { ...task.request, page: 1, limit: movementDepth };
     const live = readyFor(task, 'live');
     return withMovement(found, rankedFamilies(live.engine, live.setup, before, movementDepth));
   };
@@ -186,7 +193,11 @@ export function openLocalSearch(folder: DataFolder, db: Db): LocalSearch {
     },
     effects(task, changes, searches) {
       const { engine, setup } = readyFor(task, 'draft');
-      return effectsOf(engine, setup.setup, changes, searches);
+      return effectsOf(engine, setup.setup, setup.today, changes, searches);
+    },
+    firstPages(task, searches) {
+      const { engine, setup } = readyFor(task, task.from);
+      return searches.map((query) => firstPage(engine, setup, query));
     },
     places(task, product, searches) {
       const { engine, setup } = readyFor(task, 'draft');

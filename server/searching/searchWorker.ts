@@ -9,6 +9,6 @@ export type WorkerTask = {
 }[keyof LocalSearch];
 
 const folder = openDataFolder((workerData as { root: string }).root);
-const local = openLocalSearch(folder, openDatabase(folder.database, { readOnly: true }));
+const local = openLocalSearch(folder, openDatabase(folder.database, { readOnly: true }), Date.now);
 
 export default ({ call, given }: WorkerTask): unknown => (local[call] as (...given: unknown[]) => unknown)(...given);

@@ -15,6 +15,7 @@ const methods = [
   'productIds',
   'places',
   'effects',
+  'firstPages',
 ] as const satisfies readonly (keyof LocalSearch)[];
 
 function searcherBy(run: (task: WorkerTask) => Promise<unknown>, close: () => Promise<void>): Searcher {

@@ -61,7 +61,7 @@ test('an edit that changes nothing leaves no step behind', () => {
 
 test('another connection, as a search thread has, sees an edit at once and rebuilds no index', () => {
   const reader = openDatabase(shelf.folder.database, { readOnly: true });
-  const local = openLocalSearch(shelf.folder, reader);
+  const local = openLocalSearch(shelf.folder, reader, () => 0);
   const task = {
     from: 'draft' as const,
     generation: shelf.catalogs.generation(),

@@ -41,7 +41,7 @@ const router = createBrowserRouter([
       },
       { path: 'proposals', ...lazily(() => import('./screens/Proposals.tsx'), 'Proposals') },
       { path: 'attributes', ...lazily(() => import('./screens/Attributes.tsx'), 'Attributes') },
-      { path: 'relevance', ...lazily(() => import('./screens/Relevance.tsx'), 'Relevance') },
+      { path: 'relevance', ...lazily(() => import('./screens/relevance/Relevance.tsx'), 'Relevance') },
       { path: 'vocabulary', ...lazily(() => import('./screens/Vocabulary.tsx'), 'Vocabulary') },
       { path: 'filters', ...lazily(() => import('./screens/Filters.tsx'), 'Filters') },
       { path: 'plans', ...lazily(() => import('./screens/ShelfPlans.tsx'), 'ShelfPlans') },

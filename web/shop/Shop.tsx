@@ -1,26 +1,36 @@
-import { useEffect } from 'react';
+import { useEffect, useState } from 'react';
 import { useSearchParams } from 'react-router';
+import type { Result } from '../../core/answer.ts';
 import { counted } from '../look/price.ts';
 import { EmptyShelf } from './EmptyShelf.tsx';
 import { Filters } from './Filters.tsx';
 import { Notices } from './Notices.tsx';
 import { Pages } from './Pages.tsx';
+import { ProductView } from './ProductView.tsx';
 import { Articles, Collections } from './Reading.tsx';
 import { SearchBox } from './SearchBox.tsx';
 import { Shelves } from './Shelves.tsx';
+import { SortMenu } from './SortMenu.tsx';
 import { noteSearch } from './shopperLog.ts';
 import { useDesk } from './useDesk.ts';
 import { readAddress, type ShopperSearch, useResults, writeAddress } from './useResults.ts';
+
+/** A search begun anew. */
+const fresh: ShopperSearch = { query: '', page: 1, filters: {}, collection: '', sort: '' };
 
 /** The shop: the page a shopper uses, and the very same page in the desk's window. */
 export function Shop() {
   const desk = useDesk();
   const [parameters, setParameters] = useSearchParams();
   const search = readAddress(parameters);
+  const [opened, setOpened] = useState<Result | null>(null);
+  const [submitted, setSubmitted] = useState<string | null>(null);
   const go = (next: ShopperSearch, replace = false): void =>
     setParameters(writeAddress(next, desk.isInDesk), { replace });
   const newSearch = (query: string): void => {
-    go({ query, page: 1, filters: {}, collection: '' });
+    setOpened(null);
+    setSubmitted(query);
+    go({ ...fresh, query });
     desk.searched(query);
   };
 
@@ -28,7 +38,7 @@ export function Shop() {
   // Only a new trial search moves the window; what the shopper does in it since is left alone.
   // biome-ignore lint/correctness/useExhaustiveDependencies: the search and the way to go are read, not watched
   useEffect(() => {
-    if (asked !== undefined && asked !== search.query) go({ query: asked, page: 1, filters: {}, collection: '' }, true);
+    if (asked !== undefined && asked !== search.query) go({ ...fresh, query: asked }, true);
   }, [asked]);
 
   const { data, error, isPlaceholderData, refetch } = useResults(
@@ -36,6 +46,13 @@ export function Shop() {
     desk.view,
     !desk.isInDesk || desk.view !== null,
   );
+  // A part number that a shopper has searched for leads straight to its product, once.
+  useEffect(() => {
+    if (submitted === null || !data || isPlaceholderData || data.query !== submitted) return;
+    setSubmitted(null);
+    const [first] = data.results;
+    if (first && first.familyId === data.leadsTo) setOpened(first);
+  }, [submitted, data, isPlaceholderData]);
   const { shown } = desk;
   // biome-ignore lint/correctness/useExhaustiveDependencies: the filters are those of the data
   useEffect(() => {
@@ -57,7 +74,7 @@ export function Shop() {
         >
           Wren &amp; Umber
         </a>
-        <SearchBox query={search.query} search={newSearch} />
+        <SearchBox query={search.query} search={newSearch} open={setOpened} desk={desk.view} isInDesk={desk.isInDesk} />
       </header>
       {error && !data ? (
         <div role="alert" className="m-6 rounded-lg bg-changed-soft p-4 text-on-changed">
@@ -78,9 +95,14 @@ export function Shop() {
                 (data.collection?.title ?? 'Everything in the shop')
               )}
             </h1>
-            <p className="shrink-0 text-soft text-[13px]" role="status">
-              {counted(data.total, 'product')}
-            </p>
+            <div className="flex shrink-0 flex-wrap items-baseline justify-end gap-x-4 gap-y-1">
+              <p className="text-soft text-[13px]" role="status">
+                {counted(data.total, 'product')}
+              </p>
+              {data.total > 1 && (
+                <SortMenu sorting={data.sorting} choose={(sort) => go({ ...search, page: 1, sort })} />
+              )}
+            </div>
           </div>
           {data.collection && (
             <p className="text-[13px] text-soft">
@@ -94,10 +116,7 @@ export function Shop() {
               </button>
             </p>
           )}
-          <Collections
-            collections={data.collections}
-            open={(collection) => go({ query: '', page: 1, filters: {}, collection })}
-          />
+          <Collections collections={data.collections} open={(collection) => go({ ...fresh, collection })} />
           <Notices answer={data} />
           {data.emptyShelf ? (
             <>
@@ -127,6 +146,7 @@ export function Shop() {
                   <Shelves
                     results={data.results}
                     isStale={isPlaceholderData}
+                    open={setOpened}
                     act={
                       desk.isInDesk
                         ? (product, what) =>
@@ -143,6 +163,7 @@ export function Shop() {
           )}
         </main>
       )}
+      <ProductView result={opened} close={() => setOpened(null)} />
     </div>
   );
 }

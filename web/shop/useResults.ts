@@ -9,6 +9,8 @@ export interface ShopperSearch {
   readonly page: number;
   /** Only the products of this collection; empty for all. */
   readonly collection: string;
+  /** The order chosen from the sorting menu; empty for relevance. */
+  readonly sort: string;
   readonly filters: Readonly<Record<string, readonly string[]>>;
 }
 
@@ -26,6 +28,7 @@ export function readAddress(parameters: URLSearchParams): ShopperSearch {
   return {
     query: parameters.get('q') ?? '',
     collection,
+    sort: parameters.get('sort') ?? '',
     page: Math.max(1, Number(parameters.get('page')) || 1),
     filters,
   };
@@ -36,6 +39,7 @@ export function writeAddress(search: ShopperSearch, inDesk: boolean): URLSearchP
   if (inDesk) parameters.set('desk', '');
   if (search.query) parameters.set('q', search.query);
   if (search.collection) parameters.set('collection', search.collection);
+  if (search.sort) parameters.set('sort', search.sort);
   if (search.page > 1) parameters.set('page', String(search.page));
   for (const [name, value] of filterParameters(search.filters)) parameters.append(name, value);
   return parameters;
@@ -55,6 +59,7 @@ export function useResults(search: ShopperSearch, desk: DeskView | null, isReady
         page: String(search.page),
         limit: String(perPage),
         collection: search.collection,
+        sort: search.sort,
         ...filters,
       };
       if (!desk) return call('shopSearch', { query, signal });

@@ -78,6 +78,22 @@ function Line({
   );
 }
 
+const percent = (share: number): string => `${Number((share * 100).toFixed(1))}%`;
+/** Lengths and places are exact for short values, and "at least" for longer ones. */
+const atLeast = (number: number, exactBelow: number): string =>
+  number > exactBelow ? `at least ${number}` : String(number);
+
+/** What a find is worth, and the factors it is the product of; those that change nothing are left out. */
+export function worthInWords({ label, weight, parts, words, before, how, gain }: FoundLine): string {
+  const factors = [
+    `${label} counts ${weight}${parts.weight < 1 ? ` (${percent(parts.weight)} of the heaviest)` : ', the most'}`,
+    ...(how === 'exact' ? [] : [`found so, ${percent(parts.quality)}`]),
+    ...(parts.length < 1 ? [`one of ${atLeast(words, 8)} words, ${percent(parts.length)}`] : []),
+    ...(parts.place < 1 ? [`${atLeast(before, 7)} words before it, ${percent(parts.place)}`] : []),
+  ];
+  return `${factors.join(' × ')} = ${percent(gain)} of a perfect find`;
+}
+
 function FoundWords({
   word,
   found,
@@ -91,9 +107,7 @@ function FoundWords({
     <Line amount={`${isAlso ? '+ ' : ''}${points(found.points)}`}>
       <b className="font-semibold">{word}</b> {isAlso ? 'also ' : ''}found in {found.label}, {ways[found.how]}
       {found.how !== 'exact' && <> (“{found.term}”)</>}
-      <span className="block text-[12.5px] text-soft">
-        {found.label} counts {found.weight}; this find is worth {Math.round(found.gain * 100)}% of a perfect one
-      </span>
+      <span className="block text-[12.5px] text-soft">{worthInWords(found)}</span>
     </Line>
   );
 }
@@ -116,6 +130,9 @@ function WhyTable({ why, total }: { readonly why: Why; readonly total: number })
               {gap === 0 ? 'stand side by side' : `stand close together (${gap} apart)`}
             </Line>
           ))}
+          {why.whole && (
+            <Line amount={`+ ${points(why.whole.points)}`}>The search is all that {why.whole.label} says</Line>
+          )}
           <Line amount={points(why.matchScore)} strong>
             {why.exactSku ? 'The search is exactly this part number' : 'Match, out of 100 points'}
           </Line>
@@ -152,7 +169,9 @@ function whatPutItThere(why: Why): string {
   if (why.pin) return `The shelf plan “${why.pin.planName}” pins it at place ${why.pin.place}.`;
   if (why.exactSku) return 'An exact part number stands first.';
   const { closeCall } = why;
+  if (why.sorted) return `The shopper sorted by ${why.sorted.label}.`;
   if (!closeCall) return '';
+  if (why.afterStock && closeCall.decidedBy === null) return 'It is sold out, and stands after everything in stock.';
   if (closeCall.decidedBy === null)
     return why.pulls.length > 0 ? 'Its score after pulls put it there.' : 'Its score put it there.';
   const signal = closeCall.signals.find(({ attribute }) => attribute === closeCall.decidedBy);
@@ -164,14 +183,19 @@ function whatPutItThere(why: Why): string {
 type Signal = NonNullable<Why['closeCall']>['signals'][number];
 
 /** A tie-breaker's value as a merchandiser reads it; dates are kept as days since 1970. */
-function signalInWords(attribute: string, value: Signal['value']): string {
+function signalInWords({ attribute, value, how }: Signal): string {
   if (value === null) return 'unknown';
+  if (how === 'enough') return value === 1 ? 'enough' : 'low';
+  if (how === 'newness') return `${value}% new`;
+  if (how === 'pulled') return `${value.toFixed(2)} with the average added`;
+  if (attribute === 'margin') return percent(value);
   if (attribute === 'availability') return value === 1 ? 'in stock' : 'sold out';
   if (attribute === 'date_added') return format(new Date(value * 86_400_000), 'd MMM yyyy');
   return count(value);
 }
 
-function directionInWords(attribute: string, direction: Signal['direction']): string {
+function directionInWords({ attribute, direction, how }: Signal): string {
+  if (how === 'enough') return direction === 'high' ? 'enough first' : 'low stock first';
   if (attribute !== 'availability') return `${direction} first`;
   return direction === 'high' ? 'in stock first' : 'sold out first';
 }
@@ -191,10 +215,13 @@ function CloseCall({
         that counts as tied ({points(closeCall.leader - score)} behind). Then, in order:
       </p>
       <ol className="mt-1.5 flex flex-wrap gap-2">
-        {closeCall.signals.map(({ attribute, label, direction, value }) => (
-          <li key={attribute} className="rounded-t-md border-edge border-b-[3px] bg-paper px-2.5 py-1 text-[13px]">
-            {label} <b className="font-semibold">{signalInWords(attribute, value)}</b>{' '}
-            <span className="text-soft">{directionInWords(attribute, direction)}</span>
+        {closeCall.signals.map((signal) => (
+          <li
+            key={`${signal.attribute} ${signal.how}`}
+            className="rounded-t-md border-edge border-b-[3px] bg-paper px-2.5 py-1 text-[13px]"
+          >
+            {signal.label} <b className="font-semibold">{signalInWords(signal)}</b>{' '}
+            <span className="text-soft">{directionInWords(signal)}</span>
           </li>
         ))}
       </ol>

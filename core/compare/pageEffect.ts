@@ -1,0 +1,74 @@
+import type { WeighedSearch } from '../proposals/effect.ts';
+import { type FirstPage, pageSize } from './firstPage.ts';
+
+/** One product that moved on the first page of one search. */
+export interface Move {
+  readonly search: string;
+  /** How often the search is made. */
+  readonly searches: number;
+  readonly product: string;
+  /** Places from 1; null where it was, or is, not among the first ones looked at. */
+  readonly from: number | null;
+  readonly to: number | null;
+}
+
+/** What changes on the first pages of searches, in a shopper's terms. */
+export interface PageEffect {
+  readonly looked: number;
+  readonly changed: number;
+  /** How often the searches that change are made, and all that were looked at. */
+  readonly times: number;
+  readonly ofTimes: number;
+  /** The largest move of each of the searches that change most, those made most often first. */
+  readonly moves: readonly Move[];
+}
+
+const movesTold = 5;
+/** A product that comes from, or goes, beyond what was looked at counts as having moved so far. */
+const beyond = 96;
+
+/** The product that rises furthest on the page, or where none does the one that falls furthest; null where none moves. */
+function largestMove(before: readonly string[], after: readonly string[]): Omit<Move, 'search' | 'searches'> | null {
+  const was = new Map(before.map((id, at) => [id, at + 1]));
+  const is = new Map(after.map((id, at) => [id, at + 1]));
+  let largest: { move: Omit<Move, 'search' | 'searches'>; places: number } | null = null;
+  for (const product of new Set([...after.slice(0, pageSize), ...before.slice(0, pageSize)])) {
+    const from = was.get(product) ?? null;
+    const to = is.get(product) ?? null;
+    const gained = (from ?? beyond) - (to ?? beyond);
+    // What comes up is what shoppers now see: it is told before anything that made room for it.
+    const places = gained > 0 ? gained + beyond : -gained;
+    if (places > (largest?.places ?? 0)) largest = { move: { product, from, to }, places };
+  }
+  return largest?.move ?? null;
+}
+
+const isSamePage = (a: FirstPage, b: FirstPage): boolean => {
+  const [before, after] = [a.families.slice(0, pageSize), b.families.slice(0, pageSize)];
+  return before.length === after.length && before.every((id, at) => id === after[at]);
+};
+
+/** Compares first pages before and after; the lists are parallel to the searches. Cost: linear in the places. */
+export function pageEffect(
+  searches: readonly WeighedSearch[],
+  before: readonly FirstPage[],
+  after: readonly FirstPage[],
+): PageEffect {
+  const changed = searches.flatMap(({ search, searches: times }, at): (Move & { readonly weight: number })[] => {
+    if (isSamePage(before[at]!, after[at]!)) return [];
+    const move = largestMove(before[at]!.families, after[at]!.families);
+    if (!move) return [];
+    const places = Math.abs((move.from ?? beyond) - (move.to ?? beyond));
+    return [{ search, searches: times, ...move, weight: times * places }];
+  });
+  return {
+    looked: searches.length,
+    changed: changed.length,
+    times: changed.reduce((sum, { searches: times }) => sum + times, 0),
+    ofTimes: searches.reduce((sum, { searches: times }) => sum + times, 0),
+    moves: [...changed]
+      .sort((a, b) => b.weight - a.weight || (a.search < b.search ? -1 : 1))
+      .slice(0, movesTold)
+      .map(({ weight: _, ...move }) => move),
+  };
+}

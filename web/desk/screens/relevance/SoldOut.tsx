@@ -1,0 +1,44 @@
+import type { SoldOutWay, StockPlace } from '../../../../core/setup/schema.ts';
+import { Choice } from '../../parts/Controls.tsx';
+import { Section, shelfRow } from '../../parts/Screen.tsx';
+import { useChanged } from '../../state/changed.ts';
+import { useDeskState } from '../../state/deskState.ts';
+import { edit } from '../../state/edits.ts';
+
+const places: readonly (readonly [StockPlace, string])[] = [
+  ['results', 'In search results'],
+  ['box', 'In the search box, while typing'],
+  ['collections', 'On collection pages'],
+];
+const ways: readonly (readonly [SoldOutWay, string])[] = [
+  ['asItIs', 'left where it is'],
+  ['last', 'after everything in stock'],
+  ['notAtAll', 'not at all'],
+];
+
+/** Where products that are sold out stand, place by place. */
+export function SoldOut() {
+  const { setup } = useDeskState();
+  const changed = useChanged('relevance');
+  const { soldOut } = setup.relevance;
+  return (
+    <Section
+      title="Sold out"
+      note="What counts is the variant shown: the black one, where the shopper asked for black. A pin keeps its place."
+    >
+      <ul className="space-y-[5px]">
+        {places.map(([place, label]) => (
+          <li key={place} className={`${shelfRow(changed('soldOut'))} flex items-center gap-3 py-1.5 pr-2 pl-3`}>
+            <span className="flex-1">{label}</span>
+            <Choice
+              label={`${label}, what is sold out stands`}
+              value={soldOut[place]}
+              options={ways}
+              change={(way) => void edit({ part: 'relevance', key: 'soldOut', value: { ...soldOut, [place]: way } })}
+            />
+          </li>
+        ))}
+      </ul>
+    </Section>
+  );
+}

@@ -1,0 +1,166 @@
+import { SlidersHorizontal } from 'lucide-react';
+import { useId, useState } from 'react';
+import type { AttributeRow } from '../../../../api/endpoints.ts';
+import type { AttributeSetting } from '../../../../core/setup/schema.ts';
+import { NumberField, Switch } from '../../parts/Controls.tsx';
+import { Loading, LoadProblem, Nothing, Section, shelfRow } from '../../parts/Screen.tsx';
+import { WeightSlider } from '../../parts/WeightSlider.tsx';
+import { byWeight, setAttribute, useAttributes } from '../../state/attributes.ts';
+import { useChanged } from '../../state/changed.ts';
+import { useDeskState } from '../../state/deskState.ts';
+
+/** How much each attribute counts, and how words are found in it. */
+export function Weights() {
+  const { attributes, error, refetch } = useAttributes();
+  const changed = useChanged('attributes');
+  if (error && !attributes) return <LoadProblem error={error} again={refetch} />;
+  if (!attributes) return <Loading what="Reading the weights" />;
+  const read = attributes.filter((row) => row.searchable).sort((a, b) => a.label.localeCompare(b.label));
+  const heaviest = Math.max(10, ...read.map(({ weight }) => weight));
+  const order = [...read].sort(byWeight);
+  // While a bar is drawn its row must stay under the hand, so rows keep the order of names, not of weight.
+  return (
+    <Section
+      title="Where words are found"
+      note={`Draw a bar, or use the arrow keys on it. ${order[0] ? `${order[0].label} counts most now.` : ''}`}
+    >
+      {read.length === 0 ? (
+        <Nothing>The search reads no attribute. Switch one on under Attributes.</Nothing>
+      ) : (
+        <ul className="space-y-[5px]">
+          {read.map((row) => (
+            <WeightRow key={row.key} row={row} most={heaviest} isChanged={changed(row.key)} />
+          ))}
+        </ul>
+      )}
+    </Section>
+  );
+}
+
+type Way = 'early' | 'whole' | 'forms' | 'prefixes' | 'corrections';
+interface WayShown {
+  readonly way: Way;
+  readonly usual: boolean;
+  readonly label: string;
+  readonly note: string;
+  /** What a row says of itself where the setting is not the usual one. */
+  readonly told: string;
+}
+const ways: readonly WayShown[] = [
+  {
+    way: 'early',
+    usual: false,
+    label: 'Early words count more',
+    note: 'A word at the beginning counts full, the fourth four fifths, late ones at least three fifths.',
+    told: 'early words count more',
+  },
+  {
+    way: 'whole',
+    usual: false,
+    label: 'Only whole values count',
+    note: '“sea” does not find “Sea green” here; “sea green” does.',
+    told: 'whole values only',
+  },
+  {
+    way: 'forms',
+    usual: true,
+    label: 'Other forms of a word',
+    note: '“brushes” finds “brush”.',
+    told: 'no other forms',
+  },
+  {
+    way: 'prefixes',
+    usual: true,
+    label: 'Beginnings of words',
+    note: '“water” finds “watercolour” while the shopper types.',
+    told: 'no beginnings',
+  },
+  {
+    way: 'corrections',
+    usual: true,
+    label: 'Slips of the finger',
+    note: '“gauche” finds “gouache”, where slips are forgiven at all.',
+    told: 'no corrections',
+  },
+];
+
+function WeightRow({
+  row,
+  most,
+  isChanged,
+}: {
+  readonly row: AttributeRow;
+  readonly most: number;
+  readonly isChanged: boolean;
+}) {
+  const { setup } = useDeskState();
+  const [isOpen, setOpen] = useState(false);
+  const id = useId();
+  const setting: AttributeSetting = setup.attributes[row.key] ?? row;
+  const isCode = row.kind === 'code';
+  const offered = ways.filter(({ way }) => !isCode || way === 'prefixes');
+  const unusual = offered.filter(({ way, usual }) => (setting[way] ?? usual) !== usual);
+  return (
+    <li className={`${shelfRow(isChanged)} py-1.5 pr-2 pl-3`}>
+      <div className="grid grid-cols-[minmax(0,150px)_1fr_66px_28px] items-center gap-x-3">
+        <span className="min-w-0">
+          <span className="block truncate">{row.label}</span>
+          {unusual.length > 0 && (
+            <span className="block text-[12.5px] text-soft leading-tight">
+              {unusual.map(({ told }) => told).join(', ')}
+            </span>
+          )}
+        </span>
+        <WeightSlider
+          label={`Weight of ${row.label}`}
+          value={row.weight}
+          most={most}
+          isChanged={isChanged}
+          change={(weight) => setAttribute(row, { weight })}
+        />
+        <NumberField
+          label={`Exact weight of ${row.label}`}
+          value={row.weight}
+          least={0}
+          most={100}
+          step={0.1}
+          change={(weight) => setAttribute(row, { weight })}
+        />
+        <button
+          type="button"
+          aria-label={`How words are found in ${row.label}`}
+          title={`How words are found in ${row.label}`}
+          aria-expanded={isOpen}
+          aria-controls={id}
+          className={`rounded-md p-1.5 ${isOpen ? 'bg-press-soft text-press' : 'text-soft hover:text-ink'}`}
+          onClick={() => setOpen(!isOpen)}
+        >
+          <SlidersHorizontal size={15} aria-hidden />
+        </button>
+      </div>
+      <div id={id} hidden={!isOpen} className="mt-1.5 border-line border-t pt-2 pb-1">
+        {isCode && (
+          <p className="mb-1.5 text-[12.5px] text-soft">
+            Found however it is split (WU-2041B, wu 2041 b), never in another form and never corrected.
+          </p>
+        )}
+        <ul className="grid gap-1.5">
+          {offered.map(({ way, usual, label, note }) => (
+            <li key={way}>
+              <Switch
+                label={`${label} in ${row.label}`}
+                isOn={setting[way] ?? usual}
+                change={(on) => setAttribute(row, { [way]: on === usual ? undefined : on })}
+                shown={
+                  <>
+                    {label} <span className="text-soft">{note}</span>
+                  </>
+                }
+              />
+            </li>
+          ))}
+        </ul>
+      </div>
+    </li>
+  );
+}

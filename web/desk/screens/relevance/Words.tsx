@@ -1,0 +1,49 @@
+import { Switch } from '../../parts/Controls.tsx';
+import { Section, shelfRow } from '../../parts/Screen.tsx';
+import { useChanged } from '../../state/changed.ts';
+import { useDeskState } from '../../state/deskState.ts';
+import { edit } from '../../state/edits.ts';
+
+/** What holds for words in every attribute: slips of the finger, and part numbers. */
+export function Words() {
+  const { setup } = useDeskState();
+  const changed = useChanged('relevance');
+  const { spelling, partNumbers } = setup.relevance;
+  return (
+    <Section title="Slips and part numbers">
+      <div className="space-y-[5px]">
+        <div className={`${shelfRow(changed('spelling'))} px-3 py-2`}>
+          <Switch
+            label="Forgive slips of the finger"
+            isOn={spelling.tolerance}
+            change={(on) => void edit({ part: 'relevance', key: 'spelling', value: { tolerance: on } })}
+            shown={
+              <>
+                <b className="font-semibold">Forgive slips of the finger.</b>{' '}
+                <span className="text-soft">
+                  Words of 4 to 6 letters may have one wrong, longer ones two; swapped neighbours count as one. A word
+                  the shop knows is only corrected where nothing has all the words. Numbers and part numbers never are.
+                </span>
+              </>
+            }
+          />
+        </div>
+        <div className={`${shelfRow(changed('partNumbers'))} px-3 py-2`}>
+          <Switch
+            label="A part number leads straight to its product"
+            isOn={partNumbers.lead}
+            change={(lead) => void edit({ part: 'relevance', key: 'partNumbers', value: { lead } })}
+            shown={
+              <>
+                <b className="font-semibold">A part number leads straight to its product.</b>{' '}
+                <span className="text-soft">
+                  Where the whole search is one, however it is split; the shop opens it.
+                </span>
+              </>
+            }
+          />
+        </div>
+      </div>
+    </Section>
+  );
+}

@@ -1,0 +1,18 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { CallProblem, call } from '../../../client/call.ts';
+import { useDeskState } from '../../state/deskState.ts';
+
+/**
+ * What the draft changes on the first pages of the searches made most. Asked for anew with every revision; an answer
+ * for a revision that is gone is given up on both sides.
+ */
+export function useEffectOfDraft() {
+  const { revision } = useDeskState();
+  return useQuery({
+    queryKey: ['desk', 'effect', revision],
+    placeholderData: keepPreviousData,
+    retry: (failures, error) => failures < 3 && error instanceof CallProblem && error.code === 'outdated',
+    retryDelay: 300,
+    queryFn: ({ signal }) => call('effect', { query: { revision: String(revision) }, signal }),
+  });
+}
