@@ -39,8 +39,8 @@ function deletions(word: string, edits: number): Set<string> {
   return found;
 }
 
-/** A term is filed with as many deletions as any word it may correct: one with two edits has at least eight letters. */
-const filedEdits = (length: number): number => (length >= 6 ? 2 : 1);
+/** A term is filed with as many deletions as any word it may correct: one with two edits has at least seven letters. */
+const filedEdits = (length: number): number => (length >= 5 ? 2 : 1);
 
 const isCorrectable = (word: string): boolean => word.length >= 3 && !isNumberLike(word);
 

@@ -30,26 +30,32 @@ export function reacher(
   };
 }
 
-/** Attempts at finding something by giving words up, at most. */
-export const mostGivingUp = 24;
+/** A word as far as giving it up goes. */
+interface Givable {
+  /** Whether the catalog knows anything like it. */
+  readonly isKnown: boolean;
+  readonly rarity: number;
+}
+/** Other words tried in place of the last one given up, where several are. */
+const others = 3;
 
 /**
- * Which of `count` words in the order of giving up are given up, attempt by attempt: fewer before more, and among as
- * many the ones that come first in that order; at least half of the words stay.
+ * Which words are given up, attempt by attempt, as places in the order of giving up (`words` stand in it). Unknown ones
+ * go together; then one known word besides, each in turn; then ever more of the least telling. What stays is at least
+ * a third of the words and at least half of what the known ones tell. At most about thirty attempts for twelve words.
  */
-export function* givingUp(count: number): Generator<readonly number[]> {
-  let attempts = 0;
-  for (let gone = 1; gone <= Math.floor(count / 2); gone++) {
-    const chosen = Array.from({ length: gone }, (_, at) => at);
-    for (;;) {
-      if (attempts++ === mostGivingUp) return;
-      yield [...chosen];
-      let at = gone - 1;
-      while (at >= 0 && chosen[at] === count - gone + at) at--;
-      if (at < 0) break;
-      chosen[at]!++;
-      for (let next = at + 1; next < gone; next++) chosen[next] = chosen[next - 1]! + 1;
-    }
+export function* givingUp(words: readonly Givable[]): Generator<readonly number[]> {
+  const unknown = words.flatMap(({ isKnown }, at) => (isKnown ? [] : [at]));
+  const known = words.flatMap(({ isKnown }, at) => (isKnown ? [at] : []));
+  const told = (places: readonly number[]): number => places.reduce((sum, at) => sum + words[at]!.rarity, 0);
+  const mayGo = Math.floor((words.length * 2) / 3);
+  const isFine = (gone: readonly number[]): boolean =>
+    unknown.length + gone.length <= mayGo && told(gone) <= told(known) / 2;
+  if (unknown.length > 0 && known.length > 0 && isFine([])) yield unknown;
+  for (let count = 1; count < known.length; count++) {
+    const least = known.slice(0, count - 1);
+    const last = count === 1 ? known : known.slice(count - 1, count - 1 + others);
+    for (const at of last) if (isFine([...least, at])) yield [...unknown, ...least, at];
   }
 }
 
@@ -64,8 +70,7 @@ export function givingUpOrder(words: readonly QueryWord[]): QueryWord[] {
 
 /**
  * Finds the records for a search's words: all words first; failing that, the same with corrections for words that
- * are known too; failing that, words are given up one by one while at least half of them stay. With `keepAll` (an
- * exact SKU was found) only the first is tried.
+ * are known too; failing that, some words are given up. With `keepAll` (an exact SKU was found) only the first is tried.
  */
 export function findMatches(
   engine: Engine,
@@ -109,7 +114,8 @@ export function findMatches(
     if (second.records.length > 0) return { words: widened, dropped: leftOut, matches: second };
   }
   const order = givingUpOrder(plain);
-  for (const places of givingUp(plain.length)) {
+  const givable = order.map(({ expansions, rarity }) => ({ isKnown: expansions.length > 0, rarity }));
+  for (const places of givingUp(givable)) {
     const dropped = new Set(places.map((place) => order[place]!));
     const kept = plain.filter((word) => !dropped.has(word));
     const matches = attempt(kept);

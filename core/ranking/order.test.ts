@@ -1,7 +1,19 @@
 import { describe, expect, test } from '@jest/globals';
 import { pick, seededRandom } from '../random.ts';
 import { arrange } from '../rules/arrange.ts';
-import { alsoLine, bestLine, closenessLine, gapBetween, pairPoints, perfect, rarity, wordPoints } from './formula.ts';
+import {
+  alsoLine,
+  bestLine,
+  closenessLine,
+  gapBetween,
+  lengthFactor,
+  pairPoints,
+  perfect,
+  placeFactor,
+  rarity,
+  wholeLine,
+  wordPoints,
+} from './formula.ts';
 import { orderCandidates } from './order.ts';
 import { kthLargest, selectFirst } from './select.ts';
 
@@ -52,12 +64,21 @@ describe('close calls', () => {
 });
 
 describe('the formula', () => {
-  test('a perfect find of every word, side by side, is 100 points', () => {
+  test('a perfect find of every word, side by side and all that is said, is 100 points', () => {
     const two = wordPoints(2);
     const score =
       bestLine(two * 0.3, 1) + bestLine(two * 0.7, 1) + closenessLine(pairPoints(2), 1, 1, gapBetween(4, 5));
-    expect(score).toBe(perfect);
-    expect(bestLine(wordPoints(1), 1)).toBe(perfect);
+    expect(score + wholeLine(1)).toBe(perfect);
+    expect(bestLine(wordPoints(1), 1) + wholeLine(1)).toBe(perfect);
+  });
+  test('a find is worth less in longer values and, where place counts, the later it stands; never nothing', () => {
+    expect([1, 2].map((words) => lengthFactor(words, 2))).toEqual([1, 1]);
+    const lengths = [4, 8, 64, 385].map((words) => lengthFactor(words, 2));
+    expect(lengths).toEqual([...lengths].sort((a, b) => b - a));
+    expect(lengths.at(-1)).toBeGreaterThan(0.5);
+    expect(placeFactor(0)).toBe(1);
+    expect(placeFactor(3)).toBeCloseTo(0.8, 12);
+    expect(placeFactor(10_000)).toBeGreaterThan(0.6);
   });
 
   test('a second attribute never lifts a word over a perfect find', () => {

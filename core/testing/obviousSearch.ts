@@ -414,7 +414,8 @@ export function obviousSearch(
           a.rarity - b.rarity ||
           words.indexOf(b) - words.indexOf(a),
       );
-      for (const gone of found.size > 0 ? [] : givingUp(words.length)) {
+      const givable = order.map(({ ways, rarity }) => ({ isKnown: ways.length > 0, rarity }));
+      for (const gone of found.size > 0 ? [] : givingUp(givable)) {
         const given = gone.map((place) => order[place]!);
         found = find(words.filter((word) => !given.includes(word)));
         if (found.size === 0) continue;

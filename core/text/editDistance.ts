@@ -26,8 +26,8 @@ export function editDistance(a: string, b: string, limit: number): number {
   return Math.min(last[b.length]!, limit + 1);
 }
 
-/** Edits allowed for a word of so many letters: none below 4, one below 8, two from there on. */
+/** Edits allowed for a word of so many letters: none below 4, one below 7, two from there on. */
 export function allowedEdits(length: number): 0 | 1 | 2 {
   if (length < 4) return 0;
-  return length < 8 ? 1 : 2;
+  return length < 7 ? 1 : 2;
 }
