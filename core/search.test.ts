@@ -120,7 +120,9 @@ function expectFiguresToAddUp(answer: ReturnType<typeof search>, context: unknow
       const group = left.filter(({ why }) => why.score >= leader - why.closeCall!.width);
       for (const { why } of group) expect(why.closeCall!.leader).toBe(leader);
       const order = (a: Told, b: Told) =>
-        bySignals(a.why.closeCall!.signals, b.why.closeCall!.signals) || (a.id < b.id ? -1 : 1);
+        bySignals(a.why.closeCall!.signals, b.why.closeCall!.signals) ||
+        b.why.score - a.why.score ||
+        (a.id < b.id ? -1 : 1);
       rebuilt.push(...group.sort(order));
       left = left.filter((item) => !group.includes(item));
     }

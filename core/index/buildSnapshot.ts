@@ -21,12 +21,14 @@ export interface SnapshotMeta {
 
 /** A text as term numbers, and its quantities with their positions. */
 interface ReadText {
-  readonly terms: Uint32Array;
+  readonly terms: readonly number[];
   readonly quantities: readonly { readonly term: number; readonly at: number }[];
 }
 
-/** Tokenised texts kept for reuse: a family's texts come again with every variant. */
+/** Tokenised texts kept for reuse of an attribute whose values are short and come again and again. */
 const rememberedTexts = 20_000;
+const shortWords = 8;
+const noText: ReadText = { terms: [], quantities: [] };
 
 const sum = (counts: readonly number[]): Uint32Array => {
   const start = new Uint32Array(counts.length + 1);
@@ -88,7 +90,12 @@ export function snapshotBuilder(attributes: readonly AttributeProfile[]): Snapsh
   const familyNumbers = new Map<string, number>();
   const skuTexts: string[] = [];
   const skuRecords = new GrowingArray();
-  const remembered = attributes.map(() => new Map<string, ReadText>());
+  const remembered = attributes.map(({ averageWords, values, key }) =>
+    averageWords <= shortWords && values <= rememberedTexts && key !== 'title' ? new Map<string, ReadText>() : null,
+  );
+  /** The last text of each attribute: a family's texts come again with every variant. */
+  const lastTexts = attributes.map(() => '');
+  const lastRead = attributes.map(() => noText);
   const valueColumns = attributes.map((profile) => (hasValueColumn(profile) ? gatherColumn(profile.key) : null));
   const amounts = attributes.map((profile) => (isNumeric(profile) ? ([] as number[]) : null));
   let records = 0;
@@ -104,15 +111,23 @@ export function snapshotBuilder(attributes: readonly AttributeProfile[]): Snapsh
     return number;
   };
   const termsOf = (attribute: number, text: string): ReadText => {
-    const known = remembered[attribute]!.get(text);
+    if (lastTexts[attribute] === text) return lastRead[attribute]!;
+    const known = remembered[attribute]?.get(text);
     if (known) return known;
     const isCode = attributes[attribute]!.kind === 'code';
     const { tokens, quantities } = wordsIn(attributes[attribute]!, text);
-    const terms = new Uint32Array(tokens.length);
-    for (let at = 0; at < tokens.length; at++) terms[at] = numberOfTerm(tokens[at]!, !isCode);
-    const read = { terms, quantities: quantities.map(({ token, at }) => ({ term: numberOfTerm(token, true), at })) };
-    if (remembered[attribute]!.size >= rememberedTexts) remembered[attribute]!.clear();
-    remembered[attribute]!.set(text, read);
+    const terms: number[] = [];
+    for (let at = 0; at < tokens.length; at++) terms.push(numberOfTerm(tokens[at]!, !isCode));
+    const read: ReadText = {
+      terms,
+      quantities:
+        quantities.length === 0
+          ? noText.quantities
+          : quantities.map(({ token, at }) => ({ term: numberOfTerm(token, true), at })),
+    };
+    remembered[attribute]?.set(text, read);
+    lastTexts[attribute] = text;
+    lastRead[attribute] = read;
     return read;
   };
   const occur = (number: number, place: number, position: number, stand: number): void => {
@@ -157,15 +172,8 @@ export function snapshotBuilder(attributes: readonly AttributeProfile[]): Snapsh
     },
     finish() {
       const terms = [...termNumbers.keys()].sort();
-      const sortedPlace = new Uint32Array(terms.length);
-      const eligible = new Uint8Array(terms.length);
-      for (let at = 0; at < terms.length; at++) {
-        const number = termNumbers.get(terms[at]!)!;
-        sortedPlace[number] = at;
-        eligible[at] = inPlainText[number]!;
-      }
-      const occurrenceTerms = term.view();
-      for (let at = 0; at < occurrenceTerms.length; at++) occurrenceTerms[at] = sortedPlace[occurrenceTerms[at]!]!;
+      const order = Uint32Array.from(terms, (text) => termNumbers.get(text)!);
+      const eligible = Uint8Array.from(order, (number) => inPlainText[number]!);
       const families = familyIds.length;
       const ofRecord = recordFamily.view().slice();
       const familyStart = new Uint32Array(families + 1).fill(records);
@@ -175,7 +183,7 @@ export function snapshotBuilder(attributes: readonly AttributeProfile[]): Snapsh
         ...packStrings('terms', terms),
         ...packStems(terms, eligible),
         ...packDeletions(terms, eligible),
-        ...packPostings({ term: occurrenceTerms, place: inPlace.view(), position: atPosition.view() }, terms.length),
+        ...packPostings({ term: term.view(), place: inPlace.view(), position: atPosition.view() }, order),
         'record.family': ofRecord,
         'family.start': familyStart,
         ...packLookup(

@@ -18,6 +18,7 @@ export const positionsLookedAt = 12;
 
 /** One occurrence a row, in order of (record, attribute, position); what the builder gathers. */
 export interface Occurrences {
+  /** Terms as they were numbered while gathering. */
   readonly term: Uint32Array;
   /** `placeOf(record, attribute)`. */
   readonly place: Uint32Array;
@@ -29,14 +30,22 @@ export interface Occurrences {
 export const placeOf = (record: number, attribute: number): number => record * 256 + attribute;
 export const mostRecords = 2 ** 24;
 
-/** Sorts occurrences by term (counting sort, stable) and joins those of one term, record and attribute. Linear. */
-export function packPostings(occurrences: Occurrences, terms: number): Record<string, SectionArray> {
+/**
+ * Sorts occurrences by term (counting sort, stable) and joins those of one term, record and attribute. `order` holds
+ * the gathered number of each term in order of their texts, by which they are numbered from here on. Linear.
+ */
+export function packPostings(occurrences: Occurrences, order: Uint32Array): Record<string, SectionArray> {
   const { term, place, position } = occurrences;
   const total = term.length;
+  const terms = order.length;
+  const next = new Uint32Array(terms);
+  for (let at = 0; at < total; at++) next[term[at]!]!++;
   const ends = new Uint32Array(terms + 1);
-  for (let at = 0; at < total; at++) ends[term[at]! + 1]!++;
-  for (let index = 0; index < terms; index++) ends[index + 1]! += ends[index]!;
-  const next = ends.slice();
+  for (let index = 0; index < terms; index++) {
+    const gathered = order[index]!;
+    ends[index + 1] = ends[index]! + next[gathered]!;
+    next[gathered] = ends[index]!;
+  }
   const places = new Uint32Array(total);
   const positions = new Uint16Array(total);
   const stands = new Uint8Array(total);

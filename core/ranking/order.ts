@@ -2,15 +2,8 @@ import type { Candidates } from './groupFamilies.ts';
 import { type Compare, kthLargest, selectFirst } from './select.ts';
 import type { Signal } from './signals.ts';
 
-/**
- * Compares candidates by signals, then by `familyRank` where it is given, which makes the order total. A representative
- * without a value stands last whatever the direction.
- */
-export function compareBySignals(
-  signals: readonly Signal[],
-  { families, representatives }: Candidates,
-  familyRank: ((family: number) => number) | null,
-): Compare {
+/** Compares candidates by signals; one without a value stands last whatever the direction. 0 where all are equal. */
+export function compareBySignals(signals: readonly Signal[], { families, representatives }: Candidates): Compare {
   const count = signals.length;
   const keys = signals.map((signal) => signal.keys);
   const owners = signals.map(({ byRecord }) => (byRecord ? representatives : families));
@@ -23,7 +16,7 @@ export function compareBySignals(
       if (first < other) return -1;
       if (first > other) return 1;
     }
-    return familyRank ? familyRank(families[a]!) - familyRank(families[b]!) : 0;
+    return 0;
   };
 }
 

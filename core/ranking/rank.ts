@@ -203,8 +203,12 @@ function orderAll(
 ): { readonly order: number[]; readonly leaders: Map<number, number> } {
   const { families, representatives } = candidates;
   const first = own?.sort ? bindSignals(engine, [own.sort], prepared.today) : [];
-  const tie = compareBySignals([...first, ...prepared.signals], candidates, engine.snapshot.familyRank);
-  const chosen = sorted ? compareBySignals(sorted.signals, candidates, null) : null;
+  const { familyRank } = engine.snapshot;
+  const bySignals = compareBySignals([...first, ...prepared.signals], candidates);
+  // Where the signals are equal, or the catalog has none, the scores decide after all; the id makes the order total.
+  const tie: Compare = (a, b) =>
+    bySignals(a, b) || scores[b]! - scores[a]! || familyRank(families[a]!) - familyRank(families[b]!);
+  const chosen = sorted ? compareBySignals(sorted.signals, candidates) : null;
   const byHand = own?.byHand;
   const placeByHand = (at: number): number => byHand!.get(families[at]!) ?? 0;
   const compare: Compare = chosen

@@ -11,7 +11,7 @@ const valueOf = ({ byRecord, values }: Signal, { candidates }: Ranking, candidat
 
 /**
  * The tie-breaker that put a product below the one before it, where both are of one group of close calls: its place
- * among the signals, `id` where all were equal, null where the score decided.
+ * among the signals, `id` where all of them and the scores were equal, null where the score decided.
  */
 export function decidingSignal(prepared: PreparedSetup, ranking: Ranking, index: number): number | 'id' | null {
   const { candidate } = ranking.placed[index]!;
@@ -24,7 +24,8 @@ export function decidingSignal(prepared: PreparedSetup, ranking: Ranking, index:
     const owner = byRecord ? ranking.candidates.representatives : ranking.candidates.families;
     return keys[owner[before.candidate]!] !== keys[owner[candidate]!];
   });
-  return deciding < 0 ? 'id' : deciding;
+  if (deciding >= 0) return deciding;
+  return ranking.scores[before.candidate] === ranking.scores[candidate] ? 'id' : null;
 }
 
 /** Whether a place is the first of those that are sold out, where they stand after everything in stock. */

@@ -553,7 +553,7 @@ export function obviousSearch(
     return 0;
   };
   const tie = (a: Candidate, b: Candidate): number =>
-    bySignals(setup.relevance.tieBreakers.signals, a, b) || (a.familyId < b.familyId ? -1 : 1);
+    bySignals(setup.relevance.tieBreakers.signals, a, b) || b.score - a.score || (a.familyId < b.familyId ? -1 : 1);
   const chosenOrder = setup.relevance.sorting.orders.find((order) => order.key === sort && order.signals.length > 0);
   if (chosenOrder) pins.length = 0;
   const pinned = pins.flatMap(({ product, place }) => {

@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
 import { fold } from './fold.ts';
 import { isNumberLike, longestToken, normalizeCode, tokenize } from './tokenize.ts';
 import { stem } from './wordForms.ts';
@@ -66,4 +67,15 @@ describe('stem', () => {
   test('short words and those with digits or other letters stay as they are', () => {
     for (const word of ['oil', 'a4s', '2s', 'größe']) expect(stem(word)).toBe(word);
   });
+});
+
+test('plain texts are split as all others are', () => {
+  const letters = fc.string({ unit: fc.constantFrom(...'abz AB-_.,;:/"&()[]'), maxLength: 60 });
+  fc.assert(
+    fc.property(letters, (text) => {
+      // With a number behind it the text takes the other way.
+      expect(tokenize(text)).toEqual(tokenize(`${text} | 7`).slice(0, -1));
+    }),
+    { seed: 5, numRuns: 400 },
+  );
 });

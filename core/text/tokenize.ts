@@ -11,6 +11,7 @@ const units = new Set(
 
 const word = /\p{N}+(?:\.\p{N}+)*\p{L}+[\p{L}\p{N}]*|\.?\p{N}+(?:\.\p{N}+)*|\p{L}[\p{L}\p{N}]*/gu;
 const numberThenLetters = /^([\p{N}.]+)(\p{L}+)$/u;
+const hasDigit = /\d/;
 const decimal = /^\d*\.?\d+$/;
 /** "30x40" is two amounts: the sign between them stands apart, as it does in "30 x 40". */
 const betweenAmounts = /(?<=\d)\s*[x×]\s*(?=\d)/g;
@@ -25,8 +26,34 @@ function plainNumber(text: string): string {
 
 const foldedFor = (text: string): string => fold(text).replace(betweenAmounts, ' x ');
 
+const letterA = 97;
+const letterZ = 122;
+
+/**
+ * The same for a text of plain letters: ASCII without a digit, which most texts are. Runs of letters are its words;
+ * walking the characters is several times as fast as the pattern. Answers false, having told nothing, for other texts.
+ */
+function splitPlain(folded: string, tell: (token: string, from: number) => void): boolean {
+  for (let at = 0; at < folded.length; at++) {
+    const unit = folded.charCodeAt(at);
+    if (unit > 127 || (unit >= 48 && unit <= 57)) return false;
+  }
+  let from = -1;
+  for (let at = 0; at <= folded.length; at++) {
+    const unit = at < folded.length ? folded.charCodeAt(at) : 0;
+    if (unit >= letterA && unit <= letterZ) {
+      if (from < 0) from = at;
+    } else if (from >= 0) {
+      tell(folded.slice(from, Math.min(at, from + longestToken)), from);
+      from = -1;
+    }
+  }
+  return true;
+}
+
 /** Splits a folded text; `tell` gets each token and where in the text it begins. */
 function split(folded: string, tell: (token: string, from: number) => void): void {
+  if (splitPlain(folded, tell)) return;
   for (const match of folded.matchAll(word)) {
     const found = match[0];
     const amount = numberThenLetters.exec(found);
@@ -70,6 +97,7 @@ export function readWords(text: string): ReadWords {
     tokens.push(token);
     starts.push(from);
   });
+  if (!hasDigit.test(folded)) return { tokens, quantities: [] };
   const firstFrom = (offset: number): number => {
     const at = starts.findIndex((start) => start >= offset);
     return at < 0 ? starts.length : at;
