@@ -6,6 +6,7 @@ import { parseArgs } from 'node:util';
 import { pick, seededRandom } from '../core/random.ts';
 import type { Contender } from './contender.ts';
 import { cleverShelf, flexSearch, fts5, miniSearch } from './contenders.ts';
+import { type CostlySearch, findCostliest } from './costly.ts';
 import { type BenchQuery, makeQuery, type QueryClass, queryClasses } from './makeQueries.ts';
 import { makeRecords } from './makeRecords.ts';
 
@@ -15,6 +16,7 @@ const { values } = parseArgs({
     queries: { type: 'string', default: '150' },
     seed: { type: 'string', default: '7' },
     only: { type: 'string' },
+    quick: { type: 'boolean', default: false },
   },
   allowPositionals: true,
 });
@@ -78,6 +80,7 @@ const builds: {
   recordsASecond: number;
   bytesARecord: number | null;
 }[] = [];
+const costliest: (CostlySearch & { readonly size: number; readonly milliseconds: number })[] = [];
 const calibration = calibrate();
 console.log(
   `Node ${process.version}, ${cpus()[0]?.model ?? 'unknown processor'}; sorting a million numbers: ${calibration.toFixed(0)} ms; seed ${seed}`,
@@ -106,6 +109,12 @@ for (const size of values.sizes.split(',').map(Number)) {
       recordsASecond: (size / contender.buildMilliseconds) * 1000,
       bytesARecord: contender.bytes === null ? null : contender.bytes / size,
     });
+    if (make === cleverShelf && !values.quick) {
+      const { text, typing, milliseconds } = findCostliest(seededRandom(seed + 2), records, (search) =>
+        contender.search(search.text, search.typing),
+      );
+      costliest.push({ size, text, typing, milliseconds });
+    }
     for (const kind of queryClasses) {
       const row = measure(contender, kind, queries[kind], size);
       rows.push(row);
@@ -115,6 +124,16 @@ for (const size of values.sizes.split(',').map(Number)) {
       );
     }
   }
+}
+
+console.log('\nThe costliest search that was looked for, beside the 95th percentile of the classes above');
+for (const { size, text, typing, milliseconds } of costliest) {
+  const usual = Math.max(
+    ...rows.filter((row) => row.size === size && row.contender === 'Clever Shelf').map(({ p95 }) => p95),
+  );
+  console.log(
+    `${String(size).padStart(8)} ${milliseconds.toFixed(1)} ms, ${(milliseconds / usual).toFixed(1)} times: “${text}”${typing ? ', while typing' : ''}`,
+  );
 }
 
 console.log('\nBuilding');
@@ -146,5 +165,5 @@ const folder = join(dirname(fileURLToPath(import.meta.url)), 'results');
 mkdirSync(folder, { recursive: true });
 writeFileSync(
   join(folder, 'speed.json'),
-  `${JSON.stringify({ seed, calibration, node: process.version, builds, rows }, null, 2)}\n`,
+  `${JSON.stringify({ seed, calibration, node: process.version, builds, costliest, rows }, null, 2)}\n`,
 );

@@ -36,6 +36,8 @@ interface Givable {
   readonly isKnown: boolean;
   readonly rarity: number;
 }
+/** Postings that attempts at giving words up may look at; then nothing is found. */
+export const mostSteps = 300_000;
 /** Other words tried in place of the last one given up, where several are. */
 const others = 3;
 
@@ -115,10 +117,13 @@ export function findMatches(
   }
   const order = givingUpOrder(plain);
   const givable = order.map(({ expansions, rarity }) => ({ isKnown: expansions.length > 0, rarity }));
+  let steps = 0;
   for (const places of givingUp(givable)) {
+    if (steps > mostSteps) break;
     const dropped = new Set(places.map((place) => order[place]!));
     const kept = plain.filter((word) => !dropped.has(word));
     const matches = attempt(kept);
+    steps += matches.steps;
     if (matches.records.length > 0)
       return { words: kept, dropped: [...[...dropped].map((word) => word.text), ...leftOut], matches };
   }

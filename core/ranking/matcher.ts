@@ -13,6 +13,8 @@ import { wholeValues } from './wholeValues.ts';
 export interface Matches {
   readonly records: Uint32Array;
   readonly scores: Int32Array;
+  /** Postings looked at, for keeping the work of one search within bounds. */
+  readonly steps: number;
 }
 
 /** Postings a record must be ahead by, on average, for searching to beat walking. */
@@ -57,6 +59,7 @@ export function openMatcher(snapshot: Snapshot): Matcher {
 
   /** The postings that hold of attributes counting only where their whole value is found. */
   let whole: ReadonlySet<number> = new Set();
+  let steps = 0;
 
   /** Takes one posting into account; answers the new count of records that have the word of this turn. */
   function take(posting: number, gainOf: Float64Array, turn: number, slot: number, count: number): number {
@@ -124,11 +127,14 @@ export function openMatcher(snapshot: Snapshot): Matcher {
     for (const { term, how, phrase } of word.expansions) {
       const gainOf = gains[kindNumber[how]]!;
       if (phrase) {
+        steps += phrase.postings.length;
         for (const posting of phrase.postings) count = take(posting, gainOf, turn, slot, count);
         continue;
       }
       const end = start[term + 1]!;
-      if (turn === 0 || end - start[term]! < before * worthSeeking) {
+      const isWalked = turn === 0 || end - start[term]! < before * worthSeeking;
+      steps += isWalked ? end - start[term]! : before;
+      if (isWalked) {
         for (let posting = start[term]!; posting < end; posting++) count = take(posting, gainOf, turn, slot, count);
         continue;
       }
@@ -249,10 +255,10 @@ export function openMatcher(snapshot: Snapshot): Matcher {
     if (hidden) state.set(hidden);
     else state.fill(0);
   };
-  const matches = (found: Uint32Array): Matches => ({ records: found, scores: score });
+  const matches = (found: Uint32Array, steps: number): Matches => ({ records: found, scores: score, steps });
 
   return {
-    none: () => matches(touched.subarray(0, 0)),
+    none: () => matches(touched.subarray(0, 0), 0),
     match(words, gains, hidden) {
       const table = gains.table(words.length);
       if (gains.hasWhole) whole = wholeValues(snapshot.postings, words, table);
@@ -260,24 +266,25 @@ export function openMatcher(snapshot: Snapshot): Matcher {
       const [only] = words.length === 1 ? words[0]!.expansions : [];
       if (only && !only.phrase && words[0]!.expansions.length === 1) {
         const count = matchOne(only.term, table[kindNumber[only.how]]!, points[0]!, hidden);
-        return matches(touched.subarray(0, count));
+        return matches(touched.subarray(0, count), start[only.term + 1]! - start[only.term]!);
       }
       reset(hidden);
+      steps = 0;
       const turns = [...words.keys()].sort((a, b) => words[b]!.rarity - words[a]!.rarity || a - b);
       let count = 0;
       for (const [turn, slot] of turns.entries()) {
         count = gather(words[slot]!, turn, slot, table, count);
-        if (count === 0) return matches(touched.subarray(0, 0));
+        if (count === 0) return matches(touched.subarray(0, 0), steps);
         addWordLines(points[slot]!, count, slot, turn === 0);
       }
       addCloseness(words.length, count);
       addWhole(words.length, count);
-      return matches(ascending(count, turns.length));
+      return matches(ascending(count, turns.length), steps);
     },
     all(hidden) {
       reset(hidden);
       score.fill(0);
-      return matches(ascending(records, 0));
+      return matches(ascending(records, 0), records);
     },
   };
 }
