@@ -118,27 +118,32 @@ export function countFilter(
   representatives: Uint32Array | null = null,
 ): FilterAnswer {
   const base = { key: filter.key, label: filter.label, kind: filter.kind, counts: filter.counts };
+  if (records.length === 0 && chosen.length === 0) return { ...base, values: [], more: 0 };
   if (filter.numbers) {
     const range = filter.numbers.range(records, failing, bit);
     const text = chosen[0] !== undefined && readRange(chosen[0]) ? chosen[0] : null;
     return { ...base, values: [], more: 0, ...(range ? { range: { ...range, chosen: text } } : {}) };
   }
   const column = filter.values!;
-  const counts = column.countFamilies(records, failing, bit, chosen.length === 0 ? representatives : null);
+  const { counts, standing } = column.countFamilies(
+    records,
+    failing,
+    bit,
+    chosen.length === 0 ? representatives : null,
+  );
   const taken = new Set(filter.kind === 'single' ? chosen.slice(0, 1) : chosen);
   const values: FilterValue[] = [];
-  const standing = new Uint32Array(counts.length);
-  let standingValues = 0;
-  for (let value = 0; value < counts.length; value++) if (counts[value]! > 0) standing[standingValues++] = value;
+  const standingValues = standing.length;
+  const isStanding = (value: number): boolean => value >= 0 && standing.includes(value);
   const byCount = (a: number, b: number) => counts[b]! - counts[a]! || a - b;
-  for (const value of selectFirst(standing.subarray(0, standingValues), mostValuesShown, byCount)) {
+  for (const value of selectFirst(standing, mostValuesShown, byCount)) {
     const text = column.name(value);
     values.push({ value: text, count: counts[value]!, chosen: taken.has(text) });
     taken.delete(text);
   }
   for (const text of taken) {
     const value = column.find(text);
-    values.push({ value: text, count: value < 0 ? 0 : counts[value]!, chosen: true });
+    values.push({ value: text, count: isStanding(value) ? counts[value]! : 0, chosen: true });
   }
   const byName = (a: FilterValue, b: FilterValue) => (a.value < b.value ? -1 : a.value > b.value ? 1 : 0);
   values.sort(filter.valueOrder === 'name' ? byName : (a, b) => b.count - a.count || byName(a, b));

@@ -260,6 +260,7 @@ export function openMatcher(snapshot: Snapshot): Matcher {
   return {
     none: () => matches(touched.subarray(0, 0), 0),
     match(words, gains, hidden) {
+      if (words.some(({ expansions }) => expansions.length === 0)) return matches(touched.subarray(0, 0), 0);
       const table = gains.table(words.length);
       if (gains.hasWhole) whole = wholeValues(snapshot.postings, words, table);
       const points = pointsByWord(words);

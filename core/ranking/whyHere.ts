@@ -6,7 +6,7 @@ import { explainMatch } from './explainMatch.ts';
 import { pullsOn, type Ranking } from './rank.ts';
 import type { Signal } from './signals.ts';
 
-const valueOf = ({ byRecord, values }: Signal, { candidates }: Ranking, candidate: number): number =>
+const amountFor = ({ byRecord, values }: Signal, { candidates }: Ranking, candidate: number): number =>
   values[(byRecord ? candidates.representatives : candidates.families)[candidate]!]!;
 
 /**
@@ -51,7 +51,7 @@ export function whyHere(engine: Engine, prepared: PreparedSetup, ranking: Rankin
   const labels = new Map(snapshot.attributes.map(({ key, label }) => [key, label]));
   const applied = pin === null ? null : ranking.pins[pin]!.pin;
   const told = (signal: Signal): SignalTold => {
-    const value = valueOf(signal, ranking, candidate);
+    const value = amountFor(signal, ranking, candidate);
     return {
       attribute: signal.attribute,
       label: labels.get(signal.attribute) ?? labelFromKey(signal.attribute),

@@ -185,13 +185,13 @@ export function createApp(services: Services): OpenAPIHono {
         message: unknownName('attribute with values', attribute, [...snapshot.values.keys()]),
         field: 'attribute',
       });
-    const counts = column.countFamilies(
+    const { counts, standing } = column.countFamilies(
       Uint32Array.from({ length: snapshot.records }, (_, record) => record),
       null,
       0,
     );
     const sought = contains.toLowerCase();
-    const all = Array.from(counts, (products, value) => ({ value: column.name(value), products }))
+    const all = Array.from(standing, (value) => ({ value: column.name(value), products: counts[value]! }))
       .filter(({ value }) => value.toLowerCase().includes(sought))
       .sort((a, b) => b.products - a.products);
     return { values: all.slice(0, valuesShown), more: Math.max(0, all.length - valuesShown) };

@@ -5,17 +5,7 @@ import { LoadProblem } from '../../parts/Screen.tsx';
 import { useAttributes } from '../../state/attributes.ts';
 import { useDeskState } from '../../state/deskState.ts';
 import { useTrial } from '../../state/trial.ts';
-
-/** Places in words: 1, 2 and 5 to 9 as `1–2, 5–9`. */
-export function placesInWords(places: readonly number[]): string {
-  const runs: [number, number][] = [];
-  for (const place of places) {
-    const last = runs.at(-1);
-    if (last && last[1] === place - 1) last[1] = place;
-    else runs.push([place, place]);
-  }
-  return runs.map(([from, to]) => (from === to ? String(from) : `${from}–${to}`)).join(', ');
-}
+import { placesInWords } from './placesInWords.ts';
 
 /** What decided a place: the score, a pin, an exact part number, a tie-breaker by its attribute, or the id. */
 export function decidedBy({ why }: Result): string {

@@ -1,5 +1,5 @@
 import { X } from 'lucide-react';
-import type { SortingOrder, TieBreaker } from '../../../../core/setup/schema.ts';
+import type { SortingOrder } from '../../../../core/setup/schema.ts';
 import { IconButton } from '../../parts/Button.tsx';
 import { Choice, TextField } from '../../parts/Controls.tsx';
 import { Section, shelfRow } from '../../parts/Screen.tsx';
@@ -8,15 +8,8 @@ import { useAttributes } from '../../state/attributes.ts';
 import { useChanged } from '../../state/changed.ts';
 import { useDeskState } from '../../state/deskState.ts';
 import { edit } from '../../state/edits.ts';
+import { newOrderKey } from './newOrderKey.ts';
 import { directions, signalChoices, signalId } from './signalChoices.ts';
-
-/** A key no other order has, made from its signal. */
-export function newOrderKey({ attribute, direction }: TieBreaker, orders: readonly SortingOrder[]): string {
-  const base = `${attribute}-${direction === 'high' ? 'down' : 'up'}`.slice(0, 70);
-  let key = base;
-  for (let number = 2; orders.some((order) => order.key === key); number++) key = `${base}-${number}`;
-  return key;
-}
 
 /** The menu with which shoppers put results in another order. */
 export function ShopperOrders() {
