@@ -50,7 +50,7 @@ test('the shop works alone at phone, tablet and desktop width, from the keyboard
   for (const width of [390, 820, 1240]) {
     await page.setViewportSize({ width, height: 800 });
     await page.goto('/shop');
-    await page.getByRole('searchbox', { name: 'Search the shop' }).focus();
+    await page.getByRole('combobox', { name: 'Search the shop' }).focus();
     await page.keyboard.type('watercolour paper');
     await page.keyboard.press('Enter');
     await expect(page.getByRole('heading', { name: 'Results for “watercolour paper”' })).toBeVisible();

@@ -118,3 +118,27 @@ test('starting says in one sentence what is wrong', () => {
   expect(start('--prot', '1').stderr).toContain('--help');
   expect(start('--help').stdout).toContain('--fresh');
 });
+
+test('judge tells how right judged searches are, and names a wrong line', () => {
+  const folder = process.env.SHELF_E2E_DATA!;
+  const [first] = JSON.parse(shelf('search', 'ultramarine', '--json', '--limit', '1', '--data', folder).stdout).results;
+  const file = join(data, 'judged.jsonl');
+  const line = (query: string, relevant: Record<string, number>) => JSON.stringify({ query, relevant });
+  // By the variant's id and by the product's: both name the product.
+  writeFileSync(
+    file,
+    [line('ultramarine', { [first.id]: 2 }), line('ultramarine', { [first.familyId]: 1, gone: 1 })].join('\n'),
+  );
+  const judged = shelf('judge', file, '--json', '--data', folder);
+  expect(judged.status).toBe(0);
+  const { ndcg10, mrr, recall10, queries } = JSON.parse(judged.stdout);
+  expect([mrr, recall10, queries.length]).toEqual([1, 0.75, 2]);
+  expect(ndcg10).toBeCloseTo((1 + 1 / (1 + 1 / Math.log2(3))) / 2, 10);
+  expect(judged.stderr).toContain('gone');
+  expect(shelf('judge', file, '--data', folder).stdout).toMatch(/nDCG@10 +0\.8/);
+  writeFileSync(file, `${line('a', { b: 1 })}\n{"query": "x"}\n`);
+  const wrong = shelf('judge', file, '--data', folder);
+  expect(wrong).toMatchObject({ status: 1 });
+  expect(wrong.stderr).toContain('Line 2');
+  expect(shelf('judge', '--data', folder)).toMatchObject({ status: 2 });
+});
