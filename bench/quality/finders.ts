@@ -52,11 +52,13 @@ function familiesOf(records: readonly CatalogRecord[], hits: Iterable<number>): 
   return [...families];
 }
 
-export function cleverShelf({ records, profiles }: Shelf): Finder {
+/** Our engine as a catalog begins; `tolerance` off for seeing whether forgiving slips ever does harm. */
+export function cleverShelf({ records, profiles }: Shelf, tolerance = true): Finder {
   const builder = snapshotBuilder(profiles);
   for (const record of records) builder.add(record);
   const engine = openEngine(openSnapshot(builder.finish())!);
-  const prepared = prepareSetup(engine, initialSetup(profiles));
+  const first = initialSetup(profiles);
+  const prepared = prepareSetup(engine, { ...first, relevance: { ...first.relevance, spelling: { tolerance } } });
   return {
     name: 'Clever Shelf',
     settings: 'as a catalog begins: nothing set by hand',

@@ -35,7 +35,7 @@ export function CloseCalls() {
           change={(next) => void edit({ part: 'relevance', key: 'closeCall', value: { width: next } })}
         />
         <span>
-          points of the leader count as a tie <span className="text-soft">(0: only equal ones)</span>
+          points of the leader tie <span className="text-soft">(0: only equal ones do)</span>
         </span>
       </div>
       <p className="mt-3 mb-1.5 text-[13px] text-soft">Then, in order:</p>
