@@ -68,7 +68,10 @@ function readable(answer: SearchAnswer, explain: boolean): string {
       }
       for (const close of why!.closeness)
         lines.push(`   ${close.words.join(' and ')} close together: ${points(close.points)}`);
-      if (why!.whole) lines.push(`   the whole of ${why!.whole.label}: ${points(why!.whole.points)}`);
+      if (why!.whole)
+        lines.push(
+          `   ${why!.whole.found} of the ${why!.whole.words} words of ${why!.whole.label}: ${points(why!.whole.points)}`,
+        );
       for (const pull of why!.pulls) lines.push(`   ${pull.planName} pulls by ${pull.pull}`);
       if (why!.pin) lines.push(`   ${why!.pin.planName} pins it at place ${why!.pin.place}`);
       if (why!.exactSku) lines.push('   its part number is the search');

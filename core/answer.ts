@@ -66,9 +66,9 @@ export const whySchema = z.object({
   ),
   closeness: z.array(z.object({ words: z.tuple([z.string(), z.string()]), gap: z.number().int(), points })),
   whole: z
-    .object({ attribute: z.string(), label: z.string(), points })
+    .object({ attribute: z.string(), label: z.string(), found: z.number().int(), words: z.number().int(), points })
     .nullable()
-    .describe('Where the words, in order, are all that one value says.'),
+    .describe('How much of a value the search says: so many of its words.'),
   matchScore: points.describe('The sum of the lines above.'),
   pulls: z.array(z.object({ plan: z.string(), planName: z.string(), pull: z.number() })),
   totalPull: z.number().describe('The product of the pulls, kept between 0.1 and 10.'),

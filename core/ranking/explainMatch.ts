@@ -1,7 +1,7 @@
 import type { FoundLine, Why } from '../answer.ts';
 import { positionsLookedAt } from '../index/postings.ts';
 import type { Snapshot } from '../index/snapshot.ts';
-import { attributeAt, exactUpTo, placeAt, wordsAt } from '../index/spot.ts';
+import { attributeAt, placeAt, wordsAt } from '../index/spot.ts';
 import type { QueryWord } from '../query/understand.ts';
 import type { Setup } from '../setup/schema.ts';
 import { readableToken } from '../text/quantity.ts';
@@ -66,6 +66,18 @@ function positionsOf(snapshot: Snapshot, posting: number): number[] {
   return Array.from(positions.subarray(positionStart[posting], positionStart[posting + 1])).slice(0, positionsLookedAt);
 }
 
+/** How much of a value the search says, in the attribute where that gives most. */
+function wholeOf(snapshot: Snapshot, bests: readonly Find[]): NonNullable<Why['whole']> {
+  const all = bests.map(({ attribute, posting }) => {
+    const there = bests.filter((other) => other.attribute === attribute);
+    const words = wordsAt(snapshot.postings.spot[posting]!);
+    const points = wholeLine(Math.min(...there.map(({ gain }) => gain)), there.length, words);
+    const { key, label } = snapshot.attributes[attribute]!;
+    return { attribute: key, label, found: Math.min(there.length, words), words, points };
+  });
+  return all.reduce((most, each) => (each.points > most.points ? each : most));
+}
+
 /**
  * The lines of one record's score, which sum to it exactly; null where the record does not have all the words.
  * Written apart from the matcher's loop and held to it by a property test.
@@ -79,8 +91,8 @@ export function explainMatch(
 ): MatchLines | null {
   const points = pointsByWord(words);
   const table = gains.table(words.length);
-  const whole = gains.hasWhole ? wholeValues(snapshot.postings, words, table) : new Set<number>();
-  const finds = words.map((word) => findsOf(snapshot, word, record, table, whole));
+  const held = gains.hasWhole ? wholeValues(snapshot.postings, words, table) : new Set<number>();
+  const finds = words.map((word) => findsOf(snapshot, word, record, table, held));
   if (words.length === 0 || finds.some((list) => list.length === 0)) return null;
   const line = (find: Find, given: number): FoundLine => {
     const { key, label } = snapshot.attributes[find.attribute]!;
@@ -110,34 +122,24 @@ export function explainMatch(
     };
   });
   const closeness: Why['closeness'] = [];
-  let adjacent = 0;
   for (let pair = 0; pair + 1 < words.length; pair++) {
     const first = finds[pair]![0]!;
     const other = finds[pair + 1]![0]!;
     if (first.attribute !== other.attribute) continue;
     const others = positionsOf(snapshot, other.posting);
     const gap = Math.min(...positionsOf(snapshot, first.posting).flatMap((a) => others.map((b) => gapBetween(a, b))));
-    if (gap === 0 && first.posting !== other.posting) adjacent++;
     const given = closenessLine(pairPoints(words.length), first.gain, other.gain, gap);
     closeness.push({ words: [words[pair]!.text, words[pair + 1]!.text], gap, points: given });
   }
-  const bests = finds.map(([best]) => best!);
-  const isWhole =
-    words.length <= exactUpTo &&
-    adjacent === words.length - 1 &&
-    wordsAt(snapshot.postings.spot[bests[0]!.posting]!) === words.length;
-  const wholeGiven = isWhole ? wholeLine(Math.min(...bests.map(({ gain }) => gain))) : 0;
-  const { key: wholeKey, label: wholeLabel } = snapshot.attributes[bests[0]!.attribute]!;
+  const whole = wholeOf(
+    snapshot,
+    finds.map(([best]) => best!),
+  );
   const sum = (list: readonly { points: number }[]): number => list.reduce((total, item) => total + item.points, 0);
   const matchScore =
     sum(lines.map(({ best }) => best)) +
     sum(lines.flatMap(({ also }) => (also ? [also] : []))) +
     sum(closeness) +
-    wholeGiven;
-  return {
-    words: lines,
-    closeness,
-    whole: isWhole ? { attribute: wholeKey, label: wholeLabel, points: wholeGiven } : null,
-    matchScore,
-  };
+    whole.points;
+  return { words: lines, closeness, whole, matchScore };
 }

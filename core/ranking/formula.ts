@@ -33,7 +33,7 @@ export type MatchKind = keyof typeof quality;
 
 /** Points, of 100, that are given for words standing together; a search of one word has none. */
 const closenessShare = 0.12;
-/** Points, of 100, that are given where the words are the whole of a value. */
+/** Points, of 100, that are given for how much of a value the search says. */
 const wholeShare = 0.04;
 /** What a word's second-best attribute adds, as a part of what its best attribute left open. */
 const alsoShare = 0.25;
@@ -99,7 +99,10 @@ export function gapBetween(first: number, second: number): number {
   return second > first ? second - first - 1 : first - second;
 }
 
-/** What is given where the words, in order, are all that one value says: by the least of their gains. */
-export function wholeLine(leastGain: number): number {
-  return Math.round(perfect * wholeShare * leastGain);
+/**
+ * What is given for how much of a value the search says: by the least gain of the words best found there, times their
+ * number over the value's. All of it where they are all that the value says.
+ */
+export function wholeLine(leastGain: number, found: number, words: number): number {
+  return Math.round(perfect * wholeShare * leastGain * Math.min(1, found / words));
 }

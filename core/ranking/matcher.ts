@@ -1,6 +1,6 @@
 import { positionsLookedAt } from '../index/postings.ts';
 import type { Snapshot } from '../index/snapshot.ts';
-import { exactUpTo, spotSteps, wordsAt } from '../index/spot.ts';
+import { spotSteps, wordsAt } from '../index/spot.ts';
 import type { QueryWord } from '../query/understand.ts';
 import { alsoLine, bestLine, closenessLine, gapBetween, pairPoints, wholeLine, wordPoints } from './formula.ts';
 import { type Gains, kindNumber, notFound, wholeOnly } from './gains.ts';
@@ -52,7 +52,6 @@ export function openMatcher(snapshot: Snapshot): Matcher {
   const second = new Float64Array(records);
   const touched = new Uint32Array(records);
   const candidates = new Uint32Array(records);
-  const adjacent = new Uint8Array(records);
   const lineAt = new Int32Array(snapshot.attributes.length * spotSteps);
   const bestOf: Float64Array[] = [];
   const postingOf: Int32Array[] = [];
@@ -174,7 +173,6 @@ export function openMatcher(snapshot: Snapshot): Matcher {
 
   function addCloseness(words: number, count: number): void {
     const points = pairPoints(words);
-    for (let at = 0; at < count; at++) adjacent[touched[at]!] = 0;
     for (let pair = 0; pair + 1 < words; pair++) {
       const firstBest = bestOf[pair]!;
       const otherBest = bestOf[pair + 1]!;
@@ -186,22 +184,28 @@ export function openMatcher(snapshot: Snapshot): Matcher {
         const other = otherPosting[record]!;
         if (postingSpot[first]! >> 8 !== postingSpot[other]! >> 8) continue;
         const gap = leastGap(first, other);
-        if (gap === 0 && first !== other) adjacent[record]!++;
         score[record]! += closenessLine(points, firstBest[record]!, otherBest[record]!, gap);
       }
     }
   }
 
-  /** Adds what the whole of a value gives: every word found in it, side by side in order, and nothing else. */
+  /** Adds what is given for how much of a value the search says: the most of any attribute that a word is best found in. */
   function addWhole(words: number, count: number): void {
-    if (words > exactUpTo) return;
-    const first = postingOf[0]!;
     for (let at = 0; at < count; at++) {
       const record = touched[at]!;
-      if (wordsAt(postingSpot[first[record]!]!) !== words || adjacent[record] !== words - 1) continue;
-      let least = bestOf[0]![record]!;
-      for (let slot = 1; slot < words; slot++) least = Math.min(least, bestOf[slot]![record]!);
-      score[record]! += wholeLine(least);
+      let most = 0;
+      for (let slot = 0; slot < words; slot++) {
+        const spot = postingSpot[postingOf[slot]![record]!]!;
+        let least = 1;
+        let found = 0;
+        for (let other = 0; other < words; other++) {
+          if (postingSpot[postingOf[other]![record]!]! >> 8 !== spot >> 8) continue;
+          found++;
+          least = Math.min(least, bestOf[other]![record]!);
+        }
+        most = Math.max(most, wholeLine(least, found, wordsAt(spot)));
+      }
+      score[record]! += most;
     }
   }
 
@@ -223,7 +227,7 @@ export function openMatcher(snapshot: Snapshot): Matcher {
     for (let spot = 0; spot < gainOf.length; spot++) {
       const entry = gainOf[spot]!;
       const gain = entry <= wholeOnly ? wholeOnly - entry : Math.max(0, entry);
-      lineAt[spot] = bestLine(points, gain) + (wordsAt(spot) === 1 ? wholeLine(gain) : 0);
+      lineAt[spot] = bestLine(points, gain) + wholeLine(gain, 1, wordsAt(spot));
     }
     let count = 0;
     for (let posting = start[term]!; posting < end; ) {

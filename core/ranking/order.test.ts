@@ -68,14 +68,16 @@ describe('the formula', () => {
     const two = wordPoints(2);
     const score =
       bestLine(two * 0.3, 1) + bestLine(two * 0.7, 1) + closenessLine(pairPoints(2), 1, 1, gapBetween(4, 5));
-    expect(score + wholeLine(1)).toBe(perfect);
-    expect(bestLine(wordPoints(1), 1) + wholeLine(1)).toBe(perfect);
+    expect(score + wholeLine(1, 2, 2)).toBe(perfect);
+    expect(bestLine(wordPoints(1), 1) + wholeLine(1, 1, 1)).toBe(perfect);
   });
   test('the examples of docs/architecture.md', () => {
     const [blue, ink] = [wordPoints(2) * 0.4, wordPoints(2) * 0.6];
-    expect(bestLine(blue, 0.6) + bestLine(ink, 1)).toBe(70_560);
+    expect(bestLine(blue, 0.6) + bestLine(ink, 1) + wholeLine(1, 1, 1)).toBe(74_560);
     const gain = lengthFactor(4, 2);
-    expect(bestLine(blue, gain) + bestLine(ink, gain) + closenessLine(pairPoints(2), gain, gain, 0)).toBe(85_714);
+    expect(
+      bestLine(blue, gain) + bestLine(ink, gain) + closenessLine(pairPoints(2), gain, gain, 0) + wholeLine(gain, 2, 4),
+    ).toBe(87_500);
   });
   test('a find is worth less in longer values and, where place counts, the later it stands; never nothing', () => {
     expect([1, 2].map((words) => lengthFactor(words, 2))).toEqual([1, 1]);

@@ -352,7 +352,6 @@ export function obviousSearch(
     const lists = words.map((word) => finds(read, word, words));
     if (lists.some((list) => list.length === 0)) return null;
     let score = 0;
-    let sideBySide = 0;
     for (const [index, [best, second]] of lists.entries()) {
       const points = (wordPoints(words.length) * words[index]!.rarity) / rarities;
       score += bestLine(points, best!.gain) + (second ? alsoLine(points, best!.gain, second.gain) : 0);
@@ -360,13 +359,14 @@ export function obviousSearch(
       if (!next || next.attribute !== best!.attribute) continue;
       const looked = ({ standing }: Find) => standing.positions.slice(0, positionsLookedAt);
       const gap = Math.min(...looked(best!).flatMap((a) => looked(next).map((b) => gapBetween(a, b))));
-      if (gap === 0 && best!.token !== next.token) sideBySide++;
       score += closenessLine(pairPoints(words.length), best!.gain, next.gain, gap);
     }
     const bests = lists.map(([best]) => best!);
-    if (words.length <= 8 && sideBySide === words.length - 1 && bests[0]!.standing.words === words.length)
-      score += wholeLine(Math.min(...bests.map(({ gain }) => gain)));
-    return score;
+    const said = bests.map(({ attribute, standing }) => {
+      const there = bests.filter((other) => other.attribute === attribute);
+      return wholeLine(Math.min(...there.map(({ gain }) => gain)), there.length, standing.words);
+    });
+    return score + Math.max(...said);
   };
 
   const inStock = (read: ReadRecord): boolean => read.record.values.availability !== 'Sold out';

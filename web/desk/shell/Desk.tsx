@@ -57,7 +57,11 @@ export function Desk() {
       <Navigation />
       <Group orientation="horizontal" className="min-h-0">
         <Panel id="editor" defaultSize="46%" minSize="380px">
-          <main id="screen" tabIndex={-1} className="h-full scroll-pb-40 overflow-y-auto px-[22px] pt-5 pb-10 outline-none">
+          <main
+            id="screen"
+            tabIndex={-1}
+            className="h-full scroll-pb-40 overflow-y-auto px-[22px] pt-5 pb-10 outline-none"
+          >
             <Outlet />
           </main>
         </Panel>

@@ -94,6 +94,11 @@ export function worthInWords({ label, weight, parts, words, before, how, gain }:
   return `${factors.join(' × ')} = ${percent(gain)} of a perfect find`;
 }
 
+const wholeInWords = ({ label, found, words }: NonNullable<Why['whole']>): string =>
+  found >= words
+    ? `The search says all that ${label} says`
+    : `The search says ${found} of the ${atLeast(words, 8)} words of ${label}`;
+
 function FoundWords({
   word,
   found,
@@ -130,8 +135,8 @@ function WhyTable({ why, total }: { readonly why: Why; readonly total: number })
               {gap === 0 ? 'stand side by side' : `stand close together (${gap} apart)`}
             </Line>
           ))}
-          {why.whole && (
-            <Line amount={`+ ${points(why.whole.points)}`}>The search is all that {why.whole.label} says</Line>
+          {why.whole && why.whole.points > 0 && (
+            <Line amount={`+ ${points(why.whole.points)}`}>{wholeInWords(why.whole)}</Line>
           )}
           <Line amount={points(why.matchScore)} strong>
             {why.exactSku ? 'The search is exactly this part number' : 'Match, out of 100 points'}
