@@ -42,7 +42,8 @@ function emptyShelf(
 
 /** What the words were taken for where they were taken as misspelt: the likeliest correction of each. */
 function correctionsOf(engine: Engine, words: readonly QueryWord[]): SearchAnswer['corrections'] {
-  return words.flatMap(({ text, expansions }) => {
+  return words.flatMap(({ text, typed, expansions }) => {
+    if (typed !== undefined) return [{ from: typed, to: text }];
     const [first] = expansions;
     if (!first || (first.how !== 'oneEdit' && first.how !== 'twoEdits')) return [];
     return [{ from: text, to: engine.snapshot.terms.get(first.term) }];

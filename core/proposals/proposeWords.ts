@@ -140,7 +140,7 @@ export function proposeWords(evidence: WordEvidence, setup: Setup): Proposal[] {
               {
                 part: 'vocabulary',
                 key: 'stop-words',
-                value: { what: 'stopWords', words: [...(setup.vocabulary['stop-words']?.words ?? []), ...words] },
+                value: { what: 'stopWords', words: [...stopped, ...words] },
               },
             ],
             words,

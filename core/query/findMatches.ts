@@ -4,6 +4,7 @@ import type { MatchKind } from '../ranking/formula.ts';
 import { kindNumber } from '../ranking/gains.ts';
 import type { Matches } from '../ranking/matcher.ts';
 import { type ExpandOptions, expandWord, joinedTexts, type QueryWord, queryWords } from './understand.ts';
+import { meaningsIn } from './vocabulary.ts';
 
 export interface Found {
   /** The words looked for in the end. */
@@ -83,20 +84,25 @@ export function findMatches(
   const { words: texts, beyond } = queryWords(
     query,
     (token) => engine.snapshot.terms.find(token) >= 0,
-    prepared.vocabulary.stopWords,
+    prepared.vocabulary,
   );
   const { gains, setup, vocabulary } = prepared;
   const tolerance = setup.relevance.spelling.tolerance;
   const reading = reacher(engine, prepared);
   const leftOut = beyond.map(({ text }) => text);
   const joined = joinedTexts(texts);
+  const meanings = meaningsIn(
+    texts.map(({ token }) => token),
+    vocabulary,
+  );
   const expand = (widen: boolean): QueryWord[] =>
     texts.map((text, index) => {
       const last = index === texts.length - 1 && beyond.length === 0;
-      const synonyms = vocabulary.synonyms.get(text.token) ?? [];
       const { typing } = options;
       return expandWord(text, engine.snapshot, {
-        synonyms,
+        meanings: meanings[index]!,
+        mayCorrect: text.typed === undefined && !vocabulary.neverCorrected.has(text.token),
+        neverOffered: vocabulary.neverOffered,
         joined: joined[index]!,
         last,
         typing,

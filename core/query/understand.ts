@@ -3,6 +3,7 @@ import { type MatchKind, rarity } from '../ranking/formula.ts';
 import { isQuantityToken, readableToken } from '../text/quantity.ts';
 import { normalizeCode, readWords, tokenize } from '../text/tokenize.ts';
 import { phrasePostings, recordsIn } from './phrasePostings.ts';
+import type { Meaning, Vocabulary } from './vocabulary.ts';
 import { joinings, mostSplits, splits } from './wordDivision.ts';
 
 /** Longest search taken, in characters. */
@@ -24,6 +25,8 @@ export interface Expansion {
 
 export interface QueryWord {
   readonly text: string;
+  /** What the shopper typed, where the merchandiser says that it means this word. */
+  readonly typed?: string;
   /**
    * In order: exact, forms, joined, split, synonyms, prefixes, corrections. Empty where the catalog knows nothing like
    * the word.
@@ -41,8 +44,11 @@ export interface ExpandOptions {
   readonly tolerance: boolean;
   /** Whether they are tried although the word is known. */
   readonly widen: boolean;
-  /** Words that mean the same as this one. */
-  readonly synonyms: readonly string[];
+  /** What this word, alone or with its neighbours, means besides. */
+  readonly meanings: readonly Meaning[];
+  /** Whether it may be taken as misspelt, and words that it must not be taken for. */
+  readonly mayCorrect: boolean;
+  readonly neverOffered: ReadonlySet<string>;
   /** What this word and its neighbours are as one word. */
   readonly joined: readonly string[];
   /** Whether a term, found in this way, stands in any attribute the search reads. */
@@ -57,6 +63,8 @@ export interface SoughtWord {
   readonly text: string;
   /** What is looked up: the text itself, or the quantity's token. */
   readonly token: string;
+  /** What the shopper typed, where the merchandiser says that it means this word. */
+  readonly typed?: string;
 }
 
 /**
@@ -67,12 +75,14 @@ export interface SoughtWord {
 export function queryWords(
   query: string,
   knows: (token: string) => boolean,
-  stopWords: ReadonlySet<string> = new Set(),
+  { stopWords, fixed }: Pick<Vocabulary, 'stopWords' | 'fixed'> = { stopWords: new Set(), fixed: new Map() },
 ): { words: SoughtWord[]; beyond: SoughtWord[] } {
   const { tokens, quantities } = readWords(query);
   const all: SoughtWord[] = [];
   let at = 0;
-  const take = (word: SoughtWord): void => {
+  const take = (given: SoughtWord): void => {
+    const meant = fixed.get(given.token);
+    const word = meant === undefined ? given : { text: meant, token: meant, typed: given.text };
     if (!all.some(({ token }) => token === word.token)) all.push(word);
   };
   for (const quantity of quantities) {
@@ -123,7 +133,7 @@ function corrections(word: string, snapshot: Snapshot, options: ExpandOptions): 
       otherStart: terms.get(term)[0] === word[0] ? 0 : 1,
       records: postings.termRecords[term]!,
     }))
-    .filter(({ term, how }) => options.reaches(term, how));
+    .filter(({ term, how }) => options.reaches(term, how) && !options.neverOffered.has(terms.get(term)));
   const fewest = options.widen ? Number.POSITIVE_INFINITY : Math.min(...near.map(({ edits }) => edits));
   return near
     .filter(({ edits }) => edits <= fewest)
@@ -149,19 +159,28 @@ function prefixes(word: string, snapshot: Snapshot, known: ReadonlySet<number>, 
 /** The ways in which the word stands as several in the catalog, those of the commonest words first. */
 function divided(word: string, snapshot: Snapshot, options: ExpandOptions): Expansion[] {
   const { terms, postings } = snapshot;
-  const ways = splits(word).flatMap((parts): { terms: number[]; parts: string[]; records: number }[] => {
+  const ways = splits(word).flatMap((parts): { first: number; parts: string[]; records: number }[] => {
     const numbers = parts.map((part) => terms.find(part));
     if (numbers.includes(-1)) return [];
-    return [{ terms: numbers, parts, records: Math.min(...numbers.map((term) => postings.termRecords[term]!)) }];
+    return [{ first: numbers[0]!, parts, records: Math.min(...numbers.map((term) => postings.termRecords[term]!)) }];
   });
   return ways
-    .sort((a, b) => b.records - a.records || a.terms[0]! - b.terms[0]!)
+    .sort((a, b) => b.records - a.records || a.first - b.first)
     .slice(0, mostSplits)
-    .flatMap(({ terms: numbers, parts }): Expansion[] => {
-      const list = phrasePostings(postings, numbers).filter((posting) => options.isRead(posting, 'split'));
-      if (list.length === 0) return [];
-      return [{ term: numbers[0]!, how: 'split', phrase: { postings: list, text: parts.join(' ') } }];
-    });
+    .flatMap(({ parts }) => sideBySide(parts, 'split', snapshot, options));
+}
+
+/** Words that stand side by side somewhere the search reads; nothing where they do not. */
+function sideBySide(
+  words: readonly string[],
+  how: MatchKind,
+  { terms, postings }: Snapshot,
+  options: ExpandOptions,
+): Expansion[] {
+  const numbers = words.map((word) => terms.find(word));
+  if (numbers.includes(-1)) return [];
+  const list = phrasePostings(postings, numbers).filter((posting) => options.isRead(posting, how));
+  return list.length === 0 ? [] : [{ term: numbers[0]!, how, phrase: { postings: list, text: words.join(' ') } }];
 }
 
 /**
@@ -184,20 +203,33 @@ export function expandWord(sought: SoughtWord, snapshot: Snapshot, options: Expa
   for (const text of options.joined)
     for (const term of [snapshot.terms.find(text), ...snapshot.formsOf(text)]) if (term !== exact) take(term, 'joined');
   if (!isQuantityToken(word)) expansions.push(...divided(word, snapshot, options));
-  for (const synonym of options.synonyms)
-    for (const term of [snapshot.terms.find(synonym), ...snapshot.formsOf(synonym)])
-      if (term !== exact) take(term, 'synonym');
+  for (const { tokens } of options.meanings) {
+    const [synonym] = tokens;
+    const text = tokens.join(' ');
+    if (tokens.length > 1) {
+      if (!expansions.some(({ phrase }) => phrase?.text === text))
+        expansions.push(...sideBySide(tokens, 'synonym', snapshot, options));
+    } else
+      for (const term of [snapshot.terms.find(synonym!), ...snapshot.formsOf(synonym!)])
+        if (term !== exact) take(term, 'synonym');
+  }
   if (options.last && word.length >= 2 && !isQuantityToken(word) && (options.typing || expansions.length === 0)) {
     const known = new Set(taken);
     if (exact >= 0) known.add(exact);
     expansions.push(...prefixes(word, snapshot, known, options));
   }
-  if (options.tolerance && (options.widen || expansions.length === 0)) {
+  if (options.tolerance && options.mayCorrect && (options.widen || expansions.length === 0)) {
     const known = new Set(expansions.map(({ term }) => term));
     expansions.push(...corrections(word, snapshot, options).filter(({ term }) => !known.has(term)));
   }
   const holding = expansions.reduce((sum, { term, phrase }) => {
     return sum + (phrase ? recordsIn(snapshot.postings, phrase.postings) : snapshot.postings.termRecords[term]!);
   }, 0);
-  return { text: sought.text, expansions, rarity: rarity(snapshot.records, Math.min(holding, snapshot.records)) };
+  const { text, typed } = sought;
+  return {
+    text,
+    ...(typed !== undefined && { typed }),
+    expansions,
+    rarity: rarity(snapshot.records, Math.min(holding, snapshot.records)),
+  };
 }

@@ -37,12 +37,13 @@ describe('words that mean the same', () => {
   });
   test('switched off they do nothing; a set does not lead on to another', () => {
     expect(found('aquarelle', { ...same, on: false }).total).toBe(1);
-    const { synonyms } = bindVocabulary({
+    const { sayings } = bindVocabulary({
       ...usual,
       vocabulary: { a: same, b: { what: 'synonyms', words: ['watercolour', 'wash'], on: true } },
     });
-    expect(synonyms.get('aquarelle')).toEqual(['watercolour']);
-    expect(synonyms.get('watercolour')).toEqual(['aquarelle', 'wash']);
+    const meant = (word: string) => sayings.get(word)!.flatMap(({ meanings }) => meanings.map(({ tokens }) => tokens));
+    expect(meant('aquarelle')).toEqual([['watercolour']]);
+    expect(meant('watercolour')).toEqual([['aquarelle'], ['wash']]);
   });
 });
 

@@ -53,12 +53,17 @@ export function orderCandidates(scores: Int32Array, width: number, wanted: numbe
   while (placed < count) {
     const leader = next < above.length ? scores[above[next]!]! : threshold;
     const least = leader - width;
-    const group: number[] = [];
-    while (next < above.length && scores[above[next]!]! >= least) group.push(above[next++]!);
-    // Only the group that reaches down to the threshold can have members outside the list above it.
-    if (least <= threshold)
-      for (let at = 0; at < scores.length; at++) if (scores[at]! <= threshold && scores[at]! >= least) group.push(at);
-    place(selectFirst(Uint32Array.from(group), Math.min(group.length, count - placed), compare), leader);
+    // Only the group that reaches down to the threshold can have members outside the list above it; it may be long.
+    const reaches = least <= threshold;
+    const group = new Uint32Array(reaches ? scores.length : above.length - next);
+    let size = 0;
+    while (next < above.length && scores[above[next]!]! >= least) group[size++] = above[next++]!;
+    if (reaches)
+      for (let at = 0; at < scores.length; at++) {
+        const score = scores[at]!;
+        if (score <= threshold && score >= least) group[size++] = at;
+      }
+    place(selectFirst(group.subarray(0, size), Math.min(size, count - placed), compare), leader);
   }
   return { order, leaders };
 }

@@ -174,16 +174,44 @@ function emptyShelfChange(before: EmptyShelf, after: EmptyShelf): string[] {
 function vocabularyChange(before: VocabularyEntry | null, after: VocabularyEntry | null): string[] {
   const quoted = (words: readonly string[]): string => words.map((word) => `“${word}”`).join(', ');
   if ((after ?? before)!.what === 'stopWords') {
-    const [was, is] = [before?.words ?? [], after?.words ?? []];
+    const wordsOf = (of: VocabularyEntry | null) => (of?.what === 'stopWords' ? of.words : []);
+    const [was, is] = [wordsOf(before), wordsOf(after)];
     const [more, less] = [is.filter((word) => !was.includes(word)), was.filter((word) => !is.includes(word))];
     return [
       ...(more.length > 0 ? [`Searches pass over ${quoted(more)}`] : []),
       ...(less.length > 0 ? [`Searches no longer pass over ${quoted(less)}`] : []),
     ];
   }
-  if (!after) return [`${quoted(before!.words)} no longer mean the same`];
-  const isOff = after.what === 'synonyms' && !after.on;
-  return [`${quoted(after.words)} ${isOff ? 'are switched off as synonyms' : 'mean the same'}`];
+  const entry = (after ?? before)!;
+  switch (entry.what) {
+    case 'synonyms':
+      if (!after) return [`${quoted(entry.words)} no longer mean the same`];
+      return [`${quoted(entry.words)} ${entry.on ? 'mean the same' : 'are switched off as synonyms'}`];
+    case 'oneWay':
+      return [
+        `${quoted(entry.from)} ${after ? (entry.on ? 'finds' : 'is switched off for') : 'no longer finds'} ${quoted(entry.to)}`,
+      ];
+    case 'corrections': {
+      const pairs = (of: VocabularyEntry | null) => (of?.what === 'corrections' ? of.pairs : []);
+      const has = (list: readonly { from: string; to: string }[], { from, to }: { from: string; to: string }) =>
+        list.some((pair) => pair.from === from && pair.to === to);
+      const [was, is] = [pairs(before), pairs(after)];
+      return [
+        ...is.filter((pair) => !has(was, pair)).map(({ from, to }) => `“${from}” is always taken for “${to}”`),
+        ...was
+          .filter((pair) => !has(is, pair))
+          .map(({ from, to }) => `“${from}” is no longer always taken for “${to}”`),
+      ];
+    }
+    case 'neverCorrected':
+      return [
+        `Never taken as misspelt: ${list(after?.what === 'neverCorrected' ? after.words.map((word) => `“${word}”`) : [])}`,
+      ];
+    default:
+      return [
+        `Never offered as a correction: ${list(after?.what === 'neverOffered' ? after.words.map((word) => `“${word}”`) : [])}`,
+      ];
+  }
 }
 
 function contentChange(key: string, before: ContentEntry | null, after: ContentEntry | null): string[] {

@@ -165,10 +165,36 @@ export const contentEntrySchema = z.discriminatedUnion('what', [
 export type ContentEntry = z.infer<typeof contentEntrySchema>;
 
 const word = z.string().trim().min(1).max(40);
-/** What is decided about words: those that are passed over, and those that mean the same. One word each, for now. */
+/** One side of a synonym: a word, or up to four that belong together. */
+const saying = z
+  .string()
+  .trim()
+  .min(1)
+  .max(120)
+  .refine((text) => text.split(/\s+/).length <= 4, { message: 'must have at most four words' });
+const entryName = z.string().trim().min(1).max(80).optional();
+/**
+ * What is decided about words: those that are passed over, sets that mean the same, words that lead to others one way
+ * (`aquarelle` finds watercolour, not the reverse), and what spelling may and may not do.
+ */
 export const vocabularyEntrySchema = z.discriminatedUnion('what', [
   z.strictObject({ what: z.literal('stopWords'), words: z.array(word).max(500) }),
-  z.strictObject({ what: z.literal('synonyms'), words: z.array(word).min(2).max(20), on: z.boolean() }),
+  z.strictObject({
+    what: z.literal('synonyms'),
+    name: entryName,
+    words: z.array(saying).min(2).max(20),
+    on: z.boolean(),
+  }),
+  z.strictObject({
+    what: z.literal('oneWay'),
+    name: entryName,
+    from: z.array(saying).min(1).max(20),
+    to: z.array(saying).min(1).max(20),
+    on: z.boolean(),
+  }),
+  z.strictObject({ what: z.literal('corrections'), pairs: z.array(z.strictObject({ from: word, to: word })).max(500) }),
+  z.strictObject({ what: z.literal('neverCorrected'), words: z.array(word).max(500) }),
+  z.strictObject({ what: z.literal('neverOffered'), words: z.array(word).max(500) }),
 ]);
 export type VocabularyEntry = z.infer<typeof vocabularyEntrySchema>;
 

@@ -56,10 +56,12 @@ export interface ObviousAnswer {
 interface Sought {
   readonly text: string;
   readonly token: string;
+  /** Whether the merchandiser says that what was typed means this. */
+  readonly isFixed?: boolean;
 }
 
 /** Word by word: where a quantity begins it is taken whole, unless its unit is doubtful and the amount unknown. */
-function soughtIn(query: string, isKnown: (token: string) => boolean): Sought[] {
+function soughtIn(query: string, isKnown: (token: string) => boolean, fixed: ReadonlyMap<string, string>): Sought[] {
   const { tokens, quantities } = readWords(query);
   const taken = quantities.filter(({ token, isDoubtful }) => !isDoubtful || isKnown(token));
   const all = tokens.flatMap((text, at): Sought[] => {
@@ -67,7 +69,11 @@ function soughtIn(query: string, isKnown: (token: string) => boolean): Sought[] 
     if (here.length > 0) return here.map(({ token }) => ({ text: readableToken(token), token }));
     return taken.some((quantity) => quantity.at < at && at < quantity.to) ? [] : [{ text, token: text }];
   });
-  return all.filter(({ token }, at) => all.findIndex((other) => other.token === token) === at);
+  const meant = all.map((sought): Sought => {
+    const to = fixed.get(sought.token);
+    return to === undefined ? sought : { text: to, token: to, isFixed: true };
+  });
+  return meant.filter(({ token }, at) => meant.findIndex((other) => other.token === token) === at);
 }
 
 interface Way {
@@ -181,14 +187,39 @@ export function obviousSearch(
   const stopWords = new Set(
     entries.flatMap((entry) => (entry.what === 'stopWords' ? entry.words.flatMap(tokenize) : [])),
   );
-  const synonymsOf = (token: string): string[] =>
-    Object.keys(setup.vocabulary)
+  const listed = (what: 'neverCorrected' | 'neverOffered') =>
+    new Set(entries.flatMap((entry) => (entry.what === what ? entry.words.flatMap(tokenize) : [])));
+  const neverCorrected = listed('neverCorrected');
+  const neverOffered = listed('neverOffered');
+  const fixed = new Map(
+    entries.flatMap((entry) =>
+      entry.what === 'corrections' ? entry.pairs.map(({ from, to }): [string, string] => [from, to]) : [],
+    ),
+  );
+  /** What each word means besides, alone or with its neighbours: as lists of tokens that must stand side by side. */
+  const synonymsAt = (texts: readonly Sought[], place: number): string[][] => {
+    const tokens = texts.map(({ token }) => token);
+    const pairs = Object.keys(setup.vocabulary)
       .sort()
       .map((key) => setup.vocabulary[key]!)
-      .flatMap((entry) => {
-        const words = entry.what === 'synonyms' && entry.on ? entry.words.flatMap(tokenize) : [];
-        return words.includes(token) ? words.filter((word) => word !== token) : [];
-      });
+      .flatMap((entry): [string, string][] => {
+        if (entry.what === 'oneWay' && entry.on)
+          return entry.from.flatMap((a) => entry.to.map((b): [string, string] => [a, b]));
+        if (entry.what !== 'synonyms' || !entry.on) return [];
+        return entry.words.flatMap((a) => entry.words.map((b): [string, string] => [a, b]));
+      })
+      .map(([a, b]) => [tokenize(a), tokenize(b)] as const);
+    const found: { at: number; said: string[]; meant: string[] }[] = [];
+    for (let at = 0; at <= place; at++)
+      for (const [said, meant] of pairs)
+        if (
+          at + said.length > place &&
+          said.join(' ') === tokens.slice(at, at + said.length).join(' ') &&
+          said.join(' ') !== meant.join(' ')
+        )
+          found.push({ at, said, meant });
+    return found.map(({ meant }) => meant);
+  };
   /** The words as one with their neighbours: two of any kind, up to four where they make a code of letters and digits. */
   const joinedWith = (texts: readonly Sought[], at: number): string[] => {
     const found: string[] = [];
@@ -204,14 +235,14 @@ export function obviousSearch(
     return found;
   };
   /** Where in a record some tokens stand one after another: by attribute, as the first of them stands there. */
-  const phraseIn = (read: ReadRecord, tokens: readonly string[]): Map<number, Standing> =>
+  const phraseIn = (read: ReadRecord, tokens: readonly string[], how: MatchKind): Map<number, Standing> =>
     new Map(
       [...read.texts.entries()].flatMap(([attribute, standings]): [number, Standing][] => {
         const all = tokens.map((token) => standings.get(token));
         const first = all[0];
         if (!first || all.includes(undefined)) return [];
         const stands = first.positions.some((at) => all.every((each, place) => each!.positions.includes(at + place)));
-        return stands && isFound(attribute, 'split') ? [[attribute, first]] : [];
+        return stands && isFound(attribute, how) ? [[attribute, first]] : [];
       }),
     );
   const waysToSplit = (word: string): string[][] => {
@@ -229,7 +260,13 @@ export function obviousSearch(
       return [0, ...chosen].map((from, at) => word.slice(from, chosen[at] ?? word.length));
     });
   };
-  const expand = (sought: Sought, last: boolean, widen: boolean, joined: readonly string[]): Word => {
+  const expand = (
+    sought: Sought,
+    last: boolean,
+    widen: boolean,
+    joined: readonly string[],
+    synonyms: readonly string[][],
+  ): Word => {
     const text = sought.token;
     const ways: Way[] = [];
     const add = (tokens: readonly string[], how: MatchKind) => {
@@ -260,26 +297,41 @@ export function obviousSearch(
             return commonness(b) - commonness(a) || (a[0]! < b[0]! ? -1 : 1);
           })
           .slice(0, 3)
-          .filter((parts) => all.some((read) => phraseIn(read, parts).size > 0));
+          .filter((parts) => all.some((read) => phraseIn(read, parts, 'split').size > 0));
     for (const parts of divided) ways.push({ token: parts[0]!, how: 'split', phrase: parts });
-    for (const synonym of synonymsOf(text))
-      add(
-        vocabulary.filter(
-          (token) =>
-            token !== text && (token === synonym || (inPlainText.has(token) && stemOf(token) === stemOf(synonym))),
-        ),
-        'synonym',
-      );
+    for (const meant of synonyms) {
+      const [synonym] = meant;
+      if (meant.length === 1)
+        add(
+          vocabulary.filter(
+            (token) =>
+              token !== text && (token === synonym || (inPlainText.has(token) && stemOf(token) === stemOf(synonym!))),
+          ),
+          'synonym',
+        );
+      else if (
+        !ways.some(({ phrase }) => phrase?.join(' ') === meant.join(' ')) &&
+        all.some((read) => phraseIn(read, meant, 'synonym').size > 0)
+      )
+        ways.push({ token: synonym!, how: 'synonym', phrase: meant });
+    }
     if (last && text.length >= 2 && !text.startsWith('=') && (typing || ways.length === 0))
       add(
         vocabulary.filter((token) => token !== text && token.startsWith(text)),
         'prefix',
       );
-    if (setup.relevance.spelling.tolerance && !isNumberLike(text) && (widen || ways.length === 0)) {
+    if (
+      setup.relevance.spelling.tolerance &&
+      !isNumberLike(text) &&
+      !neverCorrected.has(text) &&
+      !sought.isFixed &&
+      (widen || ways.length === 0)
+    ) {
       const limit = allowedEdits(text.length);
       const near = vocabulary
         .filter((token) => token !== text && token.length >= 3 && !isNumberLike(token) && inPlainText.has(token))
         .map((token) => ({ token, edits: editDistance(text, token, limit) }))
+        .filter(({ token }) => !neverOffered.has(token))
         .filter(({ token, edits }) => edits <= limit && reaches(token, edits === 1 ? 'oneEdit' : 'twoEdits'));
       const fewest = Math.min(...near.map(({ edits }) => edits));
       const order = near
@@ -295,8 +347,8 @@ export function obviousSearch(
       const added = order.slice(0, 6).filter(({ token }) => !isWay(token));
       for (const { token, edits } of added) ways.push({ token, how: edits === 1 ? 'oneEdit' : 'twoEdits' });
     }
-    const found = ways.reduce((sum, { token, phrase }) => {
-      if (phrase) return sum + all.filter((read) => phraseIn(read, phrase).size > 0).length;
+    const found = ways.reduce((sum, { token, how, phrase }) => {
+      if (phrase) return sum + all.filter((read) => phraseIn(read, phrase, how).size > 0).length;
       return sum + holding.get(token)!.size;
     }, 0);
     return { text: sought.text, ways, rarity: rarity(records.length, Math.min(found, records.length)) };
@@ -310,7 +362,7 @@ export function obviousSearch(
   }
   /** How one way of a word stands in a record, by attribute in which it is found so. */
   const standingsOf = (read: ReadRecord, { token, how, phrase }: Way): [number, Standing][] => {
-    if (phrase) return [...phraseIn(read, phrase)];
+    if (phrase) return [...phraseIn(read, phrase, how)];
     return [...read.texts.entries()].flatMap(([attribute, standings]): [number, Standing][] => {
       const standing = standings.get(token);
       return standing && isFound(attribute, how) ? [[attribute, standing]] : [];
@@ -387,7 +439,7 @@ export function obviousSearch(
     return found;
   };
 
-  const read = soughtIn(query, (token) => holding.has(token));
+  const read = soughtIn(query, (token) => holding.has(token), fixed);
   const telling = read.filter(({ token }) => !stopWords.has(token));
   const texts = telling.length > 0 ? telling : read;
   const code = normalizeCode(query);
@@ -403,7 +455,9 @@ export function obviousSearch(
   else if (texts.length === 0) found = new Map();
   else {
     const wordsFor = (widen: boolean): Word[] =>
-      texts.map((text, at) => expand(text, at === texts.length - 1, widen, joinedWith(texts, at)));
+      texts.map((text, at) =>
+        expand(text, at === texts.length - 1, widen, joinedWith(texts, at), synonymsAt(texts, at)),
+      );
     const words = wordsFor(false);
     found = find(words);
     if (found.size === 0 && !skuRead) {

@@ -163,6 +163,20 @@ export function randomSetup(random: () => number, snapshot: Snapshot, queries: r
       ...(random() < 0.4 && { stop: { what: 'stopWords' as const, words: [pick(random, words), 'the'] } }),
       ...(random() < 0.5 && { a: { what: 'synonyms' as const, words: ['gouache', 'table', 'zzxq'], on: true } }),
       ...(random() < 0.5 && { b: { what: 'synonyms' as const, words: ['table', 'ink', 'brush'], on: random() < 0.8 } }),
+      ...(random() < 0.4 && {
+        c: { what: 'synonyms' as const, words: [phrase(random, 1, 2), phrase(random, 1, 3), 'ink brush'], on: true },
+      }),
+      ...(random() < 0.4 && {
+        d: {
+          what: 'oneWay' as const,
+          from: [phrase(random, 1, 2), 'zzxq'],
+          to: [phrase(random, 1, 2), 'hot press'],
+          on: random() < 0.9,
+        },
+      }),
+      ...(random() < 0.2 && { e: { what: 'corrections' as const, pairs: [{ from: 'gauche', to: 'gouache' }] } }),
+      ...(random() < 0.2 && { f: { what: 'neverCorrected' as const, words: ['sound', 'panting'] } }),
+      ...(random() < 0.2 && { g: { what: 'neverOffered' as const, words: ['brush', 'round'] } }),
     },
     plans: random() < 0.6 ? { a: plan('First'), b: plan('Second') } : {},
     hiding: Object.fromEntries(hidings.map((hiding) => [hidingKey(hiding), hiding])),
