@@ -11,6 +11,7 @@ import { productEndpoints } from './productEndpoints.ts';
 import { proposalEndpoints } from './proposalEndpoints.ts';
 import { deskSearchQuery, shopSearchQuery } from './searchQuery.ts';
 import { deskStateSchema } from './stateSchema.ts';
+import { vocabularyEndpoints } from './vocabularyEndpoints.ts';
 
 const none = z.object({});
 const revision = z.number().int().min(0).describe('The draft revision the writer saw.');
@@ -160,4 +161,5 @@ export const endpoints = {
   ...contentEndpoints,
   ...proposalEndpoints,
   ...effectEndpoints,
+  ...vocabularyEndpoints,
 } as const;

@@ -16,6 +16,8 @@ export const paths = {
   attributes: { method: 'get', path: '/desk/attributes' },
   values: { method: 'get', path: '/desk/values' },
   products: { method: 'get', path: '/desk/products' },
+  vocabularyNotes: { method: 'get', path: '/desk/vocabulary/notes' },
+  readVocabulary: { method: 'post', path: '/desk/vocabulary/read' },
   effect: { method: 'get', path: '/desk/effect' },
   proposals: { method: 'get', path: '/desk/proposals' },
   acceptProposals: { method: 'post', path: '/desk/proposals/accept' },

@@ -86,7 +86,7 @@ test('relevance: a weight drawn, spelling tolerance and tie-breakers', async ({ 
   const desk = deskOn(page);
   await desk.open('/relevance');
   await desk.trial('ultramarne');
-  await expect(desk.shop.getByText('Nothing says “ultramarne”')).toBeVisible();
+  await expect(desk.shop.getByText('instead of “ultramarne”')).toBeVisible();
   await page.getByRole('switch', { name: 'Forgive slips of the finger' }).click();
   await expect(desk.shop.getByText('Nothing on our shelves matches “ultramarne”')).toBeVisible();
   await page.getByRole('switch', { name: 'Forgive slips of the finger' }).click();

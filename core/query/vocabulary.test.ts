@@ -57,3 +57,40 @@ describe('words that are passed over', () => {
     expect(found('the for', stop).results[0]!.title).toBe('The for');
   });
 });
+
+describe('synonyms of several words, and one way', () => {
+  const titles = (query: string, ...entries: VocabularyEntry[]): string[] =>
+    found(query, ...entries).results.map(({ title }) => title);
+  const oneWay: VocabularyEntry = {
+    what: 'oneWay',
+    from: ['wet media'],
+    to: ['watercolour', 'aquarelle pencils'],
+    on: true,
+  };
+  test('several words are found by one, and by several that stand side by side', () => {
+    expect(titles('wet media')).toEqual([]);
+    expect(titles('wet media', oneWay).sort()).toEqual(['Aquarelle pencils', 'Watercolour block']);
+    expect(found('wet media', oneWay).results[0]!.why!.words.map(({ best }) => best.how)).toEqual([
+      'synonym',
+      'synonym',
+    ]);
+  });
+  test('one way is not the other', () => {
+    expect(titles('watercolour', oneWay)).toEqual(['Watercolour block']);
+    expect(titles('media wet', oneWay)).toEqual([]);
+  });
+});
+
+describe('spelling by hand', () => {
+  test('a fixed correction holds even for a word the catalog knows, and is told', () => {
+    const fixed: VocabularyEntry = { what: 'corrections', pairs: [{ from: 'aquarelle', to: 'watercolour' }] };
+    const { results, corrections } = found('aquarelle', fixed);
+    expect(results.map(({ title }) => title)).toEqual(['Watercolour block']);
+    expect(corrections).toEqual([{ from: 'aquarelle', to: 'watercolour' }]);
+  });
+  test('a word that is never corrected finds nothing; one that is never offered is not what another is taken for', () => {
+    expect(found('watercolor').corrections).toEqual([{ from: 'watercolor', to: 'watercolour' }]);
+    expect(found('watercolor', { what: 'neverCorrected', words: ['watercolor'] }).total).toBe(0);
+    expect(found('watercolor', { what: 'neverOffered', words: ['watercolour'] }).total).toBe(0);
+  });
+});

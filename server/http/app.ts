@@ -20,6 +20,7 @@ import { serveProducts } from './productRoutes.ts';
 import { serveProposals } from './proposalRoutes.ts';
 import type { Services } from './services.ts';
 import { noCatalog, Refused, servingOn } from './serving.ts';
+import { serveVocabulary } from './vocabularyRoutes.ts';
 
 const valuesShown = 100;
 
@@ -95,6 +96,7 @@ export function createApp(services: Services): OpenAPIHono {
 
   serveProposals(serve, services, written, who as never);
   serveEffect(serve, services);
+  serveVocabulary(serve, services);
   serveContent(serve, services);
   serveDemand(serve, services);
   serveProducts(serve, services, written, who as never);

@@ -10,7 +10,7 @@ export function Notices({ answer }: { readonly answer: SearchAnswer }) {
     <div className="mt-1 space-y-0.5 text-[13px] text-soft">
       {corrections.map(({ from, to }) => (
         <p key={from}>
-          Nothing says “{from}”; showing what says <b className="font-semibold text-ink">{to}</b> and words like it.
+          Showing what says <b className="font-semibold text-ink">{to}</b> instead of “{from}”.
         </p>
       ))}
       {dropped.length > 0 && <p>Nothing has all these words; {quoted(dropped)} left out.</p>}

@@ -11,6 +11,8 @@ import { useShopWindow } from './shopWindow.ts';
 export const useSaving = create<{ readonly isSaving: boolean }>(() => ({ isSaving: false }));
 
 /** Edits not yet sent, the last one for each entry: a slider sends what it is at, not where it has been. */
+/** Edits the server takes in one request. */
+const mostAtOnce = 500;
 let waiting = new Map<string, EntryEdit>();
 let sending: Promise<void> = Promise.resolve();
 let isSending = false;
@@ -41,8 +43,9 @@ async function sendWaiting(): Promise<void> {
   useSaving.setState({ isSaving: true });
   try {
     while (waiting.size > 0) {
-      const edits = [...waiting.values()];
-      waiting = new Map();
+      const all = [...waiting];
+      const edits = all.slice(0, mostAtOnce).map(([, edit]) => edit);
+      waiting = new Map(all.slice(mostAtOnce));
       take(await call('edit', { body: { revision: knownState()!.revision, edits } }));
     }
   } catch (error) {

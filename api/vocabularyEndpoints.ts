@@ -1,0 +1,42 @@
+import { z } from 'zod';
+import { vocabularyEntrySchema } from '../core/setup/schema.ts';
+import { endpoint } from './endpoint.ts';
+import { paths } from './paths.ts';
+
+const whole = z.number().int();
+const keyed = z.array(z.object({ key: z.string(), entry: vocabularyEntrySchema }));
+
+export const entryNoteSchema = z.object({
+  key: z.string(),
+  searches: whole.describe('Different searches of the log that say one of its words.'),
+  times: whole.describe('How often those are made.'),
+  added: whole.describe('Products that those searches find only by it, of the searches made most.'),
+  problems: z.array(z.object({ code: z.enum(['findsNothing', 'twice', 'circle']), told: z.string() })),
+});
+export type EntryNote = z.infer<typeof entryNoteSchema>;
+
+/** The vocabulary: what its entries do, and synonyms from a file. */
+export const vocabularyEndpoints = {
+  vocabularyNotes: endpoint({
+    ...paths.vocabularyNotes,
+    summary: 'What entries of the draft’s vocabulary do for real searches, and what is worth a look about them.',
+    query: z.object({
+      key: z.union([z.string().max(80), z.array(z.string().max(80)).max(60)]).transform((value) => [value].flat()),
+    }),
+    body: z.object({}),
+    answer: z.object({ notes: z.array(entryNoteSchema) }),
+  }),
+  readVocabulary: endpoint({
+    ...paths.readVocabulary,
+    summary: 'Reads synonyms from CSV and tells what bringing them in would change; nothing is changed.',
+    query: z.object({}),
+    body: z.strictObject({ csv: z.string().max(4_000_000) }),
+    answer: z.object({
+      added: keyed,
+      changed: keyed,
+      unchanged: whole,
+      refused: z.array(z.object({ line: whole, reason: z.string() })),
+      refusedInAll: whole,
+    }),
+  }),
+} as const;

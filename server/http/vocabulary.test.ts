@@ -1,0 +1,43 @@
+import { afterEach, beforeEach, expect, test } from '@jest/globals';
+import type { AnswerOf } from '../../api/endpoint.ts';
+import type { endpoints } from '../../api/endpoints.ts';
+import type { DeskState } from '../../api/stateSchema.ts';
+import { openTestShelf, smallCatalog, type TestShelf } from '../testing/openTestShelf.ts';
+
+let shelf: TestShelf;
+beforeEach(async () => {
+  shelf = openTestShelf();
+  await shelf.bringIn(smallCatalog);
+});
+afterEach(() => shelf.remove());
+
+type Notes = AnswerOf<(typeof endpoints)['vocabularyNotes']>['notes'];
+type Read = AnswerOf<(typeof endpoints)['readVocabulary']>;
+const state = async (): Promise<DeskState> => (await shelf.get('/desk/state')).body;
+const edit = async (key: string, value: unknown) =>
+  shelf.post('/desk/edits', { revision: (await state()).revision, edits: [{ part: 'vocabulary', key, value }] });
+const notes = async (...keys: string[]): Promise<Notes> =>
+  ((await shelf.get(`/desk/vocabulary/notes?${keys.map((key) => `key=${key}`).join('&')}`)).body as { notes: Notes })
+    .notes;
+const read = async (csv: string): Promise<Read> => (await shelf.post('/desk/vocabulary/read', { csv })).body;
+
+test('an entry tells the searches it touches, how often they are made and the products it adds', async () => {
+  for (const search of ['dye', 'dye', 'blue dye', 'brush'])
+    await shelf.post('/shop/log/search', { session: 's', search, filters: {}, results: 0, inDesk: false });
+  await edit('a', { what: 'oneWay', from: ['dye'], to: ['ink'], on: true });
+  await edit('b', { what: 'oneWay', from: ['dye'], to: ['zebra'], on: true });
+  const [a, b, gone] = await notes('a', 'b', 'gone');
+  expect(a).toMatchObject({ searches: 2, times: 3, added: 2, problems: [] });
+  expect(b).toMatchObject({ searches: 2, added: 0, problems: [{ code: 'findsNothing' }] });
+  expect(gone).toBeUndefined();
+});
+
+test('a file of synonyms is told as what it changes, with refused lines, and changes nothing by itself', async () => {
+  await edit('same-rubber-eraser', { what: 'synonyms', words: ['rubber', 'eraser'], on: true });
+  const csv = 'kind,words,finds,on,name\r\nsame,rubber|eraser,,on,\r\none way,dye,ink,on,\r\nsame,alone,,on,\r\n';
+  const answer = await read(csv);
+  expect(answer).toMatchObject({ unchanged: 1, refusedInAll: 1, refused: [{ line: 4 }] });
+  expect(answer.added.map(({ entry }) => entry)).toEqual([{ what: 'oneWay', from: ['dye'], to: ['ink'], on: true }]);
+  expect(Object.keys((await state()).setup.vocabulary)).toHaveLength(1);
+  expect(await shelf.post('/desk/vocabulary/read', { csv: '' })).toMatchObject({ status: 400 });
+});

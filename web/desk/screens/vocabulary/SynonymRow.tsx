@@ -1,0 +1,76 @@
+import { ArrowRight, Trash2, TriangleAlert } from 'lucide-react';
+import type { EntryNote } from '../../../../api/vocabularyEndpoints.ts';
+import { type SynonymEntry, sayingsIn } from '../../../../core/setup/vocabularyCsv.ts';
+import { IconButton } from '../../parts/Button.tsx';
+import { Switch, TextField } from '../../parts/Controls.tsx';
+import { shelfRow } from '../../parts/Screen.tsx';
+import { edit } from '../../state/edits.ts';
+import { synonymTold } from './listSynonyms.ts';
+import { noteInWords } from './noteInWords.ts';
+
+const most = 20;
+
+/** One entry: its words, what it does, on or off. */
+export function SynonymRow({
+  id,
+  entry,
+  note,
+  isChanged,
+}: {
+  readonly id: string;
+  readonly entry: SynonymEntry;
+  readonly note: EntryNote | undefined;
+  readonly isChanged: boolean;
+}) {
+  const told = synonymTold(entry);
+  const save = (next: SynonymEntry | null): void => void edit({ part: 'vocabulary', key: id, value: next });
+  const words = (text: string): string[] => sayingsIn(text).slice(0, most);
+  return (
+    <li className={`${shelfRow(isChanged)} px-3 py-1.5`}>
+      <div className="flex items-center gap-2">
+        {entry.what === 'synonyms' ? (
+          <TextField
+            label={`Words that mean the same: ${told}`}
+            value={entry.words.join(', ')}
+            maxLength={1200}
+            className="min-w-0 flex-1"
+            change={(text) => words(text).length >= 2 && save({ ...entry, words: words(text) })}
+          />
+        ) : (
+          <>
+            <TextField
+              label={`What shoppers say: ${told}`}
+              value={entry.from.join(', ')}
+              maxLength={1200}
+              className="min-w-0 flex-1"
+              change={(text) => save({ ...entry, from: words(text) })}
+            />
+            <ArrowRight size={14} aria-label="finds" className="shrink-0 text-soft" />
+            <TextField
+              label={`What it finds: ${told}`}
+              value={entry.to.join(', ')}
+              maxLength={1200}
+              className="min-w-0 flex-1"
+              change={(text) => save({ ...entry, to: words(text) })}
+            />
+          </>
+        )}
+        <Switch label={`${told}, in force`} shown="On" isOn={entry.on} change={(on) => save({ ...entry, on })} />
+        <IconButton label={`Remove ${told}`} onClick={() => save(null)}>
+          <Trash2 size={15} aria-hidden />
+        </IconButton>
+      </div>
+      <p className="mt-0.5 text-[12.5px] text-soft">
+        {entry.name && <b className="font-semibold">{entry.name}. </b>}
+        {entry.on ? (note ? noteInWords(note) : 'Looking at what it does …') : 'Switched off.'}
+      </p>
+      {entry.on &&
+        note?.problems.map((problem) => (
+          <p key={problem.told} className="flex items-start gap-1.5 text-[12.5px]">
+            <TriangleAlert size={13} aria-hidden className="mt-[3px] shrink-0 text-soft" />
+            {problem.told}
+          </p>
+        ))}
+    </li>
+  );
+}

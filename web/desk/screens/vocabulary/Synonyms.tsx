@@ -1,0 +1,78 @@
+import { useState } from 'react';
+import { count, counted } from '../../../look/price.ts';
+import { Button } from '../../parts/Button.tsx';
+import { Choice } from '../../parts/Controls.tsx';
+import { Nothing, Section } from '../../parts/Screen.tsx';
+import { useChanged } from '../../state/changed.ts';
+import { useDeskState } from '../../state/deskState.ts';
+import { AddSynonym } from './AddSynonym.tsx';
+import { type Kind, listSynonyms } from './listSynonyms.ts';
+import { SynonymFile } from './SynonymFile.tsx';
+import { SynonymRow } from './SynonymRow.tsx';
+import { useEntryNotes } from './useEntryNotes.ts';
+
+/** Rows shown at once; a vocabulary of thousands is searched, not scrolled. */
+const stretch = 50;
+
+/** Words that mean the same, and words that lead to others one way. */
+export function Synonyms() {
+  const { setup } = useDeskState();
+  const changed = useChanged('vocabulary');
+  const [contains, setContains] = useState('');
+  const [kind, setKind] = useState<Kind>('all');
+  const [shown, setShown] = useState(stretch);
+  const all = listSynonyms(setup.vocabulary, '', 'all');
+  const rows = listSynonyms(setup.vocabulary, contains, kind);
+  const visible = rows.slice(0, shown);
+  const notes = useEntryNotes(visible.map(({ key }) => key));
+  return (
+    <Section
+      title="Words that mean the same"
+      note="A set finds what its other words find, a little behind products that have the word itself. One-way words find others, not the reverse."
+      aside={<SynonymFile hasAny={all.length > 0} />}
+    >
+      {all.length > 6 && (
+        <div className="mb-2 flex items-center gap-2">
+          <input
+            type="search"
+            aria-label="Synonyms with this word"
+            placeholder="Find a word"
+            className="min-w-0 flex-1 rounded-md border bg-surface px-2 py-[5px] placeholder:text-soft"
+            value={contains}
+            onChange={(event) => {
+              setContains(event.target.value);
+              setShown(stretch);
+            }}
+          />
+          <Choice<Kind>
+            label="Kind of synonyms shown"
+            value={kind}
+            options={[
+              ['all', 'all kinds'],
+              ['synonyms', 'meaning the same'],
+              ['oneWay', 'one way'],
+              ['off', 'switched off'],
+            ]}
+            change={setKind}
+          />
+        </div>
+      )}
+      {all.length === 0 && <Nothing>None yet.</Nothing>}
+      {all.length > 0 && rows.length === 0 && <Nothing>No synonym has “{contains}”.</Nothing>}
+      <ul className="space-y-[5px]" aria-label="Synonyms">
+        {visible.map(({ key, entry }) => (
+          <SynonymRow key={key} id={key} entry={entry} note={notes.get(key)} isChanged={changed(key)} />
+        ))}
+      </ul>
+      {rows.length > visible.length && (
+        <p className="mt-2 text-[13px] text-soft">
+          {counted(visible.length, 'entry', 'entries')} of {count(rows.length)} shown.{' '}
+          <Button tone="quiet" onClick={() => setShown(shown + stretch)}>
+            Show more
+          </Button>
+        </p>
+      )}
+      <AddSynonym />
+    </Section>
+  );
+}
