@@ -19,6 +19,7 @@ export const proposalSchema = z.object({
     times: whole,
     foundBefore: whole,
     foundAfter: whole,
+    fewer: whole,
     rescued: z.array(z.string()),
     examples: z.array(z.string()),
   }),

@@ -23,6 +23,8 @@ export interface Effect {
   /** Products found by all the searches looked at, before and after. */
   readonly foundBefore: number;
   readonly foundAfter: number;
+  /** Products fewer that are found, summed over the searches that find fewer. */
+  readonly fewer: number;
   /** Searches that found nothing and would find something. */
   readonly rescued: readonly string[];
   /** The searches most often made that would change. */
@@ -66,6 +68,7 @@ export function effectsOf(
       times: changed.reduce((sum, { searches: times }) => sum + times, 0),
       foundBefore: before.reduce((sum, { total }) => sum + total, 0),
       foundAfter: after.reduce((sum, { total }) => sum + total, 0),
+      fewer: searches.reduce((sum, _, at) => sum + Math.max(0, before[at]!.total - after[at]!.total), 0),
       rescued: searches.filter((_, at) => before[at]!.total === 0 && after[at]!.total > 0).map(({ search }) => search),
       examples: changed.slice(0, examplesTold).map(({ search }) => search),
     };

@@ -54,7 +54,7 @@ export function serveVocabulary(serve: Serve, { setups, catalogs, searcher, log 
         key,
         searches: touched.length,
         times: touched.reduce((sum, { searches: times }) => sum + times, 0),
-        added: effect ? Math.max(0, effect.foundBefore - effect.foundAfter) : 0,
+        added: effect?.fewer ?? 0,
         problems: [...(problems.get(key) ?? [])],
       });
     }
