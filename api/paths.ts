@@ -17,6 +17,7 @@ export const paths = {
   values: { method: 'get', path: '/desk/values' },
   products: { method: 'get', path: '/desk/products' },
   vocabularyNotes: { method: 'get', path: '/desk/vocabulary/notes' },
+  usualStopWords: { method: 'get', path: '/desk/vocabulary/stop-words' },
   readVocabulary: { method: 'post', path: '/desk/vocabulary/read' },
   effect: { method: 'get', path: '/desk/effect' },
   proposals: { method: 'get', path: '/desk/proposals' },

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { vocabularyEntrySchema } from '../core/setup/schema.ts';
+import { languages } from '../core/text/languages.ts';
 import { endpoint } from './endpoint.ts';
 import { paths } from './paths.ts';
 
@@ -25,6 +26,20 @@ export const vocabularyEndpoints = {
     }),
     body: z.object({}),
     answer: z.object({ notes: z.array(entryNoteSchema) }),
+  }),
+  usualStopWords: endpoint({
+    ...paths.usualStopWords,
+    summary:
+      'Words of a published list for the catalog’s language that no title or other short value has, and which of the draft’s do.',
+    query: z.object({}),
+    body: z.object({}),
+    answer: z.object({
+      language: z.enum(languages),
+      usual: z.array(z.string()),
+      telling: z
+        .array(z.object({ word: z.string(), products: whole }))
+        .describe('Words passed over now that titles have, with the products they matter for.'),
+    }),
   }),
   readVocabulary: endpoint({
     ...paths.readVocabulary,

@@ -11,7 +11,8 @@ import { randomCatalog, randomQuery, randomSetup, snapshotOf } from './testing/r
 function compareOn(seed: number): void {
   const random = seededRandom(seed);
   const records = randomCatalog(random, 4 + Math.floor(random() * 22));
-  const snapshot = snapshotOf(records);
+  const language = pick(random, ['en', 'en', 'de', 'fr', 'es'] as const);
+  const snapshot = snapshotOf(records, language);
   const engine = openEngine(snapshot);
   for (let round = 0; round < 2; round++) {
     const queries = Array.from({ length: 6 }, () => randomQuery(random));
@@ -33,7 +34,14 @@ function compareOn(seed: number): void {
       }
       const request = { query, filters, typing, box, sort, page: 1, limit: 200, marks: true, explain: true };
       const answer = search(engine, prepared, request, (record) => records[record]!);
-      const expected = obviousSearch(records, snapshot.attributes, setup, query, { filters, typing, sort, box }, today);
+      const expected = obviousSearch(
+        records,
+        snapshot.attributes,
+        setup,
+        query,
+        { filters, typing, sort, box, language },
+        today,
+      );
       const context = { seed, round, query, typing, box, sort, filters };
       const shown = answer.results.map(({ familyId, id, score }) => ({ familyId, recordId: id, score }));
       expect({ ...context, total: answer.total, shown }).toEqual({

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { languages } from '../text/languages.ts';
 import { roles } from './roles.ts';
 
 /** Most columns a file may bring; the index numbers attributes in one byte. */
@@ -37,5 +38,7 @@ export const mappingSchema = z.strictObject({
   version: z.literal(1),
   columns: z.array(columnReadingSchema).min(1).max(mostColumns),
   families: joiningSchema,
+  /** Whose word forms are found; absent: English. */
+  language: z.enum(languages).optional(),
 });
 export type Mapping = z.infer<typeof mappingSchema>;

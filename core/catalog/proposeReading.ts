@@ -1,3 +1,4 @@
+import { guessLanguage } from '../text/guessLanguage.ts';
 import { columnDescriber } from './describeColumns.ts';
 import { type Joinable, type JoiningProposal, proposeJoining } from './families.ts';
 import type { Mapping } from './mappingSchema.ts';
@@ -16,6 +17,9 @@ export interface ProposedFile {
   readonly mapping: Mapping;
 }
 
+/** Rows whose texts tell the language. */
+const rowsForLanguage = 500;
+
 /** Rows as far as joining them into families needs them, by a mapping that joins nothing yet. */
 function joinableRows(rows: readonly Cells[], mapping: Mapping): { rows: Joinable[]; options: readonly string[] } {
   const bound = bindMapping({ ...mapping, families: { by: 'column' } });
@@ -26,6 +30,16 @@ function joinableRows(rows: readonly Cells[], mapping: Mapping): { rows: Joinabl
     return [{ id, sku, named: familyId === id ? '' : familyId, values }];
   });
   return { rows: joinable, options: bound.options };
+}
+
+/** The language of the rows' longer texts; English is not said, being what holds anyway. */
+function languageOf(rows: readonly Cells[]): Pick<Mapping, 'language'> {
+  const texts = rows
+    .slice(0, rowsForLanguage)
+    .flatMap((cells) => Object.values(cells).flat())
+    .filter((text) => text.includes(' '));
+  const language = guessLanguage(texts);
+  return language === 'en' ? {} : { language };
 }
 
 /** Looks at rows of a file, which has these columns in order, and proposes how to read it. Cost: a few passes. */
@@ -42,6 +56,6 @@ export function proposeReading(rows: readonly Cells[], columns: readonly string[
       return { ...reading, filled, different, samples };
     }),
     joinings,
-    mapping: mappingOf(readings, joinings[0]!.joining),
+    mapping: { ...mappingOf(readings, joinings[0]!.joining), ...languageOf(rows) },
   };
 }

@@ -42,7 +42,7 @@ interface Product {
 
 /** The words of the title and the brand, whatever their order and endings: what twins have in common. */
 function signatureOf(record: CatalogRecord): string {
-  const words = new Set(tokenize(firstText(record.values.title)).map(stem));
+  const words = new Set(tokenize(firstText(record.values.title)).map((token) => stem(token)));
   return `${[...words].sort().join(' ')} / ${fold(firstText(record.values.brand))}`;
 }
 

@@ -6,6 +6,7 @@ import { type Engine, openEngine, type PreparedSetup, prepareSetup } from '../pr
 import { rank } from '../ranking/rank.ts';
 import { hidingKey } from '../setup/hidingKey.ts';
 import type { Hiding, Setup } from '../setup/schema.ts';
+import type { Language } from '../text/languages.ts';
 import type { Article, Collection, Content } from './content.ts';
 import { type ContentKind, contentAttributes, leftOutKey } from './contentKinds.ts';
 
@@ -22,16 +23,16 @@ const recordOf = (id: string, values: Record<string, AttributeValue | undefined>
   return { id, familyId: id, sku: '', values: Object.fromEntries(filled) };
 };
 
-function engineOf(records: readonly CatalogRecord[]): Engine | null {
+function engineOf(records: readonly CatalogRecord[], language: Language): Engine | null {
   if (records.length === 0) return null;
   const profiler = attributeProfiler();
   for (const record of records) profiler.add(record);
-  const builder = snapshotBuilder(profiler.finish());
+  const builder = snapshotBuilder(profiler.finish(), language);
   for (const record of records) builder.add(record);
   return openEngine(openSnapshot(builder.finish())!);
 }
 
-export function openContent(content: Content): ContentEngine {
+export function openContent(content: Content, language: Language = 'en'): ContentEngine {
   return {
     content,
     engines: {
@@ -39,8 +40,12 @@ export function openContent(content: Content): ContentEngine {
         content.articles.map(({ id, title, text, tags }) =>
           recordOf(id, { title, text, tags: tags.length > 0 ? tags : undefined }),
         ),
+        language,
       ),
-      collection: engineOf(content.collections.map(({ id, title, text }) => recordOf(id, { title, text }))),
+      collection: engineOf(
+        content.collections.map(({ id, title, text }) => recordOf(id, { title, text })),
+        language,
+      ),
     },
   };
 }

@@ -1,6 +1,7 @@
 import { numberOf } from '../catalog/numberOf.ts';
 import { type AttributeProfile, hasValueColumn, isIndexedAsText, isNumeric } from '../catalog/profileAttributes.ts';
 import { type CatalogRecord, textsOf } from '../catalog/record.ts';
+import type { Language } from '../text/languages.ts';
 import { normalizeCode } from '../text/tokenize.ts';
 import { stem } from '../text/wordForms.ts';
 import { gatherColumn, packColumns, packNumbers } from './columns.ts';
@@ -17,6 +18,8 @@ export interface SnapshotMeta {
   readonly records: number;
   readonly families: number;
   readonly attributes: readonly AttributeProfile[];
+  /** Whose word forms the stems are; absent: English. */
+  readonly language?: Language;
 }
 
 /** A text as term numbers, and its quantities with their positions. */
@@ -37,11 +40,11 @@ const sum = (counts: readonly number[]): Uint32Array => {
 };
 
 /** Stems in order, and for each the terms that are its forms. */
-function packStems(terms: readonly string[], eligible: Uint8Array): Record<string, SectionArray> {
+function packStems(terms: readonly string[], eligible: Uint8Array, language: Language): Record<string, SectionArray> {
   const forms = new Map<string, number[]>();
   for (let term = 0; term < terms.length; term++) {
     if (!eligible[term]) continue;
-    const root = stem(terms[term]!);
+    const root = stem(terms[term]!, language);
     const known = forms.get(root);
     if (known) known.push(term);
     else forms.set(root, [term]);
@@ -77,7 +80,7 @@ export interface SnapshotBuilder {
  * Builds a snapshot record by record. Every text attribute is indexed, searchable or not, so that the choice stays a
  * matter of the query. Cost: linear in the words; memory while building about 11 bytes an occurrence besides the result.
  */
-export function snapshotBuilder(attributes: readonly AttributeProfile[]): SnapshotBuilder {
+export function snapshotBuilder(attributes: readonly AttributeProfile[], language: Language = 'en'): SnapshotBuilder {
   if (attributes.length > 255) throw new Error('The index numbers attributes in one byte: 255 at most.');
   const termNumbers = new Map<string, number>();
   /** By term in order of coming, 1 where it stands in more than codes: only such words have forms and corrections. */
@@ -178,10 +181,10 @@ export function snapshotBuilder(attributes: readonly AttributeProfile[]): Snapsh
       const ofRecord = recordFamily.view().slice();
       const familyStart = new Uint32Array(families + 1).fill(records);
       for (let record = records - 1; record >= 0; record--) familyStart[ofRecord[record]!] = record;
-      const meta: SnapshotMeta = { records, families, attributes };
+      const meta: SnapshotMeta = { records, families, attributes, language };
       return packSections(meta, {
         ...packStrings('terms', terms),
-        ...packStems(terms, eligible),
+        ...packStems(terms, eligible, language),
         ...packDeletions(terms, eligible),
         ...packPostings({ term: term.view(), place: inPlace.view(), position: atPosition.view() }, order),
         'record.family': ofRecord,

@@ -263,7 +263,7 @@ function allDeletions(
 
 /** The stems with their terms numbered anew; a stem without terms is gone, a new one stands in order. */
 function patchStems(
-  { sections }: Snapshot,
+  { sections, language }: Snapshot,
   renumbered: Uint32Array,
   unfiled: ReadonlySet<number>,
   filed: ReadonlyMap<number, string>,
@@ -274,7 +274,7 @@ function patchStems(
   const added = new Map<number, number[]>();
   const newRoots = new Map<string, number[]>();
   for (const [term, text] of [...filed].sort(([a], [b]) => a - b)) {
-    const root = stem(text);
+    const root = stem(text, language);
     const at = roots.find(root);
     if (at < 0) newRoots.set(root, [...(newRoots.get(root) ?? []), term]);
     else added.set(at, [...(added.get(at) ?? []), term]);

@@ -1,4 +1,5 @@
 import type { AttributeProfile } from '../catalog/profileAttributes.ts';
+import type { Language } from '../text/languages.ts';
 import { stem } from '../text/wordForms.ts';
 import type { SnapshotMeta } from './buildSnapshot.ts';
 import { type NumberColumn, openNumberColumns, openValueColumns, type ValueColumn } from './columns.ts';
@@ -16,6 +17,8 @@ export interface Snapshot {
   readonly families: number;
   /** In the order in which postings number them. */
   readonly attributes: readonly AttributeProfile[];
+  /** The language of its word forms. */
+  readonly language: Language;
   readonly terms: SortedStringTable;
   readonly postings: PostingArrays;
   readonly deletions: DeletionIndex;
@@ -45,7 +48,7 @@ export interface Snapshot {
 export function openSnapshot(...layers: readonly SharedArrayBuffer[]): Snapshot | null {
   const sections = openSections(...layers);
   if (!sections) return null;
-  const { records, families, attributes } = sections.meta as SnapshotMeta;
+  const { records, families, attributes, language = 'en' } = sections.meta as SnapshotMeta;
   const terms = openStrings(sections, 'terms');
   const stems = openStrings(sections, 'stems');
   const stemOffset = sections.u32('stems.offset');
@@ -62,6 +65,7 @@ export function openSnapshot(...layers: readonly SharedArrayBuffer[]): Snapshot 
     records,
     families,
     attributes,
+    language,
     terms,
     postings: openPostings(sections),
     deletions: openDeletions(sections, terms),
@@ -72,7 +76,7 @@ export function openSnapshot(...layers: readonly SharedArrayBuffer[]): Snapshot 
     sections,
     recordFamily,
     formsOf(token) {
-      const at = stems.find(stem(token));
+      const at = stems.find(stem(token, language));
       return at < 0 ? [] : Array.from(stemTerms.subarray(stemOffset[at], stemOffset[at + 1]));
     },
     familyId: (family) => familyTable.get(rank[family]!),

@@ -20,6 +20,7 @@ import {
 } from '../ranking/formula.ts';
 import type { Setup, TieBreaker } from '../setup/schema.ts';
 import { allowedEdits, editDistance } from '../text/editDistance.ts';
+import type { Language } from '../text/languages.ts';
 import { readableToken } from '../text/quantity.ts';
 import { isNumberLike, normalizeCode, readWords, tokenize } from '../text/tokenize.ts';
 import { stem } from '../text/wordForms.ts';
@@ -122,6 +123,8 @@ export interface ObviousRequest {
   readonly typing?: boolean;
   readonly sort?: string;
   readonly box?: boolean;
+  /** Of the catalog. */
+  readonly language?: Language;
 }
 
 /** The same answers again without working them out again: the searches are many and the catalogs small. */
@@ -132,16 +135,16 @@ function remembered<Answer>(work: (text: string) => Answer): (text: string) => A
     return known.get(text)!;
   };
 }
-const stemOf = remembered(stem);
 
 export function obviousSearch(
   records: readonly CatalogRecord[],
   attributes: readonly AttributeProfile[],
   setup: Setup,
   query: string,
-  { filters: chosen = {}, typing = false, sort = '', box = false }: ObviousRequest = {},
+  { filters: chosen = {}, typing = false, sort = '', box = false, language = 'en' }: ObviousRequest = {},
   today = 0,
 ): ObviousAnswer {
+  const stemOf = remembered((token) => stem(token, language));
   const all = records.map((record): ReadRecord => ({ record, texts: readTexts(record, attributes) }));
   const heaviest = Math.max(
     0,

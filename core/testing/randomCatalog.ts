@@ -7,6 +7,7 @@ import { pick } from '../random.ts';
 import { hidingKey } from '../setup/hidingKey.ts';
 import { initialSetup } from '../setup/initialSetup.ts';
 import type { Setup, TieBreaker } from '../setup/schema.ts';
+import type { Language } from '../text/languages.ts';
 
 /** Words near enough to each other for forms, prefixes, corrections and collisions to happen often. */
 const words = (
@@ -57,10 +58,10 @@ export function randomCatalog(random: () => number, families: number): CatalogRe
   return records;
 }
 
-export function snapshotOf(records: readonly CatalogRecord[]): Snapshot {
+export function snapshotOf(records: readonly CatalogRecord[], language: Language = 'en'): Snapshot {
   const profiler = attributeProfiler();
   for (const record of records) profiler.add(record);
-  const builder = snapshotBuilder(profiler.finish());
+  const builder = snapshotBuilder(profiler.finish(), language);
   for (const record of records) builder.add(record);
   return openSnapshot(builder.finish())!;
 }

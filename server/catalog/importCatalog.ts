@@ -7,6 +7,7 @@ import { type BoundMapping, bindMapping, type Cells, readRow } from '../../core/
 import type { CatalogRecord } from '../../core/catalog/record.ts';
 import { twinFinder } from '../../core/catalog/twins.ts';
 import { snapshotBuilder } from '../../core/index/buildSnapshot.ts';
+import type { Language } from '../../core/text/languages.ts';
 import { type DataFolder, generationFiles } from '../dataFolder.ts';
 import { compareWithBase, type Differences } from './compareCatalogs.ts';
 import { carryFacts } from './facts.ts';
@@ -242,6 +243,12 @@ function sortRecords(db: Database.Database, hasBase: boolean): void {
     CREATE INDEX record_family ON record (family); CREATE UNIQUE INDEX record_id ON record (id);`);
 }
 
+/** The language of the newest source's mapping: one shop has one. */
+function languageOf(db: Database.Database): Language {
+  const text = db.prepare<[], string>('SELECT mapping FROM source ORDER BY number DESC LIMIT 1').pluck().get();
+  return (text && mappingSchema.safeParse(JSON.parse(text)).data?.language) || 'en';
+}
+
 /** Profiles the records, looks for twins among them and builds the index. */
 export function buildIndex(
   db: Database.Database,
@@ -263,7 +270,7 @@ export function buildIndex(
   });
   const keepTwins = db.prepare('INSERT INTO twin (families, differs) VALUES (?, ?)');
   for (const { families, differs } of twins.finish()) keepTwins.run(JSON.stringify(families), JSON.stringify(differs));
-  const builder = snapshotBuilder(profiler.finish());
+  const builder = snapshotBuilder(profiler.finish(), languageOf(db));
   each('indexing', (record) => builder.add(record));
   tell('indexing', 1);
   return builder.finish();

@@ -1,7 +1,4 @@
-import { createRequire } from 'node:module';
 import { proposalEndpoints } from '../../api/proposalEndpoints.ts';
-import type { Snapshot } from '../../core/index/snapshot.ts';
-import { attributeAt } from '../../core/index/spot.ts';
 import { reasonToWithhold } from '../../core/proposals/effect.ts';
 import type { Proposal } from '../../core/proposals/proposal.ts';
 import { proposeSetup } from '../../core/proposals/proposeSetup.ts';
@@ -15,25 +12,12 @@ import type { WriteOutcome } from '../store/setupStore.ts';
 import type { deskState } from './deskState.ts';
 import type { Services } from './services.ts';
 import { noCatalog, Refused, type Serve } from './serving.ts';
+import { publishedStopWords, tellsProducts } from './stopWords.ts';
 
 /** Searches asked most that an effect is told for. */
 const searchesLookedAt = 60;
-/** Words a value has on average from which on it counts as a long text. */
-const longTexts = 8;
 /** Searches whose words are looked through. */
 const searchesForWords = 1000;
-/** Published lists of words that carry no meaning, by language. */
-const stopWordList = createRequire(import.meta.url)('stopwords-iso') as Readonly<Record<string, readonly string[]>>;
-
-/** Whether a word stands in any short value: a title, a brand, a size. Long texts mention anything. */
-function tellsProducts({ terms, postings, attributes }: Snapshot, word: string): boolean {
-  const term = terms.find(word);
-  if (term < 0) return false;
-  for (let at = postings.start[term]!; at < postings.start[term + 1]!; at++)
-    if (attributes[attributeAt(postings.spot[at]!)]!.averageWords <= longTexts) return true;
-  return false;
-}
-
 function declinedIn(db: Db): Set<string> {
   const rows = db
     .prepare<[string], string>('SELECT proposal FROM declined WHERE storefront = ?')
@@ -63,7 +47,7 @@ export function serveProposals(
       isKnown: (word) => snapshot.terms.find(word) >= 0,
       searches: log.top(searchesForWords),
       retries: log.retries(searchesForWords),
-      stopWords: stopWordList.en ?? [],
+      stopWords: publishedStopWords(snapshot.language),
     };
   };
   const proposalsFor = (setup: Setup, words = evidence(setup)): Proposal[] =>

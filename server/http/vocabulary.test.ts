@@ -2,6 +2,7 @@ import { afterEach, beforeEach, expect, test } from '@jest/globals';
 import type { AnswerOf } from '../../api/endpoint.ts';
 import type { endpoints } from '../../api/endpoints.ts';
 import type { DeskState } from '../../api/stateSchema.ts';
+import type { SearchAnswer } from '../../core/answer.ts';
 import { openTestShelf, smallCatalog, type TestShelf } from '../testing/openTestShelf.ts';
 
 let shelf: TestShelf;
@@ -40,4 +41,23 @@ test('a file of synonyms is told as what it changes, with refused lines, and cha
   expect(answer.added.map(({ entry }) => entry)).toEqual([{ what: 'oneWay', from: ['dye'], to: ['ink'], on: true }]);
   expect(Object.keys((await state()).setup.vocabulary)).toHaveLength(1);
   expect(await shelf.post('/desk/vocabulary/read', { csv: '' })).toMatchObject({ status: 400 });
+});
+
+test('a German catalog is read as German: its word forms, and the usual words its titles do not have', async () => {
+  const german = `id,title,description
+1,Pinsel für Öl,"Ein Pinsel mit einem Stiel aus Birke, für die feinsten Linien und nicht für Acryl."
+2,Farbe im Block,"Eine Farbe, die auf Papier und auf Leinwand steht, von Hand gemischt."
+`;
+  await shelf.bringIn(german);
+  const stop = (await shelf.get('/desk/vocabulary/stop-words')).body as AnswerOf<(typeof endpoints)['usualStopWords']>;
+  expect(stop.language).toBe('de');
+  expect(stop.usual).toContain('und');
+  // Titles have these: passing them over would lose something.
+  expect(stop.usual).not.toContain('fur');
+  const found = async (q: string) => ((await shelf.get(`/desk/search?q=${q}`)).body as SearchAnswer).results.length;
+  expect(await found('Farben')).toBe(1);
+  await edit('stop-words', { what: 'stopWords', words: ['im', 'und'] });
+  expect((await shelf.get('/desk/vocabulary/stop-words')).body).toMatchObject({
+    telling: [{ word: 'im', products: 1 }],
+  });
 });

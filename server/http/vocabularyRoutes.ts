@@ -10,6 +10,7 @@ import { csvRows } from '../catalog/sources/csvRows.ts';
 import { FileProblem } from '../catalog/sources/source.ts';
 import type { Services } from './services.ts';
 import { noCatalog, Refused, type Serve } from './serving.ts';
+import { familiesTold, usualStopWords } from './stopWords.ts';
 
 /** Searches looked through for an entry's words, and of those that have them the ones it is tried on. */
 const searchesLookedAt = 2000;
@@ -59,6 +60,22 @@ export function serveVocabulary(serve: Serve, { setups, catalogs, searcher, log 
       });
     }
     return { notes: answered };
+  });
+
+  serve(vocabularyEndpoints.usualStopWords, () => {
+    if (!catalogs.current()) throw noCatalog();
+    const setup = setups.draft();
+    const { snapshot } = catalogs.standing()!.view(setup);
+    const passedOver = Object.values(setup.vocabulary).flatMap((entry) =>
+      entry.what === 'stopWords' ? entry.words : [],
+    );
+    return {
+      language: snapshot.language,
+      usual: usualStopWords(snapshot).filter((word) => !passedOver.includes(word)),
+      telling: passedOver
+        .map((word) => ({ word, products: familiesTold(snapshot, tokenize(word)[0] ?? '') }))
+        .filter(({ products }) => products > 0),
+    };
   });
 
   serve(vocabularyEndpoints.readVocabulary, async (_, { csv }) => {

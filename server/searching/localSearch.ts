@@ -17,6 +17,7 @@ import { isHidden } from '../../core/rules/hiddenRecords.ts';
 import { search } from '../../core/search.ts';
 import type { Decision } from '../../core/setup/schema.ts';
 import type { EntryEdit } from '../../core/setup/withEntry.ts';
+import type { Language } from '../../core/text/languages.ts';
 import { openCatalog } from '../catalog/catalogReader.ts';
 import { contentVersion, readContent } from '../catalog/content.ts';
 import { type CatalogView, openStandingCatalog, type StandingCatalog } from '../catalog/standingCatalog.ts';
@@ -101,7 +102,7 @@ export function openLocalSearch(folder: DataFolder, db: Db, now: () => number): 
   const setups = openSetupStore(db);
   const liveNumber = db.prepare<[], number>('SELECT release FROM storefront').pluck();
   let catalog: StandingCatalog | null = null;
-  let opened: { readonly version: number; readonly engine: ContentEngine } | null = null;
+  let opened: { readonly version: number; readonly language: Language; readonly engine: ContentEngine } | null = null;
   const ready: Record<'draft' | 'live', Ready | null> = { draft: null, live: null };
 
   const catalogFor = ({ generation, shared }: Pick<SearchTask, 'generation' | 'shared'>): StandingCatalog => {
@@ -127,7 +128,9 @@ export function openLocalSearch(folder: DataFolder, db: Db, now: () => number): 
     const engine =
       [ready.draft, ready.live].find((other) => other?.view.version === view.version)?.engine ??
       openEngine(view.snapshot);
-    if (opened?.version !== inVersion) opened = { version: inVersion, engine: openContent(readContent(db)) };
+    const { language } = view.snapshot;
+    if (opened?.version !== inVersion || opened.language !== language)
+      opened = { version: inVersion, language, engine: openContent(readContent(db), language) };
     const decisions = decisionsByProduct(setup);
     const fresh: Ready = {
       version,

@@ -12,6 +12,7 @@ import { Loading, LoadProblem, Section } from '../../parts/Screen.tsx';
 import { forgetJob, takeJob, useCatalog } from '../../state/catalog.ts';
 import { ColumnRows } from './ColumnRows.tsx';
 import { JoiningChoice } from './JoiningChoice.tsx';
+import { LanguageChoice } from './LanguageChoice.tsx';
 import { SavedMapping } from './SavedMapping.tsx';
 
 const encodings = [
@@ -87,6 +88,8 @@ function Form({ examined }: { readonly examined: Examined }) {
         note="Rows that are the same product in another colour or size stand together in results."
       >
         <JoiningChoice joinings={examined.joinings} mapping={mapping} change={setMapping} />
+        <h3 className="mt-4 mb-1.5 font-display font-semibold text-[14.5px]">Language</h3>
+        <LanguageChoice mapping={mapping} change={setMapping} />
       </Section>
       {hasCatalog && (
         <Section title="What is in the shop now">

@@ -15,6 +15,7 @@ import { takeJob } from '../../state/catalog.ts';
 import { useRoom } from '../../state/room.ts';
 import { ColumnRows } from './ColumnRows.tsx';
 import { JoiningChoice } from './JoiningChoice.tsx';
+import { LanguageChoice } from './LanguageChoice.tsx';
 import { useCorrectFamilies } from './Variants.tsx';
 
 interface Source {
@@ -121,6 +122,8 @@ function SourceForm({ source }: { readonly source: Source }) {
         mapping={mapping}
         change={setMapping}
       />
+      <h3 className="mt-4 mb-1.5 font-display font-semibold text-[14.5px]">Language</h3>
+      <LanguageChoice mapping={mapping} change={setMapping} />
       <div className="sticky -bottom-10 z-10 mt-4 flex items-center gap-3 border-t bg-paper py-3">
         <Button tone="strong" disabled={!isChanged || problems.length > 0} onClick={() => void again()}>
           Read again

@@ -3,6 +3,7 @@ import { ScreenHead, Section } from '../../parts/Screen.tsx';
 import { useDeskState } from '../../state/deskState.ts';
 import { FixedCorrections } from './FixedCorrections.tsx';
 import { Synonyms } from './Synonyms.tsx';
+import { UsualStopWords } from './UsualStopWords.tsx';
 import { saveWords, WordChips, type WordList, wordListKeys } from './WordChips.tsx';
 
 /** Tune, second screen: the shopper's words and the shop's words brought together. */
@@ -35,6 +36,7 @@ export function Vocabulary() {
         note="Only where other words carry the search: one of nothing but these still means them."
       >
         {chips('stopWords', 'Words to pass over', 'for, with')}
+        <UsualStopWords words={wordsOf('stopWords')} />
       </Section>
       <FixedCorrections />
       <Section
