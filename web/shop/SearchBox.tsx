@@ -121,7 +121,7 @@ export function SearchBox({
         role="listbox"
         aria-label="Products that match so far"
         hidden={results.length === 0}
-        className="absolute inset-x-0 top-full z-30 mt-1.5 rounded-xl border border-line bg-surface p-1.5 shadow-xl"
+        className="absolute inset-x-0 top-full z-30 mt-1.5 max-w-[620px] rounded-xl border border-line bg-surface p-1.5 shadow-xl"
       >
         {results.map((product, place) => (
           // biome-ignore lint/a11y/useFocusableInteractive: the box keeps the focus and names the option

@@ -87,15 +87,15 @@ export function Shop() {
         <Waiting />
       ) : (
         <main className="flex-1 px-4 pt-3 pb-6 sm:px-5" aria-busy={isPlaceholderData}>
-          <div className="flex items-baseline justify-between gap-4">
-            <h1 className="min-w-0 break-words font-shop text-[19px]">
+          <div className="flex flex-wrap items-baseline justify-between gap-x-4 gap-y-1">
+            <h1 className="min-w-0 max-w-full flex-[1_1_220px] break-words font-shop text-[19px]">
               {data.query.trim() ? (
                 <>Results for “{data.query.trim()}”</>
               ) : (
                 (data.collection?.title ?? 'Everything in the shop')
               )}
             </h1>
-            <div className="flex shrink-0 flex-wrap items-baseline justify-end gap-x-4 gap-y-1">
+            <div className="flex shrink-0 items-baseline gap-x-4">
               <p className="text-soft text-[13px]" role="status">
                 {counted(data.total, 'product')}
               </p>
