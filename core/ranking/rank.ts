@@ -153,14 +153,15 @@ export function rank(
         const candidate = candidateOf.get(snapshot.findFamily(pin.product));
         return candidate === undefined ? [] : [{ candidate, place: pin.place, pin }];
       });
-  const skuCandidate = sku < 0 || sorted ? -1 : (candidateOf.get(snapshot.recordFamily[sku]!) ?? -1);
+  const skuCandidate = sku < 0 ? -1 : (candidateOf.get(snapshot.recordFamily[sku]!) ?? -1);
+  const leads = skuCandidate >= 0 && !sorted;
 
   const apart = new Set(pins.map(({ candidate }) => candidate));
-  if (skuCandidate >= 0) apart.add(skuCandidate);
+  if (leads) apart.add(skuCandidate);
   const own = isBrowsing && !sorted ? scope : null;
   const ordered = orderAll(engine, prepared, { candidates, scores, sorted, own, apart, soldOutLast }, wanted);
   const skuIsPinned = pins.some(({ candidate }) => candidate === skuCandidate);
-  const lead = skuCandidate >= 0 && !skuIsPinned ? [skuCandidate] : [];
+  const lead = leads && !skuIsPinned ? [skuCandidate] : [];
   return {
     words: found.words,
     dropped: found.dropped,

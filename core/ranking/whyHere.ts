@@ -79,7 +79,8 @@ export function whyHere(engine: Engine, prepared: PreparedSetup, ranking: Rankin
             decidedBy: typeof decided === 'number' ? prepared.signals[decided]!.attribute : decided,
           },
     sorted: ranking.sorted && { label: ranking.sorted.order.label, signals: ranking.sorted.signals.map(told) },
-    afterStock: ranking.soldOutLast && pin === null && !isSku && ranking.isSoldOut(candidate),
+    afterStock:
+      ranking.soldOutLast && pin === null && (!isSku || ranking.sorted !== null) && ranking.isSoldOut(candidate),
     pin: applied && { plan: applied.plan, planName: applied.planName, place: applied.place },
     exactSku: isSku,
     place: index + 1,

@@ -114,6 +114,9 @@ function readTexts(record: CatalogRecord, attributes: readonly AttributeProfile[
   });
 }
 
+/** A text that is one word; what is several, as an amount with its unit, is none. */
+const singleWord = (text: string): string[] => (tokenize(text).length === 1 ? tokenize(text) : []);
+
 /** Lengths above eight are told in steps. */
 const asStep = (count: number): number => [385, 193, 97, 49, 25, 17, 13, 9].find((least) => count >= least) ?? count;
 
@@ -188,10 +191,10 @@ export function obviousSearch(
 
   const entries = Object.values(setup.vocabulary);
   const stopWords = new Set(
-    entries.flatMap((entry) => (entry.what === 'stopWords' ? entry.words.flatMap(tokenize) : [])),
+    entries.flatMap((entry) => (entry.what === 'stopWords' ? entry.words.flatMap(singleWord) : [])),
   );
   const listed = (what: 'neverCorrected' | 'neverOffered') =>
-    new Set(entries.flatMap((entry) => (entry.what === what ? entry.words.flatMap(tokenize) : [])));
+    new Set(entries.flatMap((entry) => (entry.what === what ? entry.words.flatMap(singleWord) : [])));
   const neverCorrected = listed('neverCorrected');
   const neverOffered = listed('neverOffered');
   const fixed = new Map(

@@ -172,9 +172,9 @@ function WordLines({ word, best, also }: Omit<Why['words'][number], 'share'>) {
 
 function whatPutItThere(why: Why): string {
   if (why.pin) return `The shelf plan “${why.pin.planName}” pins it at place ${why.pin.place}.`;
+  if (why.sorted) return `The shopper sorted by ${why.sorted.label}.`;
   if (why.exactSku) return 'An exact part number stands first.';
   const { closeCall } = why;
-  if (why.sorted) return `The shopper sorted by ${why.sorted.label}.`;
   if (!closeCall) return '';
   if (why.afterStock && closeCall.decidedBy === null) return 'It is sold out, and stands after everything in stock.';
   if (closeCall.decidedBy === null)
