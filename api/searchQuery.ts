@@ -25,6 +25,8 @@ const shopFields = {
   collection: z.string().max(200).default(''),
   /** The order chosen from the sorting menu. */
   sort: z.string().max(80).default(''),
+  /** Nothing in the search is recognised: every word is a word. */
+  literally: flag.default(false),
   /** Asked by the search box while the shopper types. */
   box: flag.default(false),
 };

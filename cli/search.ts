@@ -80,7 +80,20 @@ function readable(answer: SearchAnswer, explain: boolean): string {
 }
 
 export function searchCommand(data: string, words: readonly string[], values: SearchValues): void {
-  const { q, page, limit, typing, collection, sort, box, explain, from, movement: _, ...rest } = queryOf(words, values);
+  const {
+    q,
+    page,
+    limit,
+    typing,
+    collection,
+    sort,
+    literally,
+    box,
+    explain,
+    from,
+    movement: _,
+    ...rest
+  } = queryOf(words, values);
   const { folder, db, catalogs } = openWithCatalog(data);
   const answer = openLocalSearch(folder, db, Date.now).answer({
     from,
@@ -92,6 +105,7 @@ export function searchCommand(data: string, words: readonly string[], values: Se
       typing,
       collection,
       sort,
+      literally,
       box,
       explain,
       marks: explain,

@@ -141,6 +141,10 @@ export const searchAnswerSchema = z.object({
   sorting: z
     .array(z.object({ key: z.string(), label: z.string(), chosen: z.boolean() }))
     .describe('The orders a shopper may choose from, as `sort`.'),
+  understood: z
+    .object({ text: z.string(), from: z.number().nullable(), to: z.number().nullable() })
+    .nullable()
+    .describe('A limit of price that was recognised in the search; `literally` takes it as words.'),
   leadsTo: z.string().nullable().describe('The product whose part number the search is, as a whole.'),
   corrections: z.array(z.object({ from: z.string(), to: z.string() })),
   dropped: z.array(z.string()).describe('Words left out, since nothing has all of them.'),

@@ -133,6 +133,11 @@ export function search(
       label,
       chosen: ranking.sorted ? key === ranking.sorted.order.key : signals.length === 0,
     })),
+    understood: ranking.understood && {
+      text: ranking.understood.text,
+      from: ranking.understood.from,
+      to: ranking.understood.to,
+    },
     leadsTo: ranking.skuCandidate >= 0 ? snapshot.familyId(candidates.families[ranking.skuCandidate]!) : null,
     corrections: correctionsOf(engine, ranking.words),
     dropped: [...ranking.dropped],

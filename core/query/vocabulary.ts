@@ -28,6 +28,8 @@ export interface Vocabulary {
   /** Words that are never taken as misspelt, and words that none is taken for. */
   readonly neverCorrected: ReadonlySet<string>;
   readonly neverOffered: ReadonlySet<string>;
+  /** Whether limits of price in a search narrow its results. */
+  readonly recognisesPrice: boolean;
 }
 
 const keyOf = (tokens: readonly string[]): string => tokens.join(' ');
@@ -81,6 +83,7 @@ export function bindVocabulary(setup: Setup): Vocabulary {
     }
   }
   return {
+    recognisesPrice: Object.values(setup.vocabulary).some((entry) => entry.what === 'recognised' && entry.price),
     stopWords,
     fixed,
     neverCorrected,

@@ -1,7 +1,9 @@
 import type { Scope } from '../content/scope.ts';
 import { type ChosenFilters, testFilters } from '../facets/filters.ts';
+import type { Snapshot } from '../index/snapshot.ts';
 import type { Engine, PreparedSetup } from '../prepareSetup.ts';
 import { findMatches } from '../query/findMatches.ts';
+import { findPriceLimits, type PriceLimits } from '../query/priceLimits.ts';
 import { findExactSku, type QueryWord, searchKey } from '../query/understand.ts';
 import { arrange, type Placed } from '../rules/arrange.ts';
 import { hasBoost, withBoost } from '../rules/boosts.ts';
@@ -30,6 +32,8 @@ export interface SearchRequest {
   readonly collection?: string;
   /** The order chosen from the sorting menu, by its key; relevance where it is absent or unknown. */
   readonly sort?: string;
+  /** Take every word as a word: nothing in the search is recognised as a limit of price. */
+  readonly literally?: boolean;
   /** Asked for by the search box, while the shopper types. */
   readonly box?: boolean;
   /** Tell each result's arithmetic. */
@@ -81,6 +85,8 @@ export interface Ranking {
   isSoldOut(candidate: number): boolean;
   /** The order chosen from the sorting menu, with its signals; null for relevance. */
   readonly sorted: { readonly order: SortingOrder; readonly signals: readonly Signal[] } | null;
+  /** The limit of price that was recognised in the search. */
+  readonly understood: PriceLimits | null;
   readonly isBrowsing: boolean;
   readonly total: number;
   readonly foundAny: boolean;
@@ -96,6 +102,25 @@ export function pullsOn({ snapshot, boosts }: Engine, ranking: Ranking, candidat
   return ranking.isBrowsing ? list : withBoost(list, boosts, family);
 }
 
+/** The words to look for, and the limit of price said besides them, where that is recognised and the catalog has prices. */
+function understand(
+  prepared: PreparedSetup,
+  { query, literally }: SearchRequest,
+): { readonly query: string; readonly understood: PriceLimits | null } {
+  const understood = prepared.vocabulary.recognisesPrice && !literally ? findPriceLimits(query) : null;
+  return { query: understood?.rest ?? query, understood };
+}
+
+/** The records whose price a limit allows; one without a price is not known to be allowed. */
+function affordable({ numbers }: Snapshot, records: Uint32Array, { from, to }: PriceLimits): Uint32Array {
+  const prices = numbers.get('price');
+  if (!prices) return records;
+  return records.filter((record) => {
+    const price = prices.ofRecord(record);
+    return (from === null || price >= from) && (to === null || price <= to) && !Number.isNaN(price);
+  });
+}
+
 /** Understand, match, score, group, pull, order and arrange: the places of the first `wanted` products. */
 export function rank(
   engine: Engine,
@@ -107,21 +132,23 @@ export function rank(
   const { snapshot, matcher } = engine;
   const place = scope ? 'collections' : request.box ? 'box' : 'results';
   const { hidden, soldOutLast } = prepared.at[place];
-  const isBrowsing = request.query.trim() === '';
-  const skuRecord = prepared.exactSku && !isBrowsing ? findExactSku(snapshot, request.query) : -1;
+  const { query, understood } = understand(prepared, request);
+  const isBrowsing = query.trim() === '';
+  const skuRecord = prepared.exactSku && !isBrowsing ? findExactSku(snapshot, query) : -1;
   const sku = skuRecord >= 0 && !isHidden(hidden, skuRecord) ? skuRecord : -1;
   const found = isBrowsing
     ? { words: [], dropped: [], matches: matcher.all(hidden) }
-    : tokenize(request.query).length === 0
+    : tokenize(query).length === 0
       ? { words: [], dropped: [], matches: matcher.none() }
-      : findMatches(engine, prepared, request.query, { typing: request.typing ?? false, keepAll: sku >= 0, hidden });
+      : findMatches(engine, prepared, query, { typing: request.typing ?? false, keepAll: sku >= 0, hidden });
 
   const plans = prepared.plans.get(searchKey(request.query)) ?? [];
   const appliedPins = isBrowsing ? [] : pinsOf(plans);
   const extra = pinnedOnly(engine, hidden, appliedPins, found.matches.records);
   if (sku >= 0) extra.push(sku);
   const everywhere = withRecords(found.matches.records, extra);
-  const records = scope ? everywhere.filter((record) => scope.contains(record)) : everywhere;
+  const within = scope ? everywhere.filter((record) => scope.contains(record)) : everywhere;
+  const records = understood ? affordable(snapshot, within, understood) : within;
   // A record that only a pin or its part number brings in has no score from its words.
   const { scores: scoreOf } = found.matches;
   for (const record of extra) scoreOf[record] = 0;
@@ -175,6 +202,7 @@ export function rank(
     soldOutLast,
     isSoldOut: (candidate) => engine.inStock[candidates.representatives[candidate]!] === 0,
     sorted,
+    understood,
     isBrowsing,
     total: candidates.families.length,
     foundAny: records.length > 0,

@@ -203,6 +203,12 @@ function vocabularyChange(before: VocabularyEntry | null, after: VocabularyEntry
           .map(({ from, to }) => `“${from}” is no longer always taken for “${to}”`),
       ];
     }
+    case 'recognised':
+      return [
+        after?.what === 'recognised' && after.price
+          ? 'Limits of price in a search narrow its results'
+          : 'Limits of price in a search are words like any other',
+      ];
     case 'neverCorrected':
       return [
         `Never taken as misspelt: ${list(after?.what === 'neverCorrected' ? after.words.map((word) => `“${word}”`) : [])}`,

@@ -195,6 +195,8 @@ export const vocabularyEntrySchema = z.discriminatedUnion('what', [
   z.strictObject({ what: z.literal('corrections'), pairs: z.array(z.strictObject({ from: word, to: word })).max(500) }),
   z.strictObject({ what: z.literal('neverCorrected'), words: z.array(word).max(500) }),
   z.strictObject({ what: z.literal('neverOffered'), words: z.array(word).max(500) }),
+  /** What is recognised in a search besides words: limits of price. */
+  z.strictObject({ what: z.literal('recognised'), price: z.boolean() }),
 ]);
 export type VocabularyEntry = z.infer<typeof vocabularyEntrySchema>;
 

@@ -4,6 +4,7 @@ import { type CatalogRecord, textsOf } from '../catalog/record.ts';
 import { type ChosenFilters, readRange } from '../facets/filters.ts';
 import { positionsLookedAt, valueGap } from '../index/postings.ts';
 import { givingUp } from '../query/findMatches.ts';
+import { findPriceLimits } from '../query/priceLimits.ts';
 import {
   alsoLine,
   bestLine,
@@ -143,10 +144,13 @@ export function obviousSearch(
   records: readonly CatalogRecord[],
   attributes: readonly AttributeProfile[],
   setup: Setup,
-  query: string,
+  typed: string,
   { filters: chosen = {}, typing = false, sort = '', box = false, language = 'en' }: ObviousRequest = {},
   today = 0,
 ): ObviousAnswer {
+  const recognises = Object.values(setup.vocabulary).some((entry) => entry.what === 'recognised' && entry.price);
+  const limits = recognises ? findPriceLimits(typed) : null;
+  const query = limits?.rest ?? typed;
   const stemOf = remembered((token) => stem(token, language));
   const all = records.map((record): ReadRecord => ({ record, texts: readTexts(record, attributes) }));
   const heaviest = Math.max(
@@ -485,7 +489,7 @@ export function obviousSearch(
     }
   }
 
-  const key = texts.length > 0 ? tokenize(query).join(' ') : null;
+  const key = texts.length > 0 ? tokenize(typed).join(' ') : null;
   const plans = Object.keys(setup.plans)
     .sort()
     .map((id) => setup.plans[id]!)
@@ -498,6 +502,12 @@ export function obviousSearch(
     if (![...found.keys()].some(({ record }) => record.familyId === product))
       for (const read of visible) if (read.record.familyId === product) found.set(read, 0);
   if (skuRead) found.set(skuRead, 100_000);
+
+  for (const read of limits ? [...found.keys()] : []) {
+    const { price } = read.record.values;
+    const isAllowed = typeof price === 'number' && price >= (limits!.from ?? price) && price <= (limits!.to ?? price);
+    if (!isAllowed) found.delete(read);
+  }
 
   const passes = (read: ReadRecord, filter: string): boolean => {
     const wanted = chosen[filter];

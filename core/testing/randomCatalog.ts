@@ -77,7 +77,10 @@ export function randomQuery(random: () => number): string {
     if (random() < 0.2 && word.length > 4) return word[0]! + word[2]! + word[1]! + word.slice(3);
     return random() < 0.05 ? 'zzxq' : word;
   });
-  return list.join(' ');
+  const query = list.join(' ');
+  // Read off the query, not drawn: seeds that once failed keep what they made.
+  const limit = ['under 9', 'over 4', 'between 3 and 12'][query.length % 30];
+  return limit ? `${query} ${limit}` : query;
 }
 
 /** Some of the signals there are, in any order and direction. */
@@ -177,6 +180,7 @@ export function randomSetup(random: () => number, snapshot: Snapshot, queries: r
       }),
       ...(random() < 0.2 && { e: { what: 'corrections' as const, pairs: [{ from: 'gauche', to: 'gouache' }] } }),
       ...(random() < 0.2 && { f: { what: 'neverCorrected' as const, words: ['sound', 'panting'] } }),
+      ...((queries[0] ?? '').length % 3 === 0 && { h: { what: 'recognised' as const, price: true } }),
       ...(random() < 0.2 && { g: { what: 'neverOffered' as const, words: ['brush', 'round'] } }),
     },
     plans: random() < 0.6 ? { a: plan('First'), b: plan('Second') } : {},

@@ -100,19 +100,33 @@ export function createApp(services: Services): OpenAPIHono {
   serveContent(serve, services);
   serveDemand(serve, services);
   serveProducts(serve, services, written, who as never);
-  serve(endpoints.shopSearch, ({ q, page, limit, typing, collection, sort, box, ...rest }) =>
+  serve(endpoints.shopSearch, ({ q, page, limit, typing, collection, sort, literally, box, ...rest }) =>
     searcher.answer(
-      task('live', { query: q, page, limit, typing, collection, sort, box, filters: chosenFilters(rest) }),
+      task('live', { query: q, page, limit, typing, collection, sort, literally, box, filters: chosenFilters(rest) }),
     ),
   );
-  serve(endpoints.deskSearch, ({ q, page, limit, typing, collection, sort, box, from, explain, movement, ...rest }) =>
-    searcher.answer(
-      task(
-        from,
-        { query: q, page, limit, typing, collection, sort, box, explain, marks: true, filters: chosenFilters(rest) },
-        movement,
+  serve(
+    endpoints.deskSearch,
+    ({ q, page, limit, typing, collection, sort, literally, box, from, explain, movement, ...rest }) =>
+      searcher.answer(
+        task(
+          from,
+          {
+            query: q,
+            page,
+            limit,
+            typing,
+            collection,
+            sort,
+            literally,
+            box,
+            explain,
+            marks: true,
+            filters: chosenFilters(rest),
+          },
+          movement,
+        ),
       ),
-    ),
   );
   serve(endpoints.why, ({ q, product, from, ...rest }) =>
     searcher.why(task(from, { query: q, page: 1, limit: 1, marks: true, filters: chosenFilters(rest) }), product),

@@ -16,7 +16,7 @@ import { useDesk } from './useDesk.ts';
 import { readAddress, type ShopperSearch, useResults, writeAddress } from './useResults.ts';
 
 /** A search begun anew. */
-const fresh: ShopperSearch = { query: '', page: 1, filters: {}, collection: '', sort: '' };
+const fresh: ShopperSearch = { query: '', page: 1, filters: {}, collection: '', sort: '', literally: false };
 
 /** The shop: the page a shopper uses, and the very same page in the desk's window. */
 export function Shop() {
@@ -117,7 +117,7 @@ export function Shop() {
             </p>
           )}
           <Collections collections={data.collections} open={(collection) => go({ ...fresh, collection })} />
-          <Notices answer={data} />
+          <Notices answer={data} literally={() => go({ ...search, page: 1, literally: true })} />
           {data.emptyShelf ? (
             <>
               <EmptyShelf shelf={data.emptyShelf} search={newSearch} />

@@ -10,12 +10,17 @@ describe('the shop’s address', () => {
       filters: { colour: ['Red', 'Blue & green'], price: ['5..'] },
       collection: 'inks',
       sort: 'price-up',
+      literally: true,
     };
     expect(readAddress(new URLSearchParams(writeAddress(search, false).toString()))).toEqual(search);
   });
   test('says no more than is chosen, and stays in the desk’s frame', () => {
-    expect(writeAddress({ query: '', page: 1, filters: {}, collection: '', sort: '' }, false).toString()).toBe('');
-    expect(writeAddress({ query: '', page: 1, filters: {}, collection: '', sort: '' }, true).has('desk')).toBe(true);
+    expect(
+      writeAddress({ query: '', page: 1, filters: {}, collection: '', sort: '', literally: false }, false).toString(),
+    ).toBe('');
+    expect(
+      writeAddress({ query: '', page: 1, filters: {}, collection: '', sort: '', literally: false }, true).has('desk'),
+    ).toBe(true);
   });
   test.each(['0', '-3', 'x', ''])('a page of "%s" is the first', (page) =>
     expect(readAddress(new URLSearchParams({ page })).page).toBe(1),

@@ -11,6 +11,8 @@ export interface ShopperSearch {
   readonly collection: string;
   /** The order chosen from the sorting menu; empty for relevance. */
   readonly sort: string;
+  /** Whether every word is taken as a word, though a price was recognised. */
+  readonly literally: boolean;
   readonly filters: Readonly<Record<string, readonly string[]>>;
 }
 
@@ -29,6 +31,7 @@ export function readAddress(parameters: URLSearchParams): ShopperSearch {
     query: parameters.get('q') ?? '',
     collection,
     sort: parameters.get('sort') ?? '',
+    literally: parameters.has('literally'),
     page: Math.max(1, Number(parameters.get('page')) || 1),
     filters,
   };
@@ -40,6 +43,7 @@ export function writeAddress(search: ShopperSearch, inDesk: boolean): URLSearchP
   if (search.query) parameters.set('q', search.query);
   if (search.collection) parameters.set('collection', search.collection);
   if (search.sort) parameters.set('sort', search.sort);
+  if (search.literally) parameters.set('literally', '');
   if (search.page > 1) parameters.set('page', String(search.page));
   for (const [name, value] of filterParameters(search.filters)) parameters.append(name, value);
   return parameters;
@@ -60,6 +64,7 @@ export function useResults(search: ShopperSearch, desk: DeskView | null, isReady
         limit: String(perPage),
         collection: search.collection,
         sort: search.sort,
+        literally: search.literally ? ('1' as const) : ('0' as const),
         ...filters,
       };
       if (!desk) return call('shopSearch', { query, signal });
