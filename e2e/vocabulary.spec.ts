@@ -58,3 +58,19 @@ test('a correction by hand, words passed over, and the usual ones of the languag
   await expect.poll(() => desk.unpublished()).toBe(2);
   await desk.undoAll();
 });
+
+test('a price said in a search narrows it, is told, and can be taken off', async ({ page }) => {
+  const desk = deskOn(page);
+  await desk.open('/vocabulary');
+  await desk.trial('brush under 5');
+  await page.getByRole('switch', { name: 'Limits of price narrow the results' }).click();
+  await expect(desk.shop.getByText('Only what costs up to £5.00.')).toBeVisible();
+  await desk.titles();
+  const shown = await desk.shop.locator('[data-product] b.font-bold').allTextContents();
+  const prices = shown.filter((text) => text.startsWith('£')).map((text) => Number(text.slice(1)));
+  expect(prices.length).toBeGreaterThan(4);
+  expect(prices.every((price) => price <= 5)).toBe(true);
+  await desk.shop.getByRole('button', { name: 'Look for “under 5” as words' }).click();
+  await expect(desk.shop.getByText('Only what costs')).toHaveCount(0);
+  await desk.undoAll();
+});
