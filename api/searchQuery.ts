@@ -1,5 +1,7 @@
 import { z } from 'zod';
 import { longestQuery } from '../core/query/understand.ts';
+import type { SearchRequest } from '../core/ranking/rank.ts';
+import { chosenFilters } from './filterParameters.ts';
 import { unknownName } from './problem.ts';
 
 /** Most products a page, and the furthest place that can be asked for. */
@@ -75,3 +77,9 @@ export function withFilters<Fields extends z.ZodRawShape>(fields: Fields) {
 
 export const shopSearchQuery = withFilters(shopFields);
 export const deskSearchQuery = withFilters(deskFields);
+
+/** The engine's request from a validated query: by the shop, the desk and the terminal alike. */
+export function requestOf(query: z.output<typeof shopSearchQuery>): SearchRequest {
+  const { q, page, limit, typing, collection, sort, literally, box, ...rest } = query;
+  return { query: q, page, limit, typing, collection, sort, literally, box, filters: chosenFilters(rest) };
+}

@@ -1,5 +1,4 @@
-import { chosenFilters } from '../api/filterParameters.ts';
-import { deskSearchQuery } from '../api/searchQuery.ts';
+import { deskSearchQuery, requestOf } from '../api/searchQuery.ts';
 import type { SearchAnswer } from '../core/answer.ts';
 import { openLocalSearch } from '../server/searching/localSearch.ts';
 import { openWithCatalog, table, UsageError } from './usage.ts';
@@ -80,37 +79,13 @@ function readable(answer: SearchAnswer, explain: boolean): string {
 }
 
 export function searchCommand(data: string, words: readonly string[], values: SearchValues): void {
-  const {
-    q,
-    page,
-    limit,
-    typing,
-    collection,
-    sort,
-    literally,
-    box,
-    explain,
-    from,
-    movement: _,
-    ...rest
-  } = queryOf(words, values);
+  const query = queryOf(words, values);
+  const { from, explain } = query;
   const { folder, db, catalogs } = openWithCatalog(data);
   const answer = openLocalSearch(folder, db, Date.now).answer({
     from,
     generation: catalogs.generation(),
-    request: {
-      query: q,
-      page,
-      limit,
-      typing,
-      collection,
-      sort,
-      literally,
-      box,
-      explain,
-      marks: explain,
-      filters: chosenFilters(rest),
-    },
+    request: { ...requestOf(query), explain, marks: explain },
   });
   process.stdout.write(`${values.json ? JSON.stringify(answer, null, 2) : readable(answer, explain)}\n`);
 }

@@ -1,5 +1,5 @@
 import { type BoundFilter, bindFilters } from './facets/filters.ts';
-import type { NumberColumn } from './index/columns.ts';
+import type { NumberColumn } from './index/numberColumns.ts';
 import type { Snapshot } from './index/snapshot.ts';
 import { bindVocabulary, type Vocabulary } from './query/vocabulary.ts';
 import { bindGains, type Gains } from './ranking/gains.ts';

@@ -1,5 +1,6 @@
 import type { FilterAnswer, FilterValue } from '../answer.ts';
-import type { NumberColumn, ValueColumn } from '../index/columns.ts';
+import type { ValueColumn } from '../index/columns.ts';
+import type { NumberColumn } from '../index/numberColumns.ts';
 import type { Snapshot } from '../index/snapshot.ts';
 import { selectFirst } from '../ranking/select.ts';
 import type { FilterSetting, Setup } from '../setup/schema.ts';

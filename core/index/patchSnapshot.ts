@@ -1,7 +1,8 @@
 import { numberOf } from '../catalog/numberOf.ts';
 import { hasValueColumn, isIndexedAsText, isNumeric } from '../catalog/profileAttributes.ts';
 import { type AttributeValue, type CatalogRecord, textsOf } from '../catalog/record.ts';
-import { packNumbers, patchColumns } from './columns.ts';
+import { patchColumns } from './columns.ts';
+import { packNumbers } from './numberColumns.ts';
 import { patchPostings } from './patchPostings.ts';
 import { placeOf } from './postings.ts';
 import { type Standing, standingsOf } from './readTexts.ts';

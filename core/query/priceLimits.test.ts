@@ -1,10 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
-import { readStandardRow } from '../catalog/readRow.ts';
 import { openEngine, prepareSetup } from '../prepareSetup.ts';
 import { search } from '../search.ts';
 import { initialSetup } from '../setup/initialSetup.ts';
 import type { Setup } from '../setup/schema.ts';
-import { snapshotOf } from '../testing/randomCatalog.ts';
+import { recordsOf, snapshotOf } from '../testing/randomCatalog.ts';
 import { findPriceLimits } from './priceLimits.ts';
 
 describe('a limit of price', () => {
@@ -35,11 +34,7 @@ const rows = [
   { id: '2', title: 'Round brush, large', price: '14' },
   { id: '3', title: 'Under 20 art book', price: '30' },
 ];
-const records = rows.map((row) => {
-  const reading = readStandardRow(row);
-  if ('refusal' in reading) throw new Error(reading.refusal.reason);
-  return reading.record;
-});
+const records = recordsOf(rows);
 const engine = openEngine(snapshotOf(records));
 const usual = initialSetup(engine.snapshot.attributes);
 const recognising: Setup = { ...usual, vocabulary: { recognised: { what: 'recognised' as const, price: true } } };

@@ -1,9 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
-import { readStandardRow } from '../catalog/readRow.ts';
 import { openEngine, prepareSetup } from '../prepareSetup.ts';
 import { search } from '../search.ts';
 import { initialSetup } from '../setup/initialSetup.ts';
-import { snapshotOf } from '../testing/randomCatalog.ts';
+import { recordsOf, snapshotOf } from '../testing/randomCatalog.ts';
 
 const rows = [
   { id: '1', title: 'Drawing paper 60 gsm' },
@@ -15,11 +14,7 @@ const rows = [
   { id: '7', title: 'Canvas 30x40cm' },
   { id: '8', title: 'Flat brush ½ inch' },
 ];
-const records = rows.map((row) => {
-  const reading = readStandardRow(row);
-  if ('refusal' in reading) throw new Error(reading.refusal.reason);
-  return reading.record;
-});
+const records = recordsOf(rows);
 const engine = openEngine(snapshotOf(records));
 const setup = prepareSetup(engine, initialSetup(engine.snapshot.attributes));
 const found = (query: string): string[] =>

@@ -1,14 +1,12 @@
 import { describe, expect, test } from '@jest/globals';
 import type { SearchAnswer } from '../answer.ts';
-import { readStandardRow } from '../catalog/readRow.ts';
-import type { CatalogRecord } from '../catalog/record.ts';
 import { withMovement } from '../compare/movement.ts';
 import { openEngine, prepareSetup } from '../prepareSetup.ts';
 import { pinsOf, plansBySearch, pulledScore, totalPull } from '../rules/plansForSearch.ts';
 import { search } from '../search.ts';
 import { initialSetup } from '../setup/initialSetup.ts';
 import type { Setup, ShelfPlan } from '../setup/schema.ts';
-import { snapshotOf } from '../testing/randomCatalog.ts';
+import { recordsOf, snapshotOf } from '../testing/randomCatalog.ts';
 import { mostWords, queryWords, searchKey } from './understand.ts';
 
 const rows: Record<string, string>[] = [
@@ -19,11 +17,7 @@ const rows: Record<string, string>[] = [
   { id: 's1', title: 'Sketchbook', description: 'Paper for dry media', sku: 'WU-4000' },
   { id: 'g1', title: 'Gouache', colour: 'Ultramarine', sku: 'WU-5000' },
 ];
-const records: CatalogRecord[] = rows.map((row) => {
-  const reading = readStandardRow(row);
-  if ('refusal' in reading) throw new Error(reading.refusal.reason);
-  return reading.record;
-});
+const records = recordsOf(rows);
 const engine = openEngine(snapshotOf(records));
 const sought = (query: string, knows = false) => {
   const { words, beyond } = queryWords(query, () => knows);

@@ -1,11 +1,10 @@
 import { describe, expect, test } from '@jest/globals';
-import { readStandardRow } from '../catalog/readRow.ts';
 import { openEngine, prepareSetup } from '../prepareSetup.ts';
 import { pick, seededRandom } from '../random.ts';
 import { search } from '../search.ts';
 import { initialSetup } from '../setup/initialSetup.ts';
 import type { Setup } from '../setup/schema.ts';
-import { randomCatalog, snapshotOf } from '../testing/randomCatalog.ts';
+import { randomCatalog, recordsOf, snapshotOf } from '../testing/randomCatalog.ts';
 import { tokenize } from '../text/tokenize.ts';
 import { joinings, splits } from './wordDivision.ts';
 
@@ -37,11 +36,7 @@ const rows = [
   { id: '3', title: 'Book about how to sketch', sku: 'WU-2043' },
   { id: '4', title: 'Easel XR 2040 C', sku: 'WU-2044' },
 ];
-const records = rows.map((row) => {
-  const reading = readStandardRow(row);
-  if ('refusal' in reading) throw new Error(reading.refusal.reason);
-  return reading.record;
-});
+const records = recordsOf(rows);
 const engine = openEngine(snapshotOf(records));
 const usual = initialSetup(engine.snapshot.attributes);
 const ids = (query: string, setup: Setup = usual): string[] => {

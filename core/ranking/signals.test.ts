@@ -1,8 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
-import { readStandardRow } from '../catalog/readRow.ts';
 import { openEngine } from '../prepareSetup.ts';
 import type { TieBreaker } from '../setup/schema.ts';
-import { snapshotOf } from '../testing/randomCatalog.ts';
+import { recordsOf, snapshotOf } from '../testing/randomCatalog.ts';
 import { bindSignals, marginOf, newness, pulledRating } from './signals.ts';
 
 const rows: Record<string, string>[] = [
@@ -31,15 +30,7 @@ const rows: Record<string, string>[] = [
   { id: 'b1', family: 'b', title: 'B', price: '6', stock: '9', rating: '4.5', ratings: '99', date_added: '2026-06-03' },
   { id: 'c1', family: 'c', title: 'C', price: '2', cost: '2', units_sold: '3' },
 ];
-const engine = openEngine(
-  snapshotOf(
-    rows.map((row) => {
-      const reading = readStandardRow(row);
-      if ('refusal' in reading) throw new Error(reading.refusal.reason);
-      return reading.record;
-    }),
-  ),
-);
+const engine = openEngine(snapshotOf(recordsOf(rows)));
 /** 1 September 2026. */
 const today = Date.UTC(2026, 8, 1) / 86_400_000;
 const bind = (signal: TieBreaker) => bindSignals(engine, [signal], today)[0]!;

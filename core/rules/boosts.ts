@@ -1,4 +1,4 @@
-import type { NumberColumn } from '../index/columns.ts';
+import type { NumberColumn } from '../index/numberColumns.ts';
 import type { Snapshot } from '../index/snapshot.ts';
 import type { AppliedPull } from './plansForSearch.ts';
 

@@ -58,6 +58,15 @@ export function randomCatalog(random: () => number, families: number): CatalogRe
   return records;
 }
 
+/** Records of rows with the standard names; a row that cannot be read is a mistake of the test. */
+export function recordsOf(rows: readonly Readonly<Record<string, string>>[]): CatalogRecord[] {
+  return rows.map((row) => {
+    const reading = readStandardRow(row);
+    if ('refusal' in reading) throw new Error(reading.refusal.reason);
+    return reading.record;
+  });
+}
+
 export function snapshotOf(records: readonly CatalogRecord[], language: Language = 'en'): Snapshot {
   const profiler = attributeProfiler();
   for (const record of records) profiler.add(record);

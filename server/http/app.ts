@@ -3,6 +3,7 @@ import type { Context } from 'hono';
 import { endpoints } from '../../api/endpoints.ts';
 import { chosenFilters } from '../../api/filterParameters.ts';
 import { unknownName } from '../../api/problem.ts';
+import { requestOf } from '../../api/searchQuery.ts';
 import { adviseAttribute } from '../../core/catalog/adviseAttribute.ts';
 import { hasChoices, isIndexedAsText, isNumeric } from '../../core/catalog/profileAttributes.ts';
 import { untouchable } from '../../core/rules/decisions.ts';
@@ -100,34 +101,11 @@ export function createApp(services: Services): OpenAPIHono {
   serveContent(serve, services);
   serveDemand(serve, services);
   serveProducts(serve, services, written, who as never);
-  serve(endpoints.shopSearch, ({ q, page, limit, typing, collection, sort, literally, box, ...rest }) =>
-    searcher.answer(
-      task('live', { query: q, page, limit, typing, collection, sort, literally, box, filters: chosenFilters(rest) }),
-    ),
-  );
-  serve(
-    endpoints.deskSearch,
-    ({ q, page, limit, typing, collection, sort, literally, box, from, explain, movement, ...rest }) =>
-      searcher.answer(
-        task(
-          from,
-          {
-            query: q,
-            page,
-            limit,
-            typing,
-            collection,
-            sort,
-            literally,
-            box,
-            explain,
-            marks: true,
-            filters: chosenFilters(rest),
-          },
-          movement,
-        ),
-      ),
-  );
+  serve(endpoints.shopSearch, (query) => searcher.answer(task('live', requestOf(query))));
+  serve(endpoints.deskSearch, (query) => {
+    const { from, explain, movement } = query;
+    return searcher.answer(task(from, { ...requestOf(query), explain, marks: true }, movement));
+  });
   serve(endpoints.why, ({ q, product, from, ...rest }) =>
     searcher.why(task(from, { query: q, page: 1, limit: 1, marks: true, filters: chosenFilters(rest) }), product),
   );
