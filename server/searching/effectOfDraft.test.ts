@@ -32,7 +32,7 @@ test('what nobody waits for any more ends after the stretch it is at, and what i
   const { asked, effects } = counting();
   let turns = 0;
   expect(await effects.effect(task, searches, { draft: '1', live: '1' }, () => ++turns > 2)).toBeNull();
-  expect(asked).toHaveLength(20);
+  expect(asked).toHaveLength(6);
   expect(await effects.effect(task, searches, { draft: '1', live: '1' }, () => false)).not.toBeNull();
   expect(asked).toHaveLength(70);
 });

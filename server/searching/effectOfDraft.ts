@@ -7,7 +7,7 @@ import type { Searcher } from './searcher.ts';
 type Side = SearchTask['from'];
 
 /** Searches answered in one go: few, so that what a person is waiting for comes in between. */
-const atOnce = 10;
+const atOnce = 3;
 
 /** First pages under the draft and under what is published, kept until either changes. */
 export interface EffectOfDraft {
