@@ -19,12 +19,7 @@ export const effectEndpoints = {
   effect: endpoint({
     ...paths.effect,
     summary: 'What the draft changes on the first pages of the searches made most, and what its tie-breakers decide.',
-    query: z.object({
-      revision: z
-        .string()
-        .regex(/^\d{1,12}$/, 'must be the revision seen')
-        .optional(),
-    }),
+    query: z.object({}),
     body: z.object({}),
     answer: z.object({
       revision: whole,
@@ -36,7 +31,6 @@ export const effectEndpoints = {
       decides: z
         .array(whole)
         .describe('By tie-breaker in order: searches with a place on the first page that it decides.'),
-      byScore: whole.describe('Searches whose first page the scores decide alone.'),
     }),
   }),
 } as const;

@@ -71,6 +71,8 @@ export const endpoints = {
         q: z.string().max(512).default(''),
         product: z.string().max(200),
         from: z.enum(['draft', 'live']).default('draft'),
+        sort: z.string().max(80).default(''),
+        literally: z.enum(['0', '1']).default('0'),
       })
       .catchall(z.unknown()),
     body: none,

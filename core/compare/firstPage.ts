@@ -2,9 +2,10 @@ import type { Engine, PreparedSetup } from '../prepareSetup.ts';
 import { rank } from '../ranking/rank.ts';
 import { decidingSignal } from '../ranking/whyHere.ts';
 
-/** Products on a first page, and the places looked back at for where one came from. */
+/** Products on a first page. */
 export const pageSize = 24;
-const depth = 96;
+/** Places looked at for where a product came from or went to. */
+export const depth = 96;
 
 /** The first page of one search: what stands on it, and what put it there. */
 export interface FirstPage {
@@ -13,8 +14,6 @@ export interface FirstPage {
   readonly total: number;
   /** Places of the page decided by each tie-breaker, by its place among them. */
   readonly decided: readonly number[];
-  /** Places of the page decided by the score, a pin or a part number rather than among close calls. */
-  readonly byScore: number;
 }
 
 /** Answers one search as far as first pages are compared. Cost: the search without its cards and counts. */
@@ -22,16 +21,13 @@ export function firstPage(engine: Engine, prepared: PreparedSetup, query: string
   const ranking = rank(engine, prepared, { query, filters: {}, page: 1, limit: pageSize }, depth);
   const decided = prepared.signals.map(() => 0);
   const shown = Math.min(pageSize, ranking.placed.length);
-  let byScore = 0;
   for (let place = 0; place < shown; place++) {
     const by = decidingSignal(prepared, ranking, place);
-    if (by === null) byScore++;
-    else if (by !== 'id') decided[by]!++;
+    if (typeof by === 'number') decided[by]!++;
   }
   return {
     families: ranking.placed.map(({ candidate }) => engine.snapshot.familyId(ranking.candidates.families[candidate]!)),
     total: ranking.total,
     decided,
-    byScore,
   };
 }

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import type { FirstPage } from './firstPage.ts';
 import { pageEffect } from './pageEffect.ts';
 
-const page = (...families: string[]): FirstPage => ({ families, total: families.length, decided: [], byScore: 0 });
+const page = (...families: string[]): FirstPage => ({ families, total: families.length, decided: [] });
 const many = Array.from({ length: 30 }, (_, at) => `p${at}`);
 const searches = [
   { search: 'blue ink', searches: 100 },

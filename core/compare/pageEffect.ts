@@ -1,5 +1,5 @@
 import type { WeighedSearch } from '../proposals/effect.ts';
-import { type FirstPage, pageSize } from './firstPage.ts';
+import { depth, type FirstPage, pageSize } from './firstPage.ts';
 
 /** One product that moved on the first page of one search. */
 export interface Move {
@@ -25,7 +25,7 @@ export interface PageEffect {
 
 const movesTold = 5;
 /** A product that comes from, or goes, beyond what was looked at counts as having moved so far. */
-const beyond = 96;
+const beyond = depth;
 
 /** The product that rises furthest on the page, or where none does the one that falls furthest; null where none moves. */
 function largestMove(before: readonly string[], after: readonly string[]): Omit<Move, 'search' | 'searches'> | null {

@@ -1,3 +1,4 @@
+import { pageSize } from '../compare/firstPage.ts';
 import { type Engine, prepareSetup } from '../prepareSetup.ts';
 import { rank } from '../ranking/rank.ts';
 import type { Setup } from '../setup/schema.ts';
@@ -31,7 +32,6 @@ export interface Effect {
   readonly examples: readonly string[];
 }
 
-const firstPage = 24;
 const examplesTold = 3;
 
 interface Page {
@@ -43,7 +43,7 @@ interface Page {
 function pagesUnder(engine: Engine, setup: Setup, today: number, searches: readonly WeighedSearch[]): Page[] {
   const prepared = prepareSetup(engine, setup, today);
   return searches.map(({ search }) => {
-    const ranking = rank(engine, prepared, { query: search, filters: {}, page: 1, limit: firstPage }, firstPage);
+    const ranking = rank(engine, prepared, { query: search, filters: {}, page: 1, limit: pageSize }, pageSize);
     const products = ranking.placed.map(({ candidate }) => ranking.candidates.families[candidate]!).join(' ');
     return { total: ranking.total, products, dropped: ranking.dropped.length };
   });

@@ -106,9 +106,11 @@ export function createApp(services: Services): OpenAPIHono {
     const { from, explain, movement } = query;
     return searcher.answer(task(from, { ...requestOf(query), explain, marks: true }, movement));
   });
-  serve(endpoints.why, ({ q, product, from, ...rest }) =>
-    searcher.why(task(from, { query: q, page: 1, limit: 1, marks: true, filters: chosenFilters(rest) }), product),
-  );
+  serve(endpoints.why, ({ q, product, from, sort, literally, ...rest }) => {
+    const filters = chosenFilters(rest);
+    const request = { query: q, page: 1, limit: 1, marks: true, sort, literally: literally === '1', filters };
+    return searcher.why(task(from, request), product);
+  });
   serve(endpoints.state, () => {
     catalogInForce();
     return state();

@@ -35,7 +35,6 @@ export function serveEffect(serve: Serve, { db, setups, catalogs, searcher, log,
         title: firstText(reader.familyRecord(move.product)?.values.title, move.product),
       })),
       decides: [...worked.decides],
-      byScore: worked.byScore,
     };
   });
 }

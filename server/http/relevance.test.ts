@@ -77,6 +77,14 @@ describe('the sorting menu', () => {
     expect((await order('q=brush'))[0]).toBe('d');
     expect(await order('q=brush&sort=price-up')).toBe('cabd');
   });
+  test('why here tells the place in the order chosen', async () => {
+    const sorted = await answer('q=brush&sort=price-up');
+    const last = sorted.results.at(-1)!;
+    const why = (await shelf.get(`/desk/why?q=brush&sort=price-up&product=${last.familyId}`)).body as {
+      result: SearchAnswer['results'][number];
+    };
+    expect(why.result).toMatchObject({ place: sorted.total, why: { sorted: { label: 'Price, low to high' } } });
+  });
   test('must keep the order by relevance, once; a misspelt setting is named', async () => {
     const price = { key: 'p', label: 'Price', signals: [{ attribute: 'price', direction: 'low' }] };
     expect(await edit('sorting', { orders: [price] })).toMatchObject({ status: 400 });

@@ -10,7 +10,7 @@ function counting() {
   const effects = openEffectOfDraft({
     firstPages: async ({ from }, list) => {
       asked.push(...list.map((search) => `${from} ${search}`));
-      return list.map((): FirstPage => ({ families: [from], total: 1, decided: [1, 0], byScore: 0 }));
+      return list.map((): FirstPage => ({ families: [from], total: 1, decided: [1, 0] }));
     },
   });
   return { asked, effects };

@@ -21,7 +21,7 @@ export interface EffectOfDraft {
     searches: readonly WeighedSearch[],
     version: Readonly<Record<Side, string>>,
     isOutdated: () => boolean,
-  ): Promise<{ readonly effect: PageEffect; readonly decides: readonly number[]; readonly byScore: number } | null>;
+  ): Promise<{ readonly effect: PageEffect; readonly decides: readonly number[] } | null>;
 }
 
 export function openEffectOfDraft(searcher: Pick<Searcher, 'firstPages'>): EffectOfDraft {
@@ -48,6 +48,8 @@ export function openEffectOfDraft(searcher: Pick<Searcher, 'firstPages'>): Effec
           for (const [index, page] of pages.entries()) sides[side].set(stretch[index]!, page);
         }
       }
+      // The last stretch may have been answered by a newer draft.
+      if (isOutdated()) return null;
       const pagesOf = (side: Side): FirstPage[] => searches.map(({ search }) => sides[side].get(search)!);
       const draft = pagesOf('draft');
       const signals = Math.max(0, ...draft.map(({ decided }) => decided.length));
@@ -57,7 +59,6 @@ export function openEffectOfDraft(searcher: Pick<Searcher, 'firstPages'>): Effec
           { length: signals },
           (_, signal) => draft.filter(({ decided }) => (decided[signal] ?? 0) > 0).length,
         ),
-        byScore: draft.filter(({ byScore, families }) => byScore === Math.min(24, families.length)).length,
       };
     },
   };

@@ -19,6 +19,9 @@ export type ToDesk =
       readonly product: { readonly id: string; readonly title: string };
       readonly what: ProductAct;
       readonly filters: Readonly<Record<string, readonly string[]>>;
+      /** The order the shopper chose, and whether every word is a word. */
+      readonly sort: string;
+      readonly literally: boolean;
     };
 
 const mark = 'clever-shelf';

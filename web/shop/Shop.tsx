@@ -149,8 +149,7 @@ export function Shop() {
                     open={setOpened}
                     act={
                       desk.isInDesk
-                        ? (product, what) =>
-                            desk.act(search.query, search.filters, { id: product.familyId, title: product.title }, what)
+                        ? (product, what) => desk.act(search, { id: product.familyId, title: product.title }, what)
                         : null
                     }
                     hasSearch={search.query.trim() !== ''}

@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useState } from 'react';
-import { listen, type ProductAct, post, type ToShop } from '../bridge/messages.ts';
+import { listen, type ProductAct, post, type ToDesk, type ToShop } from '../bridge/messages.ts';
 
 /** What the desk has told this window, where it stands in the desk's frame. */
 export interface DeskView {
@@ -17,8 +17,7 @@ export function useDesk(): {
   shown(query: string, total: number): void;
   searched(query: string): void;
   act(
-    query: string,
-    filters: Readonly<Record<string, readonly string[]>>,
+    search: Pick<Extract<ToDesk, { kind: 'act' }>, 'query' | 'filters' | 'sort' | 'literally'>,
     product: { id: string; title: string },
     what: ProductAct,
   ): void;
@@ -44,6 +43,7 @@ export function useDesk(): {
     view,
     shown,
     searched,
-    act: (query, filters, product, what) => post(window.parent, { kind: 'act', query, filters, product, what }),
+    act: ({ query, filters, sort, literally }, product, what) =>
+      post(window.parent, { kind: 'act', query, filters, sort, literally, product, what }),
   };
 }

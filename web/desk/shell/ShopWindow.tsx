@@ -46,7 +46,14 @@ export function ShopWindow() {
           else if (message.kind === 'shown') setTotal(message.total);
           else if (message.kind === 'searched') search(message.query);
           else if (message.what.act === 'why')
-            setAsked({ ...message.product, query: message.query, filters: message.filters, from });
+            setAsked({
+              ...message.product,
+              query: message.query,
+              filters: message.filters,
+              sort: message.sort,
+              literally: message.literally,
+              from,
+            });
           else actOn(message.query, message.product, message.what);
         },
       ),

@@ -16,6 +16,8 @@ export interface AskedWhy {
   /** Which setup the window showed when it was asked. */
   readonly from: 'draft' | 'live';
   readonly filters: Readonly<Record<string, readonly string[]>>;
+  readonly sort: string;
+  readonly literally: boolean;
 }
 
 const points = (thousandths: number): string => (thousandths / 1000).toFixed(3);
@@ -53,7 +55,17 @@ function Arithmetic({ asked }: { readonly asked: AskedWhy }) {
   const { data, error } = useQuery({
     queryKey: ['desk', 'why', asked, revision],
     queryFn: ({ signal }) =>
-      call('why', { query: { q: asked.query, product: asked.id, from: asked.from, ...filters }, signal }),
+      call('why', {
+        query: {
+          q: asked.query,
+          product: asked.id,
+          from: asked.from,
+          sort: asked.sort,
+          literally: asked.literally ? '1' : '0',
+          ...filters,
+        },
+        signal,
+      }),
   });
   if (error) return <p role="alert">{error.message}</p>;
   if (!data) return <p role="status">Adding up …</p>;

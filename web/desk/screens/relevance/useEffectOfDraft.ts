@@ -27,7 +27,7 @@ export function useEffectOfDraft() {
     retryDelay: 300,
     queryFn: async ({ signal }) => {
       await rest(signal);
-      return call('effect', { query: { revision: String(revision) }, signal });
+      return call('effect', { signal });
     },
   });
 }
