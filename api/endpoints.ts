@@ -6,10 +6,11 @@ import { contentEndpoints } from './contentEndpoints.ts';
 import { demandEndpoints } from './demandEndpoints.ts';
 import { effectEndpoints } from './effectEndpoints.ts';
 import { endpoint } from './endpoint.ts';
+import { filterEndpoints } from './filterEndpoints.ts';
 import { paths } from './paths.ts';
 import { productEndpoints } from './productEndpoints.ts';
 import { proposalEndpoints } from './proposalEndpoints.ts';
-import { deskSearchQuery, shopSearchQuery } from './searchQuery.ts';
+import { deskSearchQuery, sayings, shopSearchQuery } from './searchQuery.ts';
 import { deskStateSchema } from './stateSchema.ts';
 import { vocabularyEndpoints } from './vocabularyEndpoints.ts';
 
@@ -72,7 +73,8 @@ export const endpoints = {
         product: z.string().max(200),
         from: z.enum(['draft', 'live']).default('draft'),
         sort: z.string().max(80).default(''),
-        literally: z.enum(['0', '1']).default('0'),
+        collection: z.string().max(200).default(''),
+        asWords: sayings,
       })
       .catchall(z.unknown()),
     body: none,
@@ -163,5 +165,6 @@ export const endpoints = {
   ...contentEndpoints,
   ...proposalEndpoints,
   ...effectEndpoints,
+  ...filterEndpoints,
   ...vocabularyEndpoints,
 } as const;

@@ -1,14 +1,17 @@
-/** The chosen filters of a validated query, by filter key. */
+/**
+ * The chosen filters of a validated query, by filter key. One that is given without a value (`f.colour=`) says that
+ * nothing is chosen in it, not even what is chosen beforehand.
+ */
 export function chosenFilters(query: Readonly<Record<string, unknown>>): Record<string, string[]> {
   const chosen: Record<string, string[]> = {};
   for (const [name, value] of Object.entries(query))
-    if (name.startsWith('f.')) chosen[name.slice(2)] = (Array.isArray(value) ? value : [value]) as string[];
+    if (name.startsWith('f.')) chosen[name.slice(2)] = ([value].flat() as string[]).filter((text) => text !== '');
   return chosen;
 }
 
 /** The same, the other way round: what a page's address carries. */
 export function filterParameters(chosen: Readonly<Record<string, readonly string[]>>): [string, string][] {
   return Object.entries(chosen).flatMap(([key, values]) =>
-    values.map((value): [string, string] => [`f.${key}`, value]),
+    (values.length === 0 ? [''] : values).map((value): [string, string] => [`f.${key}`, value]),
   );
 }

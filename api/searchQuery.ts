@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { longestQuery } from '../core/query/understand.ts';
 import type { SearchRequest } from '../core/ranking/rank.ts';
+import { languages } from '../core/text/languages.ts';
 import { chosenFilters } from './filterParameters.ts';
 import { unknownName } from './problem.ts';
 
@@ -19,6 +20,12 @@ const wholeNumber = (least: number, most: number) =>
 const flag = z.enum(['0', '1']).transform((value) => value === '1');
 const texts = z.union([z.string().max(300), z.array(z.string().max(300)).max(mostChosen)]);
 
+/** Sayings given once or several times. */
+export const sayings = z
+  .union([z.string().max(200), z.array(z.string().max(200)).max(12)])
+  .default([])
+  .transform((value) => [value].flat());
+
 const shopFields = {
   q: z.string().max(longestQuery, `must have at most ${longestQuery} characters`).default(''),
   page: wholeNumber(1, furthestPlace).default(1),
@@ -27,10 +34,19 @@ const shopFields = {
   collection: z.string().max(200).default(''),
   /** The order chosen from the sorting menu. */
   sort: z.string().max(80).default(''),
-  /** Nothing in the search is recognised: every word is a word. */
-  literally: flag.default(false),
+  /** Sayings to be taken as words though they are recognised. */
+  asWords: sayings,
   /** Asked by the search box while the shopper types. */
   box: flag.default(false),
+  /** The shopper's language, for the names of filters and values. */
+  language: z.enum(languages).optional(),
+  /** `KEY:text`: the values of that filter with this text in their names, for looking through long lists. */
+  like: z
+    .string()
+    .max(200)
+    .regex(/^[^:]{1,80}:/, 'must be a filter’s key, a colon and a text')
+    .transform((text) => ({ key: text.slice(0, text.indexOf(':')), text: text.slice(text.indexOf(':') + 1) }))
+    .optional(),
 };
 const deskFields = {
   ...shopFields,
@@ -80,6 +96,18 @@ export const deskSearchQuery = withFilters(deskFields);
 
 /** The engine's request from a validated query: by the shop, the desk and the terminal alike. */
 export function requestOf(query: z.output<typeof shopSearchQuery>): SearchRequest {
-  const { q, page, limit, typing, collection, sort, literally, box, ...rest } = query;
-  return { query: q, page, limit, typing, collection, sort, literally, box, filters: chosenFilters(rest) };
+  const { q, page, limit, typing, collection, sort, asWords, box, language, like, ...rest } = query;
+  return {
+    query: q,
+    page,
+    limit,
+    typing,
+    collection,
+    sort,
+    asWords,
+    box,
+    filters: chosenFilters(rest),
+    ...(language && { language }),
+    ...(like && { like }),
+  };
 }

@@ -39,6 +39,26 @@ export const vocabularyEndpoints = {
       telling: z
         .array(z.object({ word: z.string(), products: whole }))
         .describe('Words passed over now that titles have, with the products they matter for.'),
+      idle: z.array(z.string()).describe('Entries that no search is ever passed over for: amounts, several words.'),
+    }),
+  }),
+  vocabularyTimes: endpoint({
+    ...paths.vocabularyTimes,
+    summary: 'How often the searches made most say a word of each entry of the draft’s vocabulary, by the entry’s key.',
+    query: z.object({}),
+    body: z.object({}),
+    answer: z.object({ times: z.record(z.string(), whole) }),
+  }),
+  dictionary: endpoint({
+    ...paths.dictionary,
+    summary:
+      'How many words a misspelt one is held against: the catalog’s, and those only the draft’s vocabulary says.',
+    query: z.object({}),
+    body: z.object({}),
+    answer: z.object({
+      catalog: whole,
+      vocabulary: whole,
+      spoken: z.array(z.string()).describe('Words of searches that led to a click, the commonest first.'),
     }),
   }),
   readVocabulary: endpoint({

@@ -6,9 +6,10 @@ import { type CatalogRecord, textsOf } from '../core/catalog/record.ts';
 import { snapshotBuilder } from '../core/index/buildSnapshot.ts';
 import { openSnapshot } from '../core/index/snapshot.ts';
 import { openEngine, prepareSetup } from '../core/prepareSetup.ts';
+import { allowedEdits } from '../core/query/spelling.ts';
 import { search } from '../core/search.ts';
 import { initialSetup } from '../core/setup/initialSetup.ts';
-import { allowedEdits } from '../core/text/editDistance.ts';
+import type { Setup } from '../core/setup/schema.ts';
 import { tokenize } from '../core/text/tokenize.ts';
 import { type Contender, filterKeys, pageSize, textKeys, weights } from './contender.ts';
 import { plainFilters } from './plainFilters.ts';
@@ -31,7 +32,10 @@ function timed<T>(work: () => T): { result: T; milliseconds: number; bytes: numb
   return { result, milliseconds, bytes: heap() - before };
 }
 
-export function cleverShelf(records: readonly CatalogRecord[]): Contender {
+export function cleverShelf(
+  records: readonly CatalogRecord[],
+  change: (setup: Setup) => Setup = (setup) => setup,
+): Contender {
   const profiler = attributeProfiler();
   for (const record of records) profiler.add(record);
   const profiles = profiler.finish();
@@ -65,7 +69,7 @@ export function cleverShelf(records: readonly CatalogRecord[]): Contender {
       ]),
     ),
   };
-  const prepared = prepareSetup(engine, setup);
+  const prepared = prepareSetup(engine, change(setup));
   return {
     name: 'Clever Shelf',
     settings: 'all stages: families, close calls, three tie-breakers, spelling tolerance, filter counts by family',

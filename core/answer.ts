@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { filterKinds } from './setup/schema.ts';
+import { filterLayoutSchema } from './setup/filterSchema.ts';
+import { filterKinds } from './setup/filterTerms.ts';
 
 /**
  * The one shape in which results are told: by the shop's interface, the desk's preview and the terminal. Scores and
@@ -8,19 +9,48 @@ import { filterKinds } from './setup/schema.ts';
 const points = z.number().int();
 
 export const filterValueSchema = z.object({
-  value: z.string(),
-  count: z.number().int().describe('Products, families counted once, that choosing this value as well would show.'),
+  value: z.string().describe('What choosing it says.'),
+  label: z.string().describe('What shoppers read, in their language; of a path its last level.'),
+  count: z
+    .number()
+    .int()
+    .describe(
+      'Products, families counted once, that choosing this value would show; of a filter that wants all, choosing it as well.',
+    ),
   chosen: z.boolean(),
+  depth: z.number().int().optional().describe('Of a tree: levels above it.'),
+  from: z.number().nullable().optional().describe('Of ranges and ratings: from this amount …'),
+  to: z.number().nullable().optional().describe('… up to below that one; null where open.'),
+  days: z.number().optional().describe('Of dates: not older than so many days.'),
+  colour: z.string().optional(),
+  picture: z.string().optional(),
 });
 export const filterAnswerSchema = z.object({
   key: z.string(),
   label: z.string(),
   kind: z.enum(filterKinds),
   counts: z.boolean().describe('Whether shoppers see the counts.'),
+  help: z.string().optional(),
+  allOf: z.boolean().optional().describe('Of several chosen values, products must have all; otherwise any.'),
+  anyEntry: z.boolean().optional().describe('Whether an entry takes the choice back.'),
+  selectAll: z.boolean().optional(),
+  closed: z.boolean().optional().describe('Collapsed until it is opened.'),
+  showFirst: z.number().int().describe('Values shown before the shopper asks for more.'),
+  search: z.boolean().optional().describe('Whether its values can be looked through; where absent, if they are many.'),
+  isMoney: z.boolean().describe('Whether its amounts are money.'),
+  beforehand: z
+    .array(z.string())
+    .optional()
+    .describe('What is chosen as long as the shopper says nothing of this filter.'),
   values: z.array(filterValueSchema),
-  more: z.number().int().describe('Values left out beyond the limit.'),
+  more: z.number().int().describe('Values left out beyond the limit; `like` looks through them.'),
   range: z
-    .object({ least: z.number(), most: z.number(), chosen: z.string().nullable() })
+    .object({
+      least: z.number(),
+      most: z.number(),
+      chosen: z.string().nullable(),
+      histogram: z.array(z.number().int()).optional().describe('Products in equal parts from least to most.'),
+    })
     .optional()
     .describe('Ends over the results with the other filters applied, and what is chosen.'),
 });
@@ -31,7 +61,20 @@ const foundSchema = z.object({
   attribute: z.string(),
   label: z.string(),
   term: z.string().describe('The catalog word that was found.'),
-  how: z.enum(['exact', 'form', 'joined', 'split', 'synonym', 'prefix', 'oneEdit', 'twoEdits']),
+  how: z.enum([
+    'exact',
+    'form',
+    'joined',
+    'split',
+    'synonym',
+    'prefix',
+    'oneEdit',
+    'rivalEdit',
+    'twoEdits',
+    'value',
+    'compound',
+    'related',
+  ]),
   weight: z.number(),
   parts: z
     .object({ weight: z.number(), quality: z.number(), length: z.number(), place: z.number() })
@@ -88,6 +131,8 @@ export const whySchema = z.object({
   afterStock: z.boolean().describe('Whether it stands after everything in stock, being sold out.'),
   pin: z.object({ plan: z.string(), planName: z.string(), place: z.number().int() }).nullable(),
   exactSku: z.boolean(),
+  together: z.array(z.string()).describe('Phrases of the search: only what has their words side by side is shown.'),
+  narrowed: z.array(z.string()).describe('What narrowed the results instead of being looked for as words.'),
   place: z.number().int(),
 });
 export type Why = z.infer<typeof whySchema>;
@@ -138,16 +183,36 @@ export const searchAnswerSchema = z.object({
   limit: z.number().int(),
   results: z.array(resultSchema),
   filters: z.array(filterAnswerSchema),
+  filtersNotShown: z
+    .array(z.object({ key: z.string(), why: z.enum(['elsewhere', 'waiting', 'undividing', 'empty']) }))
+    .describe('Filters of the shop that are not beside these results, and why.'),
+  filterLayout: filterLayoutSchema,
+  languages: z.array(z.string()).describe('Languages the shopper may choose from; the first is the catalog’s own.'),
   sorting: z
     .array(z.object({ key: z.string(), label: z.string(), chosen: z.boolean() }))
     .describe('The orders a shopper may choose from, as `sort`.'),
   understood: z
     .object({ text: z.string(), from: z.number().nullable(), to: z.number().nullable() })
     .nullable()
-    .describe('A limit of price that was recognised in the search; `literally` takes it as words.'),
+    .describe('A limit of price that was recognised in the search; `asWords` takes it as words.'),
+  recognised: z
+    .array(
+      z.object({
+        text: z.string(),
+        as: z.enum(['strong', 'filter']),
+        named: z.object({ attribute: z.string(), label: z.string(), value: z.string() }).nullable(),
+      }),
+    )
+    .describe(
+      'What words of the search were recognised as: a value, or a condition (null). `asWords` takes one as words.',
+    ),
   leadsTo: z.string().nullable().describe('The product whose part number the search is, as a whole.'),
   corrections: z.array(z.object({ from: z.string(), to: z.string() })),
+  offers: z
+    .array(z.string())
+    .describe('What a misspelt search may have been meant as: whole searches, likeliest first.'),
   dropped: z.array(z.string()).describe('Words left out, since nothing has all of them.'),
+  together: z.array(z.string()).describe('Phrases of the vocabulary: only what has their words side by side is shown.'),
   ignoredFilters: z.array(z.string()).describe('Chosen filters that this shop does not have.'),
   collection: z
     .object({ id: z.string(), title: z.string(), text: z.string() })

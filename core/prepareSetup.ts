@@ -1,8 +1,12 @@
-import { type BoundFilter, bindFilters } from './facets/filters.ts';
+import { type BoundFilter, bindFilters } from './facets/boundFilter.ts';
+import { type Outside, openOutside } from './index/familyCounts.ts';
 import type { NumberColumn } from './index/numberColumns.ts';
 import type { Snapshot } from './index/snapshot.ts';
+import { bindPhrases, type Phrases } from './query/phrases.ts';
+import { bindRecogniser, type Recogniser } from './query/recognise.ts';
+import { type Spelling, spellingOf } from './query/spelling.ts';
 import { bindVocabulary, type Vocabulary } from './query/vocabulary.ts';
-import { bindGains, type Gains } from './ranking/gains.ts';
+import { bindGains, type Gains, kindNumber } from './ranking/gains.ts';
 import { type Grouper, openGrouper } from './ranking/groupFamilies.ts';
 import { type Matcher, openMatcher } from './ranking/matcher.ts';
 import { bindSignals, type Signal, stockByRecord } from './ranking/signals.ts';
@@ -16,6 +20,8 @@ export interface Engine {
   readonly snapshot: Snapshot;
   readonly matcher: Matcher;
   readonly grouper: Grouper;
+  /** What a wide result leaves out; null where the result is not wide. */
+  readonly outsideOf: (records: Uint32Array) => Outside | null;
   /** One item a record, for the failing masks of filters. */
   readonly failing: Uint32Array;
   /** By record, 1 where it is in stock, else 0. */
@@ -25,12 +31,17 @@ export interface Engine {
 }
 
 export function openEngine(snapshot: Snapshot): Engine {
+  const { families, recordFamily, records } = snapshot;
+  const matcher = openMatcher(snapshot);
+  const failing = new Uint32Array(records);
+  const inStock = stockByRecord(snapshot);
   return {
     snapshot,
-    matcher: openMatcher(snapshot),
-    grouper: openGrouper(snapshot.families, snapshot.recordFamily),
-    failing: new Uint32Array(snapshot.records),
-    inStock: stockByRecord(snapshot),
+    matcher,
+    grouper: openGrouper({ families, recordFamily, scores: matcher.scores, failing, inStock }),
+    outsideOf: openOutside(recordFamily),
+    failing,
+    inStock,
     boosts: boostColumn(snapshot),
   };
 }
@@ -60,6 +71,9 @@ export interface PreparedSetup {
   readonly width: number;
   readonly exactSku: boolean;
   readonly vocabulary: Vocabulary;
+  readonly recogniser: Recogniser;
+  readonly phrases: Phrases;
+  readonly spelling: Spelling;
   /** In days since 1970. */
   readonly today: number;
 }
@@ -88,9 +102,12 @@ export function prepareSetup(engine: Engine, setup: Setup, today = 0): PreparedS
     soldOutLast: way === 'last',
   });
   const bound = new Map<string, readonly Signal[]>();
+  const vocabulary = bindVocabulary(setup);
+  const gains = bindGains(snapshot.attributes, setup);
+  const isRead = (attribute: number): boolean => gains.found[kindNumber.exact]![attribute] === 1;
   return {
     setup,
-    gains: bindGains(snapshot.attributes, setup),
+    gains,
     at: {
       results: place(soldOut.results, results),
       box: place(soldOut.box, results),
@@ -98,7 +115,7 @@ export function prepareSetup(engine: Engine, setup: Setup, today = 0): PreparedS
     },
     hidden: results,
     hiddenFromEmptyShelf: hiddenFrom('emptyShelf'),
-    filters: bindFilters(snapshot, setup),
+    filters: bindFilters(snapshot, setup, today),
     plans: plansBySearch(setup),
     signals: bindSignals(engine, tieBreakers.signals, today),
     sortedBy(key) {
@@ -110,7 +127,10 @@ export function prepareSetup(engine: Engine, setup: Setup, today = 0): PreparedS
     },
     width: Math.round(closeCall.width * 1000),
     exactSku: partNumbers.lead && (setup.attributes.sku?.searchable ?? false),
-    vocabulary: bindVocabulary(setup),
+    vocabulary,
+    phrases: bindPhrases(snapshot, setup, vocabulary, isRead),
+    recogniser: bindRecogniser(snapshot, setup, vocabulary, today),
+    spelling: spellingOf(setup),
     today,
   };
 }

@@ -25,6 +25,21 @@ function compareOn(seed: number): void {
       const sort = random() < 0.2 ? 'other' : '';
       const filters: Record<string, string[]> = {};
       for (const [key, filter] of Object.entries(setup.filters)) {
+        // These are not drawn, so that seeds that once failed keep what they made.
+        if (key.startsWith('x-')) {
+          const choices: Record<string, string[]> = {
+            'x-all': ['new', 'sale'],
+            'x-family': ['ale'],
+            'x-bands': ['3..7.5', '7.5..'],
+            'x-stars': query.length % 3 === 0 ? [] : ['2'],
+            'x-age': ['200d'],
+            'x-now': ['In stock'],
+            'x-blue': ['Larkspur', 'Harrow Ink'],
+            'x-back': ['A4'],
+          };
+          if ((query.length + key.length) % 3 === 0 && choices[key]) filters[key] = choices[key];
+          continue;
+        }
         if (random() < 0.7) continue;
         const values = snapshot.values.get(filter.attribute);
         filters[key] =
@@ -51,7 +66,7 @@ function compareOn(seed: number): void {
       });
       expect({ ...context, dropped: answer.dropped }).toEqual({ ...context, dropped: expected.dropped });
       for (const filter of answer.filters) {
-        if (filter.kind === 'range') continue;
+        if (filter.range) continue;
         const standing = filter.values.filter(({ count }) => count > 0).map(({ value, count }) => [value, count]);
         expect({ ...context, key: filter.key, counts: Object.fromEntries(standing) }).toEqual({
           ...context,
@@ -163,7 +178,7 @@ describe('a change shows at once', () => {
     const snapshot = snapshotOf(records);
     const engine = openEngine(snapshot);
     const base = randomSetup(seededRandom(3), snapshot, []);
-    const setup = { ...base, hiding: {}, attributes: { ...base.attributes } };
+    const setup = { ...base, hiding: {}, vocabulary: {}, attributes: { ...base.attributes } };
     const total = (changed: typeof setup): number =>
       search(
         engine,

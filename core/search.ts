@@ -1,11 +1,14 @@
 import type { Card, Result, SearchAnswer } from './answer.ts';
 import type { CatalogRecord } from './catalog/record.ts';
+import type { Collection } from './content/content.ts';
 import { findContent, type PreparedContent } from './content/contentEngine.ts';
-import { bindScope } from './content/scope.ts';
-import { countFilter } from './facets/filters.ts';
+import { bindScope, type Scope } from './content/scope.ts';
+import { tellFilters } from './facets/filters.ts';
+import type { Selection } from './index/familyCounts.ts';
 import type { Engine, PreparedSetup } from './prepareSetup.ts';
-import type { QueryWord } from './query/understand.ts';
-import { pullsOn, rank, type SearchRequest } from './ranking/rank.ts';
+import { offersFor } from './query/offers.ts';
+import { corrected, type QueryWord, weak } from './query/understand.ts';
+import { pullsOn, type Ranking, rank, type SearchRequest } from './ranking/rank.ts';
 import { whyHere } from './ranking/whyHere.ts';
 import { isHidden } from './rules/hiddenRecords.ts';
 import { totalPull } from './rules/plansForSearch.ts';
@@ -40,12 +43,12 @@ function emptyShelf(
   };
 }
 
-/** What the words were taken for where they were taken as misspelt: the likeliest correction of each. */
+/** What the words were taken for where they were taken as misspelt, alone or besides: the likeliest correction of each. */
 function correctionsOf(engine: Engine, words: readonly QueryWord[]): SearchAnswer['corrections'] {
   return words.flatMap(({ text, typed, expansions }) => {
     if (typed !== undefined) return [{ from: typed, to: text }];
-    const [first] = expansions;
-    if (!first || (first.how !== 'oneEdit' && first.how !== 'twoEdits')) return [];
+    const first = expansions.find(({ how }) => !weak.has(how));
+    if (!first || !corrected.has(first.how)) return [];
     return [{ from: text, to: engine.snapshot.terms.get(first.term) }];
   });
 }
@@ -74,6 +77,21 @@ function contentFound(
   };
 }
 
+/** The collection a search is asked in, and what of the catalog is in it; neither where it names none that there is. */
+export function collectionOf(
+  { snapshot }: Engine,
+  { collection }: Pick<SearchRequest, 'collection'>,
+  content: PreparedContent | null,
+): { readonly within: Collection | undefined; readonly scope: Scope | null } {
+  const within = collection ? content?.content.collections.find(({ id }) => id === collection) : undefined;
+  return { within, scope: within ? bindScope(snapshot, within) : null };
+}
+
+/** What the filters beside a ranking are counted over. */
+export function selectionOf({ outsideOf }: Engine, { records, failing }: Ranking): Selection {
+  return { records, failing, outside: failing ? null : outsideOf(records) };
+}
+
 /**
  * Answers one search: the single definition of what a shopper sees, used by the shop, the desk's preview and the
  * terminal alike. Pure but for the engine's scratch memory; records are read only for the page's cards.
@@ -86,12 +104,19 @@ export function search(
   content: PreparedContent | null = null,
 ): SearchAnswer {
   const { snapshot } = engine;
-  const within = request.collection
-    ? content?.content.collections.find(({ id }) => id === request.collection)
-    : undefined;
-  const scope = within ? bindScope(snapshot, within) : null;
+  const { within, scope } = collectionOf(engine, request, content);
   const ranking = rank(engine, prepared, request, request.page * request.limit, scope);
   const { candidates } = ranking;
+  const { price, narrowing, strong } = ranking.understood;
+  const corrections = correctionsOf(engine, ranking.words);
+  const isDoubtful = corrections.length > 0 || ranking.dropped.length > 0 || !ranking.foundAny;
+  const mayOffer = isDoubtful && !ranking.isBrowsing && !request.typing && request.page === 1;
+  const beside = tellFilters(prepared.filters, ranking.choices, {
+    selection: selectionOf(engine, ranking),
+    representatives: candidates.representatives,
+    language: request.language,
+    like: request.like,
+  });
   const first = (request.page - 1) * request.limit;
   const results = ranking.placed.slice(first).map(({ candidate, pin }, offset): Result => {
     const family = candidates.families[candidate]!;
@@ -118,32 +143,26 @@ export function search(
     page: request.page,
     limit: request.limit,
     results,
-    filters: prepared.filters.map((filter, place) =>
-      countFilter(
-        filter,
-        1 << place,
-        ranking.records,
-        ranking.failing,
-        request.filters[filter.key] ?? [],
-        candidates.representatives,
-      ),
-    ),
+    filters: beside.filters,
+    filtersNotShown: beside.notShown,
+    filterLayout: prepared.setup.storefront.filters,
+    languages: prepared.setup.storefront.languages.list,
     sorting: prepared.setup.relevance.sorting.orders.map(({ key, label, signals }) => ({
       key,
       label,
       chosen: ranking.sorted ? key === ranking.sorted.order.key : signals.length === 0,
     })),
-    understood: ranking.understood && {
-      text: ranking.understood.text,
-      from: ranking.understood.from,
-      to: ranking.understood.to,
-    },
+    understood: price && { text: price.text, from: price.from, to: price.to },
+    recognised: [...narrowing, ...strong].map(({ text, as, named }) => ({ text, as, named })),
     leadsTo: ranking.skuCandidate >= 0 ? snapshot.familyId(candidates.families[ranking.skuCandidate]!) : null,
-    corrections: correctionsOf(engine, ranking.words),
+    corrections,
     dropped: [...ranking.dropped],
+    together: [...ranking.together],
     ignoredFilters: [...ranking.ignoredFilters],
     collection: within ? { id: within.id, title: within.title, text: within.text } : null,
     ...contentFound(content, request, within !== undefined),
     emptyShelf: ranking.foundAny ? null : emptyShelf(engine, prepared, request.query, readRecord),
+    // Last, since trying what else may be meant overwrites what was found.
+    offers: mayOffer ? offersFor(engine, prepared, ranking.query, prepared.at.results.hidden) : [],
   };
 }

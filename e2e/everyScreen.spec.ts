@@ -16,6 +16,7 @@ const screens = [
   '/attributes',
   '/relevance',
   '/filters',
+  '/filters/material',
   '/plans',
   '/hiding',
   '/empty-shelf',

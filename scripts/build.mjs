@@ -3,16 +3,12 @@ import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { root } from './prepare.mjs';
 
-export async function build() {
+/** Bundles entry points, a source file each by where it goes in dist/, for Node.js. */
+export async function bundleForNode(entryPoints) {
   const { build: bundle } = await import('esbuild');
   await bundle({
     absWorkingDir: root,
-    entryPoints: {
-      'server/main': 'server/main.ts',
-      'server/importWorker': 'server/catalog/importWorker.ts',
-      'server/searchWorker': 'server/searching/searchWorker.ts',
-      'server/cli': 'cli/main.ts',
-    },
+    entryPoints,
     outdir: 'dist',
     chunkNames: 'server/chunk-[hash]',
     bundle: true,
@@ -23,6 +19,15 @@ export async function build() {
     packages: 'external',
     sourcemap: true,
     logLevel: 'warning',
+  });
+}
+
+export async function build() {
+  await bundleForNode({
+    'server/main': 'server/main.ts',
+    'server/importWorker': 'server/catalog/importWorker.ts',
+    'server/searchWorker': 'server/searching/searchWorker.ts',
+    'server/cli': 'cli/main.ts',
   });
   const { build: buildInterface } = await import('vite');
   await buildInterface({ root: join(root, 'web'), configFile: join(root, 'vite.config.ts'), logLevel: 'warn' });

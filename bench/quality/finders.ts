@@ -8,6 +8,7 @@ import { openSnapshot } from '../../core/index/snapshot.ts';
 import { openEngine, prepareSetup } from '../../core/prepareSetup.ts';
 import { rankedFamilies } from '../../core/ranking/rank.ts';
 import { initialSetup } from '../../core/setup/initialSetup.ts';
+import type { Language } from '../../core/text/languages.ts';
 import { tokenize } from '../../core/text/tokenize.ts';
 
 /** Places looked at for the reciprocal rank. */
@@ -24,11 +25,12 @@ export interface Finder {
 export interface Shelf {
   readonly records: readonly CatalogRecord[];
   readonly profiles: readonly AttributeProfile[];
+  readonly language: Language;
   readonly keys: readonly string[];
   readonly weights: Readonly<Record<string, number>>;
 }
 
-export function shelfOf(records: readonly CatalogRecord[]): Shelf {
+export function shelfOf(records: readonly CatalogRecord[], language: Language = 'en'): Shelf {
   const profiler = attributeProfiler();
   for (const record of records) profiler.add(record);
   const profiles = profiler.finish();
@@ -36,7 +38,13 @@ export function shelfOf(records: readonly CatalogRecord[]): Shelf {
   const keys = profiles
     .filter((profile) => isIndexedAsText(profile) && attributes[profile.key]?.searchable)
     .map(({ key }) => key);
-  return { records, profiles, keys, weights: Object.fromEntries(keys.map((key) => [key, attributes[key]!.weight])) };
+  return {
+    records,
+    profiles,
+    language,
+    keys,
+    weights: Object.fromEntries(keys.map((key) => [key, attributes[key]!.weight])),
+  };
 }
 
 const textOf = (record: CatalogRecord, key: string): string =>
@@ -53,8 +61,8 @@ function familiesOf(records: readonly CatalogRecord[], hits: Iterable<number>): 
 }
 
 /** Our engine as a catalog begins; `tolerance` off for seeing whether forgiving slips ever does harm. */
-export function cleverShelf({ records, profiles }: Shelf, tolerance = true): Finder {
-  const builder = snapshotBuilder(profiles);
+export function cleverShelf({ records, profiles, language }: Shelf, tolerance = true): Finder {
+  const builder = snapshotBuilder(profiles, language);
   for (const record of records) builder.add(record);
   const engine = openEngine(openSnapshot(builder.finish())!);
   const first = initialSetup(profiles);

@@ -3,6 +3,7 @@ import { type CatalogRecord, textsOf } from '../../core/catalog/record.ts';
 import { pick } from '../../core/random.ts';
 import { tokenize } from '../../core/text/tokenize.ts';
 import { misspell } from '../misspell.ts';
+import { otherForm } from './otherForms.ts';
 
 export const knownItemClasses = [
   'few words',
@@ -31,18 +32,8 @@ const unsaid = new Set(
   ),
 );
 
+const englishForm = (word: string): string | null => otherForm(word, 'en');
 const isPlain = (word: string): boolean => /^\p{L}{3,}$/u.test(word) && !unsaid.has(word);
-
-/** One word in another form, as English makes it; null where the word has none that is plain. */
-function otherForm(word: string): string | null {
-  if (word.length < 4 || !/^[a-z]+$/.test(word)) return null;
-  if (word.endsWith('ies')) return `${word.slice(0, -3)}y`;
-  if (/(s|x|z|ch|sh)es$/.test(word)) return word.slice(0, -2);
-  if (/[^su]s$/.test(word)) return word.slice(0, -1);
-  if (/[^aeiou]y$/.test(word)) return `${word.slice(0, -1)}ies`;
-  if (/(s|x|z|ch|sh)$/.test(word)) return `${word}es`;
-  return /ing$|ed$|ly$|ous$|ive$|al$|ic$/.test(word) ? null : `${word}s`;
-}
 
 /** Pairs of neighbouring words of one text. */
 function neighbours(texts: readonly string[]): [string, string][] {
@@ -70,12 +61,17 @@ function some(random: () => number, words: readonly string[], amount: number): s
   return [...new Set(words)].filter((word) => chosen.has(word));
 }
 
-/** An amount with its unit written as another shopper would: joined, in the unit's other name or in a related unit. */
+/**
+ * An amount with its unit, not the end of a fraction or of a longer number, written as another shopper would: joined,
+ * in the unit's other name or in a related unit.
+ */
 function otherAmount(random: () => number, text: string): string | null {
   const found =
-    /(\d+(?:\.\d+)?)\s?(mm|cm|km|kg|lbs|lb|inches|inch|feet|miles|grams|ounces|pounds|litres|liters)\b/i.exec(text);
+    /(?<![\d.,/])(\d{1,3}(?:,\d{3})+|\d+(?:\.\d+)?)\s?(mm|cm|km|kg|lbs|lb|inches|inch|feet|miles|grams|ounces|pounds|litres|liters)\b/i.exec(
+      text,
+    );
   if (!found) return null;
-  const number = Number(found[1]);
+  const number = Number(found[1]!.replaceAll(',', ''));
   const ways: Record<string, () => string> = {
     lbs: () => pick(random, [`${number}lb`, `${number} pounds`, `${number}lbs`]),
     lb: () => pick(random, [`${number}lbs`, `${number} pounds`]),
@@ -175,7 +171,7 @@ export function knownItem(
         ];
       }
       case 'word form':
-        return replaced(few, otherForm, (word) => otherForm(word) !== null);
+        return replaced(few, englishForm, (word) => englishForm(word) !== null);
       case 'prefix': {
         const last = few.at(-1)!;
         if (last.length < 5) return null;

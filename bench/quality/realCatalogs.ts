@@ -1,6 +1,5 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { fileURLToPath } from 'node:url';
 import { parse } from 'csv-parse/sync';
 import type { Cells } from '../../core/catalog/readRow.ts';
 
@@ -11,8 +10,7 @@ export interface RealCatalog {
   readonly rows: readonly Cells[];
 }
 
-const modules = fileURLToPath(new URL('../../node_modules', import.meta.url));
-const packageFile = (name: string, path: string): string => readFileSync(join(modules, name, path), 'utf8');
+const packageFile = (name: string, path: string): string => readFileSync(join('node_modules', name, path), 'utf8');
 
 /** JSON items as rows: empty cells for null, an id where they have none. */
 function rowsOf(items: readonly Record<string, unknown>[]): Cells[] {

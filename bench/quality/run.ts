@@ -1,6 +1,5 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
-import { dirname, join } from 'node:path';
-import { fileURLToPath } from 'node:url';
+import { join } from 'node:path';
 import { parseArgs } from 'node:util';
 import { proposeReading } from '../../core/catalog/proposeReading.ts';
 import { bindMapping, readRow } from '../../core/catalog/readRow.ts';
@@ -25,7 +24,7 @@ interface Figures {
 const rowsLookedAt = 5000;
 
 /** The catalog's rows read as the front door reads a file nobody has told it anything about. */
-function read({ rows }: RealCatalog): CatalogRecord[] {
+export function readCatalog({ rows }: RealCatalog): CatalogRecord[] {
   const { mapping } = proposeReading(rows.slice(0, rowsLookedAt), Object.keys(rows[0]!));
   const bound = bindMapping(mapping);
   const families = new Map<string, CatalogRecord[]>();
@@ -81,7 +80,7 @@ export function runQuality(args: readonly string[]): void {
   for (const open of realCatalogs) {
     const catalog = open();
     if (values.catalog && !catalog.name.includes(values.catalog)) continue;
-    const shelf = shelfOf(read(catalog));
+    const shelf = shelfOf(readCatalog(catalog));
     const finders = [
       cleverShelf(shelf),
       ...(values.only ? [] : [...miniSearch(shelf), flexSearch(shelf), fts5(shelf)]),
@@ -130,7 +129,7 @@ export function runQuality(args: readonly string[]): void {
       tolerance.push({ catalog: catalog.name, clean, worse });
     }
   }
-  const folder = join(dirname(fileURLToPath(import.meta.url)), '..', 'results');
+  const folder = join('bench', 'results');
   mkdirSync(folder, { recursive: true });
   if (!values.catalog && !values.only)
     writeFileSync(

@@ -1,4 +1,6 @@
-import { type BoundFilter, type ChosenFilters, testFilters } from '../facets/filters.ts';
+import { type BoundFilter, bindFilter } from '../facets/boundFilter.ts';
+import type { ChosenFilters } from '../facets/chosenFilters.ts';
+import { testFilters } from '../facets/filters.ts';
 import type { Engine, PreparedSetup } from '../prepareSetup.ts';
 import { findMatches } from '../query/findMatches.ts';
 import { findExactSku } from '../query/understand.ts';
@@ -21,20 +23,16 @@ export interface ListRequest {
 
 /** Filters over any attribute of the catalog, whether or not the shop has one for it. */
 function filtersFor({ snapshot }: Engine, chosen: ChosenFilters): BoundFilter[] {
-  return Object.keys(chosen).map((attribute): BoundFilter => {
-    const numbers = snapshot.numbers.get(attribute) ?? null;
-    return {
-      key: attribute,
+  return Object.keys(chosen).map((attribute) =>
+    bindFilter(snapshot, attribute, {
       attribute,
       label: attribute,
-      kind: numbers ? 'range' : 'ticks',
+      kind: snapshot.numbers.has(attribute) ? 'range' : 'ticks',
       order: 0,
       counts: false,
       valueOrder: 'count',
-      values: numbers ? null : (snapshot.values.get(attribute) ?? null),
-      numbers,
-    };
-  });
+    }),
+  );
 }
 
 function wantedRecords(engine: Engine, prepared: PreparedSetup, query: string): Uint32Array {

@@ -4,7 +4,8 @@ import { seededRandom } from '../random.ts';
 import { search } from '../search.ts';
 import { initialSetup } from '../setup/initialSetup.ts';
 import { randomCatalog, randomQuery, snapshotOf } from '../testing/randomCatalog.ts';
-import { mostValuesShown, readRange } from './filters.ts';
+import { readRange } from './chosenFilters.ts';
+import { mostValuesShown } from './filters.ts';
 
 const records = randomCatalog(seededRandom(21), 80);
 const snapshot = snapshotOf(records);
@@ -64,6 +65,7 @@ test('a single choice takes the first value only; a chosen value with no product
   expect(none.total).toBe(0);
   expect(none.filters.find(({ key }) => key === 'colour')?.values).toContainEqual({
     value: 'Mauve',
+    label: 'Mauve',
     count: 0,
     chosen: true,
   });

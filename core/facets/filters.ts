@@ -1,59 +1,24 @@
 import type { FilterAnswer, FilterValue } from '../answer.ts';
-import type { ValueColumn } from '../index/columns.ts';
-import type { NumberColumn } from '../index/numberColumns.ts';
-import type { Snapshot } from '../index/snapshot.ts';
-import { selectFirst } from '../ranking/select.ts';
-import type { FilterSetting, Setup } from '../setup/schema.ts';
+import { levelMark, levelsOf } from '../catalog/levels.ts';
+import type { Selection } from '../index/familyCounts.ts';
+import { kthLargest, mostRanked, selectFirst } from '../ranking/select.ts';
+import { usualFilter } from '../setup/filterTerms.ts';
+import type { Language } from '../text/languages.ts';
+import type { BoundFilter } from './boundFilter.ts';
+import type { Choices, NotShown } from './choices.ts';
+import { type ChosenFilters, readRange } from './chosenFilters.ts';
+import { sameValue } from './valueGroups.ts';
 
-/** Filters in force at once; the failing mask has one bit for each. */
-export const mostFilters = 30;
 /** Values of one filter an answer lists; the rest are counted in `more`. */
 export const mostValuesShown = 100;
-
-export interface BoundFilter extends FilterSetting {
-  readonly key: string;
-  readonly values: ValueColumn | null;
-  readonly numbers: NumberColumn | null;
-}
-
-/** The setup's filters in order, bound to the catalog; one whose attribute is gone is left out. */
-export function bindFilters(snapshot: Snapshot, setup: Setup): BoundFilter[] {
-  return Object.entries(setup.filters)
-    .map(([key, setting]): BoundFilter => {
-      const ranged = setting.kind === 'range';
-      return {
-        ...setting,
-        key,
-        values: ranged ? null : (snapshot.values.get(setting.attribute) ?? null),
-        numbers: ranged ? (snapshot.numbers.get(setting.attribute) ?? null) : null,
-      };
-    })
-    .filter(({ values, numbers }) => values !== null || numbers !== null)
-    .sort((a, b) => a.order - b.order || (a.key < b.key ? -1 : 1))
-    .slice(0, mostFilters);
-}
-
-/** A chosen range, both ends included; an open end is infinite. */
-export interface Range {
-  readonly from: number;
-  readonly to: number;
-}
-
-/** Reads `5..20`, `5..` or `..20`; null where the text is no range. */
-export function readRange(text: string): Range | null {
-  const found = /^(-?\d{1,12}(?:\.\d{1,4})?)?\.\.(-?\d{1,12}(?:\.\d{1,4})?)?$/.exec(text);
-  if (!found || (found[1] === undefined && found[2] === undefined)) return null;
-  return {
-    from: found[1] === undefined ? Number.NEGATIVE_INFINITY : Number(found[1]),
-    to: found[2] === undefined ? Number.POSITIVE_INFINITY : Number(found[2]),
-  };
-}
-
-/** What the shopper chose, by filter key: value texts, or one range text. */
-export type ChosenFilters = Readonly<Record<string, readonly string[]>>;
+/** Bars of a histogram. */
+export const bars = 24;
 
 /** A test of one record against one filter's choice. */
 type Passes = (record: number) => boolean;
+
+const isAllOf = ({ kind, match }: BoundFilter): boolean =>
+  match === 'all' && kind !== 'bands' && kind !== 'single' && kind !== 'rating' && kind !== 'yesNo';
 
 function passes(filter: BoundFilter, chosen: readonly string[]): Passes | null {
   if (filter.numbers) {
@@ -61,25 +26,31 @@ function passes(filter: BoundFilter, chosen: readonly string[]): Passes | null {
     const range = readRange(chosen[0]!);
     return range && ((record) => numbers.ofRecord(record) >= range.from && numbers.ofRecord(record) <= range.to);
   }
-  const values = filter.values!;
-  const wanted = new Uint8Array(values.size);
-  for (const text of filter.kind === 'single' ? chosen.slice(0, 1) : chosen) {
-    const value = values.find(text);
-    if (value >= 0) wanted[value] = 1;
-  }
-  return (record) => values.hasAny(record, wanted);
+  const { values } = filter;
+  if (!values) return null;
+  const oneOf = (texts: readonly string[]): Passes => {
+    const wanted = new Uint8Array(values.size);
+    for (const text of texts) {
+      const value = values.find(text);
+      if (value >= 0) wanted[value] = 1;
+    }
+    return (record) => values.hasAny(record, wanted);
+  };
+  if (!isAllOf(filter)) return oneOf(chosen);
+  const each = chosen.map((text) => oneOf([text]));
+  return (record) => each.every((test) => test(record));
 }
 
 export interface Filtered {
   /** By record, a bit for each filter (by place) whose choice it fails; null where nothing is chosen. */
   readonly failing: Uint32Array | null;
-  /** Chosen keys that name no filter, or hold no range where one is wanted. */
+  /** Chosen keys that hold no range where one is wanted. */
   readonly ignored: readonly string[];
 }
 
 /**
- * Tests records against every choice. `scratch` has one item a record of the catalog and is overwritten at the
- * records given only. Cost: records × chosen filters.
+ * Tests records against every choice; bits go by a filter's place among all `filters`. `scratch` has one item a record
+ * of the catalog and is overwritten at the records given only. Cost: records × chosen filters.
  */
 export function testFilters(
   filters: readonly BoundFilter[],
@@ -89,12 +60,12 @@ export function testFilters(
 ): Filtered {
   const ignored: string[] = [];
   const tests: { bit: number; test: Passes }[] = [];
-  for (const [key, texts] of Object.entries(chosen)) {
+  for (const [place, filter] of filters.entries()) {
+    const texts = chosen[filter.key] ?? [];
     if (texts.length === 0) continue;
-    const place = filters.findIndex((filter) => filter.key === key);
-    const test = place < 0 ? null : passes(filters[place]!, texts);
+    const test = passes(filter, texts);
     if (test) tests.push({ bit: 1 << place, test });
-    else ignored.push(key);
+    else ignored.push(filter.key);
   }
   if (tests.length === 0) return { failing: null, ignored };
   for (let at = 0; at < records.length; at++) {
@@ -106,47 +77,190 @@ export function testFilters(
   return { failing: scratch, ignored };
 }
 
-/**
- * One filter beside the results: its values with what choosing each would show. `representatives` are the records that
- * stand for the families shown: they tell the counts of a filter that has no choice of its own.
- */
-export function countFilter(
-  filter: BoundFilter,
-  bit: number,
-  records: Uint32Array,
-  failing: Uint32Array | null,
-  chosen: readonly string[],
-  representatives: Uint32Array | null = null,
-): FilterAnswer {
-  const base = { key: filter.key, label: filter.label, kind: filter.kind, counts: filter.counts };
-  if (records.length === 0 && chosen.length === 0) return { ...base, values: [], more: 0 };
-  if (filter.numbers) {
-    const range = filter.numbers.range(records, failing, bit);
-    const text = chosen[0] !== undefined && readRange(chosen[0]) ? chosen[0] : null;
-    return { ...base, values: [], more: 0, ...(range ? { range: { ...range, chosen: text } } : {}) };
-  }
+/** What of a search bears on how its filters are told. */
+export interface Telling {
+  readonly selection: Selection;
+  /** The records that stand for the families shown: they tell the counts of a filter that has no choice of its own. */
+  readonly representatives: Uint32Array;
+  readonly language?: Language | undefined;
+  /** Only the values of this filter whose name has this text: a shopper looks through a long list. */
+  readonly like?: { readonly key: string; readonly text: string } | undefined;
+}
+
+/** A filter as shoppers are told of it, without what can be chosen. */
+function told(filter: BoundFilter, language: Language | undefined): Omit<FilterAnswer, 'values' | 'more'> {
+  const { key, kind, counts, help, match, anyEntry, selectAll, closed, showFirst, search } = filter;
+  const names = language === undefined ? undefined : filter.names?.[language];
+  const said = names?.help ?? help;
+  return {
+    key,
+    label: names?.label ?? filter.label,
+    kind,
+    counts,
+    ...(said && { help: said }),
+    ...(isAllOf({ ...filter, kind, match }) && { allOf: true }),
+    ...(anyEntry && { anyEntry }),
+    ...(selectAll && { selectAll }),
+    ...(closed && { closed }),
+    showFirst: showFirst ?? usualFilter.showFirst,
+    ...(search !== undefined && { search }),
+    isMoney: filter.attribute === 'price' || filter.attribute === 'former_price',
+  };
+}
+
+function countRange(filter: BoundFilter, bit: number, chosen: readonly string[], { selection }: Telling) {
+  const numbers = filter.numbers!;
+  const range = numbers.range(selection.records, selection.failing, bit);
+  if (!range) return {};
+  const text = chosen[0] !== undefined && readRange(chosen[0]) ? chosen[0] : null;
+  const histogram = filter.kind === 'slider' ? [...numbers.histogram(selection, bit, range, bars)] : undefined;
+  return { range: { ...range, chosen: text, ...(histogram && { histogram }) } };
+}
+
+/** The path's levels as value numbers: what puts each level right below the one above it. */
+function compareInTree(filter: BoundFilter, siblings: (a: number, b: number) => number) {
   const column = filter.values!;
-  const { counts, standing } = column.countFamilies(
-    records,
-    failing,
-    bit,
-    chosen.length === 0 ? representatives : null,
-  );
-  const taken = new Set(filter.kind === 'single' ? chosen.slice(0, 1) : chosen);
-  const values: FilterValue[] = [];
-  const standingValues = standing.length;
-  const isStanding = (value: number): boolean => value >= 0 && standing.includes(value);
-  const byCount = (a: number, b: number) => counts[b]! - counts[a]! || a - b;
-  for (const value of selectFirst(standing, mostValuesShown, byCount)) {
+  const chains = new Map<number, number[]>();
+  const chainOf = (value: number): number[] => {
+    const known = chains.get(value) ?? levelsOf(column.name(value)).map((level) => column.find(level));
+    chains.set(value, known);
+    return known;
+  };
+  return (a: number, b: number): number => {
+    const [first, other] = [chainOf(a), chainOf(b)];
+    const shared = Math.min(first.length, other.length);
+    for (let at = 0; at < shared; at++) if (first[at] !== other[at]) return siblings(first[at]!, other[at]!);
+    return first.length - other.length;
+  };
+}
+
+/** One value as it is told. */
+function valueAs(filter: BoundFilter, text: string, count: number, chosen: boolean, language?: Language): FilterValue {
+  const band = filter.bands.get(text);
+  const level = filter.kind === 'tree' ? text.split(levelMark) : null;
+  const names = language === undefined ? undefined : filter.names?.[language]?.values;
+  const named = names && Object.hasOwn(names, text) ? names[text] : undefined;
+  const ownColour = filter.colours && Object.hasOwn(filter.colours, text) ? filter.colours[text] : undefined;
+  const group = filter.grouping?.groups.find(({ label }) => label === text);
+  const colour = group?.colour ?? ownColour;
+  return {
+    value: text,
+    label: named ?? level?.at(-1) ?? text,
+    count,
+    chosen,
+    ...(level && { depth: level.length - 1 }),
+    ...(band && (band.days === null ? { from: band.from, to: band.to } : { days: band.days })),
+    ...(colour && { colour }),
+    ...(group?.picture && { picture: group.picture }),
+  };
+}
+
+/** Of many values those that so many of the most counted are among: found by their counts alone, far sooner than in order. */
+function withMost(values: Uint32Array, counts: Uint32Array, wanted: number): Uint32Array {
+  if (values.length <= wanted) return values;
+  const ranked = new Int32Array(values.length);
+  for (let at = 0; at < values.length; at++) ranked[at] = Math.min(counts[values[at]!]!, mostRanked);
+  const threshold = kthLargest(ranked, wanted);
+  const most = new Uint32Array(values.length);
+  let found = 0;
+  for (let at = 0; at < values.length; at++) if (ranked[at]! >= threshold) most[found++] = values[at]!;
+  return most.subarray(0, found);
+}
+
+/** One filter beside the results: its values with what choosing each would show. */
+function countFilter(filter: BoundFilter, bit: number, chosen: readonly string[], telling: Telling): FilterAnswer {
+  const { selection, representatives, language } = telling;
+  const base = told(filter, language);
+  if (selection.records.length === 0 && chosen.length === 0) return { ...base, values: [], more: 0 };
+  if (filter.numbers) return { ...base, values: [], more: 0, ...countRange(filter, bit, chosen, telling) };
+  const column = filter.values!;
+  const taken = new Set(chosen);
+  // What has all of several values is counted among what has those chosen already.
+  const ownBit = isAllOf(filter) ? 0 : bit;
+  const { counts, standing } = column.countFamilies(selection, ownBit, taken.size === 0 ? representatives : null);
+  const hidden = new Set(filter.hiddenValues);
+  const least = filter.minimum ?? usualFilter.minimum;
+  const like = telling.like?.key === filter.key ? sameValue(telling.like.text) : '';
+  const isListed = (value: number): boolean => {
     const text = column.name(value);
-    values.push({ value: text, count: counts[value]!, chosen: taken.has(text) });
-    taken.delete(text);
-  }
+    return (
+      !hidden.has(text) && (like === '' || sameValue(valueAs(filter, text, 0, false, language).label).includes(like))
+    );
+  };
+  // Most filters list all that stands: it is then taken as it is, without a look at each value.
+  const isPlain = hidden.size === 0 && like === '' && least <= 1;
+  const numberOf = new Map<number, number>();
+  const listed = isPlain ? standing.slice() : standing.filter((value) => counts[value]! >= least && isListed(value));
+  const firstPlaces = new Map(filter.first?.map((text, at) => [column.find(text), at]));
+  const places = filter.places();
+  const hasFirst = firstPlaces.size > 0;
+  const firstOf = (value: number): number => (hasFirst ? (firstPlaces.get(value) ?? firstPlaces.size) : 0);
+  // Of values with as many products those that stand first are listed, where not all can be.
+  const byPlace = (a: number, b: number): number => (places ? places[a]! - places[b]! : a - b);
+  const byCount = (a: number, b: number): number => firstOf(a) - firstOf(b) || counts[b]! - counts[a]! || byPlace(a, b);
+  const mayBeShown = hasFirst ? listed : withMost(listed, counts, mostValuesShown);
+  const shown = [...selectFirst(mayBeShown, mostValuesShown, byCount)];
+  for (const value of shown) numberOf.set(value, counts[value]!);
+  const more = Math.max(0, listed.length - mostValuesShown);
   for (const text of taken) {
     const value = column.find(text);
-    values.push({ value: text, count: isStanding(value) ? counts[value]! : 0, chosen: true });
+    if (value < 0 || numberOf.has(value)) continue;
+    numberOf.set(value, standing.includes(value) ? counts[value]! : 0);
+    shown.push(value);
   }
-  const byName = (a: FilterValue, b: FilterValue) => (a.value < b.value ? -1 : a.value > b.value ? 1 : 0);
-  values.sort(filter.valueOrder === 'name' ? byName : (a, b) => b.count - a.count || byName(a, b));
-  return { ...base, values, more: Math.max(0, standingValues - mostValuesShown) };
+  if (filter.greyEmpty && selection.failing !== null && shown.length < mostValuesShown)
+    // Counted anew, over what is found before any choice, so the counts from above are kept first.
+    for (const value of column.countFamilies({ ...selection, failing: null }, 0).standing) {
+      if (shown.length >= mostValuesShown) break;
+      if (numberOf.has(value) || !isListed(value)) continue;
+      numberOf.set(value, 0);
+      shown.push(value);
+    }
+  const inOrder = (a: number, b: number): number =>
+    firstOf(a) - firstOf(b) ||
+    (places ? places[a]! - places[b]! : filter.bands.size > 0 ? a - b : numberOf.get(b)! - numberOf.get(a)! || a - b);
+  shown.sort(filter.kind === 'tree' ? compareInTree(filter, inOrder) : inOrder);
+  const values = shown.map((value) => {
+    const text = column.name(value);
+    return valueAs(filter, text, numberOf.get(value)!, taken.has(text), language);
+  });
+  // A chosen value the catalog does not have at all is told, so that it can be taken off.
+  for (const text of taken) if (column.find(text) < 0) values.push(valueAs(filter, text, 0, true, language));
+  return { ...base, values, more };
+}
+
+/** Whether a filter in which nothing is chosen cannot divide what is shown. */
+function cannotDivide({ values, range, more }: FilterAnswer, shown: number): boolean {
+  if (range) return range.least === range.most;
+  const standing = values.filter(({ count }) => count > 0);
+  return more === 0 && standing.length <= 1 && (standing[0]?.count ?? shown) === shown;
+}
+
+/** All filters beside some results, and why others of the setup are not there. `filters` is what bits go by. */
+export function tellFilters(
+  filters: readonly BoundFilter[],
+  { active, chosen, beforehand, notShown }: Choices,
+  telling: Telling,
+): { readonly filters: FilterAnswer[]; readonly notShown: { readonly key: string; readonly why: NotShown }[] } {
+  const hidden: { key: string; why: NotShown }[] = [...notShown];
+  const shown = active.flatMap((filter): FilterAnswer[] => {
+    const own = chosen[filter.key] ?? [];
+    if (telling.selection.records.length === 0 && own.length === 0 && telling.like?.key !== filter.key) {
+      hidden.push({ key: filter.key, why: 'empty' });
+      return [];
+    }
+    const usual = beforehand[filter.key] ?? [];
+    const answer = {
+      ...countFilter(filter, 1 << filters.indexOf(filter), own, telling),
+      ...(usual.length > 0 && { beforehand: [...usual] }),
+    };
+    if (own.length > 0) return [answer];
+    if (answer.range === undefined && answer.values.length === 0 && telling.like?.key !== filter.key)
+      hidden.push({ key: filter.key, why: 'empty' });
+    else if (filter.hideUndividing && cannotDivide(answer, telling.representatives.length))
+      hidden.push({ key: filter.key, why: 'undividing' });
+    else return [answer];
+    return [];
+  });
+  return { filters: shown, notShown: hidden };
 }

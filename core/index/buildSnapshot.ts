@@ -2,17 +2,20 @@ import { numberOf } from '../catalog/numberOf.ts';
 import { type AttributeProfile, hasValueColumn, isIndexedAsText, isNumeric } from '../catalog/profileAttributes.ts';
 import { type CatalogRecord, textsOf } from '../catalog/record.ts';
 import type { Language } from '../text/languages.ts';
+import { PlainText } from '../text/plainText.ts';
 import { normalizeCode } from '../text/tokenize.ts';
 import { stem } from '../text/wordForms.ts';
 import { gatherColumn, packColumns } from './columns.ts';
 import { packDeletions } from './deletionIndex.ts';
+import { GatheredTexts } from './gatheredTexts.ts';
 import { GrowingArray } from './growingArray.ts';
 import { packNumbers } from './numberColumns.ts';
-import { lastPosition, mostRecords, packPostings, placeOf, valueGap } from './postings.ts';
+import { mostRecords, packPostings, placeOf, valueGap } from './postings.ts';
 import { indexedTexts, wordsIn } from './readTexts.ts';
 import { packSections, type SectionArray } from './sections.ts';
 import { standOf } from './spot.ts';
 import { packStrings } from './stringTable.ts';
+import { TermTable } from './termTable.ts';
 
 /** What the snapshot's header says of itself. */
 export interface SnapshotMeta {
@@ -23,16 +26,10 @@ export interface SnapshotMeta {
   readonly language?: Language;
 }
 
-/** A text as term numbers, and its quantities with their positions. */
-interface ReadText {
-  readonly terms: readonly number[];
-  readonly quantities: readonly { readonly term: number; readonly at: number }[];
-}
-
 /** Tokenised texts kept for reuse of an attribute whose values are short and come again and again. */
 const rememberedTexts = 20_000;
 const shortWords = 8;
-const noText: ReadText = { terms: [], quantities: [] };
+const noText = -1;
 
 const sum = (counts: readonly number[]): Uint32Array => {
   const start = new Uint32Array(counts.length + 1);
@@ -79,75 +76,70 @@ export interface SnapshotBuilder {
 
 /**
  * Builds a snapshot record by record. Every text attribute is indexed, searchable or not, so that the choice stays a
- * matter of the query. Cost: linear in the words; memory while building about 11 bytes an occurrence besides the result.
+ * matter of the query. Cost: linear in the words; memory while building about 8 bytes a word of
+ * every different text, and while the postings are laid 8 more for each word of every record, besides the result.
  */
 export function snapshotBuilder(attributes: readonly AttributeProfile[], language: Language = 'en'): SnapshotBuilder {
   if (attributes.length > 255) throw new Error('The index numbers attributes in one byte: 255 at most.');
-  const termNumbers = new Map<string, number>();
+  const table = new TermTable();
+  const plain = new PlainText();
   /** By term in order of coming, 1 where it stands in more than codes: only such words have forms and corrections. */
   const inPlainText: number[] = [];
-  const term = new GrowingArray();
-  const inPlace = new GrowingArray();
-  const atPosition = new GrowingArray();
+  const gathered = new GatheredTexts();
   const recordFamily = new GrowingArray();
   const familyIds: string[] = [];
   const familyNumbers = new Map<string, number>();
   const skuTexts: string[] = [];
   const skuRecords = new GrowingArray();
   const remembered = attributes.map(({ averageWords, values, key }) =>
-    averageWords <= shortWords && values <= rememberedTexts && key !== 'title' ? new Map<string, ReadText>() : null,
+    averageWords <= shortWords && values <= rememberedTexts && key !== 'title' ? new Map<string, number>() : null,
   );
   /** The last text of each attribute: a family's texts come again with every variant. */
-  const lastTexts = attributes.map(() => '');
+  const lastTexts = attributes.map((): string | null => null);
   const lastRead = attributes.map(() => noText);
   const valueColumns = attributes.map((profile) => (hasValueColumn(profile) ? gatherColumn(profile.key) : null));
   const amounts = attributes.map((profile) => (isNumeric(profile) ? ([] as number[]) : null));
   let records = 0;
 
-  const numberOfTerm = (token: string, correctable: boolean): number => {
-    let number = termNumbers.get(token);
-    if (number === undefined) {
-      number = termNumbers.size;
-      termNumbers.set(token, number);
-      inPlainText.push(0);
-    }
+  const note = (number: number, correctable: boolean): number => {
+    if (number === inPlainText.length) inPlainText.push(0);
     if (correctable) inPlainText[number] = 1;
     return number;
   };
-  const termsOf = (attribute: number, text: string): ReadText => {
+  /** Reads a text that has not come before; answers the number it has from now on. */
+  const readText = (profile: AttributeProfile, text: string): number => {
+    const isCode = profile.kind === 'code';
+    if (!isCode && plain.read(text)) {
+      const { units, start, words } = plain;
+      for (let at = 0; at < words; at++)
+        gathered.take(note(table.numberOf(units, start[at]!, start[at + 1]!), true), at, standOf(words, at));
+      return gathered.end(words);
+    }
+    const { tokens, quantities } = wordsIn(profile, text);
+    const words = tokens.length;
+    const take = (token: string, at: number, correctable: boolean): void =>
+      gathered.take(note(table.numberOfText(token), correctable), at, standOf(words, at));
+    for (let at = 0; at < words; at++) take(tokens[at]!, at, !isCode);
+    // A quantity stands where its number does, besides the words it is written in.
+    for (const { token, at } of quantities) take(token, at, true);
+    return gathered.end(words);
+  };
+  const numberOfText = (attribute: number, text: string): number => {
     if (lastTexts[attribute] === text) return lastRead[attribute]!;
     const known = remembered[attribute]?.get(text);
-    if (known) return known;
-    const isCode = attributes[attribute]!.kind === 'code';
-    const { tokens, quantities } = wordsIn(attributes[attribute]!, text);
-    const terms: number[] = [];
-    for (let at = 0; at < tokens.length; at++) terms.push(numberOfTerm(tokens[at]!, !isCode));
-    const read: ReadText = {
-      terms,
-      quantities:
-        quantities.length === 0
-          ? noText.quantities
-          : quantities.map(({ token, at }) => ({ term: numberOfTerm(token, true), at })),
-    };
-    remembered[attribute]?.set(text, read);
+    const read = known ?? readText(attributes[attribute]!, text);
+    if (known === undefined) remembered[attribute]?.set(text, read);
     lastTexts[attribute] = text;
     lastRead[attribute] = read;
     return read;
   };
-  const occur = (number: number, place: number, position: number, stand: number): void => {
-    term.push(number);
-    inPlace.push(place);
-    atPosition.push(Math.min(position, lastPosition) | (stand << 16));
-  };
   const addTexts = (attribute: number, texts: readonly string[]): void => {
     const place = placeOf(records, attribute);
-    let position = 0;
+    let base = 0;
     for (const text of texts) {
-      const { terms, quantities } = termsOf(attribute, text);
-      for (let at = 0; at < terms.length; at++) occur(terms[at]!, place, position + at, standOf(terms.length, at));
-      // A quantity stands where its number does, besides the words it is written in.
-      for (const { term: number, at } of quantities) occur(number, place, position + at, standOf(terms.length, at));
-      position += terms.length + valueGap;
+      const read = numberOfText(attribute, text);
+      gathered.use(read, place, base);
+      base += gathered.wordsOf(read) + valueGap;
     }
   };
   const familyOf = (id: string): number => {
@@ -175,8 +167,9 @@ export function snapshotBuilder(attributes: readonly AttributeProfile[], languag
       if (++records > mostRecords) throw new Error(`An index holds at most ${mostRecords} records.`);
     },
     finish() {
-      const terms = [...termNumbers.keys()].sort();
-      const order = Uint32Array.from(terms, (text) => termNumbers.get(text)!);
+      // Without a comparison of its own, sorting texts compares UTF-16 units, as the string table wants.
+      const terms = table.texts.slice().sort();
+      const order = Uint32Array.from(terms, (text) => table.numberOfText(text));
       const eligible = Uint8Array.from(order, (number) => inPlainText[number]!);
       const families = familyIds.length;
       const ofRecord = recordFamily.view().slice();
@@ -187,7 +180,7 @@ export function snapshotBuilder(attributes: readonly AttributeProfile[], languag
         ...packStrings('terms', terms),
         ...packStems(terms, eligible, language),
         ...packDeletions(terms, eligible),
-        ...packPostings({ term: term.view(), place: inPlace.view(), position: atPosition.view() }, order),
+        ...packPostings(gathered.view(), order),
         'record.family': ofRecord,
         'family.start': familyStart,
         ...packLookup(

@@ -1,4 +1,5 @@
 import { type AttributeProfile, hasValueColumn } from '../catalog/profileAttributes.ts';
+import { type CountedColumn, type FamilyCounts, openFamilyCounts, type Selection } from './familyCounts.ts';
 import { GrowingArray } from './growingArray.ts';
 import type { SectionArray, Sections } from './sections.ts';
 import { openStrings, packStrings, type StringTable } from './stringTable.ts';
@@ -17,13 +18,6 @@ import { openStrings, packStrings, type StringTable } from './stringTable.ts';
  * the attributes with values. One array for all attributes and one loop over it, since a loop that meets arrays of
  * several widths, or closures of several columns, was measured to take two and a half times as long.
  */
-export interface FamilyCounts {
-  /** By value number; says something only of the values that stand. */
-  readonly counts: Uint32Array;
-  /** The numbers of the values some family has, ascending. */
-  readonly standing: Uint32Array;
-}
-
 export interface ValueColumn {
   /** How many different values there are. */
   readonly size: number;
@@ -33,20 +27,16 @@ export interface ValueColumn {
   find(text: string): number;
   /** Number of the record's first value, or -1 where it has none. Values are numbered in order of their texts. */
   first(record: number): number;
+  /** Calls `use` with the number of each value the record has. */
+  each(record: number, use: (value: number) => void): void;
   /** Whether the record has one of the values, given as one byte a value number. */
   hasAny(record: number, wanted: Uint8Array): boolean;
   /**
-   * Counts families by value over records that stand in ascending order, so that a family's variants are neighbours.
-   * A record counts where `failing[record]` has no bit set outside `ownBit`. The answer is valid until the next call
-   * for any column. `representatives`, where given, are one record that counts of each family that
+   * Counts families by value over the selected records that have no failing bit outside `ownBit`. The answer is valid
+   * until the next call for any column. `representatives`, where given, are one record that counts of each family that
    * has one: enough where no family's variants differ in the attribute.
    */
-  countFamilies(
-    records: Uint32Array,
-    failing: Uint32Array | null,
-    ownBit: number,
-    representatives?: Uint32Array | null,
-  ): FamilyCounts;
+  countFamilies(selection: Selection, ownBit?: number, representatives?: Uint32Array | null): FamilyCounts;
 }
 
 /** Gathers one attribute's values in record order. */
@@ -56,6 +46,8 @@ class GatheredColumn {
   readonly ids = new GrowingArray();
   readonly numbers = new Map<string, number>();
   isList = false;
+  private lastText: string | null = null;
+  private lastNumber = 0;
 
   constructor(key: string) {
     this.key = key;
@@ -64,15 +56,21 @@ class GatheredColumn {
 
   add(texts: readonly string[]): void {
     if (texts.length > 1) this.isList = true;
-    for (const text of texts) {
-      let number = this.numbers.get(text);
-      if (number === undefined) {
-        number = this.numbers.size;
-        this.numbers.set(text, number);
-      }
-      this.ids.push(number);
-    }
+    for (const text of texts) this.ids.push(this.numberOf(text));
     this.start.push(this.ids.length);
+  }
+
+  private numberOf(text: string): number {
+    // The variants of a family come one after another and mostly say the same.
+    if (text === this.lastText) return this.lastNumber;
+    let number = this.numbers.get(text);
+    if (number === undefined) {
+      number = this.numbers.size;
+      this.numbers.set(text, number);
+    }
+    this.lastText = text;
+    this.lastNumber = number;
+    return number;
   }
 }
 
@@ -135,9 +133,11 @@ export function layColumns(columns: readonly ColumnValues[], records: number): R
 
 /** The dictionary's texts, each made once when first asked for, and their numbers. */
 function openNames(names: StringTable): Pick<ValueColumn, 'size' | 'name' | 'find'> {
-  const texts: string[] = [];
+  let texts: (string | undefined)[] | null = null;
   let numbers: Map<string, number> | null = null;
   const name = (value: number): string => {
+    // As long as it will be from the start: filled here and there, an array would turn into a slow map.
+    texts ??= new Array<string | undefined>(names.length);
     texts[value] ??= names.get(value);
     return texts[value];
   };
@@ -167,116 +167,8 @@ export function openValueColumns(
   const isList = sections.u8('columns.isList');
   const withValues = attributes.filter(hasValueColumn);
   const names = withValues.map(({ key }) => openStrings(sections, `values.${key}`));
-  // Room for the sets of few values, which are added up over all of their bits.
-  const largest = Math.max(8, ...names.map(({ length }) => length)) + 1;
-  // Scratch by value number: the family counted last, and the counts. Cleared as far as a column needs.
-  const lastFamily = new Uint32Array(largest);
-  const counts = new Uint32Array(largest);
-
-  function countCells(from: number, records: Uint32Array, failing: Uint32Array | null, ownBit: number): void {
-    const length = records.length;
-    for (let at = 0; at < length; at++) {
-      const record = records[at]!;
-      if (failing !== null && (failing[record]! & ~ownBit) !== 0) continue;
-      const value = cells[from + record]!;
-      const family = recordFamily[record]!;
-      if (lastFamily[value] === family) continue;
-      lastFamily[value] = family;
-      counts[value]!++;
-    }
-  }
-  /** Values an attribute may have for its families to be counted by the sets of values they have. */
-  const fewValues = 8;
-  const sets = new Uint32Array(2 ** (fewValues + 1));
-  /** The same where there are few values: a family's are bits of one number, and families are counted by that number. */
-  function countFew(from: number, records: Uint32Array, failing: Uint32Array | null, ownBit: number): void {
-    sets.fill(0);
-    const length = records.length;
-    let family = -1;
-    let found = 0;
-    for (let at = 0; at < length; at++) {
-      const record = records[at]!;
-      if (failing !== null && (failing[record]! & ~ownBit) !== 0) continue;
-      const owner = recordFamily[record]!;
-      if (owner !== family) {
-        sets[found]!++;
-        found = 0;
-        family = owner;
-      }
-      found |= 1 << cells[from + record]!;
-    }
-    sets[found]!++;
-    for (let set = 1; set < sets.length; set++)
-      for (let value = 0; value <= fewValues; value++) if ((set >> value) & 1) counts[value]! += sets[set]!;
-  }
-  /** The same where a family's variants never differ: one record of each is enough. */
-  function countRepresentatives(from: number, representatives: Uint32Array): void {
-    const length = representatives.length;
-    for (let at = 0; at < length; at++) counts[cells[from + representatives[at]!]!]!++;
-  }
-  function countLists(from: number, records: Uint32Array, failing: Uint32Array | null, ownBit: number): void {
-    const length = records.length;
-    for (let place = 0; place < length; place++) {
-      const record = records[place]!;
-      if (failing !== null && (failing[record]! & ~ownBit) !== 0) continue;
-      const family = recordFamily[record]!;
-      const end = listStart[from + record + 1]!;
-      for (let at = listStart[from + record]!; at < end; at++) {
-        const value = listIds[at]! + 1;
-        if (lastFamily[value] === family) continue;
-        lastFamily[value] = family;
-        counts[value]!++;
-      }
-    }
-  }
-
-  /** Fewer records than one in so many values: those values are looked at, not all. */
-  const sparse = 4;
-  const standing = new Uint32Array(largest);
-  /** Calls `take` with each record's value numbers plus one, and the record's family, for the records that count. */
-  function eachValue(
-    from: number,
-    many: boolean,
-    records: Uint32Array,
-    failing: Uint32Array | null,
-    ownBit: number,
-    take: (value: number, family: number) => void,
-  ): void {
-    for (let place = 0; place < records.length; place++) {
-      const record = records[place]!;
-      if (failing !== null && (failing[record]! & ~ownBit) !== 0) continue;
-      const family = recordFamily[record]!;
-      if (!many) take(cells[from + record]!, family);
-      else
-        for (let at = listStart[from + record]!; at < listStart[from + record + 1]!; at++)
-          take(listIds[at]! + 1, family);
-    }
-  }
-  /** Counts few records: only the values they have are cleared, counted and put in order. */
-  function countSparse(
-    from: number,
-    many: boolean,
-    records: Uint32Array,
-    failing: Uint32Array | null,
-    ownBit: number,
-  ): Uint32Array {
-    let found = 0;
-    eachValue(from, many, records, failing, ownBit, (value) => {
-      counts[value] = 0;
-      lastFamily[value] = 0xffffffff;
-    });
-    eachValue(from, many, records, failing, ownBit, (value, family) => {
-      if (lastFamily[value] === family) return;
-      lastFamily[value] = family;
-      if (counts[value]!++ === 0 && value > 0) standing[found++] = value - 1;
-    });
-    return standing.subarray(0, found).sort();
-  }
-  function allStanding(size: number): Uint32Array {
-    let found = 0;
-    for (let value = 0; value < size; value++) if (counts[value + 1]! > 0) standing[found++] = value;
-    return standing.subarray(0, found);
-  }
+  const largest = Math.max(0, ...names.map(({ length }) => length));
+  const countFamilies = openFamilyCounts({ cells, listStart, listIds, recordFamily, largest });
 
   function cellsAgree(from: number): boolean {
     for (let record = 1; record < recordFamily.length; record++)
@@ -307,6 +199,7 @@ export function openValueColumns(
         isOfFamilies ??= many ? listsAgree(from) : cellsAgree(from);
         return isOfFamilies;
       };
+      const counted: CountedColumn = { from, isList: many, size, ofFamilies };
       const column: ValueColumn = {
         ...openNames(names[index]!),
         first(record) {
@@ -314,28 +207,22 @@ export function openValueColumns(
           const at = listStart[from + record]!;
           return at < listStart[from + record + 1]! ? listIds[at]! : -1;
         },
+        each(record, use) {
+          if (!many) {
+            if (cells[from + record]! > 0) use(cells[from + record]! - 1);
+            return;
+          }
+          const end = listStart[from + record + 1]!;
+          for (let at = listStart[from + record]!; at < end; at++) use(listIds[at]!);
+        },
         hasAny(record, wanted) {
           if (!many) return cells[from + record]! > 0 && wanted[cells[from + record]! - 1] === 1;
           const end = listStart[from + record + 1]!;
           for (let at = listStart[from + record]!; at < end; at++) if (wanted[listIds[at]!] === 1) return true;
           return false;
         },
-        countFamilies(records, failing, ownBit, representatives = null) {
-          const counted = counts.subarray(1, size + 1);
-          if (records.length * sparse < size)
-            return { counts: counted, standing: countSparse(from, many, records, failing, ownBit) };
-          counts.fill(0, 0, size + 1);
-          const few = representatives && ofFamilies() ? representatives : null;
-          if (few && !many) countRepresentatives(from, few);
-          else if (!many && size <= fewValues) countFew(from, records, failing, ownBit);
-          else {
-            lastFamily.fill(0xffffffff, 0, size + 1);
-            if (few) countLists(from, few, null, 0);
-            else if (many) countLists(from, records, failing, ownBit);
-            else countCells(from, records, failing, ownBit);
-          }
-          return { counts: counted, standing: allStanding(size) };
-        },
+        countFamilies: (selection, ownBit = 0, representatives = null) =>
+          countFamilies(counted, selection, ownBit, representatives),
       };
       return [key, column];
     }),

@@ -1,4 +1,4 @@
-import { allowedEdits, editDistance } from '../text/editDistance.ts';
+import { editDistance } from '../text/editDistance.ts';
 import { isNumberLike } from '../text/tokenize.ts';
 import { GrowingArray } from './growingArray.ts';
 import type { SectionArray, Sections } from './sections.ts';
@@ -14,27 +14,30 @@ import type { StringTable } from './stringTable.ts';
  */
 const filedLetters = 7;
 
-function hash(text: string): number {
+const never = -1;
+
+/** Hash of a word's first letters without the letters at two places (`never` for none): FNV-1a over UTF-16 units. */
+function hashWithout(word: string, length: number, first: number, second: number): number {
   let value = 0x811c9dc5;
-  for (let at = 0; at < text.length; at++) value = Math.imul(value ^ text.charCodeAt(at), 0x01000193);
+  for (let at = 0; at < length; at++)
+    if (at !== first && at !== second) value = Math.imul(value ^ word.charCodeAt(at), 0x01000193);
   value ^= value >>> 15;
   return value >>> 0;
 }
 
-/** The word's first letters and all that is left of them after up to `edits` deletions, each once. */
-function deletions(word: string, edits: number): Set<string> {
-  const found = new Set([word.slice(0, filedLetters)]);
-  let level = [...found];
-  for (let edit = 0; edit < edits; edit++) {
-    const next: string[] = [];
-    for (const text of level)
-      for (let at = 0; at < text.length; at++) {
-        const shorter = text.slice(0, at) + text.slice(at + 1);
-        if (found.has(shorter)) continue;
-        found.add(shorter);
-        next.push(shorter);
-      }
-    level = next;
+/**
+ * The hashes of a word's first letters and of all that is left of them after up to `edits` deletions, each once. Texts
+ * that happen to have one hash are filed once: what is found in a bucket is measured anyway.
+ */
+function deletions(word: string, edits: number): number[] {
+  const length = Math.min(word.length, filedLetters);
+  const found = [hashWithout(word, length, never, never)];
+  const take = (hash: number): void => {
+    if (!found.includes(hash)) found.push(hash);
+  };
+  for (let first = 0; edits > 0 && first < length; first++) {
+    take(hashWithout(word, length, first, never));
+    for (let second = first + 1; edits > 1 && second < length; second++) take(hashWithout(word, length, first, second));
   }
   return found;
 }
@@ -52,7 +55,7 @@ export function packDeletions(terms: readonly string[], eligible: Uint8Array): R
     const text = terms[term]!;
     if (!eligible[term] || !isCorrectable(text)) continue;
     for (const left of deletions(text, filedEdits(text.length))) {
-      hashes.push(hash(left));
+      hashes.push(left);
       owners.push(term);
     }
   }
@@ -90,7 +93,7 @@ export function patchDeletions(
   for (const [term, text] of filed) {
     if (!isCorrectable(text)) continue;
     for (const left of deletions(text, filedEdits(text.length))) {
-      const bucket = hash(left) & (buckets - 1);
+      const bucket = left & (buckets - 1);
       const known = added.get(bucket);
       if (known) known.push(term);
       else added.set(bucket, [term]);
@@ -128,8 +131,10 @@ export interface NearTerm {
 }
 
 export interface DeletionIndex {
-  /** The terms within the edits allowed for the word's length, not the word itself; in no particular order. */
-  near(word: string): NearTerm[];
+  /** How many terms may be found as corrections at all. Cost: a pass over what is filed. */
+  words(): number;
+  /** The terms within so many edits, not the word itself; in no particular order. Two are looked for from five letters on. */
+  near(word: string, limit: number): NearTerm[];
 }
 
 export function openDeletions(sections: Sections, terms: StringTable): DeletionIndex {
@@ -137,17 +142,27 @@ export function openDeletions(sections: Sections, terms: StringTable): DeletionI
   const filed = sections.u32('deletions.terms');
   const mask = start.length - 2;
   return {
-    near(word) {
-      const limit = allowedEdits(word.length);
+    words() {
+      const known = new Uint8Array(terms.length);
+      let count = 0;
+      for (let at = 0; at < filed.length; at++)
+        if (known[filed[at]!] === 0) {
+          known[filed[at]!] = 1;
+          count++;
+        }
+      return count;
+    },
+    near(word, limit) {
       if (limit === 0 || !isCorrectable(word)) return [];
       const seen = new Set<number>();
       const found: NearTerm[] = [];
       for (const left of deletions(word, limit)) {
-        const bucket = hash(left) & mask;
+        const bucket = left & mask;
         for (let at = start[bucket]!; at < start[bucket + 1]!; at++) {
           const term = filed[at]!;
           if (seen.has(term)) continue;
           seen.add(term);
+          if (Math.abs(terms.lengthOf(term) - word.length) > limit) continue;
           const edits = editDistance(word, terms.get(term), limit);
           if (edits > 0 && edits <= limit) found.push({ term, edits });
         }

@@ -15,6 +15,10 @@ export class GrowingArray {
     this.items[this.length++] = item;
   }
 
+  get(at: number): number {
+    return this.items[at]!;
+  }
+
   /** The items so far, without a copy; valid until the next push. */
   view(): Uint32Array {
     return this.items.subarray(0, this.length);

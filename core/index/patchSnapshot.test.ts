@@ -92,7 +92,7 @@ describe('a patch', () => {
     const patched = openSnapshot(...snapshot.layers, patchSnapshot(snapshot, change(2, { title: 'Teal ink' }))!)!;
     expect(patched.terms.find('blue')).toBe(-1);
     expect(patched.terms.find('teal')).toBeGreaterThanOrEqual(0);
-    expect(patched.deletions.near('teel').map(({ term }) => patched.terms.get(term))).toEqual(['teal']);
+    expect(patched.deletions.near('teel', 1).map(({ term }) => patched.terms.get(term))).toEqual(['teal']);
     expect(snapshot.terms.find('blue')).toBeGreaterThanOrEqual(0);
   });
 });

@@ -1,3 +1,4 @@
+import { lastPosition, positionOf, type TextUses } from './gatheredTexts.ts';
 import type { SectionArray, Sections } from './sections.ts';
 import { spotOf } from './spot.ts';
 
@@ -8,87 +9,100 @@ import { spotOf } from './spot.ts';
  * `positions` (u16, word positions inside the attribute, ascending); `posting.start` (u32, terms + 1 offsets) and
  * `term.records` (u32, records holding the term in any attribute).
  *
- * A position is cut at 65,535; an attribute's several values stand `valueGap` apart, so that words of two tags are
+ * A position is cut at `lastPosition`; an attribute's several values stand `valueGap` apart, so that words of two tags are
  * never neighbours.
  */
 export const valueGap = 8;
-export const lastPosition = 65_535;
 /** Positions of one word in one attribute looked at for closeness: a word repeated more often is close anyway. */
 export const positionsLookedAt = 12;
-
-/** One occurrence a row, in order of (record, attribute, position); what the builder gathers. */
-export interface Occurrences {
-  /** Terms as they were numbered while gathering. */
-  readonly term: Uint32Array;
-  /** `placeOf(record, attribute)`. */
-  readonly place: Uint32Array;
-  /** The position in the low 16 bits, above it how the word stands in its value (`standOf`). */
-  readonly position: Uint32Array;
-}
 
 /** Record and attribute in one number: attributes are below 256, so records must be below 2^24. */
 export const placeOf = (record: number, attribute: number): number => record * 256 + attribute;
 export const mostRecords = 2 ** 24;
 
-/**
- * Sorts occurrences by term (counting sort, stable) and joins those of one term, record and attribute. `order` holds
- * the gathered number of each term in order of their texts, by which they are numbered from here on. Linear.
- */
-export function packPostings(occurrences: Occurrences, order: Uint32Array): Record<string, SectionArray> {
-  const { term, place, position } = occurrences;
-  const total = term.length;
-  const terms = order.length;
-  const next = new Uint32Array(terms);
-  for (let at = 0; at < total; at++) next[term[at]!]!++;
-  const ends = new Uint32Array(terms + 1);
-  for (let index = 0; index < terms; index++) {
-    const gathered = order[index]!;
-    ends[index + 1] = ends[index]! + next[gathered]!;
-    next[gathered] = ends[index]!;
+/** No place: attributes are numbered to 254. */
+const nowhere = 0xffffffff;
+
+/** Where each term's occurrences begin once they are sorted, by gathered number, and where they end, by final number. */
+function layOut({ terms, start, useTexts }: TextUses, order: Uint32Array): { next: Uint32Array; ends: Uint32Array } {
+  const uses = new Uint32Array(start.length - 1);
+  for (let use = 0; use < useTexts.length; use++) uses[useTexts[use]!]!++;
+  const next = new Uint32Array(order.length);
+  for (let text = 0; text < uses.length; text++)
+    for (let word = start[text]!; word < start[text + 1]!; word++) next[terms[word]!]! += uses[text]!;
+  const ends = new Uint32Array(order.length);
+  let end = 0;
+  for (let index = 0; index < order.length; index++) {
+    const begins = end;
+    end += next[order[index]!]!;
+    ends[index] = end;
+    next[order[index]!] = begins;
   }
-  const places = new Uint32Array(total);
-  const positions = new Uint16Array(total);
-  const stands = new Uint8Array(total);
-  for (let at = 0; at < total; at++) {
-    const slot = next[term[at]!]!++;
-    places[slot] = place[at]!;
-    positions[slot] = position[at]! & lastPosition;
-    stands[slot] = position[at]! >>> 16;
+  return { next, ends };
+}
+
+/**
+ * Lays what was gathered by term: a counting sort over the uses of texts, after which what one term has in one place of
+ * a record is joined into one posting. `order` holds the gathered number of each term in order of their texts, by which
+ * they are numbered from here on. Linear in the words of all records. The answer's arrays are views.
+ *
+ * What is sorted goes to its place as one pair of numbers, and the postings' own arrays are written afterwards, end to
+ * end: thirty thousand terms are as many places to write at, and each array written there costs a look into far memory.
+ */
+export function packPostings(uses: TextUses, order: Uint32Array): Record<string, SectionArray> {
+  const { terms, standings, start, useTexts, usePlaces, useBases } = uses;
+  const { next, ends } = layOut(uses, order);
+  const total = ends.at(-1) ?? 0;
+  /** In order: the place, then how the word stands there. */
+  const sorted = new Uint32Array(total * 2);
+  for (let use = 0; use < useTexts.length; use++) {
+    const place = usePlaces[use]!;
+    const base = useBases[use]!;
+    const last = start[useTexts[use]! + 1]!;
+    for (let word = start[useTexts[use]!]!; word < last; word++) {
+      const standing = standings[word]!;
+      const slot = next[terms[word]!]!++ * 2;
+      sorted[slot] = place;
+      sorted[slot + 1] = base === 0 ? standing : positionOf((standing & lastPosition) + base, standing >>> 16);
+    }
   }
 
   const records = new Uint32Array(total);
   const spots = new Uint16Array(total);
   const offsets = new Uint32Array(total + 1);
-  const start = new Uint32Array(terms + 1);
-  const holding = new Uint32Array(terms);
+  const positions = new Uint16Array(total);
+  const postingStart = new Uint32Array(order.length + 1);
+  const holding = new Uint32Array(order.length);
   let postings = 0;
-  for (let index = 0; index < terms; index++) {
-    start[index] = postings;
-    let lastPlace = -1;
-    let lastRecord = -1;
-    for (let at = ends[index]!; at < ends[index + 1]!; at++) {
-      const here = places[at]!;
-      if (here === lastPlace) {
-        if (stands[at]! < (spots[postings - 1]! & 255)) spots[postings - 1] = spotOf(here & 255, stands[at]!);
+  for (let index = 0, at = 0; index < order.length; index++) {
+    postingStart[index] = postings;
+    let lastPlace = nowhere;
+    let holders = 0;
+    for (; at < ends[index]!; at++) {
+      const place = sorted[at * 2]!;
+      const standing = sorted[at * 2 + 1]!;
+      const stand = standing >>> 16;
+      positions[at] = standing & lastPosition;
+      if (place === lastPlace) {
+        if (stand < (spots[postings - 1]! & 255)) spots[postings - 1] = spotOf(place & 255, stand);
         continue;
       }
-      lastPlace = here;
-      const record = here >>> 8;
-      if (record !== lastRecord) holding[index]!++;
-      lastRecord = record;
-      records[postings] = record;
-      spots[postings] = spotOf(here & 255, stands[at]!);
+      if (lastPlace === nowhere || place >>> 8 !== lastPlace >>> 8) holders++;
+      lastPlace = place;
+      records[postings] = place >>> 8;
+      spots[postings] = spotOf(place & 255, stand);
       offsets[postings++] = at;
     }
+    holding[index] = holders;
   }
-  start[terms] = postings;
+  postingStart[order.length] = postings;
   offsets[postings] = total;
   return {
-    'posting.record': records.slice(0, postings),
-    'posting.spot': spots.slice(0, postings),
-    'posting.positions': offsets.slice(0, postings + 1),
+    'posting.record': records.subarray(0, postings),
+    'posting.spot': spots.subarray(0, postings),
+    'posting.positions': offsets.subarray(0, postings + 1),
     positions,
-    'posting.start': start,
+    'posting.start': postingStart,
     'term.records': holding,
   };
 }

@@ -1,7 +1,8 @@
 import type { AttributeProfile } from '../catalog/profileAttributes.ts';
 import { type CatalogRecord, textsOf } from '../catalog/record.ts';
 import { normalizeCode, type ReadWords, readWords } from '../text/tokenize.ts';
-import { lastPosition, valueGap } from './postings.ts';
+import { lastPosition } from './gatheredTexts.ts';
+import { valueGap } from './postings.ts';
 import { standOf } from './spot.ts';
 
 /** The texts of one attribute of a record that the index reads: of a path only its last level, which holds the others. */

@@ -71,7 +71,7 @@ export function openSnapshot(...layers: readonly SharedArrayBuffer[]): Snapshot 
     postings: openPostings(sections),
     deletions: openDeletions(sections, terms),
     values: openValueColumns(sections, attributes, recordFamily),
-    numbers: openNumberColumns(sections, attributes),
+    numbers: openNumberColumns(sections, attributes, recordFamily),
     bytes: layers.reduce((sum, layer) => sum + layer.byteLength, 0),
     layers,
     sections,

@@ -8,6 +8,8 @@ export interface StringTable {
   readonly length: number;
   /** The text's own string; made anew at each call, so keep it where it is wanted often. */
   get(index: number): string;
+  /** How many units the text has: far cheaper than the text. */
+  lengthOf(index: number): number;
 }
 
 /** A string table in ascending order of UTF-16 units, so that texts and prefixes can be looked up by bisection. */
@@ -62,11 +64,15 @@ export function openStrings(sections: Sections, name: string): SortedStringTable
 
   return {
     length,
+    lengthOf: (index) => start[index + 1]! - start[index]!,
     get(index) {
       let text = '';
       const end = start[index + 1]!;
-      for (let at = start[index]!; at < end; at += 4096)
-        text += String.fromCharCode(...units.subarray(at, Math.min(end, at + 4096)));
+      let at = start[index]!;
+      // Four at a time: a view handed over whole was measured to take five times as long for words.
+      for (; at + 4 <= end; at += 4)
+        text += String.fromCharCode(units[at]!, units[at + 1]!, units[at + 2]!, units[at + 3]!);
+      for (; at < end; at++) text += String.fromCharCode(units[at]!);
       return text;
     },
     find(text) {

@@ -1,6 +1,14 @@
 import type { EntryEdit } from '../setup/withEntry.ts';
 
-export const proposalKinds = ['attribute', 'filter', 'tieBreaker', 'stopWords', 'synonyms'] as const;
+export const proposalKinds = [
+  'attribute',
+  'filter',
+  'tieBreaker',
+  'stopWords',
+  'synonyms',
+  'phrases',
+  'neverCorrected',
+] as const;
 export type ProposalKind = (typeof proposalKinds)[number];
 
 /** Something the merchandiser may want to decide about a catalog, and why. Nothing of it happens by itself. */
@@ -12,6 +20,9 @@ export interface Proposal {
   /** In a sentence. */
   readonly reason: string;
   readonly edits: readonly EntryEdit[];
-  /** The words it is about, where it is about words. */
+  /** The words it is about, where it is about words; several that belong together as one text. */
   readonly words?: readonly string[];
 }
+
+/** Words as they stand in a sentence. */
+export const quoted = (words: readonly string[]): string => words.map((word) => `“${word}”`).join(', ');

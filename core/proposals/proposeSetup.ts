@@ -1,8 +1,14 @@
 import { type AttributeProfile, isIndexedAsText } from '../catalog/profileAttributes.ts';
 import { standardColumn } from '../catalog/standardColumns.ts';
+import { firstLook } from '../facets/firstLook.ts';
+import { filterKindNames } from '../setup/describeFilters.ts';
+import type { FilterSetting } from '../setup/filterSchema.ts';
+import { choosesRange } from '../setup/filterTerms.ts';
 import { initialSetup } from '../setup/initialSetup.ts';
-import type { AttributeSetting, FilterSetting, Setup, TieBreaker } from '../setup/schema.ts';
+import type { AttributeSetting, Setup, TieBreaker } from '../setup/schema.ts';
 import type { Proposal } from './proposal.ts';
+import { type MeaningEvidence, proposeMeanings } from './proposeMeanings.ts';
+import { proposePhrases } from './proposePhrases.ts';
 import { proposeWords, type WordEvidence } from './proposeWords.ts';
 
 const coverageTold = (share: number): string =>
@@ -24,13 +30,14 @@ function attributeProposal(profile: AttributeProfile, setting: AttributeSetting)
   };
 }
 
-function filterProposal(profile: AttributeProfile, key: string, setting: FilterSetting): Proposal {
-  const kind = setting.kind === 'range' ? 'a range' : 'a list of values';
+function filterProposal(profile: AttributeProfile, key: string, usual: FilterSetting): Proposal {
+  const setting: FilterSetting = { ...usual, ...firstLook(profile, profile.samples), hideUndividing: true };
+  const values = choosesRange(setting.kind) ? '' : `, in ${profile.values} values${samplesTold(profile)}`;
   return {
     id: `filter:${profile.key}`,
     kind: 'filter',
     title: `Filter by ${profile.label}`,
-    reason: `${coverageTold(profile.coverage)}${setting.kind === 'range' ? '' : `, in ${profile.values} values${samplesTold(profile)}`}; it can be narrowed by ${kind}.`,
+    reason: `${coverageTold(profile.coverage)}${values}; it is shown as a ${filterKindNames[setting.kind]}.`,
     edits: [{ part: 'filters', key, value: setting }],
   };
 }
@@ -57,6 +64,7 @@ export function proposeSetup(
   profiles: readonly AttributeProfile[],
   setup: Setup,
   words: WordEvidence | null = null,
+  meanings: MeaningEvidence | null = null,
 ): Proposal[] {
   const usual = initialSetup(profiles);
   const profileOf = new Map(profiles.map((profile) => [profile.key, profile]));
@@ -84,5 +92,16 @@ export function proposeSetup(
         profileOf.get(signal.attribute)?.label ?? standardColumn.get(signal.attribute)?.label ?? signal.attribute,
       ),
     );
-  return [...attributes, ...filters, ...tieBreakers, ...(words ? proposeWords(words, setup) : [])];
+  const told = words ? proposeWords(words, setup) : [];
+  if (!meanings) return [...attributes, ...filters, ...tieBreakers, ...told];
+  // A word that shoppers themselves explained needs no dictionary.
+  const explained = new Set([...told.flatMap(({ words: own }) => own ?? []), ...(words?.stopWords ?? [])]);
+  return [
+    ...attributes,
+    ...filters,
+    ...tieBreakers,
+    ...told,
+    ...proposeMeanings({ ...meanings, explained }, setup),
+    ...proposePhrases(meanings.pairs, meanings.searches, setup),
+  ];
 }

@@ -1,6 +1,6 @@
 import type { Setup } from '../setup/schema.ts';
 import { tokenize } from '../text/tokenize.ts';
-import type { Proposal } from './proposal.ts';
+import { type Proposal, quoted } from './proposal.ts';
 
 /** A search that found nothing, the one tried next that led to a click, and in how many visits that happened. */
 export interface Retry {
@@ -28,8 +28,6 @@ const fewestVisits = 3;
 const leastShare = 0.25;
 const mostStopWords = 60;
 const mostSynonyms = 30;
-
-const quoted = (words: readonly string[]): string => words.map((word) => `“${word}”`).join(', ');
 
 /** Different searches, and share of the longer ones, in which a word must stand to be one that goes with anything. */
 const fewestSearches = 3;

@@ -1,9 +1,23 @@
+import type { Snapshot } from '../index/snapshot.ts';
 import { attributeAt } from '../index/spot.ts';
 import type { Engine, PreparedSetup } from '../prepareSetup.ts';
 import type { MatchKind } from '../ranking/formula.ts';
 import { kindNumber } from '../ranking/gains.ts';
 import type { Matches } from '../ranking/matcher.ts';
-import { type ExpandOptions, expandWord, joinedTexts, type QueryWord, queryWords } from './understand.ts';
+import { compoundParts, hasCompounds } from './compounds.ts';
+import type { Recognised } from './recognise.ts';
+import {
+  corrected,
+  type ExpandOptions,
+  expandWord,
+  joinedTexts,
+  knowsIn,
+  mostWords,
+  type QueryWord,
+  queryWords,
+  readUnits,
+  type SoughtWord,
+} from './understand.ts';
 import { meaningsIn } from './vocabulary.ts';
 
 export interface Found {
@@ -12,6 +26,8 @@ export interface Found {
   /** Words left out because nothing has all of them, or because there were too many. */
   readonly dropped: readonly string[];
   readonly matches: Matches;
+  /** Phrases of the vocabulary that were found together, and nothing else was. */
+  readonly together: readonly string[];
 }
 
 /** What a setup's search reads of a catalog. Cost of `reaches`: mostly one posting. */
@@ -38,22 +54,23 @@ interface Givable {
   readonly rarity: number;
 }
 /** Postings that attempts at giving words up may look at; then nothing is found. */
-export const mostSteps = 300_000;
+export const mostSteps = 150_000;
 /** Other words tried in place of the last one given up, where several are. */
 const others = 3;
 
 /**
  * Which words are given up, attempt by attempt, as places in the order of giving up (`words` stand in it). Unknown ones
- * go together; then one known word besides, each in turn; then ever more of the least telling. What stays is at least
- * a third of the words and at least half of what the known ones tell. At most about thirty attempts for twelve words.
+ * go together; then one known word besides, each in turn; then ever more of the least telling. Unknown words are at
+ * most two thirds of the search; of the known ones at least a third stays, and at least half of what they tell. At most
+ * about thirty attempts for twelve words.
  */
 export function* givingUp(words: readonly Givable[]): Generator<readonly number[]> {
   const unknown = words.flatMap(({ isKnown }, at) => (isKnown ? [] : [at]));
   const known = words.flatMap(({ isKnown }, at) => (isKnown ? [at] : []));
   const told = (places: readonly number[]): number => places.reduce((sum, at) => sum + words[at]!.rarity, 0);
-  const mayGo = Math.floor((words.length * 2) / 3);
+  const most = (count: number): number => Math.floor((count * 2) / 3);
   const isFine = (gone: readonly number[]): boolean =>
-    unknown.length + gone.length <= mayGo && told(gone) <= told(known) / 2;
+    unknown.length <= most(words.length) && gone.length <= most(known.length) && told(gone) <= told(known) / 2;
   if (unknown.length > 0 && known.length > 0 && isFine([])) yield unknown;
   for (let count = 1; count < known.length; count++) {
     const least = known.slice(0, count - 1);
@@ -62,76 +79,169 @@ export function* givingUp(words: readonly Givable[]): Generator<readonly number[
   }
 }
 
+/**
+ * What makes no word known, round by round of giving up: a word the catalog has only as a correction of it, and then
+ * only as another form of it, says less of what is meant than words it has as they were typed.
+ */
+export const doubted: readonly (readonly MatchKind[])[] = [
+  [],
+  [...corrected],
+  [...corrected, 'form'],
+];
+
+/** The attempts of all rounds, as the words given up in each: the fewest first, of as many those of the earlier round. */
+function attemptsWithout(words: readonly QueryWord[]): ReadonlySet<QueryWord>[] {
+  let before = '';
+  const attempts = doubted.flatMap((doubts) => {
+    const isKnown = ({ expansions }: QueryWord): boolean => expansions.some(({ how }) => !doubts.includes(how));
+    const round = words.map((word) => Number(isKnown(word))).join('');
+    // A round that doubts the same words as the last would try the same.
+    if (round === before) return [];
+    before = round;
+    const order = givingUpOrder(words, isKnown);
+    const givable = order.map((word) => ({ isKnown: isKnown(word), rarity: word.rarity }));
+    return Array.from(givingUp(givable), (places) => new Set(places.map((place) => order[place]!)));
+  });
+  return attempts.sort((a, b) => a.size - b.size);
+}
+
 /** Words in the order in which they are given up: unknown ones first, then the least telling, later ones first. */
-export function givingUpOrder(words: readonly QueryWord[]): QueryWord[] {
-  const known = (word: QueryWord): number => (word.expansions.length > 0 ? 1 : 0);
+function givingUpOrder(words: readonly QueryWord[], isKnown: (word: QueryWord) => boolean): QueryWord[] {
   return words
     .map((word, index) => ({ word, index }))
-    .sort((a, b) => known(a.word) - known(b.word) || a.word.rarity - b.word.rarity || b.index - a.index)
+    .sort(
+      (a, b) => Number(isKnown(a.word)) - Number(isKnown(b.word)) || a.word.rarity - b.word.rarity || b.index - a.index,
+    )
     .map(({ word }) => word);
+}
+
+export interface FindOptions {
+  readonly typing: boolean;
+  /** Whether no word may be given up and none corrected that is known. */
+  readonly keepAll: boolean;
+  readonly hidden: Uint8Array | null;
+  /** Whether corrections are looked for although they are only to be offered. */
+  readonly offering?: boolean;
+  /** What was recognised in the query and counts as a strong match; its places are those of the query's units. */
+  readonly recognised?: readonly Recognised[];
+}
+
+/** A search's words before they are looked for, and what each may stand for. */
+export interface ReadSearch {
+  readonly texts: readonly SoughtWord[];
+  /** Words beyond the limit. */
+  readonly leftOut: readonly string[];
+  /** Every word with all it may stand for; with `widen`, known words as misspelt ones too. */
+  expand(widen: boolean): QueryWord[];
+}
+
+/**
+ * A shopper's compound that the catalog does not know, as the two known words it is made of: both are then looked for,
+ * side by side or not. The longest second word is taken, since it says what the thing is.
+ */
+function takenApart(snapshot: Snapshot, words: readonly SoughtWord[]): SoughtWord[] {
+  if (!hasCompounds(snapshot)) return [...words];
+  const isWord = (text: string): boolean => snapshot.terms.find(text) >= 0 || snapshot.formsOf(text).length > 0;
+  const all = words.flatMap((word): SoughtWord[] => {
+    const [parts] = isWord(word.token) ? [] : compoundParts(word.token, isWord);
+    return parts ? parts.map((part) => ({ ...word, text: part, token: part })) : [word];
+  });
+  return all.filter(({ token }, at) => all.findIndex((other) => other.token === token) === at);
+}
+
+/** Reads a search's words as a setup has them: amounts, stop words, corrections by hand, joined words and synonyms. */
+export function readSearch(
+  engine: Engine,
+  prepared: PreparedSetup,
+  query: string,
+  { typing, offering = false, recognised = [] }: Pick<FindOptions, 'typing' | 'offering' | 'recognised'>,
+): ReadSearch {
+  const { spelling, vocabulary } = prepared;
+  const isKnown = knowsIn(engine.snapshot);
+  const { words, beyond } = queryWords(query, isKnown, vocabulary);
+  const texts = takenApart(engine.snapshot, words).slice(0, mostWords);
+  const tolerance = spelling.tolerance && (spelling.atOnce || offering);
+  const reading = reacher(engine, prepared);
+  const joined = joinedTexts(texts);
+  const units = recognised.length > 0 ? readUnits(query, isKnown) : [];
+  const named = texts.map((text) =>
+    recognised.flatMap(({ from, to, expansions }) => {
+      // Where the attribute is named too ("size 6"), its name stands before the value and means nothing by itself.
+      const first = to - expansions.length;
+      return expansions.flatMap((list, at) =>
+        (vocabulary.fixed.get(units[first + at]!.token) ?? units[first + at]!.token) === text.token && first >= from
+          ? list
+          : [],
+      );
+    }),
+  );
+  const tokens = texts.map(({ token }) => token);
+  const meanings = meaningsIn(tokens, vocabulary);
+  const shared = {
+    typing,
+    tolerance,
+    spelling,
+    nearestSaid: vocabulary.nearestSaid,
+    meaningsOf: (token: string) => meaningsIn([token], vocabulary)[0]!,
+    neverOffered: vocabulary.neverOffered,
+    spoken: vocabulary.spoken,
+    ...reading,
+  };
+  return {
+    texts,
+    leftOut: beyond.map(({ text }) => text),
+    expand: (widen) =>
+      texts.map((text, index) =>
+        expandWord(text, engine.snapshot, shared, {
+          meanings: meanings[index]!,
+          mayCorrect: text.typed === undefined && !vocabulary.neverCorrected.has(text.token),
+          named: named[index]!,
+          joined: joined[index]!,
+          last: index === texts.length - 1 && beyond.length === 0,
+          widen,
+        }),
+      ),
+  };
 }
 
 /**
  * Finds the records for a search's words: all words first; failing that, the same with corrections for words that
  * are known too; failing that, some words are given up. With `keepAll` (an exact SKU was found) only the first is tried.
  */
-export function findMatches(
-  engine: Engine,
-  prepared: PreparedSetup,
-  query: string,
-  options: { readonly typing: boolean; readonly keepAll: boolean; readonly hidden: Uint8Array | null },
-): Found {
-  const { words: texts, beyond } = queryWords(
-    query,
-    (token) => engine.snapshot.terms.find(token) >= 0,
-    prepared.vocabulary,
-  );
-  const { gains, setup, vocabulary } = prepared;
-  const tolerance = setup.relevance.spelling.tolerance;
-  const reading = reacher(engine, prepared);
-  const leftOut = beyond.map(({ text }) => text);
-  const joined = joinedTexts(texts);
-  const meanings = meaningsIn(
-    texts.map(({ token }) => token),
-    vocabulary,
-  );
-  const expand = (widen: boolean): QueryWord[] =>
-    texts.map((text, index) => {
-      const last = index === texts.length - 1 && beyond.length === 0;
-      const { typing } = options;
-      return expandWord(text, engine.snapshot, {
-        meanings: meanings[index]!,
-        mayCorrect: text.typed === undefined && !vocabulary.neverCorrected.has(text.token),
-        neverOffered: vocabulary.neverOffered,
-        joined: joined[index]!,
-        last,
-        typing,
-        tolerance,
-        widen,
-        ...reading,
-      });
-    });
-  const attempt = (words: readonly QueryWord[]): Matches => engine.matcher.match(words, gains, options.hidden);
+export function findMatches(engine: Engine, prepared: PreparedSetup, query: string, options: FindOptions): Found {
+  const { expand, leftOut, texts } = readSearch(engine, prepared, query, options);
+  const { gains, spelling } = prepared;
+  const tokens = texts.map(({ token }) => token);
+  /** Some of the words: with their phrases together, or else apart. */
+  const attempt = (words: readonly QueryWord[], tokens: readonly string[]): Pick<Found, 'matches' | 'together'> => {
+    const phrases = prepared.phrases.together(tokens, options.hidden);
+    if (phrases) {
+      const matches = engine.matcher.match(words, gains, phrases.hidden);
+      if (matches.records.length > 0) return { matches, together: phrases.phrases };
+    }
+    return { matches: engine.matcher.match(words, gains, options.hidden), together: [] };
+  };
+  const hasAny = ({ matches }: Pick<Found, 'matches'>): boolean => matches.records.length > 0;
 
   const plain = expand(false);
-  const first = attempt(plain);
-  if (first.records.length > 0 || options.keepAll) return { words: plain, dropped: leftOut, matches: first };
-  if (tolerance) {
+  const first = attempt(plain, tokens);
+  if (hasAny(first) || options.keepAll) return { words: plain, dropped: leftOut, ...first };
+  if (spelling.tolerance && spelling.atOnce) {
     const widened = expand(true);
-    const second = attempt(widened);
-    if (second.records.length > 0) return { words: widened, dropped: leftOut, matches: second };
+    const second = attempt(widened, tokens);
+    if (hasAny(second)) return { words: widened, dropped: leftOut, ...second };
   }
-  const order = givingUpOrder(plain);
-  const givable = order.map(({ expansions, rarity }) => ({ isKnown: expansions.length > 0, rarity }));
   let steps = 0;
-  for (const places of givingUp(givable)) {
+  for (const dropped of attemptsWithout(plain)) {
     if (steps > mostSteps) break;
-    const dropped = new Set(places.map((place) => order[place]!));
     const kept = plain.filter((word) => !dropped.has(word));
-    const matches = attempt(kept);
-    steps += matches.steps;
-    if (matches.records.length > 0)
-      return { words: kept, dropped: [...[...dropped].map((word) => word.text), ...leftOut], matches };
+    const found = attempt(
+      kept,
+      tokens.filter((_, at) => !dropped.has(plain[at]!)),
+    );
+    steps += found.matches.steps;
+    if (hasAny(found))
+      return { words: kept, dropped: [...[...dropped].map((word) => word.text), ...leftOut], ...found };
   }
-  return { words: plain, dropped: leftOut, matches: first };
+  return { words: plain, dropped: leftOut, matches: engine.matcher.none(), together: [] };
 }

@@ -6,46 +6,60 @@ export const mostPhrasePostings = 4000;
 
 /**
  * The postings of the first term behind which the others stand, one after another, in the same attribute; ascending.
- * Cost: for each posting of the rarest term a bisection in the others'.
+ * Cost: a pass over the rarest term's postings, with the others' followed by steps that double.
  */
-export function phrasePostings(postings: PostingArrays, terms: readonly number[]): Uint32Array {
+export function phrasePostings(
+  postings: PostingArrays,
+  terms: readonly number[],
+  most = mostPhrasePostings,
+): Uint32Array {
   const { record, spot, start, positionStart, positions } = postings;
   const size = (term: number): number => start[term + 1]! - start[term]!;
   const rarest = terms.reduce((best, term, at) => (size(term) < size(terms[best]!) ? at : best), 0);
-  if (size(terms[rarest]!) > mostPhrasePostings) return new Uint32Array(0);
-  /** The term's posting in the same record and attribute as `like`, or -1. */
-  const beside = (term: number, like: number): number => {
-    const wantedRecord = record[like]!;
-    const wantedAttribute = attributeAt(spot[like]!);
-    let low = start[term]!;
-    let high = start[term + 1]!;
+  if (size(terms[rarest]!) > most) return new Uint32Array(0);
+  /** Record and attribute as one number, by which a term's postings ascend. */
+  const placeOf = (posting: number): number => record[posting]! * 256 + attributeAt(spot[posting]!);
+  const next = Uint32Array.from(terms, (term) => start[term]!);
+  const ends = Uint32Array.from(terms, (term) => start[term + 1]!);
+  /** Moves a term's pointer to its first posting not before a place; says whether it stands just there. */
+  const follow = (at: number, place: number): boolean => {
+    let low = next[at]!;
+    const end = ends[at]!;
+    let step = 1;
+    while (low + step < end && placeOf(low + step) < place) {
+      low += step;
+      step *= 2;
+    }
+    let high = Math.min(end, low + step);
     while (low < high) {
       const middle = (low + high) >>> 1;
-      const isBefore =
-        record[middle]! < wantedRecord ||
-        (record[middle] === wantedRecord && attributeAt(spot[middle]!) < wantedAttribute);
-      if (isBefore) low = middle + 1;
+      if (placeOf(middle) < place) low = middle + 1;
       else high = middle;
     }
-    const isThere =
-      low < start[term + 1]! && record[low] === wantedRecord && attributeAt(spot[low]!) === wantedAttribute;
-    return isThere ? low : -1;
+    next[at] = low;
+    return low < end && placeOf(low) === place;
   };
   const holds = (posting: number, position: number): boolean => {
     for (let at = positionStart[posting]!; at < positionStart[posting + 1]!; at++)
       if (positions[at] === position) return true;
     return false;
   };
+  /** Whether the terms, each where its pointer stands, follow one another somewhere. */
+  const isPhrase = (): boolean => {
+    const first = next[0]!;
+    for (let at = positionStart[first]!; at < positionStart[first + 1]!; at++) {
+      let together = true;
+      for (let term = 1; together && term < next.length; term++) together = holds(next[term]!, positions[at]! + term);
+      if (together) return true;
+    }
+    return false;
+  };
   const found: number[] = [];
-  for (let posting = start[terms[rarest]!]!; posting < start[terms[rarest]! + 1]!; posting++) {
-    const own = terms.map((term, at) => (at === rarest ? posting : beside(term, posting)));
-    const first = own[0]!;
-    if (own.includes(-1)) continue;
-    for (let at = positionStart[first]!; at < positionStart[first + 1]!; at++)
-      if (own.every((each, place) => holds(each, positions[at]! + place))) {
-        found.push(first);
-        break;
-      }
+  for (; next[rarest]! < ends[rarest]!; next[rarest]!++) {
+    const place = placeOf(next[rarest]!);
+    let isThere = true;
+    for (let at = 0; isThere && at < next.length; at++) if (at !== rarest) isThere = follow(at, place);
+    if (isThere && isPhrase()) found.push(next[0]!);
   }
   return Uint32Array.from(found);
 }

@@ -38,13 +38,8 @@ const records = recordsOf(rows);
 const engine = openEngine(snapshotOf(records));
 const usual = initialSetup(engine.snapshot.attributes);
 const recognising: Setup = { ...usual, vocabulary: { recognised: { what: 'recognised' as const, price: true } } };
-const ask = (query: string, setup = recognising, literally = false) =>
-  search(
-    engine,
-    prepareSetup(engine, setup),
-    { query, literally, filters: {}, page: 1, limit: 9 },
-    (at) => records[at]!,
-  );
+const ask = (query: string, setup = recognising, asWords: string[] = []) =>
+  search(engine, prepareSetup(engine, setup), { query, asWords, filters: {}, page: 1, limit: 9 }, (at) => records[at]!);
 
 describe('a search that says a price', () => {
   test('shows only what it allows, and says what was understood', () => {
@@ -53,8 +48,8 @@ describe('a search that says a price', () => {
     expect(understood).toEqual({ text: 'under 10', from: null, to: 10 });
     expect(ask('under 10').results.map(({ id }) => id)).toEqual(['1']);
   });
-  test('can be taken literally, and is where the merchandiser has not asked for it', () => {
-    expect(ask('under 20 art book', recognising, true).results[0]!.id).toBe('3');
+  test('can be taken as words, and is where the merchandiser has not asked for it', () => {
+    expect(ask('under 20 art book', recognising, ['under 20']).results[0]!.id).toBe('3');
     expect(ask('under 20 art book', usual)).toMatchObject({ understood: null, results: [{ id: '3' }] });
   });
 });

@@ -56,11 +56,56 @@ describe('a shopper’s words', () => {
       corrections: [{ from: 'ultramraine', to: 'ultramarine' }],
     });
   });
+  test('are taken for the likelier of two words that are as near: a letter left out, not one put in another’s place', () => {
+    const shop = recordsOf([
+      ...[1, 2, 3].map((at) => ({ id: `p${at}`, title: `Paint, ${at}` })),
+      { id: 'r', title: 'Patent knife' },
+    ]);
+    const own = openEngine(snapshotOf(shop));
+    const prepared = prepareSetup(own, initialSetup(own.snapshot.attributes));
+    const asked = { query: 'paent', filters: {}, page: 1, limit: 10 };
+    expect(search(own, prepared, asked, (record) => shop[record]!)).toMatchObject({
+      corrections: [{ from: 'paent', to: 'patent' }],
+      total: 4,
+    });
+  });
+  test('that are only the beginning of a rare word are taken as misspelt besides, and the shopper is told', () => {
+    const shop = recordsOf([
+      { id: 'i', title: 'Ice sheet', description: 'White as poudrin.' },
+      ...[1, 2].map((at) => ({ id: `w${at}`, title: 'Pound weight', description: `Number ${at}` })),
+    ]);
+    const own = openEngine(snapshotOf(shop));
+    const prepared = prepareSetup(own, initialSetup(own.snapshot.attributes));
+    const asked = (query: string, typing: boolean) =>
+      search(own, prepared, { query, typing, filters: {}, page: 1, limit: 10 }, (record) => shop[record]!);
+    const finished = asked('poud', false);
+    expect(finished.results.map(({ id }) => id)).toEqual(['w1', 'w2', 'i']);
+    expect(finished.corrections).toEqual([{ from: 'poud', to: 'pound' }]);
+    // While it is typed, it may still go on.
+    expect(asked('poud', true)).toMatchObject({ total: 1, corrections: [] });
+  });
   test('must all match; where nothing has all, the least telling goes and is named', () => {
     expect(ask('gouache paper zebra')).toMatchObject({ total: 1, dropped: ['zebra', 'paper'] });
     // Two thirds of the words may go, not more.
     expect(ask('gouache zebra quagga okapi').total).toBe(0);
     expect(ask('sketchbook zebra')).toMatchObject({ total: 1, dropped: ['zebra'] });
+  });
+  test('that the catalog has as typed stay when others, which it only has something like, must go', () => {
+    const inks = ['Black', 'Blue', 'Green', 'Sepia', 'White', 'Violet'].map((colour, at) => ({
+      id: `c${at}`,
+      title: `${colour} calligraphy ink`,
+    }));
+    const others = [
+      { id: 'h', title: 'Hand rolled pastel' },
+      { id: 'l', title: 'Lift off paper' },
+    ];
+    const shop = recordsOf([...inks, ...others]);
+    const own = openEngine(snapshotOf(shop));
+    const prepared = prepareSetup(own, initialSetup(own.snapshot.attributes));
+    const asked = { query: 'calligraphy ink left handed', filters: {}, page: 1, limit: 10 };
+    const { dropped, results } = search(own, prepared, asked, (record) => shop[record]!);
+    expect([...dropped].sort()).toEqual(['handed', 'left']);
+    expect(results.map(({ id }) => id).sort()).toEqual(inks.map(({ id }) => id));
   });
   test('that are a part number lead straight to the product, never to its neighbour', () => {
     for (const sku of ['WU-2041B', 'wu 2041 b', 'wu2041b']) expect(ids(sku)[0]).toBe('m2');

@@ -1,8 +1,12 @@
 import type { Snapshot } from '../index/snapshot.ts';
 import { type MatchKind, rarity } from '../ranking/formula.ts';
 import { isQuantityToken, readableToken } from '../text/quantity.ts';
+import { slipLikelihood } from '../text/slips.ts';
 import { normalizeCode, readWords, tokenize } from '../text/tokenize.ts';
+import { areForms, stem } from '../text/wordForms.ts';
+import { compoundsOf } from './compounds.ts';
 import { phrasePostings, recordsIn } from './phrasePostings.ts';
+import { allowedEdits, type Near, type Spelling } from './spelling.ts';
 import type { Meaning, Vocabulary } from './vocabulary.ts';
 import { joinings, mostSplits, splits } from './wordDivision.ts';
 
@@ -12,6 +16,8 @@ export const longestQuery = 512;
 export const mostWords = 12;
 /** Terms one word may stand for as the beginning of longer ones; the commonest are taken. */
 export const mostPrefixTerms = 200;
+/** Records that may hold them, added up, whatever the catalog’s size; in a larger one half as many as it has. */
+export const mostPrefixRecords = 60_000;
 /** Corrections considered for one word, nearest and commonest first. */
 export const mostCorrections = 6;
 
@@ -28,33 +34,47 @@ export interface QueryWord {
   /** What the shopper typed, where the merchandiser says that it means this word. */
   readonly typed?: string;
   /**
-   * In order: exact, forms, joined, split, synonyms, prefixes, corrections. Empty where the catalog knows nothing like
+   * In order: exact, forms, joined, compounds, split, synonyms, recognised values, prefixes, corrections. Empty where the catalog knows nothing like
    * the word.
    */
   readonly expansions: readonly Expansion[];
   readonly rarity: number;
 }
 
+/** What a setup and a search allow every word to stand for. */
 export interface ExpandOptions {
-  /** Whether the word stands last, so that it may be the beginning of a longer one. */
-  readonly last: boolean;
   /** Whether the shopper is still typing: a last word that is known may then go on all the same. */
   readonly typing: boolean;
-  /** Whether corrections are allowed at all. */
+  /** Whether corrections are allowed at all, and how far they may go. */
   readonly tolerance: boolean;
-  /** Whether they are tried although the word is known. */
-  readonly widen: boolean;
-  /** What this word, alone or with its neighbours, means besides. */
-  readonly meanings: readonly Meaning[];
-  /** Whether it may be taken as misspelt, and words that it must not be taken for. */
-  readonly mayCorrect: boolean;
+  readonly spelling: Pick<Spelling, 'oneEditFrom' | 'twoEditsFrom'>;
+  /** The nearest word that only the merchandiser's vocabulary knows, and what such a word means. */
+  nearestSaid(word: string, limit: number): Near | null;
+  meaningsOf(token: string): readonly Meaning[];
+  /** Words that nothing must be taken for. */
   readonly neverOffered: ReadonlySet<string>;
-  /** What this word and its neighbours are as one word. */
-  readonly joined: readonly string[];
+  /** What shoppers search for, by its place: of equally near corrections these come first. */
+  readonly spoken: ReadonlyMap<string, number>;
   /** Whether a term, found in this way, stands in any attribute the search reads. */
   reaches(term: number, how: MatchKind): boolean;
   /** Whether the search reads a posting's attribute in this way. */
   isRead(posting: number, how: MatchKind): boolean;
+}
+
+/** How one word stands in its search. */
+export interface WordInSearch {
+  /** Whether the word stands last, so that it may be the beginning of a longer one. */
+  readonly last: boolean;
+  /** Whether corrections are tried although the word is known. */
+  readonly widen: boolean;
+  /** What this word, alone or with its neighbours, means besides. */
+  readonly meanings: readonly Meaning[];
+  /** Whether it may be taken as misspelt. */
+  readonly mayCorrect: boolean;
+  /** What it stands for where it was recognised as a value, or a part of one. */
+  readonly named: readonly Expansion[];
+  /** What this word and its neighbours are as one word. */
+  readonly joined: readonly string[];
 }
 
 /** One thing looked for: a word, or an amount with its unit under the token that stands for it. */
@@ -67,31 +87,43 @@ export interface SoughtWord {
   readonly typed?: string;
 }
 
+/** Whether a catalog has a word, or an amount, just so. */
+export const knowsIn =
+  ({ terms }: Snapshot) =>
+  (token: string): boolean =>
+    terms.find(token) >= 0;
+
 /**
- * The words of a search, each once, in order; and those beyond the limit. An amount with its unit is one word, so that
- * `60 gsm` never matches the 60 of `60 ml`. Where its unit has another meaning (`12 in`), it is one only if `knows`
- * says that the catalog has the amount.
+ * A text as the things it names, in order: words, and amounts with their units, each as one, so that `60 gsm` never
+ * matches the 60 of `60 ml`. An amount whose unit has another meaning (`12 in`) is one only if `knows` says that the
+ * catalog has it.
  */
+export function readUnits(text: string, knows: (token: string) => boolean): SoughtWord[] {
+  const { tokens, quantities } = readWords(text);
+  const all: SoughtWord[] = [];
+  let at = 0;
+  for (const quantity of quantities) {
+    if (quantity.isDoubtful && !knows(quantity.token)) continue;
+    while (at < quantity.at) all.push({ text: tokens[at]!, token: tokens[at++]! });
+    all.push({ text: readableToken(quantity.token), token: quantity.token });
+    at = Math.max(at, quantity.to);
+  }
+  for (; at < tokens.length; at++) all.push({ text: tokens[at]!, token: tokens[at]! });
+  return all;
+}
+
+/** The words of a search, each once, in order; and those beyond the limit. */
 export function queryWords(
   query: string,
   knows: (token: string) => boolean,
   { stopWords, fixed }: Pick<Vocabulary, 'stopWords' | 'fixed'> = { stopWords: new Set(), fixed: new Map() },
 ): { words: SoughtWord[]; beyond: SoughtWord[] } {
-  const { tokens, quantities } = readWords(query);
   const all: SoughtWord[] = [];
-  let at = 0;
-  const take = (given: SoughtWord): void => {
+  for (const given of readUnits(query, knows)) {
     const meant = fixed.get(given.token);
     const word = meant === undefined ? given : { text: meant, token: meant, typed: given.text };
     if (!all.some(({ token }) => token === word.token)) all.push(word);
-  };
-  for (const quantity of quantities) {
-    if (quantity.isDoubtful && !knows(quantity.token)) continue;
-    while (at < quantity.at) take({ text: tokens[at]!, token: tokens[at++]! });
-    take({ text: readableToken(quantity.token), token: quantity.token });
-    at = Math.max(at, quantity.to);
   }
-  for (; at < tokens.length; at++) take({ text: tokens[at]!, token: tokens[at]! });
   // A search of nothing but stop words means them.
   const telling = all.filter(({ token }) => !stopWords.has(token));
   const sought = telling.length > 0 ? telling : all;
@@ -118,39 +150,64 @@ export function joinedTexts(words: readonly SoughtWord[]): string[][] {
   return joined;
 }
 
+/** Ways of being taken as misspelt. */
+export const corrected: ReadonlySet<MatchKind> = new Set(['oneEdit', 'rivalEdit', 'twoEdits']);
+/** Ways of knowing a word that a correction may stand beside: what it is taken for then is not what was typed either. */
+export const weak: ReadonlySet<MatchKind> = new Set(['prefix', 'form', 'related']);
+
 /**
- * Nearest first, then same first letter, then the commonest, then by term: the order in which corrections are taken.
- * Only the nearest ones are, unless the search is being widened.
+ * Nearest first, then same first letter, then what shoppers search for, then the likeliest by the kind of slip and how
+ * common the word is, then by term: the order in which corrections are taken. Only the nearest ones are, unless the
+ * search is being widened. All but the first of those one letter away count as rivals.
  */
-function corrections(word: string, snapshot: Snapshot, options: ExpandOptions): Expansion[] {
+function corrections(word: string, snapshot: Snapshot, widen: boolean, options: ExpandOptions): Expansion[] {
   const { terms, postings, deletions } = snapshot;
   const near = deletions
-    .near(word)
+    .near(word, allowedEdits(word.length, options.spelling))
     .map(({ term, edits }) => ({
       term,
       how: (edits === 1 ? 'oneEdit' : 'twoEdits') as MatchKind,
       edits,
       otherStart: terms.get(term)[0] === word[0] ? 0 : 1,
-      records: postings.termRecords[term]!,
+      place: options.spoken.get(terms.get(term)) ?? options.spoken.size,
+      likelihood: postings.termRecords[term]! * (edits === 1 ? slipLikelihood(word, terms.get(term)) : 1),
     }))
     .filter(({ term, how }) => options.reaches(term, how) && !options.neverOffered.has(terms.get(term)));
-  const fewest = options.widen ? Number.POSITIVE_INFINITY : Math.min(...near.map(({ edits }) => edits));
+  const fewest = widen ? Number.POSITIVE_INFINITY : Math.min(...near.map(({ edits }) => edits));
   return near
     .filter(({ edits }) => edits <= fewest)
-    .sort((a, b) => a.edits - b.edits || a.otherStart - b.otherStart || b.records - a.records || a.term - b.term)
+    .sort(
+      (a, b) =>
+        a.edits - b.edits ||
+        a.otherStart - b.otherStart ||
+        a.place - b.place ||
+        b.likelihood - a.likelihood ||
+        a.term - b.term,
+    )
     .slice(0, mostCorrections)
-    .map(({ term, how }) => ({ term, how }));
+    .map(({ term, how }, at) => ({ term, how: at > 0 && how === 'oneEdit' ? 'rivalEdit' : how }));
 }
 
-/** The terms that start with the word, commonest first up to the limit, then in order of term. */
+/**
+ * The terms that start with the word, the commonest up to the limits, then in order of term. Two letters may begin words
+ * that together stand in every record several times over: beyond the limit they find little that is not found already.
+ */
 function prefixes(word: string, snapshot: Snapshot, known: ReadonlySet<number>, options: ExpandOptions): Expansion[] {
   const { postings, terms } = snapshot;
   const [from, to] = terms.prefixRange(word);
   const found: number[] = [];
   for (let term = from; term < to; term++) if (!known.has(term) && options.reaches(term, 'prefix')) found.push(term);
-  if (found.length > mostPrefixTerms) {
-    found.sort((a, b) => postings.termRecords[b]! - postings.termRecords[a]! || a - b);
-    found.length = mostPrefixTerms;
+  const { termRecords } = postings;
+  const most = Math.max(mostPrefixRecords, snapshot.records / 2);
+  if (found.length > mostPrefixTerms || found.reduce((sum, term) => sum + termRecords[term]!, 0) > most) {
+    found.sort((a, b) => termRecords[b]! - termRecords[a]! || a - b);
+    let held = 0;
+    const within = found.findIndex((term) => {
+      held += termRecords[term]!;
+      return held > most;
+    });
+    // The commonest stands whatever it holds.
+    found.length = Math.min(mostPrefixTerms, within < 0 ? found.length : Math.max(1, within));
     found.sort((a, b) => a - b);
   }
   return found.map((term) => ({ term, how: 'prefix' }));
@@ -183,12 +240,51 @@ function sideBySide(
   return list.length === 0 ? [] : [{ term: numbers[0]!, how, phrase: { postings: list, text: words.join(' ') } }];
 }
 
+/** The commonest of the catalog's compounds that a word is a part of, in order of term. */
+function compounds(word: string, snapshot: Snapshot, taken: ReadonlySet<number>): number[] {
+  const { termRecords } = snapshot.postings;
+  const all = compoundsOf(snapshot).get(stem(word, snapshot.language)) ?? [];
+  return all
+    .filter((term) => !taken.has(term))
+    .sort((a, b) => termRecords[b]! - termRecords[a]! || a - b)
+    .slice(0, mostPrefixTerms)
+    .sort((a, b) => a - b);
+}
+
+/** What a misspelt word stands for that is taken for one of the vocabulary's. */
+function expandSaid({ text }: SoughtWord, said: string, snapshot: Snapshot, options: ExpandOptions): QueryWord {
+  const meanings = options.meaningsOf(said);
+  const plainly = { meanings, mayCorrect: false, widen: false, joined: [], named: [], last: false };
+  return expandWord({ text: said, token: said, typed: text }, snapshot, options, plainly);
+}
+
+/** Whether a finished word is known as nothing, or only as the beginning, another form or a relation of what is there. */
+function isWeaklyKnown(expansions: readonly Expansion[], typing: boolean): boolean {
+  return expansions.length === 0 || (!typing && expansions.every(({ how }) => weak.has(how)));
+}
+
+/** Whether the likeliest correction, one letter away, is held by more records than all that the word may be as it stands. */
+function isLikelier(
+  [likeliest]: readonly Expansion[],
+  expansions: readonly Expansion[],
+  { postings: { termRecords } }: Snapshot,
+): boolean {
+  if (likeliest?.how !== 'oneEdit') return false;
+  return termRecords[likeliest.term]! > expansions.reduce((sum, { term }) => sum + termRecords[term]!, 0);
+}
+
 /**
  * Everything a word may stand for in this catalog. A word that is known exactly, by its form or divided otherwise
  * stands for that; one that is not is taken as the beginning of a longer word, where it is the last; and failing that,
- * as misspelt.
+ * as misspelt. A finished word that is only weakly known is taken as misspelt besides, where that is likelier: "poud" as
+ * *pound*, though some text has the rare *poudrin*.
  */
-export function expandWord(sought: SoughtWord, snapshot: Snapshot, options: ExpandOptions): QueryWord {
+export function expandWord(
+  sought: SoughtWord,
+  snapshot: Snapshot,
+  options: ExpandOptions,
+  own: WordInSearch,
+): QueryWord {
   const word = sought.token;
   const expansions: Expansion[] = [];
   const taken = new Set<number>();
@@ -199,11 +295,13 @@ export function expandWord(sought: SoughtWord, snapshot: Snapshot, options: Expa
   };
   const exact = snapshot.terms.find(word);
   take(exact, 'exact');
-  for (const term of snapshot.formsOf(word)) if (term !== exact) take(term, 'form');
-  for (const text of options.joined)
+  for (const term of snapshot.formsOf(word))
+    if (term !== exact) take(term, areForms(word, snapshot.terms.get(term)) ? 'form' : 'related');
+  for (const text of own.joined)
     for (const term of [snapshot.terms.find(text), ...snapshot.formsOf(text)]) if (term !== exact) take(term, 'joined');
+  for (const term of compounds(word, snapshot, taken)) take(term, 'compound');
   if (!isQuantityToken(word)) expansions.push(...divided(word, snapshot, options));
-  for (const { tokens } of options.meanings) {
+  for (const { tokens } of own.meanings) {
     const [synonym] = tokens;
     const text = tokens.join(' ');
     if (tokens.length > 1) {
@@ -213,16 +311,27 @@ export function expandWord(sought: SoughtWord, snapshot: Snapshot, options: Expa
       for (const term of [snapshot.terms.find(synonym!), ...snapshot.formsOf(synonym!)])
         if (term !== exact) take(term, 'synonym');
   }
-  if (options.last && word.length >= 2 && !isQuantityToken(word) && (options.typing || expansions.length === 0)) {
+  expansions.push(...own.named);
+  if (own.last && word.length >= 2 && !isQuantityToken(word) && (options.typing || expansions.length === 0)) {
     const known = new Set(taken);
     if (exact >= 0) known.add(exact);
     expansions.push(...prefixes(word, snapshot, known, options));
   }
-  if (options.tolerance && options.mayCorrect && (options.widen || expansions.length === 0)) {
+  if (options.tolerance && own.mayCorrect && (own.widen || isWeaklyKnown(expansions, options.typing))) {
+    const all = corrections(word, snapshot, own.widen, options);
+    const near = own.widen || expansions.length === 0 || isLikelier(all, expansions, snapshot) ? all : [];
+    if (expansions.length === 0) {
+      // A word that only the vocabulary knows may be misspelt too; it is taken where the catalog has none as near.
+      const said = options.nearestSaid(word, allowedEdits(word.length, options.spelling));
+      const isNearest = said && (near.length === 0 || said.edits < (near[0]!.how === 'oneEdit' ? 1 : 2));
+      if (isNearest) return expandSaid(sought, said.token, snapshot, options);
+    }
     const known = new Set(expansions.map(({ term }) => term));
-    expansions.push(...corrections(word, snapshot, options).filter(({ term }) => !known.has(term)));
+    expansions.push(...near.filter(({ term }) => !known.has(term)));
   }
-  const holding = expansions.reduce((sum, { term, phrase }) => {
+  // A value that is found as a word besides is not counted twice.
+  const counted = expansions.filter(({ how }) => how !== 'value');
+  const holding = (counted.length > 0 ? counted : expansions).reduce((sum, { term, phrase }) => {
     return sum + (phrase ? recordsIn(snapshot.postings, phrase.postings) : snapshot.postings.termRecords[term]!);
   }, 0);
   const { text, typed } = sought;

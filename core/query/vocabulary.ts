@@ -1,8 +1,12 @@
 import type { Setup, VocabularyEntry } from '../setup/schema.ts';
 import { tokenize } from '../text/tokenize.ts';
+import { type Near, openNearest } from './spelling.ts';
 
 /** Words one side of a synonym may have, at most. */
 export const mostSynonymWords = 4;
+
+/** Other things one saying may mean, at most; the first entries by key count. */
+export const mostMeanings = 100;
 
 /** One thing a word or some neighbouring words may stand for besides themselves. */
 export interface Meaning {
@@ -28,15 +32,40 @@ export interface Vocabulary {
   /** Words that are never taken as misspelt, and words that none is taken for. */
   readonly neverCorrected: ReadonlySet<string>;
   readonly neverOffered: ReadonlySet<string>;
+  /** Words shoppers search for, by their place among them. */
+  readonly spoken: ReadonlyMap<string, number>;
+  /** The single words that mean something else, and may be what a misspelt one means. */
+  readonly saidAlone: readonly string[];
+  /** The nearest of them. */
+  nearestSaid(word: string, limit: number): Near | null;
   /** Whether limits of price in a search narrow its results. */
   readonly recognisesPrice: boolean;
 }
 
+/** A saying while its meanings are gathered; what it means already, itself included. */
+interface GrowingSaying {
+  readonly tokens: readonly string[];
+  readonly meanings: Meaning[];
+  readonly known: Set<string>;
+}
+
 const keyOf = (tokens: readonly string[]): string => tokens.join(' ');
+
+/** Texts read lately: a setup is bound again at every edit, and nearly all of its words are those of before. */
+const read = new Map<string, readonly string[]>();
+const mostRead = 50_000;
+function tokensOf(text: string): readonly string[] {
+  const known = read.get(text);
+  if (known) return known;
+  if (read.size >= mostRead) read.clear();
+  const tokens = tokenize(text);
+  read.set(text, tokens);
+  return tokens;
+}
 
 /** The tokens of one side of a synonym; null where it has none or too many. */
 export function synonymTokens(text: string): readonly string[] | null {
-  const tokens = tokenize(text);
+  const tokens = tokensOf(text);
   return tokens.length > 0 && tokens.length <= mostSynonymWords ? tokens : null;
 }
 
@@ -55,14 +84,18 @@ export function bindVocabulary(setup: Setup): Vocabulary {
   const fixed = new Map<string, string>();
   const neverCorrected = new Set<string>();
   const neverOffered = new Set<string>();
-  const sayings = new Map<string, Map<string, { tokens: readonly string[]; meanings: Meaning[] }>>();
+  const spoken = new Map<string, number>();
+  const sayings = new Map<string, Map<string, GrowingSaying>>();
   const mean = (from: readonly string[], to: readonly string[], entry: string): void => {
-    const known = sayings.get(from[0]!) ?? new Map<string, { tokens: readonly string[]; meanings: Meaning[] }>();
+    const known = sayings.get(from[0]!) ?? new Map<string, GrowingSaying>();
     sayings.set(from[0]!, known);
-    const saying = known.get(keyOf(from)) ?? { tokens: from, meanings: [] };
-    known.set(keyOf(from), saying);
-    const isKnown = keyOf(from) === keyOf(to) || saying.meanings.some(({ tokens }) => keyOf(tokens) === keyOf(to));
-    if (!isKnown) saying.meanings.push({ tokens: to, entry });
+    const said = keyOf(from);
+    const saying = known.get(said) ?? { tokens: from, meanings: [], known: new Set([said]) };
+    known.set(said, saying);
+    const meant = keyOf(to);
+    if (saying.known.has(meant) || saying.meanings.length >= mostMeanings) return;
+    saying.known.add(meant);
+    saying.meanings.push({ tokens: to, entry });
   };
   for (const key of Object.keys(setup.vocabulary).sort()) {
     const entry = setup.vocabulary[key]!;
@@ -76,13 +109,26 @@ export function bindVocabulary(setup: Setup): Vocabulary {
         if (word !== undefined && meant !== undefined && word !== meant) fixed.set(word, meant);
       }
     else if (entry.what === 'neverCorrected') for (const word of single(entry.words)) neverCorrected.add(word);
+    else if (entry.what === 'spoken')
+      for (const word of single(entry.words)) spoken.set(word, spoken.get(word) ?? spoken.size);
     else if (entry.what === 'neverOffered') for (const word of single(entry.words)) neverOffered.add(word);
     for (const { from, to } of meaningsOf(entry)) {
       const said = synonymTokens(from);
       if (said) for (const text of to) mean(said, synonymTokens(text) ?? said, key);
     }
   }
+  const saidAlone = [...sayings.values()]
+    .flatMap((bySaying) => [...bySaying.values()])
+    .flatMap(({ tokens, meanings }) => (tokens.length === 1 && meanings.length > 0 ? tokens : []))
+    .filter((token) => !neverOffered.has(token));
+  let nearest: Vocabulary['nearestSaid'] | null = null;
   return {
+    spoken,
+    saidAlone,
+    nearestSaid(word, limit) {
+      nearest ??= openNearest(saidAlone);
+      return nearest(word, limit);
+    },
     recognisesPrice: Object.values(setup.vocabulary).some((entry) => entry.what === 'recognised' && entry.price),
     stopWords,
     fixed,

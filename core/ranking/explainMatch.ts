@@ -96,7 +96,7 @@ export function explainMatch(
   if (words.length === 0 || finds.some((list) => list.length === 0)) return null;
   const line = (find: Find, given: number): FoundLine => {
     const { key, label } = snapshot.attributes[find.attribute]!;
-    const setting = setup.attributes[key]!;
+    const setting = setup.attributes[key];
     const spot = snapshot.postings.spot[find.posting]!;
     const parts = gainParts(setting, gains.heaviest, find.how, spot, words.length);
     return {
@@ -104,7 +104,7 @@ export function explainMatch(
       label,
       term: find.found,
       how: find.how,
-      weight: setting.weight,
+      weight: find.how === 'value' || !setting ? gains.heaviest : setting.weight,
       parts: { weight: parts.weight, quality: parts.quality, length: parts.length, place: parts.place },
       words: wordsAt(spot),
       before: placeAt(spot),

@@ -17,17 +17,26 @@ export const perfect = 100_000;
 /** How a word was found; the number is the quality of the match. */
 export const quality = {
   exact: 1,
-  /** Another form of the word, as the stemmer has it. */
+  /** Another form of the word: the same stem, and little else between them (`curry`, `curries`). */
   form: 0.92,
+  /** A word of the same stem that is more than a form (`bitter` for `bitterness`). */
+  related: 0.84,
   /** The shopper's neighbouring words stand as one in the catalog. */
   joined: 0.9,
   /** The shopper's word stands as several, side by side. */
   split: 0.9,
   synonym: 0.88,
+  /** The word is a part of a longer one (`Pinsel` of `Aquarellpinsel`). */
+  compound: 0.85,
   /** The beginning of a longer word. */
   prefix: 0.8,
+  /** One letter wrong, and the likeliest word of all that are so near. */
   oneEdit: 0.75,
+  /** One letter wrong, where another word is likelier. */
+  rivalEdit: 0.68,
   twoEdits: 0.55,
+  /** Recognised as a value that the record has: as good as the whole of the heaviest attribute. */
+  value: 1,
 } as const;
 export type MatchKind = keyof typeof quality;
 

@@ -16,6 +16,8 @@ export const wholeOnly = -2;
 
 /** Whether an attribute may be found in a way at all. Codes are found exactly, however they are split, or by their beginning. */
 export function isFoundBy(profile: AttributeProfile, setting: AttributeSetting | undefined, kind: MatchKind): boolean {
+  // A recognised value counts for being had, whether or not words are looked for there.
+  if (kind === 'value') return isIndexedAsText(profile);
   if (!isIndexedAsText(profile) || !setting?.searchable) return false;
   switch (kind) {
     case 'exact':
@@ -24,8 +26,11 @@ export function isFoundBy(profile: AttributeProfile, setting: AttributeSetting |
     case 'prefix':
       return setting.prefixes ?? true;
     case 'form':
+    case 'related':
+    case 'compound':
       return profile.kind !== 'code' && (setting.forms ?? true);
     case 'oneEdit':
+    case 'rivalEdit':
     case 'twoEdits':
       return profile.kind !== 'code' && (setting.corrections ?? true);
     case 'split':
@@ -45,12 +50,13 @@ export interface GainParts {
 
 /** The definition of a gain: by how the word was found, in an attribute of this setting, at this spot. */
 export function gainParts(
-  setting: AttributeSetting,
+  setting: AttributeSetting | undefined,
   heaviest: number,
   kind: MatchKind,
   spot: number,
   sought: number,
 ): GainParts {
+  if (kind === 'value' || !setting) return { weight: 1, quality: quality[kind], length: 1, place: 1, gain: 1 };
   const weight = heaviest === 0 ? 0 : setting.weight / heaviest;
   const length = lengthFactor(wordsAt(spot), sought);
   const place = setting.early ? placeFactor(placeAt(spot)) : 1;
@@ -81,6 +87,7 @@ export function bindGains(attributes: readonly AttributeProfile[], setup: Setup)
       Float64Array.from({ length: attributes.length * spotSteps }, (_, spot) => {
         const attribute = attributeAt(spot);
         const setting = settings[attribute];
+        if (kind === 'value') return found[row]![attribute] === 1 ? quality.value : notFound;
         if (!setting || found[row]![attribute] === 0) return notFound;
         const { gain } = gainParts(setting, heaviest, kind, spot, sought);
         const words = wordsAt(spot);

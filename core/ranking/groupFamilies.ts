@@ -10,39 +10,68 @@ export interface Candidates {
 /** Joins records into families by their best variant. */
 export interface Grouper {
   /**
-   * The families of records, which stand in ascending order; records failing any filter are passed over. `scoreOf` and
-   * `inStock` (1 or 0) go by record. What is answered is valid until the next call. Cost: one pass.
+   * The families of records, which stand in ascending order; where `isFiltered`, records failing any filter are passed
+   * over. What is answered is valid until the next call. Cost: one pass.
    */
-  group(records: Uint32Array, failing: Uint32Array | null, scoreOf: Int32Array, inStock: Uint8Array): Candidates;
+  group(records: Uint32Array, isFiltered: boolean): Candidates;
 }
 
-/** Owns the columns of candidates, as long as there are families, so that a search allocates nothing of that size. */
-export function openGrouper(families: number, recordFamily: Uint32Array): Grouper {
+export interface GrouperOptions {
+  readonly families: number;
+  readonly recordFamily: Uint32Array;
+  /** By record, the scores of the search that is being answered. */
+  readonly scores: Int32Array;
+  /** By record, the filters failed in the search that is being answered. */
+  readonly failing: Uint32Array;
+  /** By record, 1 or 0. */
+  readonly inStock: Uint8Array;
+}
+
+/**
+ * Owns the columns of candidates, as long as there are families, so that a search allocates nothing of that size, and
+ * a copy of the records given: arrays bound as constants are read several times faster than those that are arguments,
+ * and copying costs next to nothing.
+ */
+export function openGrouper({ families, recordFamily, scores: scoreOf, failing, inStock }: GrouperOptions): Grouper {
+  const given = new Uint32Array(recordFamily.length);
   const family = new Uint32Array(families);
   const representatives = new Uint32Array(families);
   const scores = new Int32Array(families);
-  return {
-    group(records, failing, scoreOf, inStock) {
-      let count = 0;
-      let last = -1;
-      for (let at = 0; at < records.length; at++) {
-        const record = records[at]!;
-        if (failing !== null && failing[record] !== 0) continue;
-        const owner = recordFamily[record]!;
-        const points = scoreOf[record]!;
-        if (owner !== last) {
-          last = owner;
-          family[count] = owner;
-          representatives[count] = record;
-          scores[count++] = points;
-          continue;
-        }
-        const best = scores[count - 1]!;
-        if (points < best) continue;
-        if (points === best && (inStock[representatives[count - 1]!] === 1 || inStock[record] === 0)) continue;
-        representatives[count - 1] = record;
-        scores[count - 1] = points;
+
+  function groupGiven(length: number): number {
+    let count = 0;
+    let last = -1;
+    let best = 0;
+    for (let at = 0; at < length; at++) {
+      const record = given[at]!;
+      const owner = recordFamily[record]!;
+      const points = scoreOf[record]!;
+      if (owner !== last) {
+        last = owner;
+        best = points;
+        family[count] = owner;
+        representatives[count] = record;
+        scores[count++] = points;
+        continue;
       }
+      if (points < best) continue;
+      if (points === best && (inStock[representatives[count - 1]!] === 1 || inStock[record] === 0)) continue;
+      best = points;
+      representatives[count - 1] = record;
+      scores[count - 1] = points;
+    }
+    return count;
+  }
+
+  return {
+    group(records, isFiltered) {
+      let length = records.length;
+      if (!isFiltered) given.set(records);
+      else {
+        length = 0;
+        for (let at = 0; at < records.length; at++) if (failing[records[at]!] === 0) given[length++] = records[at]!;
+      }
+      const count = groupGiven(length);
       return {
         families: family.subarray(0, count),
         representatives: representatives.subarray(0, count),

@@ -1,18 +1,14 @@
 import { positionsLookedAt } from '../index/postings.ts';
 import type { Snapshot } from '../index/snapshot.ts';
 import { spotSteps, wordsAt } from '../index/spot.ts';
-import type { QueryWord } from '../query/understand.ts';
+import { mostWords, type QueryWord } from '../query/understand.ts';
 import { alsoLine, bestLine, closenessLine, gapBetween, pairPoints, wholeLine, wordPoints } from './formula.ts';
 import { type Gains, kindNumber, notFound, wholeOnly } from './gains.ts';
 import { wholeValues } from './wholeValues.ts';
 
-/**
- * What matching found, valid until the next call: `records` ascending, and by record of the whole catalog the score in
- * thousandths, which says something only of the records found.
- */
+/** What matching found, valid until the next call: `records` ascending. */
 export interface Matches {
   readonly records: Uint32Array;
-  readonly scores: Int32Array;
   /** Postings looked at, for keeping the work of one search within bounds. */
   readonly steps: number;
 }
@@ -21,6 +17,8 @@ export interface Matches {
 const worthSeeking = 12;
 
 export interface Matcher {
+  /** By record of the whole catalog the score in thousandths, which says something only of the records found last. */
+  readonly scores: Int32Array;
   /**
    * The visible records that have every word, with their scores. `hidden` holds 255 for a record that must not show,
    * else 0. Cost: one step a posting of the words' terms; words are taken rarest first, so later ones only add to
@@ -52,7 +50,12 @@ export function openMatcher(snapshot: Snapshot): Matcher {
   const second = new Float64Array(records);
   const touched = new Uint32Array(records);
   const candidates = new Uint32Array(records);
-  const lineAt = new Int32Array(snapshot.attributes.length * spotSteps);
+  /** By spot, what one word's find gives there: its gain, and the line that comes of it as the best. */
+  const gainHere = new Float64Array(snapshot.attributes.length * spotSteps);
+  const lineAt = new Int32Array(gainHere.length);
+  /** By word of the search, the spot and the gain of its best find in the record that is being looked at. */
+  const spotHere = new Uint16Array(mostWords);
+  const bestHere = new Float64Array(mostWords);
   const bestOf: Float64Array[] = [];
   const postingOf: Int32Array[] = [];
 
@@ -193,15 +196,22 @@ export function openMatcher(snapshot: Snapshot): Matcher {
   function addWhole(words: number, count: number): void {
     for (let at = 0; at < count; at++) {
       const record = touched[at]!;
+      // Each word's find is looked up once, not once for every other word: they stand far apart in memory.
+      for (let slot = 0; slot < words; slot++) {
+        spotHere[slot] = postingSpot[postingOf[slot]![record]!]!;
+        bestHere[slot] = bestOf[slot]![record]!;
+      }
       let most = 0;
       for (let slot = 0; slot < words; slot++) {
-        const spot = postingSpot[postingOf[slot]![record]!]!;
+        const spot = spotHere[slot]!;
+        // In one attribute, in values as long, every word says the same of it.
+        if (slot > 0 && spot >> 4 === spotHere[slot - 1]! >> 4) continue;
         let least = 1;
         let found = 0;
         for (let other = 0; other < words; other++) {
-          if (postingSpot[postingOf[other]![record]!]! >> 8 !== spot >> 8) continue;
+          if (spotHere[other]! >> 8 !== spot >> 8) continue;
           found++;
-          least = Math.min(least, bestOf[other]![record]!);
+          least = Math.min(least, bestHere[other]!);
         }
         most = Math.max(most, wholeLine(least, found, wordsAt(spot)));
       }
@@ -224,33 +234,43 @@ export function openMatcher(snapshot: Snapshot): Matcher {
   function matchOne(term: number, gainOf: Float64Array, points: number, hidden: Uint8Array | null): number {
     const end = start[term + 1]!;
     // What the best find gives depends on its spot alone, so it is rounded once a spot, not once a record.
+    gainHere.set(gainOf);
     for (let spot = 0; spot < gainOf.length; spot++) {
       const entry = gainOf[spot]!;
       const gain = entry <= wholeOnly ? wholeOnly - entry : Math.max(0, entry);
       lineAt[spot] = bestLine(points, gain) + wholeLine(gain, 1, wordsAt(spot));
     }
+    reset(hidden);
     let count = 0;
-    for (let posting = start[term]!; posting < end; ) {
-      const record = postingRecord[posting]!;
-      let best = notFound;
-      let other = 0;
-      let bestSpot = 0;
-      for (; posting < end && postingRecord[posting] === record; posting++) {
-        const spot = postingSpot[posting]!;
-        let gain = gainOf[spot]!;
-        if (gain < 0) {
-          if (gain === notFound || !whole.has(posting)) continue;
-          gain = wholeOnly - gain;
-        }
-        if (gain > best) {
-          if (best > other) other = best;
-          best = gain;
-          bestSpot = spot;
-        } else if (gain > other) other = gain;
+    let last = -1;
+    let best = 0;
+    let other = 0;
+    let line = 0;
+    for (let posting = start[term]!; posting < end; posting++) {
+      const spot = postingSpot[posting]!;
+      let gain = gainHere[spot]!;
+      if (gain < 0) {
+        if (gain === notFound || !whole.has(posting)) continue;
+        gain = wholeOnly - gain;
       }
-      if (best === notFound || (hidden !== null && hidden[record] !== 0)) continue;
-      score[record] = other > 0 ? lineAt[bestSpot]! + alsoLine(points, best, other) : lineAt[bestSpot]!;
-      touched[count++] = record;
+      const record = postingRecord[posting]!;
+      if (record !== last) {
+        if (state[record] !== 0) continue;
+        last = record;
+        best = gain;
+        other = 0;
+        line = lineAt[spot]!;
+        touched[count++] = record;
+        score[record] = line;
+      } else if (gain > best) {
+        other = best;
+        best = gain;
+        line = lineAt[spot]!;
+        score[record] = line + alsoLine(points, best, other);
+      } else if (gain > other) {
+        other = gain;
+        score[record] = line + alsoLine(points, best, other);
+      }
     }
     return count;
   }
@@ -259,9 +279,10 @@ export function openMatcher(snapshot: Snapshot): Matcher {
     if (hidden) state.set(hidden);
     else state.fill(0);
   };
-  const matches = (found: Uint32Array, steps: number): Matches => ({ records: found, scores: score, steps });
+  const matches = (found: Uint32Array, steps: number): Matches => ({ records: found, steps });
 
   return {
+    scores: score,
     none: () => matches(touched.subarray(0, 0), 0),
     match(words, gains, hidden) {
       if (words.some(({ expansions }) => expansions.length === 0)) return matches(touched.subarray(0, 0), 0);

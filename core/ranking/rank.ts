@@ -1,15 +1,19 @@
 import type { Scope } from '../content/scope.ts';
-import { type ChosenFilters, testFilters } from '../facets/filters.ts';
+import { type Choices, resolveChoices } from '../facets/choices.ts';
+import type { ChosenFilters } from '../facets/chosenFilters.ts';
+import { testFilters } from '../facets/filters.ts';
 import type { Snapshot } from '../index/snapshot.ts';
 import type { Engine, PreparedSetup } from '../prepareSetup.ts';
 import { findMatches } from '../query/findMatches.ts';
 import { findPriceLimits, type PriceLimits } from '../query/priceLimits.ts';
-import { findExactSku, type QueryWord, searchKey } from '../query/understand.ts';
+import type { Recognised } from '../query/recognise.ts';
+import { findExactSku, knowsIn, type QueryWord, readUnits, searchKey } from '../query/understand.ts';
 import { arrange, type Placed } from '../rules/arrange.ts';
 import { hasBoost, withBoost } from '../rules/boosts.ts';
-import { isHidden } from '../rules/hiddenRecords.ts';
+import { hiddenMark, isHidden } from '../rules/hiddenRecords.ts';
 import { type AppliedPin, type AppliedPull, pinsOf, pulledScore, pullsOf, totalPull } from '../rules/plansForSearch.ts';
 import type { SortingOrder } from '../setup/schema.ts';
+import type { Language } from '../text/languages.ts';
 import { tokenize } from '../text/tokenize.ts';
 import { perfect } from './formula.ts';
 import type { Candidates } from './groupFamilies.ts';
@@ -32,8 +36,12 @@ export interface SearchRequest {
   readonly collection?: string;
   /** The order chosen from the sorting menu, by its key; relevance where it is absent or unknown. */
   readonly sort?: string;
-  /** Take every word as a word: nothing in the search is recognised as a limit of price. */
-  readonly literally?: boolean;
+  /** Sayings that are to be taken as words though they are recognised, as the answer tells them. */
+  readonly asWords?: readonly string[];
+  /** The shopper's language, for the names of filters and values. */
+  readonly language?: Language;
+  /** Tell the values of this filter that have this text in their names. */
+  readonly like?: { readonly key: string; readonly text: string };
   /** Asked for by the search box, while the shopper types. */
   readonly box?: boolean;
   /** Tell each result's arithmetic. */
@@ -68,8 +76,12 @@ function withRecords(found: Uint32Array, extra: readonly number[]): Uint32Array 
 
 /** Everything decided about one search, before cards are made of it; valid until the engine's next search. */
 export interface Ranking {
+  /** The words looked for, without what was recognised as something else. */
+  readonly query: string;
   readonly words: readonly QueryWord[];
   readonly dropped: readonly string[];
+  /** Phrases of the vocabulary that the words were found as. */
+  readonly together: readonly string[];
   readonly candidates: Candidates;
   /** By candidate, after pulls. */
   readonly scores: Int32Array;
@@ -85,13 +97,15 @@ export interface Ranking {
   isSoldOut(candidate: number): boolean;
   /** The order chosen from the sorting menu, with its signals; null for relevance. */
   readonly sorted: { readonly order: SortingOrder; readonly signals: readonly Signal[] } | null;
-  /** The limit of price that was recognised in the search. */
-  readonly understood: PriceLimits | null;
+  /** What was recognised in the search besides words. */
+  readonly understood: Understood;
   readonly isBrowsing: boolean;
   readonly total: number;
   readonly foundAny: boolean;
   readonly records: Uint32Array;
   readonly failing: Uint32Array | null;
+  /** The filters beside the results, and what is chosen in them. */
+  readonly choices: Choices;
   readonly ignoredFilters: readonly string[];
 }
 
@@ -102,13 +116,43 @@ export function pullsOn({ snapshot, boosts }: Engine, ranking: Ranking, candidat
   return ranking.isBrowsing ? list : withBoost(list, boosts, family);
 }
 
-/** The words to look for, and the limit of price said besides them, where that is recognised and the catalog has prices. */
+/** A search as it is understood: the words to look for, and what was recognised besides them. */
+interface Understood {
+  readonly query: string;
+  readonly price: PriceLimits | null;
+  /** In the units of `query`, without what narrows the results. */
+  readonly strong: readonly Recognised[];
+  readonly narrowing: readonly Recognised[];
+}
+
+/** Takes limits of price, and then what names values or conditions, out of a search; `narrow` says whether any may. */
 function understand(
-  prepared: PreparedSetup,
-  { query, literally }: SearchRequest,
-): { readonly query: string; readonly understood: PriceLimits | null } {
-  const understood = prepared.vocabulary.recognisesPrice && !literally ? findPriceLimits(query) : null;
-  return { query: understood?.rest ?? query, understood };
+  { snapshot }: Engine,
+  { vocabulary, recogniser }: PreparedSetup,
+  { query: typed, asWords = [] }: SearchRequest,
+  narrow: boolean,
+): Understood {
+  const limits = vocabulary.recognisesPrice ? findPriceLimits(typed) : null;
+  const price = limits && !asWords.includes(limits.text) ? limits : null;
+  const query = price?.rest ?? typed;
+  if (!recogniser.isOn) return { query, price, strong: [], narrowing: [] };
+  const knows = knowsIn(snapshot);
+  const skipped = new Set(asWords);
+  const found = recogniser.recognise(readUnits(query, knows), skipped);
+  const narrowing = narrow ? found.filter(({ as }) => as === 'filter') : [];
+  if (narrowing.length === 0) return { query, price, strong: found.filter(({ as }) => as === 'strong'), narrowing };
+  const left = readUnits(query, knows).filter((_, at) => !narrowing.some(({ from, to }) => from <= at && at < to));
+  const rest = left.map(({ text }) => text).join(' ');
+  const strong = recogniser.recognise(readUnits(rest, knows), skipped).filter(({ as }) => as === 'strong');
+  return { query: rest, price, strong, narrowing };
+}
+
+/** What is hidden, and besides it everything that some recognised saying does not let through. */
+function hiddenBesides(records: number, hidden: Uint8Array | null, narrowing: readonly Recognised[]): Uint8Array {
+  const all = hidden ? hidden.slice() : new Uint8Array(records);
+  for (const { allows } of narrowing)
+    for (let record = 0; record < records; record++) if (all[record] === 0 && !allows(record)) all[record] = hiddenMark;
+  return all;
 }
 
 /** The records whose price a limit allows; one without a price is not known to be allowed. */
@@ -121,6 +165,40 @@ function affordable({ numbers }: Snapshot, records: Uint32Array, { from, to }: P
   });
 }
 
+/**
+ * What recognised values and conditions may do: narrow, and fewer of them where nothing is left; narrow whatever comes of
+ * it; or not narrow at all.
+ */
+type Narrowing = 'fewer' | 'all' | 'none';
+/** Sayings that are tried as words, one at a time, where all of them together leave nothing. */
+const mostTaken = 4;
+
+/**
+ * A search of which too much was recognised, since recognising must never make a dead end: one saying is taken as words
+ * after all, the one that leaves something and the fewest words given up; or else all of them are.
+ */
+function rankWithFewer(
+  engine: Engine,
+  prepared: PreparedSetup,
+  request: SearchRequest,
+  wanted: number,
+  scope: Scope | null,
+  narrowing: readonly Recognised[],
+): Ranking {
+  const without = (text: string): SearchRequest => ({ ...request, asWords: [...(request.asWords ?? []), text] });
+  let best: string | null = null;
+  let fewest = Number.POSITIVE_INFINITY;
+  for (const { text } of narrowing.length > 1 ? narrowing.slice(0, mostTaken) : []) {
+    const { foundAny, dropped } = rank(engine, prepared, without(text), 0, scope, 'all');
+    if (!foundAny || dropped.length >= fewest) continue;
+    best = text;
+    fewest = dropped.length;
+  }
+  return best === null
+    ? rank(engine, prepared, request, wanted, scope, 'none')
+    : rank(engine, prepared, without(best), wanted, scope, 'all');
+}
+
 /** Understand, match, score, group, pull, order and arrange: the places of the first `wanted` products. */
 export function rank(
   engine: Engine,
@@ -128,36 +206,55 @@ export function rank(
   request: SearchRequest,
   wanted: number,
   scope: Scope | null = null,
+  mode: Narrowing = 'fewer',
 ): Ranking {
   const { snapshot, matcher } = engine;
   const place = scope ? 'collections' : request.box ? 'box' : 'results';
   const { hidden, soldOutLast } = prepared.at[place];
-  const { query, understood } = understand(prepared, request);
+  const understood = understand(engine, prepared, request, mode !== 'none');
+  const { query, price, strong, narrowing } = understood;
+  // Words are given up among what is let through, not among what is not.
+  const searched = narrowing.length > 0 ? hiddenBesides(snapshot.records, hidden, narrowing) : hidden;
   const isBrowsing = query.trim() === '';
   const skuRecord = prepared.exactSku && !isBrowsing ? findExactSku(snapshot, query) : -1;
-  const sku = skuRecord >= 0 && !isHidden(hidden, skuRecord) ? skuRecord : -1;
+  const sku = skuRecord >= 0 && !isHidden(searched, skuRecord) ? skuRecord : -1;
   const found = isBrowsing
-    ? { words: [], dropped: [], matches: matcher.all(hidden) }
+    ? { words: [], dropped: [], together: [], matches: matcher.all(searched) }
     : tokenize(query).length === 0
-      ? { words: [], dropped: [], matches: matcher.none() }
-      : findMatches(engine, prepared, query, { typing: request.typing ?? false, keepAll: sku >= 0, hidden });
+      ? { words: [], dropped: [], together: [], matches: matcher.none() }
+      : findMatches(engine, prepared, query, {
+          typing: request.typing ?? false,
+          keepAll: sku >= 0,
+          hidden: searched,
+          recognised: strong,
+        });
 
   const plans = prepared.plans.get(searchKey(request.query)) ?? [];
   const appliedPins = isBrowsing ? [] : pinsOf(plans);
-  const extra = pinnedOnly(engine, hidden, appliedPins, found.matches.records);
+  const extra = pinnedOnly(engine, searched, appliedPins, found.matches.records);
   if (sku >= 0) extra.push(sku);
   const everywhere = withRecords(found.matches.records, extra);
   const within = scope ? everywhere.filter((record) => scope.contains(record)) : everywhere;
-  const records = understood ? affordable(snapshot, within, understood) : within;
+  const records = price ? affordable(snapshot, within, price) : within;
+  if (narrowing.length > 0 && records.length === 0 && mode === 'fewer')
+    return rankWithFewer(engine, prepared, request, wanted, scope, narrowing);
   // A record that only a pin or its part number brings in has no score from its words.
-  const { scores: scoreOf } = found.matches;
+  const { scores: scoreOf } = matcher;
   for (const record of extra) scoreOf[record] = 0;
   if (sku >= 0) scoreOf[sku] = perfect;
-  const { failing, ignored } = testFilters(prepared.filters, request.filters, records, engine.failing);
-  const candidates = engine.grouper.group(records, failing, scoreOf, engine.inStock);
+  const choices = resolveChoices(snapshot, prepared.filters, {
+    filters: request.filters,
+    collection: request.collection,
+    said: searchKey(request.query),
+    records,
+  });
+  const { failing, ignored } = testFilters(prepared.filters, choices.chosen, records, engine.failing);
+  const candidates = engine.grouper.group(records, failing !== null);
 
   const pulls = isBrowsing ? new Map<string, readonly AppliedPull[]>() : pullsOf(plans);
-  const scores = candidates.scores.slice();
+  // Only pulls change scores; without any, the grouper's own column is read as it is.
+  const isPulled = pulls.size > 0 || (engine.boosts !== null && !isBrowsing);
+  const scores = isPulled ? candidates.scores.slice() : candidates.scores;
   const candidateOf = new Map<number, number>();
   if (pulls.size > 0 || appliedPins.length > 0 || sku >= 0)
     for (let at = 0; at < candidates.families.length; at++) candidateOf.set(candidates.families[at]!, at);
@@ -190,8 +287,10 @@ export function rank(
   const skuIsPinned = pins.some(({ candidate }) => candidate === skuCandidate);
   const lead = leads && !skuIsPinned ? [skuCandidate] : [];
   return {
+    query,
     words: found.words,
     dropped: found.dropped,
+    together: found.together,
     candidates,
     scores,
     placed: arrange(pins, [...lead, ...ordered.order], wanted),
@@ -208,7 +307,8 @@ export function rank(
     foundAny: records.length > 0,
     records,
     failing,
-    ignoredFilters: ignored,
+    choices,
+    ignoredFilters: [...choices.ignored, ...ignored],
   };
 }
 
@@ -285,7 +385,8 @@ export function rankedFamilies(
   prepared: PreparedSetup,
   request: SearchRequest,
   depth: number,
+  scope: Scope | null = null,
 ): string[] {
-  const { placed, candidates } = rank(engine, prepared, request, depth);
+  const { placed, candidates } = rank(engine, prepared, request, depth, scope);
   return placed.map(({ candidate }) => engine.snapshot.familyId(candidates.families[candidate]!));
 }

@@ -83,6 +83,11 @@ export function whyHere(engine: Engine, prepared: PreparedSetup, ranking: Rankin
       ranking.soldOutLast && pin === null && (!isSku || ranking.sorted !== null) && ranking.isSoldOut(candidate),
     pin: applied && { plan: applied.plan, planName: applied.planName, place: applied.place },
     exactSku: isSku,
+    together: [...ranking.together],
+    narrowed: [
+      ...ranking.understood.narrowing.map(({ text }) => text),
+      ...(ranking.understood.price ? [ranking.understood.price.text] : []),
+    ],
     place: index + 1,
   };
 }

@@ -1,11 +1,13 @@
 import type { AttributeValue } from '../catalog/record.ts';
+import { languageNames } from '../text/languages.ts';
+import { filterChange, layoutChange, valueGroupsChange } from './describeFilters.ts';
 import type { EntryChange } from './entries.ts';
+import type { FilterLayout, FilterSetting, ValueGroups } from './filterSchema.ts';
 import type {
   AttributeSetting,
   ContentEntry,
   Decision,
   EmptyShelf,
-  FilterSetting,
   Hiding,
   Setup,
   ShelfPlan,
@@ -13,6 +15,7 @@ import type {
   VocabularyEntry,
 } from './schema.ts';
 import { stockPlaces } from './schema.ts';
+import { usualSpelling } from './usualSpelling.ts';
 
 /** Names for what a change refers to by key; a missing name is shown as its key. */
 export interface NamesForChanges {
@@ -22,7 +25,6 @@ export interface NamesForChanges {
 
 type Relevance = Setup['relevance'];
 const list = (items: readonly string[]): string => (items.length === 0 ? 'none' : items.join(', '));
-const filterKindNames = { ticks: 'tick list', single: 'single choice', range: 'range' } as const;
 
 /** How words are found in an attribute: what holds unless it is said otherwise, and what is told of a change. */
 const attributeWays = [
@@ -52,8 +54,26 @@ function attributeChange(name: string, before: AttributeSetting | null, after: A
   return said;
 }
 
+function spellingChange(before: Relevance['spelling'] | null, after: Relevance['spelling']): string[] {
+  const was = { ...usualSpelling, tolerance: true, ...before };
+  const is = { ...usualSpelling, ...after };
+  const said: string[] = [];
+  if (before === null || was.tolerance !== is.tolerance)
+    said.push(`Spelling tolerance is ${is.tolerance ? 'on' : 'off'}`);
+  if (was.oneEditFrom !== is.oneEditFrom || was.twoEditsFrom !== is.twoEditsFrom)
+    said.push(`Words may have one slip from ${is.oneEditFrom} letters on, two from ${is.twoEditsFrom}`);
+  if (was.atOnce !== is.atOnce)
+    said.push(
+      is.atOnce
+        ? 'A misspelt search is corrected at once where it finds nothing'
+        : 'A misspelt search is not corrected, but told what may be meant',
+    );
+  if (was.offers !== is.offers) said.push(`Up to ${is.offers} other readings of a misspelt search are offered`);
+  return said;
+}
+
 function relevanceChange(key: string, before: unknown, after: unknown, names: NamesForChanges): string[] {
-  if (key === 'spelling') return [`Spelling tolerance is ${(after as Relevance['spelling']).tolerance ? 'on' : 'off'}`];
+  if (key === 'spelling') return spellingChange(before as Relevance['spelling'] | null, after as Relevance['spelling']);
   if (key === 'closeCall') {
     const widths = [before, after].map((value) => (value as Relevance['closeCall'] | null)?.width ?? 0);
     return [`Close calls are ${widths[1]} points wide instead of ${widths[0]}`];
@@ -109,20 +129,6 @@ function tieBreakerChange(
   });
 }
 
-function filterChange(before: FilterSetting | null, after: FilterSetting | null): string[] {
-  if (!before) return [`Filter “${after!.label}” is added`];
-  if (!after) return [`Filter “${before.label}” is removed`];
-  const said: string[] = [];
-  if (before.label !== after.label) said.push(`Filter “${before.label}” is now called “${after.label}”`);
-  if (before.kind !== after.kind) said.push(`Filter “${after.label}” is now a ${filterKindNames[after.kind]}`);
-  if (before.order !== after.order) said.push(`Filter “${after.label}” has moved`);
-  if (before.counts !== after.counts)
-    said.push(`Filter “${after.label}” ${after.counts ? 'shows' : 'hides'} its counts`);
-  if (before.valueOrder !== after.valueOrder)
-    said.push(`Filter “${after.label}” lists its values by ${after.valueOrder === 'count' ? 'count' : 'name'}`);
-  return said;
-}
-
 function planChange(before: ShelfPlan | null, after: ShelfPlan | null, names: NamesForChanges): string[] {
   if (!before) return [`Shelf plan “${after!.name}” is added`];
   if (!after) return [`Shelf plan “${before.name}” is removed`];
@@ -171,6 +177,31 @@ function emptyShelfChange(before: EmptyShelf, after: EmptyShelf): string[] {
   return said;
 }
 
+type RecognisedEntry = Extract<VocabularyEntry, { what: 'recognised' }>;
+
+function recognisedChange(before: RecognisedEntry | null, after: RecognisedEntry | null): string[] {
+  const said: string[] = [];
+  if ((before?.price ?? false) !== (after?.price ?? false))
+    said.push(
+      after?.price
+        ? 'Limits of price in a search narrow its results'
+        : 'Limits of price in a search are words like any other',
+    );
+  const ways = { strong: 'count as strong matches', filter: 'narrow its results' } as const;
+  for (const key of new Set([...Object.keys(before?.attributes ?? {}), ...Object.keys(after?.attributes ?? {})])) {
+    const way = after?.attributes?.[key];
+    if (way !== before?.attributes?.[key])
+      said.push(`Values of ${key} named in a search ${way ? ways[way] : 'are words like any other'}`);
+  }
+  const sayings = (of: RecognisedEntry | null) =>
+    new Map((of?.conditions ?? []).map(({ words, condition }) => [words, JSON.stringify(condition)]));
+  const [was, is] = [sayings(before), sayings(after)];
+  for (const [words, condition] of is)
+    if (was.get(words) !== condition) said.push(`“${words}” in a search stands for a condition`);
+  for (const words of was.keys()) if (!is.has(words)) said.push(`“${words}” is a word like any other`);
+  return said;
+}
+
 function vocabularyChange(before: VocabularyEntry | null, after: VocabularyEntry | null): string[] {
   const quoted = (words: readonly string[]): string => words.map((word) => `“${word}”`).join(', ');
   if ((after ?? before)!.what === 'stopWords') {
@@ -204,11 +235,25 @@ function vocabularyChange(before: VocabularyEntry | null, after: VocabularyEntry
       ];
     }
     case 'recognised':
+      return recognisedChange(
+        before?.what === 'recognised' ? before : null,
+        after?.what === 'recognised' ? after : null,
+      );
+    case 'spoken':
       return [
-        after?.what === 'recognised' && after.price
-          ? 'Limits of price in a search narrow its results'
-          : 'Limits of price in a search are words like any other',
+        after?.what === 'spoken'
+          ? `Of equally near corrections ${after.words.length} words shoppers search for come first`
+          : 'Of equally near corrections the commonest in the catalog come first',
       ];
+    case 'phrases': {
+      const of = (value: VocabularyEntry | null) => (value?.what === 'phrases' ? value.phrases : []);
+      const [was, is] = [of(before), of(after)];
+      const [more, less] = [is.filter((text) => !was.includes(text)), was.filter((text) => !is.includes(text))];
+      return [
+        ...(more.length > 0 ? [`${quoted(more)} ${more.length === 1 ? 'belongs' : 'belong'} together`] : []),
+        ...(less.length > 0 ? [`${quoted(less)} no longer ${less.length === 1 ? 'belongs' : 'belong'} together`] : []),
+      ];
+    }
     case 'neverCorrected':
       return [
         `Never taken as misspelt: ${list(after?.what === 'neverCorrected' ? after.words.map((word) => `“${word}”`) : [])}`,
@@ -265,7 +310,14 @@ export function describeChange({ part, key, before, after }: EntryChange, names:
       case 'relevance':
         return relevanceChange(key, before, after, names);
       case 'filters':
-        return filterChange(before as FilterSetting, after as FilterSetting);
+        return filterChange(before as FilterSetting | null, after as FilterSetting | null);
+      case 'valueGroups':
+        return valueGroupsChange(before as ValueGroups | null, after as ValueGroups | null);
+      case 'storefront':
+        if (key === 'filters') return layoutChange(before as FilterLayout | null, after as FilterLayout);
+        return [
+          `Shoppers may choose from ${list((after as Setup['storefront']['languages']).list.map((code) => languageNames[code]))}`,
+        ];
       case 'plans':
         return planChange(before as ShelfPlan, after as ShelfPlan, names);
       case 'hiding':

@@ -35,6 +35,34 @@ describe('vocabulary, content and places in words', () => {
     ],
     ['vocabulary', null, { what: 'synonyms', words: ['a', 'b'], on: true }, ['“a”, “b” mean the same']],
     ['vocabulary', { what: 'synonyms', words: ['a', 'b'], on: true }, null, ['“a”, “b” no longer mean the same']],
+    [
+      'vocabulary',
+      { what: 'phrases', phrases: ['cold press', 'a b'] },
+      { what: 'phrases', phrases: ['cold press', 'palette knife'] },
+      ['“palette knife” belongs together', '“a b” no longer belongs together'],
+    ],
+    [
+      'vocabulary',
+      { what: 'recognised', price: true, attributes: { size: 'strong' } },
+      {
+        what: 'recognised',
+        price: false,
+        attributes: { colour: 'filter' },
+        conditions: [{ words: 'sale', condition: { what: 'reduced' } }],
+      },
+      [
+        'Limits of price in a search are words like any other',
+        'Values of size named in a search are words like any other',
+        'Values of colour named in a search narrow its results',
+        '“sale” in a search stands for a condition',
+      ],
+    ],
+    [
+      'vocabulary',
+      { what: 'recognised', price: false, conditions: [{ words: 'sale', condition: { what: 'reduced' } }] },
+      null,
+      ['“sale” is a word like any other'],
+    ],
     ['content', null, { what: 'leftOut', kind: 'article', id: 'x' }, ['The article “x” is left out of the search']],
     ['hiding', null, { what: 'product', product: 'p', from: ['collections'] }, ['“p” is hidden from collection pages']],
     ['hiding', { what: 'tag', tag: 't' }, null, ['Every product tagged “t” is no longer hidden']],
@@ -49,4 +77,16 @@ describe('vocabulary, content and places in words', () => {
     expect(told('content', null, { what: 'kind', found: false, weights: {} }, 'article')).toEqual([
       'Articles are not found by the search any more',
     ]));
+});
+
+test('spelling in words: only what changed, and what is left out is as usual', () => {
+  const spelling = (before: object, after: object) => told('relevance', before, after, 'spelling');
+  expect(spelling({ tolerance: true }, { tolerance: false })).toEqual(['Spelling tolerance is off']);
+  expect(spelling({ tolerance: true }, { tolerance: true, oneEditFrom: 5, offers: 1 })).toEqual([
+    'Words may have one slip from 5 letters on, two from 7',
+    'Up to 1 other readings of a misspelt search are offered',
+  ]);
+  expect(spelling({ tolerance: true, atOnce: true }, { tolerance: true, atOnce: false })).toEqual([
+    'A misspelt search is not corrected, but told what may be meant',
+  ]);
 });

@@ -1,6 +1,8 @@
 import { type AttributeProfile, hasChoices, isIndexedAsText } from '../catalog/profileAttributes.ts';
 import { availability, standardColumn } from '../catalog/standardColumns.ts';
-import type { AttributeSetting, FilterSetting, Setup, SortingOrder, TieBreaker } from './schema.ts';
+import type { FilterSetting } from './filterSchema.ts';
+import { usualLayout } from './filterTerms.ts';
+import type { AttributeSetting, Setup, SortingOrder, TieBreaker } from './schema.ts';
 
 /** Weights for a beginning: what names a product counts most, long text least. Own attributes by their usual names. */
 const usualWeights: Readonly<Record<string, number>> = {
@@ -106,6 +108,8 @@ export function initialSetup(profiles: readonly AttributeProfile[]): Setup {
     products: {},
     content: {},
     vocabulary: {},
+    valueGroups: {},
+    storefront: { filters: usualLayout, languages: { list: [] } },
     emptyShelf: {
       content: { message: 'Nothing on our shelves matches “{search}”.', searches: [], products: [] },
     },

@@ -1,14 +1,17 @@
 import { z } from 'zod';
 import { contentKinds } from '../content/contentKinds.ts';
+import {
+  filterLayoutSchema,
+  filterSettingSchema,
+  storefrontLanguagesSchema,
+  valueGroupsSchema,
+} from './filterSchema.ts';
+import { usualLayout } from './filterTerms.ts';
+import { key, productId, searchText, sentence } from './texts.ts';
+import { usualSpelling } from './usualSpelling.ts';
 
 /** Longest key of an entry. */
 export const longestKey = 700;
-
-/** Keys of attributes, filters and plans: what a column, an address and a file name can all carry. */
-const key = z.string().min(1).max(80);
-const sentence = z.string().max(500);
-const productId = z.string().min(1).max(200);
-const searchText = z.string().trim().min(1).max(200);
 
 /** What the merchandiser decided about one attribute. An attribute without an entry is not searched and not shown. */
 export const attributeSettingSchema = z.strictObject({
@@ -29,7 +32,23 @@ export const attributeSettingSchema = z.strictObject({
 });
 export type AttributeSetting = z.infer<typeof attributeSettingSchema>;
 
-export const spellingSchema = z.strictObject({ tolerance: z.boolean() });
+/** What spelling may do; all but `tolerance` may be left out and is then as in `usualSpelling`. */
+export const spellingSchema = z
+  .strictObject({
+    tolerance: z.boolean(),
+    /** Letters from which a word may be one edit, or two, away from what it is taken for. */
+    oneEditFrom: z.number().int().min(3).max(20).optional(),
+    twoEditsFrom: z.number().int().min(5).max(20).optional(),
+    /** Whether a search that finds nothing as it is typed is corrected without asking. */
+    atOnce: z.boolean().optional(),
+    /** Other ways of reading a misspelt search that are offered, at most. */
+    offers: z.number().int().min(0).max(5).optional(),
+  })
+  .refine(
+    ({ oneEditFrom = usualSpelling.oneEditFrom, twoEditsFrom = usualSpelling.twoEditsFrom }) =>
+      oneEditFrom <= twoEditsFrom,
+    { message: 'must allow one slip no later than two' },
+  );
 /** Width in points of the score, 0 to 100: 0 lets only equal scores tie. */
 export const closeCallSchema = z.strictObject({ width: z.number().min(0).max(100) });
 /**
@@ -81,19 +100,6 @@ export const sortingSchema = z.strictObject({
     }),
 });
 const byRelevance: SortingOrder = { key: 'relevance', label: 'Best match', signals: [] };
-
-export const filterKinds = ['ticks', 'single', 'range'] as const;
-export const filterSettingSchema = z.strictObject({
-  attribute: key,
-  label: z.string().trim().min(1).max(80),
-  /** `ticks`: any of several values; `single`: one value; `range`: from and to. */
-  kind: z.enum(filterKinds),
-  /** Place among the filters, ascending; equal places stand in order of key. */
-  order: z.number(),
-  counts: z.boolean(),
-  valueOrder: z.enum(['count', 'name']),
-});
-export type FilterSetting = z.infer<typeof filterSettingSchema>;
 
 export const pullSchema = z.number().min(0.1).max(10);
 export const shelfPlanSchema = z.strictObject({
@@ -172,6 +178,19 @@ const saying = z
   .min(1)
   .max(120)
   .refine((text) => text.split(/\s+/).length <= 4, { message: 'must have at most four words' });
+/** How a recognised value counts: as found in the best way there is, or as a filter. */
+export const recognisedWays = ['strong', 'filter'] as const;
+/** What a saying such as "new" or "sale" stands for. */
+export const conditionSchema = z.discriminatedUnion('what', [
+  z.strictObject({ what: z.literal('value'), attribute: key, value: z.string().min(1).max(200) }),
+  /** Both ends included; null where it is open. */
+  z.strictObject({ what: z.literal('number'), attribute: key, from: z.number().nullable(), to: z.number().nullable() }),
+  /** Not older than so many days. */
+  z.strictObject({ what: z.literal('newer'), attribute: key, days: z.number().int().min(1).max(10_000) }),
+  /** Cheaper than it was. */
+  z.strictObject({ what: z.literal('reduced') }),
+]);
+export type Condition = z.infer<typeof conditionSchema>;
 const entryName = z.string().trim().min(1).max(80).optional();
 /**
  * What is decided about words: those that are passed over, sets that mean the same, words that lead to others one way
@@ -195,8 +214,26 @@ export const vocabularyEntrySchema = z.discriminatedUnion('what', [
   z.strictObject({ what: z.literal('corrections'), pairs: z.array(z.strictObject({ from: word, to: word })).max(500) }),
   z.strictObject({ what: z.literal('neverCorrected'), words: z.array(word).max(500) }),
   z.strictObject({ what: z.literal('neverOffered'), words: z.array(word).max(500) }),
-  /** What is recognised in a search besides words: limits of price. */
-  z.strictObject({ what: z.literal('recognised'), price: z.boolean() }),
+  /** Words shoppers search for, the commonest first: of equally near corrections these come first. */
+  z.strictObject({ what: z.literal('spoken'), words: z.array(word).max(500) }),
+  /** Words that belong together: found side by side before apart. */
+  z.strictObject({
+    what: z.literal('phrases'),
+    phrases: z.array(saying.refine((text) => /\s/.test(text), { message: 'must have at least two words' })).max(500),
+  }),
+  /**
+   * What is recognised in a search besides words: limits of price, values of attributes (counted as strong matches, or
+   * turned into filters), and sayings that stand for a condition.
+   */
+  z.strictObject({
+    what: z.literal('recognised'),
+    price: z.boolean(),
+    attributes: z.record(key, z.enum(recognisedWays)).optional(),
+    conditions: z
+      .array(z.strictObject({ words: saying, condition: conditionSchema }))
+      .max(50)
+      .optional(),
+  }),
 ]);
 export type VocabularyEntry = z.infer<typeof vocabularyEntrySchema>;
 
@@ -220,6 +257,13 @@ export const setupSchema = z.strictObject({
   products: z.record(z.string().min(1).max(longestKey), decisionSchema).default({}),
   content: z.record(z.string().min(1).max(longestKey), contentEntrySchema).default({}),
   vocabulary: z.record(key, vocabularyEntrySchema).default({}),
+  valueGroups: z.record(key, valueGroupsSchema).default({}),
+  storefront: z
+    .strictObject({
+      filters: filterLayoutSchema.default(usualLayout),
+      languages: storefrontLanguagesSchema.default({ list: [] }),
+    })
+    .default({ filters: usualLayout, languages: { list: [] } }),
 });
 export type Setup = z.infer<typeof setupSchema>;
 
@@ -233,6 +277,8 @@ export const setupParts = [
   'products',
   'content',
   'vocabulary',
+  'valueGroups',
+  'storefront',
 ] as const;
 export type SetupPart = (typeof setupParts)[number];
 
@@ -244,6 +290,8 @@ const relevanceEntries = {
   partNumbers: partNumbersSchema,
   sorting: sortingSchema,
 } as const;
+
+const storefrontEntries = { filters: filterLayoutSchema, languages: storefrontLanguagesSchema } as const;
 
 /** The schema one entry of a part is held to, or null where the part has no such entry. */
 export function entrySchema(part: SetupPart, entry: string): z.ZodType | null {
@@ -266,10 +314,16 @@ export function entrySchema(part: SetupPart, entry: string): z.ZodType | null {
       return contentEntrySchema;
     case 'vocabulary':
       return vocabularyEntrySchema;
+    case 'valueGroups':
+      return valueGroupsSchema;
+    case 'storefront':
+      return Object.hasOwn(storefrontEntries, entry)
+        ? storefrontEntries[entry as keyof typeof storefrontEntries]
+        : null;
   }
 }
 
 /** Entries that must always be there: they can be changed but not removed. */
 export function isFixedEntry(part: SetupPart): boolean {
-  return part === 'relevance' || part === 'emptyShelf';
+  return part === 'relevance' || part === 'emptyShelf' || part === 'storefront';
 }

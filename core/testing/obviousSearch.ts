@@ -1,10 +1,12 @@
 import type { AttributeProfile } from '../catalog/profileAttributes.ts';
 import { isIndexedAsText } from '../catalog/profileAttributes.ts';
 import { type CatalogRecord, textsOf } from '../catalog/record.ts';
-import { type ChosenFilters, readRange } from '../facets/filters.ts';
+import type { ChosenFilters } from '../facets/chosenFilters.ts';
 import { positionsLookedAt, valueGap } from '../index/postings.ts';
-import { givingUp } from '../query/findMatches.ts';
+import { compoundParts } from '../query/compounds.ts';
+import { doubted, givingUp } from '../query/findMatches.ts';
 import { findPriceLimits } from '../query/priceLimits.ts';
+import { weak } from '../query/understand.ts';
 import {
   alsoLine,
   bestLine,
@@ -20,11 +22,14 @@ import {
   wordPoints,
 } from '../ranking/formula.ts';
 import type { Setup, TieBreaker } from '../setup/schema.ts';
-import { allowedEdits, editDistance } from '../text/editDistance.ts';
+import { editDistance } from '../text/editDistance.ts';
 import type { Language } from '../text/languages.ts';
 import { readableToken } from '../text/quantity.ts';
+import { slipLikelihood } from '../text/slips.ts';
 import { isNumberLike, normalizeCode, readWords, tokenize } from '../text/tokenize.ts';
-import { stem } from '../text/wordForms.ts';
+import { areForms, stem } from '../text/wordForms.ts';
+import { obviousFilters } from './obviousFilters.ts';
+import { obviousRuns } from './obviousRecognition.ts';
 
 /**
  * The obvious search: no index, no typed array, every record looked at for every word. It is what the fast path is
@@ -49,6 +54,8 @@ export interface ObviousResult {
 }
 export interface ObviousAnswer {
   readonly total: number;
+  /** Whether anything is found, before filters are chosen. */
+  readonly foundAny: boolean;
   readonly results: readonly ObviousResult[];
   readonly dropped: readonly string[];
   /** By filter key and value: products. */
@@ -63,15 +70,18 @@ interface Sought {
 }
 
 /** Word by word: where a quantity begins it is taken whole, unless its unit is doubtful and the amount unknown. */
-function soughtIn(query: string, isKnown: (token: string) => boolean, fixed: ReadonlyMap<string, string>): Sought[] {
+function unitsIn(query: string, isKnown: (token: string) => boolean): Sought[] {
   const { tokens, quantities } = readWords(query);
   const taken = quantities.filter(({ token, isDoubtful }) => !isDoubtful || isKnown(token));
-  const all = tokens.flatMap((text, at): Sought[] => {
+  return tokens.flatMap((text, at): Sought[] => {
     const here = taken.filter((quantity) => quantity.at === at);
     if (here.length > 0) return here.map(({ token }) => ({ text: readableToken(token), token }));
     return taken.some((quantity) => quantity.at < at && at < quantity.to) ? [] : [{ text, token: text }];
   });
-  const meant = all.map((sought): Sought => {
+}
+
+function soughtIn(query: string, isKnown: (token: string) => boolean, fixed: ReadonlyMap<string, string>): Sought[] {
+  const meant = unitsIn(query, isKnown).map((sought): Sought => {
     const to = fixed.get(sought.token);
     return to === undefined ? sought : { text: to, token: to, isFixed: true };
   });
@@ -83,6 +93,8 @@ interface Way {
   readonly how: MatchKind;
   /** The tokens that must stand side by side, where the word stands as several. */
   readonly phrase?: readonly string[];
+  /** The attribute it is a recognised value of, and whether a record has that. */
+  readonly ofValue?: { readonly attribute: number; has(record: CatalogRecord): boolean };
 }
 interface Word {
   readonly text: string;
@@ -129,6 +141,8 @@ export interface ObviousRequest {
   readonly box?: boolean;
   /** Of the catalog. */
   readonly language?: Language;
+  /** Not to be recognised. */
+  readonly asWords?: readonly string[];
 }
 
 /** The same answers again without working them out again: the searches are many and the catalogs small. */
@@ -145,12 +159,14 @@ export function obviousSearch(
   attributes: readonly AttributeProfile[],
   setup: Setup,
   typed: string,
-  { filters: chosen = {}, typing = false, sort = '', box = false, language = 'en' }: ObviousRequest = {},
+  request: ObviousRequest = {},
   today = 0,
+  mode: 'fewer' | 'all' | 'none' = 'fewer',
 ): ObviousAnswer {
+  const { filters: chosen = {}, typing = false, sort = '', box = false, language = 'en', asWords = [] } = request;
   const recognises = Object.values(setup.vocabulary).some((entry) => entry.what === 'recognised' && entry.price);
   const limits = recognises ? findPriceLimits(typed) : null;
-  const query = limits?.rest ?? typed;
+  const said = limits?.rest ?? typed;
   const stemOf = remembered((token) => stem(token, language));
   const all = records.map((record): ReadRecord => ({ record, texts: readTexts(record, attributes) }));
   const heaviest = Math.max(
@@ -165,8 +181,8 @@ export function obviousSearch(
     if (!setting?.searchable || !isIndexedAsText(profile)) return false;
     const isCode = profile.kind === 'code';
     if (how === 'prefix') return setting.prefixes !== false;
-    if (how === 'form') return !isCode && setting.forms !== false;
-    if (how === 'oneEdit' || how === 'twoEdits') return !isCode && setting.corrections !== false;
+    if (how === 'form' || how === 'related' || how === 'compound') return !isCode && setting.forms !== false;
+    if (how === 'oneEdit' || how === 'rivalEdit' || how === 'twoEdits') return !isCode && setting.corrections !== false;
     return !isCode || how === 'exact' || how === 'joined';
   };
   const gainOf = (attribute: number, how: MatchKind, standing: Standing, sought: number): number => {
@@ -193,10 +209,16 @@ export function obviousSearch(
   const reaches = (token: string, how: MatchKind): boolean =>
     [...standsIn.get(token)!].some((attribute) => isFound(attribute, how));
 
+  const isGerman = language === 'de';
+  const isKnownWord = (text: string): boolean => holding.has(text);
+  const { tolerance: mayCorrect, atOnce, oneEditFrom, twoEditsFrom } = setup.relevance.spelling;
+  const tolerance = mayCorrect && atOnce !== false;
   const entries = Object.values(setup.vocabulary);
   const stopWords = new Set(
     entries.flatMap((entry) => (entry.what === 'stopWords' ? entry.words.flatMap(singleWord) : [])),
   );
+  const spoken = entries.flatMap((entry) => (entry.what === 'spoken' ? entry.words.flatMap(singleWord) : []));
+  const placeSpoken = (token: string): number => (spoken.includes(token) ? spoken.indexOf(token) : spoken.length);
   const listed = (what: 'neverCorrected' | 'neverOffered') =>
     new Set(entries.flatMap((entry) => (entry.what === what ? entry.words.flatMap(singleWord) : [])));
   const neverCorrected = listed('neverCorrected');
@@ -206,19 +228,20 @@ export function obviousSearch(
       entry.what === 'corrections' ? entry.pairs.map(({ from, to }): [string, string] => [from, to]) : [],
     ),
   );
+  /** What is said and what it means besides, pair by pair. */
+  const pairs = Object.keys(setup.vocabulary)
+    .sort()
+    .map((key) => setup.vocabulary[key]!)
+    .flatMap((entry): [string, string][] => {
+      if (entry.what === 'oneWay' && entry.on)
+        return entry.from.flatMap((a) => entry.to.map((b): [string, string] => [a, b]));
+      if (entry.what !== 'synonyms' || !entry.on) return [];
+      return entry.words.flatMap((a) => entry.words.map((b): [string, string] => [a, b]));
+    })
+    .map(([a, b]) => [tokenize(a), tokenize(b)] as const);
   /** What each word means besides, alone or with its neighbours: as lists of tokens that must stand side by side. */
   const synonymsAt = (texts: readonly Sought[], place: number): string[][] => {
     const tokens = texts.map(({ token }) => token);
-    const pairs = Object.keys(setup.vocabulary)
-      .sort()
-      .map((key) => setup.vocabulary[key]!)
-      .flatMap((entry): [string, string][] => {
-        if (entry.what === 'oneWay' && entry.on)
-          return entry.from.flatMap((a) => entry.to.map((b): [string, string] => [a, b]));
-        if (entry.what !== 'synonyms' || !entry.on) return [];
-        return entry.words.flatMap((a) => entry.words.map((b): [string, string] => [a, b]));
-      })
-      .map(([a, b]) => [tokenize(a), tokenize(b)] as const);
     const found: { at: number; said: string[]; meant: string[] }[] = [];
     for (let at = 0; at <= place; at++)
       for (const [said, meant] of pairs)
@@ -230,6 +253,11 @@ export function obviousSearch(
           found.push({ at, said, meant });
     return found.map(({ meant }) => meant);
   };
+  /** The single words that mean something else, in order. */
+  const saidAlone = [...new Set(pairs.flatMap(([said, meant]) => (said.join(' ') === meant.join(' ') ? [] : [said])))]
+    .flatMap((said) => (said.length === 1 ? said : []))
+    .filter((token) => token.length >= 3 && !isNumberLike(token) && !neverOffered.has(token))
+    .sort();
   /** The words as one with their neighbours: two of any kind, up to four where they make a code of letters and digits. */
   const joinedWith = (texts: readonly Sought[], at: number): string[] => {
     const found: string[] = [];
@@ -276,27 +304,35 @@ export function obviousSearch(
     widen: boolean,
     joined: readonly string[],
     synonyms: readonly string[][],
+    named: readonly Way[] = [],
   ): Word => {
     const text = sought.token;
     const ways: Way[] = [];
     const add = (tokens: readonly string[], how: MatchKind) => {
       for (const token of tokens)
-        if (reaches(token, how) && !ways.some((way) => !way.phrase && way.token === token)) ways.push({ token, how });
+        if (reaches(token, how) && !ways.some((way) => !way.phrase && !way.ofValue && way.token === token))
+          ways.push({ token, how });
     };
     add(
       vocabulary.filter((token) => token === text),
       'exact',
     );
-    add(
-      vocabulary.filter((token) => token !== text && inPlainText.has(token) && stemOf(token) === stemOf(text)),
-      'form',
-    );
+    for (const token of vocabulary)
+      if (token !== text && inPlainText.has(token) && stemOf(token) === stemOf(text))
+        add([token], areForms(token, text) ? 'form' : 'related');
     for (const one of joined)
       add(
         vocabulary.filter(
           (token) => token !== text && (token === one || (inPlainText.has(token) && stemOf(token) === stemOf(one))),
         ),
         'joined',
+      );
+    if (isGerman)
+      add(
+        vocabulary.filter((token) =>
+          compoundParts(token, isKnownWord).some((parts) => parts.some((part) => stemOf(part) === stemOf(text))),
+        ),
+        'compound',
       );
     const divided = text.startsWith('=')
       ? []
@@ -325,39 +361,60 @@ export function obviousSearch(
       )
         ways.push({ token: synonym!, how: 'synonym', phrase: meant });
     }
+    ways.push(...named);
     if (last && text.length >= 2 && !text.startsWith('=') && (typing || ways.length === 0))
       add(
         vocabulary.filter((token) => token !== text && token.startsWith(text)),
         'prefix',
       );
+    const isWeak = !typing && ways.every(({ how }) => weak.has(how));
     if (
-      setup.relevance.spelling.tolerance &&
+      tolerance &&
       !isNumberLike(text) &&
       !neverCorrected.has(text) &&
       !sought.isFixed &&
-      (widen || ways.length === 0)
+      (widen || ways.length === 0 || isWeak)
     ) {
-      const limit = allowedEdits(text.length);
+      const limit = text.length < (oneEditFrom ?? 4) ? 0 : text.length < (twoEditsFrom ?? 7) ? 1 : 2;
       const near = vocabulary
         .filter((token) => token !== text && token.length >= 3 && !isNumberLike(token) && inPlainText.has(token))
         .map((token) => ({ token, edits: editDistance(text, token, limit) }))
         .filter(({ token }) => !neverOffered.has(token))
         .filter(({ token, edits }) => edits <= limit && reaches(token, edits === 1 ? 'oneEdit' : 'twoEdits'));
       const fewest = Math.min(...near.map(({ edits }) => edits));
+      const likelihood = ({ token, edits }: { token: string; edits: number }): number =>
+        holding.get(token)!.size * (edits === 1 ? slipLikelihood(text, token) : 1);
       const order = near
         .filter(({ edits }) => widen || edits === fewest)
         .sort(
           (a, b) =>
             a.edits - b.edits ||
             Number(a.token[0] !== text[0]) - Number(b.token[0] !== text[0]) ||
-            holding.get(b.token)!.size - holding.get(a.token)!.size ||
+            placeSpoken(a.token) - placeSpoken(b.token) ||
+            likelihood(b) - likelihood(a) ||
             (a.token < b.token ? -1 : 1),
         );
+      const [said] = saidAlone
+        .map((token) => ({ token, edits: editDistance(text, token, limit) }))
+        .filter(({ edits }) => edits > 0 && edits <= limit)
+        .sort((a, b) => a.edits - b.edits || Number(a.token[0] !== text[0]) - Number(b.token[0] !== text[0]));
+      if (ways.length === 0 && limit > 0 && said && (order.length === 0 || said.edits < order[0]!.edits)) {
+        const meant: Sought = { text: said.token, token: said.token, isFixed: true };
+        return expand(meant, false, false, [], synonymsAt([meant], 0));
+      }
       const isWay = (token: string) => ways.some((way) => way.token === token);
-      const added = order.slice(0, 6).filter(({ token }) => !isWay(token));
-      for (const { token, edits } of added) ways.push({ token, how: edits === 1 ? 'oneEdit' : 'twoEdits' });
+      const held = ways.reduce((sum, { token }) => sum + holding.get(token)!.size, 0);
+      const [first] = order;
+      const isLikelier = first?.edits === 1 && holding.get(first.token)!.size > held;
+      order.slice(0, widen || ways.length === 0 || isLikelier ? 6 : 0).forEach(({ token, edits }, at) => {
+        if (isWay(token)) return;
+        ways.push({ token, how: edits > 1 ? 'twoEdits' : at > 0 ? 'rivalEdit' : 'oneEdit' });
+      });
     }
-    const found = ways.reduce((sum, { token, how, phrase }) => {
+    const asWords = ways.filter(({ ofValue }) => !ofValue);
+    const found = (asWords.length > 0 ? asWords : ways).reduce((sum, { token, how, phrase, ofValue }) => {
+      if (ofValue)
+        return sum + all.filter((read) => read.texts[ofValue.attribute]!.has(token) && ofValue.has(read.record)).length;
       if (phrase) return sum + all.filter((read) => phraseIn(read, phrase, how).size > 0).length;
       return sum + holding.get(token)!.size;
     }, 0);
@@ -371,8 +428,12 @@ export function obviousSearch(
     readonly token: string;
   }
   /** How one way of a word stands in a record, by attribute in which it is found so. */
-  const standingsOf = (read: ReadRecord, { token, how, phrase }: Way): [number, Standing][] => {
+  const standingsOf = (read: ReadRecord, { token, how, phrase, ofValue }: Way): [number, Standing][] => {
     if (phrase) return [...phraseIn(read, phrase, how)];
+    if (ofValue) {
+      const standing = read.texts[ofValue.attribute]!.get(token);
+      return standing && ofValue.has(read.record) ? [[ofValue.attribute, standing]] : [];
+    }
     return [...read.texts.entries()].flatMap(([attribute, standings]): [number, Standing][] => {
       const standing = standings.get(token);
       return standing && isFound(attribute, how) ? [[attribute, standing]] : [];
@@ -387,7 +448,9 @@ export function obviousSearch(
     if (!setup.attributes[attributes[attribute]!.key]?.whole || size === 1) return true;
     if (size > words.length || size > 8) return false;
     const others = words.flatMap((word) =>
-      word.ways.flatMap((way) => standingsOf(read, way).filter(([own]) => own === attribute)),
+      word.ways
+        .filter(({ ofValue }) => !ofValue)
+        .flatMap((way) => standingsOf(read, way).filter(([own]) => own === attribute)),
     );
     return positions.some((at) =>
       Array.from({ length: size }, (_, place) => place).every((place) =>
@@ -402,8 +465,8 @@ export function obviousSearch(
     const best = new Map<number, Find>();
     for (const way of word.ways)
       for (const [attribute, standing] of standingsOf(read, way)) {
-        if (!isHeld(read, words, attribute, standing)) continue;
-        const gain = gainOf(attribute, way.how, standing, words.length);
+        if (!way.ofValue && !isHeld(read, words, attribute, standing)) continue;
+        const gain = way.ofValue ? 1 : gainOf(attribute, way.how, standing, words.length);
         if (gain > (best.get(attribute)?.gain ?? -1))
           best.set(attribute, { attribute, gain, standing, token: way.token });
       }
@@ -443,45 +506,147 @@ export function obviousSearch(
   const find = (words: readonly Word[]): Map<ReadRecord, number> => {
     const found = new Map<ReadRecord, number>();
     for (const read of visible) {
+      if (!narrowing.every(({ allows }) => allows(read.record))) continue;
       const score = scoreOf(read, words);
       if (score !== null) found.set(read, score);
     }
     return found;
   };
 
-  const read = soughtIn(query, (token) => holding.has(token), fixed);
+  const allForms = remembered((token) =>
+    vocabulary.filter((own) => own === token || (inPlainText.has(own) && stemOf(own) === stemOf(token))),
+  );
+  const waysOf = remembered((text) =>
+    text
+      .split(' ')
+      .reduce<string[][]>(
+        (before, token) => before.flatMap((way) => allForms(token).map((form) => [...way, form])),
+        [[]],
+      ),
+  );
+  /** Whether some words stand side by side in a record, in any of their forms, or as one word. */
+  const hasTogether = (own: ReadRecord, tokens: readonly string[]): boolean => {
+    const isIn = (token: string): boolean =>
+      [...own.texts.entries()].some(([attribute, standings]) => standings.has(token) && isFound(attribute, 'exact'));
+    if (tokens.length === 1) return allForms(tokens[0]!).some(isIn);
+    if (allForms(tokens.join('')).some(isIn)) return true;
+    return waysOf(tokens.join(' ')).some((way) => phraseIn(own, way, 'exact').size > 0);
+  };
+  const phrases = entries.flatMap((entry) =>
+    entry.what === 'phrases' ? entry.phrases.map((text) => tokenize(text)) : [],
+  );
+  /** What has the phrases of a search together, if anything does. */
+  const together = (words: readonly Word[], texts: readonly Sought[]): Map<ReadRecord, number> => {
+    const wanted: string[][] = [];
+    for (let at = 0; at < texts.length; ) {
+      const like = (phrase: readonly string[]): boolean =>
+        phrase.length > 1 &&
+        phrase.every((token, place) => texts[at + place] && stemOf(texts[at + place]!.token) === stemOf(token));
+      const [phrase] = phrases.filter(like).sort((a, b) => b.length - a.length);
+      if (phrase) wanted.push(phrase);
+      at += phrase?.length ?? 1;
+    }
+    if (wanted.length === 0) return new Map();
+    const means = (phrase: readonly string[]): (readonly string[])[] => [
+      phrase,
+      ...pairs
+        .filter(([from, to]) => from.join(' ') === phrase.join(' ') && to.join(' ') !== phrase.join(' '))
+        .map(([, to]) => to),
+    ];
+    return new Map(
+      [...find(words)].filter(([own]) =>
+        wanted.every((phrase) => means(phrase).some((tokens) => hasTogether(own, tokens))),
+      ),
+    );
+  };
+  const isKnown = (token: string): boolean => holding.has(token);
+  const tools = { stemOf, unitsOf: remembered((text) => unitsIn(text, isKnown).map(({ token }) => token)), fixed };
+  const textOf = (query: string, from: number, to: number): string =>
+    unitsIn(query, isKnown)
+      .slice(from, to)
+      .map(({ text }) => text)
+      .join(' ');
+  const runsIn = (query: string) =>
+    obviousRuns(records, attributes, setup, tools.unitsOf(query), {
+      ...tools,
+      isLeft: ({ from, to }) => asWords.includes(textOf(query, from, to)),
+    });
+  const narrowing = mode !== 'none' ? runsIn(said).filter(({ as }) => as === 'filter') : [];
+  const isTaken = (at: number): boolean => narrowing.some(({ from, to }) => from <= at && at < to);
+  const query =
+    narrowing.length === 0
+      ? said
+      : unitsIn(said, isKnown)
+          .filter((_, at) => !isTaken(at))
+          .map(({ text }) => text)
+          .join(' ');
+  const strong = runsIn(query).filter(({ as }) => as === 'strong');
+  const namedBy = ({ token }: Sought): Way[] =>
+    strong.flatMap(({ to, attribute, units }) =>
+      units.flatMap((list, unit) => {
+        const typedThere = tools.unitsOf(query)[to - units.length + unit]!;
+        if ((fixed.get(typedThere) ?? typedThere) !== token) return [];
+        const stands = list.filter(({ token: own, has }) =>
+          all.some((read) => read.texts[attribute]!.has(own) && has(read.record)),
+        );
+        return stands.map(({ token: own, has }): Way => ({ token: own, how: 'value', ofValue: { attribute, has } }));
+      }),
+    );
+  const read = soughtIn(query, isKnown, fixed);
   const telling = read.filter(({ token }) => !stopWords.has(token));
-  const texts = telling.length > 0 ? telling : read;
+  const given = telling.length > 0 ? telling : read;
+  const isWord = (text: string): boolean =>
+    isKnown(text) || vocabulary.some((token) => inPlainText.has(token) && stemOf(token) === stemOf(text));
+  const parted = given.flatMap((sought): Sought[] => {
+    const [parts] = isGerman && !isWord(sought.token) ? compoundParts(sought.token, isWord) : [];
+    return parts ? parts.map((part) => ({ ...sought, text: part, token: part })) : [sought];
+  });
+  const texts = parted
+    .filter(({ token }, at) => parted.findIndex((other) => other.token === token) === at)
+    .slice(0, 12);
   const code = normalizeCode(query);
   const skuOn = (setup.attributes.sku?.searchable ?? false) && setup.relevance.partNumbers.lead;
   const skuOwner =
     query.trim() && skuOn && code.length >= 3
       ? all.find(({ record }) => normalizeCode(record.sku) === code)
       : undefined;
-  const skuRead = skuOwner && visible.includes(skuOwner) ? skuOwner : undefined;
+  const isLetThrough = ({ record }: ReadRecord): boolean => narrowing.every(({ allows }) => allows(record));
+  const skuRead = skuOwner && visible.includes(skuOwner) && isLetThrough(skuOwner) ? skuOwner : undefined;
   let dropped: string[] = [];
   let found: Map<ReadRecord, number>;
-  if (query.trim() === '') found = new Map(visible.map((read) => [read, 0]));
+  if (query.trim() === '')
+    found = new Map(
+      visible.filter(({ record }) => narrowing.every(({ allows }) => allows(record))).map((read) => [read, 0]),
+    );
   else if (texts.length === 0) found = new Map();
   else {
     const wordsFor = (widen: boolean): Word[] =>
       texts.map((text, at) =>
-        expand(text, at === texts.length - 1, widen, joinedWith(texts, at), synonymsAt(texts, at)),
+        expand(text, at === texts.length - 1, widen, joinedWith(texts, at), synonymsAt(texts, at), namedBy(text)),
       );
     const words = wordsFor(false);
-    found = find(words);
+    const attempt = (tried: readonly Word[], own: readonly Sought[]): Map<ReadRecord, number> => {
+      const side = together(tried, own);
+      return side.size > 0 ? side : find(tried);
+    };
+    found = attempt(words, texts);
     if (found.size === 0 && !skuRead) {
-      if (setup.relevance.spelling.tolerance) found = find(wordsFor(true));
-      const order = [...words].sort(
-        (a, b) =>
-          Number(a.ways.length > 0) - Number(b.ways.length > 0) ||
-          a.rarity - b.rarity ||
-          words.indexOf(b) - words.indexOf(a),
-      );
-      const givable = order.map(({ ways, rarity }) => ({ isKnown: ways.length > 0, rarity }));
-      for (const gone of found.size > 0 ? [] : givingUp(givable)) {
+      if (tolerance) found = attempt(wordsFor(true), texts);
+      const rounds = (found.size > 0 ? [] : doubted).flatMap((doubts) => {
+        const isKnown = ({ ways }: Word): boolean => ways.some(({ how }) => !doubts.includes(how));
+        const order = [...words].sort(
+          (a, b) =>
+            Number(isKnown(a)) - Number(isKnown(b)) || a.rarity - b.rarity || words.indexOf(b) - words.indexOf(a),
+        );
+        const givable = order.map((word) => ({ isKnown: isKnown(word), rarity: word.rarity }));
+        return [...givingUp(givable)].map((gone) => ({ gone, order }));
+      });
+      for (const { gone, order } of rounds.sort((a, b) => a.gone.length - b.gone.length)) {
         const given = gone.map((place) => order[place]!);
-        found = find(words.filter((word) => !given.includes(word)));
+        found = attempt(
+          words.filter((word) => !given.includes(word)),
+          texts.filter((_, at) => !given.includes(words[at]!)),
+        );
         if (found.size === 0) continue;
         dropped = given.map(({ text }) => text);
         break;
@@ -508,35 +673,31 @@ export function obviousSearch(
     const isAllowed = typeof price === 'number' && price >= (limits!.from ?? price) && price <= (limits!.to ?? price);
     if (!isAllowed) found.delete(read);
   }
-
-  const passes = (read: ReadRecord, filter: string): boolean => {
-    const wanted = chosen[filter];
-    const setting = setup.filters[filter];
-    if (!wanted?.length || !setting) return true;
-    const value = read.record.values[setting.attribute];
-    if (setting.kind === 'range') {
-      const range = readRange(wanted[0]!)!;
-      return typeof value === 'number' && value >= range.from && value <= range.to;
+  if (narrowing.length > 0) {
+    for (const each of [...found.keys()]) if (!narrowing.every(({ allows }) => allows(each.record))) found.delete(each);
+    if (found.size === 0 && mode === 'fewer') {
+      const tried = (narrowing.length > 1 ? narrowing.slice(0, 4) : [])
+        .map(({ from, to }) => ({ ...request, asWords: [...asWords, textOf(said, from, to)] }))
+        .map((fewer) => obviousSearch(records, attributes, setup, typed, fewer, today, 'all'))
+        .filter(({ foundAny }) => foundAny)
+        .sort((a, b) => a.dropped.length - b.dropped.length);
+      return tried[0] ?? obviousSearch(records, attributes, setup, typed, request, today, 'none');
     }
-    return textsOf(value).some((text) => (setting.kind === 'single' ? [wanted[0]!] : wanted).includes(text));
-  };
-  const filterKeys = Object.keys(setup.filters);
-  const counts: Record<string, Record<string, number>> = {};
-  for (const filter of filterKeys) {
-    const families: Record<string, Set<string>> = {};
-    for (const read of found.keys())
-      if (filterKeys.every((other) => other === filter || passes(read, other)))
-        for (const text of textsOf(read.record.values[setup.filters[filter]!.attribute])) {
-          families[text] ??= new Set();
-          families[text].add(read.record.familyId);
-        }
-    counts[filter] = Object.fromEntries(Object.entries(families).map(([text, set]) => [text, set.size]));
   }
+
+  const filters = obviousFilters({
+    setup,
+    records: [...found.keys()].map(({ record }) => record),
+    chosen,
+    isSaid: (search: string) => tokenize(typed).length > 0 && tokenize(search).join(' ') === tokenize(typed).join(' '),
+    today,
+  });
+  const { counts } = filters;
 
   const best = new Map<string, { read: ReadRecord; score: number }>();
   for (const read of all) {
     const score = found.get(read);
-    if (score === undefined || !filterKeys.every((filter) => passes(read, filter))) continue;
+    if (score === undefined || !filters.passes(read.record)) continue;
     const before = best.get(read.record.familyId);
     const better =
       !before || score > before.score || (score === before.score && !inStock(before.read) && inStock(read));
@@ -659,6 +820,7 @@ export function obviousSearch(
   }
   return {
     total: candidates.length,
+    foundAny: found.size > 0,
     results: ordered.map(({ familyId, recordId, score }) => ({ familyId, recordId, score })),
     dropped,
     counts,

@@ -4,6 +4,7 @@ import type { CatalogRecord } from '../catalog/record.ts';
 import { snapshotBuilder } from '../index/buildSnapshot.ts';
 import { openSnapshot, type Snapshot } from '../index/snapshot.ts';
 import { pick } from '../random.ts';
+import type { FilterSetting } from '../setup/filterSchema.ts';
 import { hidingKey } from '../setup/hidingKey.ts';
 import { initialSetup } from '../setup/initialSetup.ts';
 import type { Setup, TieBreaker } from '../setup/schema.ts';
@@ -110,6 +111,94 @@ function randomSignals(random: () => number, share: number): TieBreaker[] {
     .map(({ at: _, ...signal }) => signal);
 }
 
+/** What is recognised, now and then: read off a query as well. */
+function recognisedFor({ length }: string): Setup['vocabulary'] {
+  if (length % 3 !== 0 && length % 5 !== 0) return {};
+  const way = (bit: number) => ((length >> bit) & 1 ? 'strong' : 'filter');
+  return {
+    h: {
+      what: 'recognised',
+      price: length % 3 === 0,
+      ...(length % 5 === 0 && {
+        attributes: { colour: way(0), size: way(1), tags: way(2), brand: 'strong' as const },
+        conditions: [
+          { words: 'new', condition: { what: 'value' as const, attribute: 'tags', value: 'sale' } },
+          { words: 'hot press', condition: { what: 'number' as const, attribute: 'units_sold', from: 2, to: null } },
+        ],
+      }),
+    },
+  };
+}
+
+/** Phrases, now and then: pairs of the words that stand side by side often enough in such catalogs. */
+function phrasesFor({ length }: string): Setup['vocabulary'] {
+  const all = ['hot press', 'sketch book', 'brush paint', 'ink blue', 'red round', 'table sable', 'paint ink brush'];
+  return length % 2 === 0
+    ? { p: { what: 'phrases', phrases: all.filter((_, at) => (length >> 1) % (at + 2) !== 1) } }
+    : {};
+}
+
+/** How far corrections may go, now and then: read off a query, not drawn, for the sake of seeds that once failed. */
+function spellingFor({ length }: string): Partial<Setup['relevance']['spelling']> {
+  if (length % 4 !== 0) return {};
+  return { oneEditFrom: 3 + (length % 3), twoEditsFrom: 5 + (length % 5), atOnce: length % 8 === 0 };
+}
+
+/** Filters of other kinds, and others made so, now and then: read off a query, not drawn. */
+function filtersFor(first: Setup['filters'], query: string): Pick<Setup, 'filters' | 'valueGroups'> {
+  const { length } = query;
+  if (length % 2 === 1 || query.trim() === '') return { filters: first, valueGroups: {} };
+  const more = (key: string, attribute: string, kind: FilterSetting['kind'], to: Partial<FilterSetting> = {}) => {
+    const setting = { attribute, label: key, kind, order: 50, counts: true, valueOrder: 'count' as const, ...to };
+    return { [`x-${key}`]: setting };
+  };
+  const { colour, size, tags: tagged, ...others } = first;
+  const nowhere = { collections: [], searches: [], values: [] };
+  return {
+    valueGroups: {
+      g: {
+        name: 'Colours',
+        attribute: 'colour',
+        groups: [
+          { label: 'Red', values: ['RED', 'Crimson'] },
+          { label: 'Leaf', values: [], words: ['green'] },
+        ],
+        rest: (['own', 'together', 'hidden'] as const)[(length >> 1) % 3]!,
+      },
+      h: {
+        name: 'Sizes',
+        attribute: 'size',
+        groups: [{ label: 'Number', values: [], from: 0.5, to: 13 }],
+        rest: 'own',
+      },
+    },
+    filters: {
+      ...others,
+      ...(colour && { colour: { ...colour, ...(length % 4 === 0 && { groups: 'g' }) } }),
+      ...(size && {
+        size: {
+          ...size,
+          kind: 'tiles' as const,
+          valueOrder: 'natural' as const,
+          ...(length % 6 === 0 && { groups: 'h' }),
+        },
+      }),
+      ...(tagged && { tags: { ...tagged, match: 'all' as const } }),
+      ...more('all', 'tags', 'dropdown', { match: 'all', ...(length % 8 === 2 && { after: 'x-stars' }) }),
+      ...more('family', 'tags', 'ticks', { prefix: 's' }),
+      ...more('bands', 'price', 'bands', { thresholds: [3, 7.5] }),
+      ...more('stars', 'rating', 'rating', length % 8 === 0 ? { chosen: [{ collection: null, values: ['3'] }] } : {}),
+      ...more('age', 'date_added', 'bands', { thresholds: [100, 200] }),
+      ...more('now', 'availability', 'yesNo', { yes: 'In stock', where: { ...nowhere, searches: [query] } }),
+      ...more('blue', 'brand', 'ticks', {
+        where: { ...nowhere, values: [{ attribute: 'colour', value: 'Blue' }] },
+      }),
+      ...more('round', 'size', 'ticks', { after: 'x-back' }),
+      ...more('back', 'size', 'ticks', { after: 'x-round' }),
+    },
+  };
+}
+
 /** A setup with anything in it that may bear on the order, for the given queries. */
 export function randomSetup(random: () => number, snapshot: Snapshot, queries: readonly string[]): Setup {
   const product = (): string => snapshot.familyId(Math.floor(random() * snapshot.families));
@@ -148,9 +237,10 @@ export function randomSetup(random: () => number, snapshot: Snapshot, queries: r
   });
   return {
     ...setup,
+    ...filtersFor(setup.filters, queries[3] ?? ''),
     attributes,
     relevance: {
-      spelling: { tolerance: random() < 0.8 },
+      spelling: { tolerance: random() < 0.8, ...spellingFor(queries[0] ?? '') },
       closeCall: { width: pick(random, [0, 2, 6, 30]) },
       tieBreakers: {
         signals: randomSignals(random, 0.45),
@@ -189,7 +279,11 @@ export function randomSetup(random: () => number, snapshot: Snapshot, queries: r
       }),
       ...(random() < 0.2 && { e: { what: 'corrections' as const, pairs: [{ from: 'gauche', to: 'gouache' }] } }),
       ...(random() < 0.2 && { f: { what: 'neverCorrected' as const, words: ['sound', 'panting'] } }),
-      ...((queries[0] ?? '').length % 3 === 0 && { h: { what: 'recognised' as const, price: true } }),
+      ...recognisedFor(queries[0] ?? ''),
+      ...phrasesFor(queries[1] ?? ''),
+      ...((queries[2] ?? '').length % 3 === 1 && {
+        s: { what: 'spoken' as const, words: ['sable', 'ground', 'inky'] },
+      }),
       ...(random() < 0.2 && { g: { what: 'neverOffered' as const, words: ['brush', 'round'] } }),
     },
     plans: random() < 0.6 ? { a: plan('First'), b: plan('Second') } : {},

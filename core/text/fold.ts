@@ -20,7 +20,10 @@ const plainAscii = /^[\x20-\x7e]*$/;
  * The result may be longer or shorter than the input; cost is linear in its length.
  */
 export function fold(text: string): string {
-  if (plainAscii.test(text)) return text.toLowerCase().replaceAll("'", '');
+  if (plainAscii.test(text)) {
+    const lower = text.toLowerCase();
+    return lower.includes("'") ? lower.replaceAll("'", '') : lower;
+  }
   return text
     .replace(/(?<=\d)(?=[¼-¾⅐-⅞])/g, ' ')
     .normalize('NFKD')

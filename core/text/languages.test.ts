@@ -48,6 +48,23 @@ describe('word forms', () => {
   ] as const)('%s: %s finds %s, and not the other way of another language', (language, query, title) => {
     expect(found(language, [title, 'Xylophon'], query)).toEqual([title]);
   });
+  test.each([
+    ['Pinsel', 'Aquarellpinsel', ['Pinsel für Aquarell', 'Aquarellpinsel']],
+    ['Aquarell', 'ein Teil', ['Pinsel für Aquarell', 'Aquarellpinsel']],
+    ['Aquarellpinsel', 'bekannt, wie er ist', ['Aquarellpinsel']],
+    ['Zeichnungsblock', 'mit Fugenlaut', ['Block für die Zeichnung']],
+    ['Skizzenblöcke', 'in anderer Form', ['Block mit Skizzen']],
+  ])('a compound is split by the catalog’s own words: %s', (query, _, expected) => {
+    const titles = [
+      'Aquarellpinsel',
+      'Pinsel für Aquarell',
+      'Block für die Zeichnung',
+      'Block mit Skizzen',
+      'Spachtel',
+    ];
+    expect([...found('de', titles, query)].sort()).toEqual([...expected].sort());
+    expect(found('en', ['Aquarellpinsel', 'Pinsel'], 'Pinsel')).toEqual(['Pinsel']);
+  });
   test('another language’s forms are not taken for this one’s', () =>
     expect(found('en', ['Bild'], 'Bilder')).toEqual([]));
 });

@@ -7,3 +7,4 @@ export const languageNames: Readonly<Record<Language, string>> = {
   fr: 'French',
   es: 'Spanish',
 };
+export const isLanguage = (text: string): text is Language => (languages as readonly string[]).includes(text);

@@ -1,7 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { fold } from './fold.ts';
-import { isNumberLike, longestToken, normalizeCode, tokenize } from './tokenize.ts';
+import { longestToken } from './plainText.ts';
+import { isNumberLike, normalizeCode, tokenize } from './tokenize.ts';
 import { stem } from './wordForms.ts';
 
 describe('fold', () => {

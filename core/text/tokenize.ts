@@ -1,8 +1,6 @@
 import { fold } from './fold.ts';
+import { longestToken, PlainText } from './plainText.ts';
 import { findQuantities, quantityToken } from './quantity.ts';
-
-/** Longest token kept, in UTF-16 units. What is longer is cut: no shopper types it, and nothing is trusted for size. */
-export const longestToken = 40;
 
 /** Units that may be written against their number (`0.5mm`); both spellings give the number and the unit as two tokens. */
 const units = new Set(
@@ -12,6 +10,8 @@ const units = new Set(
 const word = /\p{N}+(?:\.\p{N}+)*\p{L}+[\p{L}\p{N}]*|\.?\p{N}+(?:\.\p{N}+)*|\p{L}[\p{L}\p{N}]*/gu;
 const numberThenLetters = /^([\p{N}.]+)(\p{L}+)$/u;
 const hasDigit = /\d/;
+/** Part numbers as most shops write them: the short pattern says the same of them as the one for every script. */
+const plainCode = /^[\x20-\x7e]*$/;
 const decimal = /^\d*\.?\d+$/;
 /** "30x40" is two amounts: the sign between them stands apart, as it does in "30 x 40". */
 const betweenAmounts = /(?<=\d)\s*[x×]\s*(?=\d)/g;
@@ -24,36 +24,15 @@ function plainNumber(text: string): string {
   return number;
 }
 
-const foldedFor = (text: string): string => fold(text).replace(betweenAmounts, ' x ');
-
-const letterA = 97;
-const letterZ = 122;
-
-/**
- * The same for a text of plain letters: ASCII without a digit, which most texts are. Runs of letters are its words;
- * walking the characters is several times as fast as the pattern. Answers false, having told nothing, for other texts.
- */
-function splitPlain(folded: string, tell: (token: string, from: number) => void): boolean {
-  for (let at = 0; at < folded.length; at++) {
-    const unit = folded.charCodeAt(at);
-    if (unit > 127 || (unit >= 48 && unit <= 57)) return false;
-  }
-  let from = -1;
-  for (let at = 0; at <= folded.length; at++) {
-    const unit = at < folded.length ? folded.charCodeAt(at) : 0;
-    if (unit >= letterA && unit <= letterZ) {
-      if (from < 0) from = at;
-    } else if (from >= 0) {
-      tell(folded.slice(from, Math.min(at, from + longestToken)), from);
-      from = -1;
-    }
-  }
-  return true;
+/** The text as words are looked for in it. */
+function foldedFor(text: string): string {
+  const folded = fold(text);
+  // The pattern looks back at every letter; most texts have no digit for it to find, which is told far sooner.
+  return hasDigit.test(folded) ? folded.replace(betweenAmounts, ' x ') : folded;
 }
 
 /** Splits a folded text; `tell` gets each token and where in the text it begins. */
 function split(folded: string, tell: (token: string, from: number) => void): void {
-  if (splitPlain(folded, tell)) return;
   for (const match of folded.matchAll(word)) {
     const found = match[0];
     const amount = numberThenLetters.exec(found);
@@ -65,11 +44,14 @@ function split(folded: string, tell: (token: string, from: number) => void): voi
   }
 }
 
+const plain = new PlainText();
+
 /**
  * Splits a text into folded tokens in reading order. Letters and digits make tokens, a point between digits belongs
  * to the number, a unit written against its number is split off; all else separates. Cost is linear in the length.
  */
 export function tokenize(text: string): string[] {
+  if (plain.read(text)) return plain.tokens();
   const tokens: string[] = [];
   split(foldedFor(text), (token) => tokens.push(token));
   return tokens;
@@ -90,6 +72,7 @@ export interface ReadWords {
 
 /** The tokens of a text, and the quantities that stand among them. */
 export function readWords(text: string): ReadWords {
+  if (plain.read(text)) return { tokens: plain.tokens(), quantities: [] };
   const folded = foldedFor(text);
   const tokens: string[] = [];
   const starts: number[] = [];
@@ -113,7 +96,8 @@ export function readWords(text: string): ReadWords {
 
 /** A part number with everything dropped but letters and digits, so that `WU-2041B` and `wu 2041 b` are one. */
 export function normalizeCode(text: string): string {
-  return fold(text).replace(/[^\p{L}\p{N}]+/gu, '');
+  const folded = fold(text);
+  return folded.replace(plainCode.test(folded) ? /[^a-z0-9]+/g : /[^\p{L}\p{N}]+/gu, '');
 }
 
 /** Whether a token is number-like: such tokens are never corrected, since the nearest number is another product. */

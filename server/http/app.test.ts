@@ -144,8 +144,8 @@ describe('shoppers’ requests', () => {
     expect(answer.results.map(({ id }) => id).sort()).toEqual(['a2', 'b1']);
     expect(answer.ignoredFilters).toEqual(['gone']);
     expect(answer.filters.find(({ key }) => key === 'colour')?.values).toEqual([
-      { value: 'Blue', count: 2, chosen: true },
-      { value: 'Red', count: 1, chosen: false },
+      { value: 'Blue', label: 'Blue', count: 2, chosen: true },
+      { value: 'Red', label: 'Red', count: 1, chosen: false },
     ]);
   });
 

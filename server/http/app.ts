@@ -16,6 +16,7 @@ import { serveContent } from './contentRoutes.ts';
 import { serveDemand } from './demandRoutes.ts';
 import { deskState, namesFrom, tellChanges } from './deskState.ts';
 import { serveEffect } from './effectRoutes.ts';
+import { serveFilters } from './filterRoutes.ts';
 import { invalidRequest, problem } from './problems.ts';
 import { serveProducts } from './productRoutes.ts';
 import { serveProposals } from './proposalRoutes.ts';
@@ -97,6 +98,7 @@ export function createApp(services: Services): OpenAPIHono {
 
   serveProposals(serve, services, written, who as never);
   serveEffect(serve, services);
+  serveFilters(serve, services);
   serveVocabulary(serve, services);
   serveContent(serve, services);
   serveDemand(serve, services);
@@ -106,9 +108,10 @@ export function createApp(services: Services): OpenAPIHono {
     const { from, explain, movement } = query;
     return searcher.answer(task(from, { ...requestOf(query), explain, marks: true }, movement));
   });
-  serve(endpoints.why, ({ q, product, from, sort, literally, ...rest }) => {
+  serve(endpoints.why, ({ q, product, from, sort, collection, asWords, ...rest }) => {
     const filters = chosenFilters(rest);
-    const request = { query: q, page: 1, limit: 1, marks: true, sort, literally: literally === '1', filters };
+    const shown = { marks: true, sort, asWords, filters, ...(collection && { collection }) };
+    const request = { query: q, page: 1, limit: 1, ...shown };
     return searcher.why(task(from, request), product);
   });
   serve(endpoints.state, () => {
@@ -181,11 +184,8 @@ export function createApp(services: Services): OpenAPIHono {
         message: unknownName('attribute with values', attribute, [...snapshot.values.keys()]),
         field: 'attribute',
       });
-    const { counts, standing } = column.countFamilies(
-      Uint32Array.from({ length: snapshot.records }, (_, record) => record),
-      null,
-      0,
-    );
+    const records = Uint32Array.from({ length: snapshot.records }, (_, record) => record);
+    const { counts, standing } = column.countFamilies({ records, failing: null });
     const sought = contains.toLowerCase();
     const all = Array.from(standing, (value) => ({ value: column.name(value), products: counts[value]! }))
       .filter(({ value }) => value.toLowerCase().includes(sought))

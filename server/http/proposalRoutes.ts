@@ -1,8 +1,7 @@
 import { proposalEndpoints } from '../../api/proposalEndpoints.ts';
-import { reasonToWithhold } from '../../core/proposals/effect.ts';
+import { type Effect, reasonToWithhold } from '../../core/proposals/effect.ts';
 import type { Proposal } from '../../core/proposals/proposal.ts';
 import { proposeSetup } from '../../core/proposals/proposeSetup.ts';
-import type { WordEvidence } from '../../core/proposals/proposeWords.ts';
 import { changesBetween } from '../../core/setup/entries.ts';
 import type { Setup } from '../../core/setup/schema.ts';
 import { withEntry } from '../../core/setup/withEntry.ts';
@@ -12,12 +11,11 @@ import type { WriteOutcome } from '../store/setupStore.ts';
 import type { deskState } from './deskState.ts';
 import type { Services } from './services.ts';
 import { noCatalog, Refused, type Serve } from './serving.ts';
-import { publishedStopWords, tellsProducts } from './stopWords.ts';
+import { searchesForWords, wordEvidence } from './wordEvidence.ts';
 
 /** Searches asked most that an effect is told for. */
 const searchesLookedAt = 60;
-/** Searches whose words are looked through. */
-const searchesForWords = 1000;
+
 function declinedIn(db: Db): Set<string> {
   const rows = db
     .prepare<[string], string>('SELECT proposal FROM declined WHERE storefront = ?')
@@ -39,19 +37,10 @@ export function serveProposals(
     if (!reader) throw noCatalog();
     return reader;
   };
-  /** What the catalog and the log say about words; worked out once for a setup's proposals. */
-  const evidence = (setup: Setup): WordEvidence => {
-    const { snapshot } = catalogs.standing()!.view(setup);
-    return {
-      tellsProducts: (word) => tellsProducts(snapshot, word),
-      isKnown: (word) => snapshot.terms.find(word) >= 0,
-      searches: log.top(searchesForWords),
-      retries: log.retries(searchesForWords),
-      stopWords: publishedStopWords(snapshot.language),
-    };
-  };
-  const proposalsFor = (setup: Setup, words = evidence(setup)): Proposal[] =>
-    proposeSetup(inForce().snapshot.attributes, setup, words);
+  /** What is known about words; worked out once for a setup's proposals. */
+  const evidence = (setup: Setup) => wordEvidence(catalogs.standing()!.view(setup).snapshot, setup, log);
+  const proposalsFor = (setup: Setup, { words, meanings } = evidence(setup)): Proposal[] =>
+    proposeSetup(inForce().snapshot.attributes, setup, words, meanings);
 
   serve(proposalEndpoints.proposals, async () => {
     const reader = inForce();
@@ -59,16 +48,29 @@ export function serveProposals(
     const all = proposalsFor(setups.draft());
     const open = all.filter(({ id }) => !declined.has(id));
     const top = log.top(searchesForWords).map(({ search, searches: times }) => ({ search, searches: times }));
+    const holding = (words: readonly string[]) =>
+      top.filter(({ search }) => words.some((word) => ` ${tokenize(search).join(' ')} `.includes(` ${word} `)));
     // Words are proposed for rarer searches too: those that hold one are looked at besides the ones asked most.
-    const words = new Set(open.flatMap(({ words: own }) => own ?? []));
-    const searches = top.filter(
-      ({ search }, at) =>
-        at < searchesLookedAt || (words.size > 0 && tokenize(search).some((token) => words.has(token))),
-    );
-    const effects = await searcher.effects(
-      { generation: reader.generation, shared: reader.buffer },
-      open.map(({ edits }) => edits),
-      searches,
+    const special = new Set(holding(open.flatMap(({ words }) => words ?? [])));
+    const searches = top.filter((each, at) => at < searchesLookedAt || special.has(each));
+    const task = { generation: reader.generation, shared: reader.buffer };
+    const general = open.filter(({ words }) => !words);
+    const [before, ...others] = await searcher.effects(task, [[], ...general.map(({ edits }) => edits)], searches);
+    /** What is proposed about words changes searches that have them, and no other. */
+    const ofWords = async ({ edits, words }: Proposal): Promise<Effect> => {
+      const own = holding(words!);
+      const [effect] = await searcher.effects(task, [edits], own);
+      const { looked, finding, foundBefore } = before!;
+      return {
+        ...effect!,
+        looked,
+        finding,
+        foundBefore,
+        foundAfter: foundBefore + effect!.foundAfter - effect!.foundBefore,
+      };
+    };
+    const effects = await Promise.all(
+      open.map((proposal) => (proposal.words ? ofWords(proposal) : others[general.indexOf(proposal)]!)),
     );
     return {
       declined: all.length - open.length,

@@ -65,3 +65,21 @@ test('what would change none of the searches asked most is held back and says so
   const held = (await proposals()).proposals.find(({ id }) => id === 'attribute:hair')!;
   expect(held.withheld).toContain('none of the 1');
 });
+
+test('words shoppers use and the catalog does not are explained by the dictionary, with the products they would find', async () => {
+  const pens = ['Reed', 'Dip', 'Fountain', 'Brush', 'Gel'].map(
+    (kind, at) => `p${at},${kind} pen,Osier,Steel,${at + 1}`,
+  );
+  await shelf.bringIn(`id,title,brand,hair,price\n${pens.join('\n')}\n`);
+  await ask('biro');
+  await ask('blue biro');
+  await ask('kiln');
+  const { proposals: list } = await proposals();
+  const found = list.find(({ id }) => id.startsWith('meaning:'))!;
+  expect(found).toMatchObject({
+    title: '“biro” finds “pen”',
+    withheld: null,
+    effect: { rescued: ['biro', 'blue biro'] },
+  });
+  expect(list.some(({ title }) => title.includes('kiln'))).toBe(false);
+});

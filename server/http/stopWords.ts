@@ -5,7 +5,7 @@ import type { Language } from '../../core/text/languages.ts';
 import { tokenize } from '../../core/text/tokenize.ts';
 
 /** Words a value has on average from which on it counts as a long text. */
-const longTexts = 8;
+export const longTexts = 8;
 
 /** Published lists of words that carry no meaning, by language. */
 const lists = createRequire(import.meta.url)('stopwords-iso') as Readonly<Record<string, readonly string[]>>;

@@ -56,8 +56,43 @@ test('a German catalog is read as German: its word forms, and the usual words it
   expect(stop.usual).not.toContain('fur');
   const found = async (q: string) => ((await shelf.get(`/desk/search?q=${q}`)).body as SearchAnswer).results.length;
   expect(await found('Farben')).toBe(1);
-  await edit('stop-words', { what: 'stopWords', words: ['im', 'und'] });
+  await edit('stop-words', { what: 'stopWords', words: ['im', 'und', '0.5mm', 'auf der'] });
   expect((await shelf.get('/desk/vocabulary/stop-words')).body).toMatchObject({
     telling: [{ word: 'im', products: 1 }],
+    idle: ['0.5mm', 'auf der'],
   });
+});
+
+test('the dictionary’s size, and how often shoppers say a word of each entry', async () => {
+  for (const search of ['dye', 'Blue dye', 'brush'])
+    await shelf.post('/shop/log/search', { session: 's', search, filters: {}, results: 0 });
+  await edit('a', { what: 'oneWay', from: ['dye'], to: ['ink'], on: true });
+  await edit('b', { what: 'oneWay', from: ['blue dye', 'xyz'], to: ['ink'], on: true });
+  await edit('c', { what: 'synonyms', words: ['dye', 'paint'], on: false });
+  expect((await shelf.get('/desk/vocabulary/times')).body).toEqual({ times: { a: 2, b: 1 } });
+  const { catalog, vocabulary, spoken } = (await shelf.get('/desk/vocabulary/dictionary')).body as AnswerOf<
+    (typeof endpoints)['dictionary']
+  >;
+  expect(catalog).toBeGreaterThan(3);
+  expect(vocabulary).toBe(2);
+  expect(spoken).toEqual([]);
+});
+
+test('what was recognised is told by the shop, and taken as words where the address says so', async () => {
+  await edit('recognised', { what: 'recognised', price: true, attributes: { title: 'filter', colour: 'filter' } });
+  const asked = async (more = ''): Promise<SearchAnswer> => (await shelf.get(`/desk/search?q=blue${more}`)).body;
+  const colours = (await shelf.get('/desk/values?attribute=colour')).body as { values: { value: string }[] };
+  const isColour = colours.values.some(({ value }) => value.toLowerCase() === 'blue');
+  expect((await asked()).recognised.map(({ text }) => text)).toEqual(isColour ? ['blue'] : []);
+  expect((await asked('&asWords=blue')).recognised).toEqual([]);
+});
+
+test('a condition nobody can read is refused, with the place', async () => {
+  const wrong = {
+    what: 'recognised',
+    price: true,
+    conditions: [{ words: 'new', condition: { what: 'newer', days: 0 } }],
+  };
+  expect((await edit('recognised', wrong)).status).toBe(400);
+  expect((await edit('p', { what: 'phrases', phrases: ['single'] })).status).toBe(400);
 });

@@ -9,12 +9,16 @@ import {
   type PreparedContent,
   prepareContent,
 } from '../../core/content/contentEngine.ts';
+import { type AttributeValues, attributeValues } from '../../core/facets/attributeValues.ts';
+import { type AskedSearch, type FiltersOfSearch, filtersOfSearches } from '../../core/facets/filterWorth.ts';
+import { type FilterProposal, proposeFilters } from '../../core/facets/proposeFilters.ts';
+import { areColours } from '../../core/facets/proposeGroups.ts';
 import { type Engine, openEngine, type PreparedSetup, prepareSetup } from '../../core/prepareSetup.ts';
 import { type Effect, effectsOf, type WeighedSearch } from '../../core/proposals/effect.ts';
 import { rank, rankedFamilies, type SearchRequest } from '../../core/ranking/rank.ts';
 import { decisionsByProduct } from '../../core/rules/decisions.ts';
 import { isHidden } from '../../core/rules/hiddenRecords.ts';
-import { search } from '../../core/search.ts';
+import { collectionOf, search } from '../../core/search.ts';
 import type { Decision } from '../../core/setup/schema.ts';
 import type { EntryEdit } from '../../core/setup/withEntry.ts';
 import type { Language } from '../../core/text/languages.ts';
@@ -22,6 +26,7 @@ import { openCatalog } from '../catalog/catalogReader.ts';
 import { contentVersion, readContent } from '../catalog/content.ts';
 import { type CatalogView, openStandingCatalog, type StandingCatalog } from '../catalog/standingCatalog.ts';
 import type { DataFolder } from '../dataFolder.ts';
+import { basicColours } from '../namedColours.ts';
 import type { Db } from '../store/database.ts';
 import { openSetupStore } from '../store/setupStore.ts';
 
@@ -52,9 +57,16 @@ export interface LocalSearch {
   ): Effect[];
   /** The first pages of searches, as far as they are compared. */
   firstPages(task: Pick<SearchTask, 'generation' | 'shared' | 'from'>, searches: readonly string[]): FirstPage[];
+  /** Which filters stand beside searches under the draft, and what each leaves. */
+  filtersOf(task: CatalogTask, searches: readonly AskedSearch[]): FiltersOfSearch[];
+  /** The filters the catalog is good for and the draft does not have, tried on searches; best first. */
+  filterProposals(task: CatalogTask, searches: readonly AskedSearch[]): FilterProposal[];
+  /** What an attribute holds in the whole catalog and in one search under the draft. */
+  valuesOf(task: CatalogTask, attribute: string, query: string): AttributeValues;
   /** Where a product stands for searches under the draft, from 1; null where it is not among the first. */
   places(task: Pick<SearchTask, 'generation' | 'shared'>, product: string, searches: readonly string[]): Place[];
 }
+type CatalogTask = Pick<SearchTask, 'generation' | 'shared'>;
 export interface Place {
   readonly query: string;
   readonly place: number | null;
@@ -202,6 +214,23 @@ export function openLocalSearch(folder: DataFolder, db: Db, now: () => number): 
       const { engine, setup } = readyFor(task, task.from);
       return searches.map((query) => firstPage(engine, setup, query));
     },
+    filtersOf(task, searches) {
+      const { engine, setup } = readyFor(task, 'draft');
+      return filtersOfSearches(engine, setup, searches);
+    },
+    filterProposals(task, searches) {
+      const { engine, setup } = readyFor(task, 'draft');
+      return proposeFilters(engine, setup, searches, (texts) =>
+        areColours(
+          texts.map((value) => ({ value, products: 1 })),
+          basicColours(),
+        ),
+      );
+    },
+    valuesOf(task, attribute, query) {
+      const { engine, setup } = readyFor(task, 'draft');
+      return attributeValues(engine, setup, attribute, query);
+    },
     places(task, product, searches) {
       const { engine, setup } = readyFor(task, 'draft');
       return searches.map((query) => {
@@ -212,8 +241,9 @@ export function openLocalSearch(folder: DataFolder, db: Db, now: () => number): 
       });
     },
     why(task, product) {
-      const { engine, setup } = readyFor(task, task.from);
-      const order = rankedFamilies(engine, setup, task.request, whyDepth);
+      const { engine, setup, content } = readyFor(task, task.from);
+      const { scope } = collectionOf(engine, task.request, content);
+      const order = rankedFamilies(engine, setup, task.request, whyDepth, scope);
       const place = order.indexOf(product) + 1;
       const page = answer({ ...task, request: { ...task.request, page: Math.max(1, place), limit: 1, explain: true } });
       return { result: place > 0 ? (page.results[0] ?? null) : null, total: page.total };

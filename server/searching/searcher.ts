@@ -16,6 +16,9 @@ const methods = [
   'places',
   'effects',
   'firstPages',
+  'filtersOf',
+  'filterProposals',
+  'valuesOf',
 ] as const satisfies readonly (keyof LocalSearch)[];
 
 function searcherBy(run: (task: WorkerTask) => Promise<unknown>, close: () => Promise<void>): Searcher {

@@ -19,9 +19,10 @@ export type ToDesk =
       readonly product: { readonly id: string; readonly title: string };
       readonly what: ProductAct;
       readonly filters: Readonly<Record<string, readonly string[]>>;
-      /** The order the shopper chose, and whether every word is a word. */
+      /** The collection that is looked at, empty for none; the order the shopper chose; what is taken as words. */
+      readonly collection: string;
       readonly sort: string;
-      readonly literally: boolean;
+      readonly asWords: readonly string[];
     };
 
 const mark = 'clever-shelf';

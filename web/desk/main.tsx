@@ -43,7 +43,12 @@ const router = createBrowserRouter([
       { path: 'attributes', ...lazily(() => import('./screens/Attributes.tsx'), 'Attributes') },
       { path: 'relevance', ...lazily(() => import('./screens/relevance/Relevance.tsx'), 'Relevance') },
       { path: 'vocabulary', ...lazily(() => import('./screens/vocabulary/Vocabulary.tsx'), 'Vocabulary') },
-      { path: 'filters', ...lazily(() => import('./screens/Filters.tsx'), 'Filters') },
+      { path: 'filters', ...lazily(() => import('./screens/filters/Filters.tsx'), 'Filters') },
+      {
+        path: 'filters/groups/:key',
+        ...lazily(() => import('./screens/filters/ValueGroupsPage.tsx'), 'ValueGroupsPage'),
+      },
+      { path: 'filters/:key', ...lazily(() => import('./screens/filters/FilterPage.tsx'), 'FilterPage') },
       { path: 'plans', ...lazily(() => import('./screens/ShelfPlans.tsx'), 'ShelfPlans') },
       { path: 'plans/:id', ...lazily(() => import('./screens/ShelfPlan.tsx'), 'ShelfPlanScreen') },
       { path: 'hiding', ...lazily(() => import('./screens/Hiding.tsx'), 'Hiding') },

@@ -1,34 +1,98 @@
+import { X } from 'lucide-react';
 import type { SearchAnswer } from '../../core/answer.ts';
 import { price } from '../look/price.ts';
 
-const quoted = (words: readonly string[]): string => words.map((word) => `“${word}”`).join(' and ');
+const inWords = new Intl.ListFormat('en-GB');
+const quoted = (words: readonly string[]): string => inWords.format(words.map((word) => `“${word}”`));
+
+/** Words of a search in the order in which it has them. */
+const asSearched = (words: readonly string[], query: string): string[] => {
+  const text = query.toLowerCase();
+  return [...words].sort((a, b) => text.indexOf(a) - text.indexOf(b));
+};
 
 const priceInWords = ({ from, to }: NonNullable<SearchAnswer['understood']>): string => {
   if (from === null) return `up to ${price(to!)}`;
   return to === null ? `${price(from)} or more` : `between ${price(from)} and ${price(to)}`;
 };
 
-/** What the shop did with the words, told to the shopper: corrections and words left out. */
-export function Notices({ answer, literally }: { readonly answer: SearchAnswer; literally(): void }) {
-  const { corrections, dropped, ignoredFilters, results, understood } = answer;
-  const isQuiet = corrections.length + dropped.length + ignoredFilters.length === 0 && !understood;
-  if ((results.length === 0 && !understood) || isQuiet) return null;
+/** What was understood, each with a way to take it off again. */
+function Understood({
+  answer: { understood, recognised },
+  asWords,
+}: {
+  readonly answer: SearchAnswer;
+  asWords(text: string): void;
+}) {
+  const narrowing = recognised.filter(({ as }) => as === 'filter');
+  if (!understood && narrowing.length === 0) return null;
+  const chip = (said: string, told: string, takeOff: () => void) => (
+    <li key={said}>
+      <button
+        type="button"
+        className="inline-flex items-center gap-1 rounded-full border border-edge py-[1px] pr-1 pl-2.5 text-ink hover:border-ink"
+        title={`Look for “${said}” as words`}
+        onClick={takeOff}
+      >
+        {told}
+        <X size={13} aria-label={`: look for “${said}” as words`} />
+      </button>
+    </li>
+  );
   return (
-    <div className="mt-1 space-y-0.5 text-[13px] text-soft">
-      {understood && (
+    <div className="flex flex-wrap items-center gap-1.5">
+      Understood as
+      <ul className="contents">
+        {narrowing.map(({ text, named }) =>
+          chip(text, named ? `${named.label}: ${named.value}` : text, () => asWords(text)),
+        )}
+        {understood && chip(understood.text, priceInWords(understood), () => asWords(understood.text))}
+      </ul>
+    </div>
+  );
+}
+
+/** What the shop did with the words, told to the shopper: what was understood, corrected, left out, or may be meant. */
+export function Notices({
+  answer,
+  asWords,
+  search,
+}: {
+  readonly answer: SearchAnswer;
+  asWords(text: string): void;
+  search(query: string): void;
+}) {
+  const { corrections, dropped, results, offers } = answer;
+  // A filter that is only not beside these results is no matter for the shopper.
+  const ignoredFilters = answer.ignoredFilters.filter(
+    (key) => !answer.filtersNotShown.some((each) => each.key === key),
+  );
+  return (
+    <div className="mt-1 space-y-0.5 text-[13px] text-soft empty:hidden">
+      <Understood answer={answer} asWords={asWords} />
+      {results.length > 0 &&
+        corrections.map(({ from, to }) => (
+          <p key={from}>
+            Showing results for <b className="font-semibold text-ink">{to}</b> instead of “{from}”.
+          </p>
+        ))}
+      {results.length > 0 && dropped.length > 0 && (
+        <p>Nothing has all these words; {quoted(asSearched(dropped, answer.query))} left out.</p>
+      )}
+      {offers.length > 0 && (
         <p>
-          Only what costs <b className="font-semibold text-ink">{priceInWords(understood)}</b>.{' '}
-          <button type="button" className="text-press underline" onClick={literally}>
-            Look for “{understood.text}” as words
-          </button>
+          {corrections.length > 0 ? 'Or did you mean' : 'Did you mean'}{' '}
+          {offers.map((offer, at) => (
+            <span key={offer}>
+              {at > 0 && (at === offers.length - 1 ? ' or ' : ', ')}
+              <button type="button" className="text-press underline" onClick={() => search(offer)}>
+                {offer}
+              </button>
+            </span>
+          ))}
+          ?
         </p>
       )}
-      {corrections.map(({ from, to }) => (
-        <p key={from}>
-          Showing what says <b className="font-semibold text-ink">{to}</b> instead of “{from}”.
-        </p>
-      ))}
-      {dropped.length > 0 && <p>Nothing has all these words; {quoted(dropped)} left out.</p>}
       {ignoredFilters.length > 0 && <p>This shop no longer has the filter {quoted(ignoredFilters)}.</p>}
     </div>
   );

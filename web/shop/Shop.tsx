@@ -1,9 +1,13 @@
 import { useEffect, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import type { Result } from '../../core/answer.ts';
+import type { FilterPosition } from '../../core/setup/filterTerms.ts';
 import { counted } from '../look/price.ts';
 import { EmptyShelf } from './EmptyShelf.tsx';
-import { Filters } from './Filters.tsx';
+import { withNothing } from './filters/choice.ts';
+import { ChosenFilters, FilterColumn, FilterDrawer, FilterRow } from './filters/Filters.tsx';
+import { useFilterPosition } from './filters/useFilterPosition.ts';
+import { LanguageMenu } from './LanguageMenu.tsx';
 import { Notices } from './Notices.tsx';
 import { Pages } from './Pages.tsx';
 import { ProductView } from './ProductView.tsx';
@@ -13,10 +17,24 @@ import { Shelves } from './Shelves.tsx';
 import { SortMenu } from './SortMenu.tsx';
 import { noteSearch } from './shopperLog.ts';
 import { useDesk } from './useDesk.ts';
-import { readAddress, type ShopperSearch, useResults, writeAddress } from './useResults.ts';
+import { readAddress, type ShopperSearch, useLookThrough, useResults, writeAddress } from './useResults.ts';
 
 /** A search begun anew. */
-const fresh: ShopperSearch = { query: '', page: 1, filters: {}, collection: '', sort: '', literally: false };
+const fresh: ShopperSearch = {
+  query: '',
+  page: 1,
+  filters: {},
+  collection: '',
+  sort: '',
+  asWords: [],
+  language: '',
+};
+
+/** Where the filters stand beside the results, the room for both. */
+const columns: Partial<Record<FilterPosition, string>> = {
+  left: 'grid grid-cols-[210px_1fr] gap-7',
+  right: 'grid grid-cols-[1fr_210px] gap-7',
+};
 
 /** The shop: the page a shopper uses, and the very same page in the desk's window. */
 export function Shop() {
@@ -25,12 +43,22 @@ export function Shop() {
   const search = readAddress(parameters);
   const [opened, setOpened] = useState<Result | null>(null);
   const [submitted, setSubmitted] = useState<string | null>(null);
+  const isReady = !desk.isInDesk || desk.view !== null;
+  const { data, error, isPlaceholderData, refetch } = useResults(search, desk.view, isReady);
+  const position = useFilterPosition(data?.filterLayout);
   const go = (next: ShopperSearch, replace = false): void =>
-    setParameters(writeAddress(next, desk.isInDesk), { replace });
+    // At once, so that a tick stands as soon as it is made and not when the page has time.
+    setParameters(writeAddress(next, desk.isInDesk), { replace, flushSync: true });
+  /** What a new search begins with: the shopper's language, and their filters where the shop keeps them. */
+  const begun = (): ShopperSearch => ({
+    ...fresh,
+    language: search.language,
+    filters: data?.filterLayout.keep ? search.filters : {},
+  });
   const newSearch = (query: string): void => {
     setOpened(null);
     setSubmitted(query);
-    go({ ...fresh, query });
+    go({ ...begun(), query });
     desk.searched(query);
   };
 
@@ -38,14 +66,9 @@ export function Shop() {
   // Only a new trial search moves the window; what the shopper does in it since is left alone.
   // biome-ignore lint/correctness/useExhaustiveDependencies: the search and the way to go are read, not watched
   useEffect(() => {
-    if (asked !== undefined && asked !== search.query) go({ ...fresh, query: asked }, true);
+    if (asked !== undefined && asked !== search.query) go({ ...begun(), query: asked }, true);
   }, [asked]);
 
-  const { data, error, isPlaceholderData, refetch } = useResults(
-    search,
-    desk.view,
-    !desk.isInDesk || desk.view !== null,
-  );
   // A part number that a shopper has searched for leads straight to its product, once.
   useEffect(() => {
     if (submitted === null || !data || isPlaceholderData || data.query !== submitted) return;
@@ -61,6 +84,14 @@ export function Shop() {
     noteSearch({ ...search, query: data.query, page: data.page }, data.total, desk.isInDesk);
   }, [data, isPlaceholderData, shown]);
 
+  const lookThrough = useLookThrough(search, desk.view);
+  const filtering = {
+    answer: data!,
+    said: search.filters,
+    choose: (filters: ShopperSearch['filters']) => go({ ...search, page: 1, filters }),
+    lookThrough,
+  };
+
   return (
     <div className="flex min-h-full flex-col bg-surface text-ink">
       <header className="flex flex-wrap items-center gap-x-5 gap-y-2 border-line border-b px-4 py-3 sm:px-5">
@@ -74,6 +105,13 @@ export function Shop() {
         >
           Wren &amp; Umber
         </a>
+        {data && data.languages.length > 1 && (
+          <LanguageMenu
+            languages={data.languages}
+            chosen={search.language || data.languages[0]!}
+            choose={(language) => go({ ...search, language: language === data.languages[0] ? '' : language })}
+          />
+        )}
         <SearchBox query={search.query} search={newSearch} open={setOpened} desk={desk.view} isInDesk={desk.isInDesk} />
       </header>
       {error && !data ? (
@@ -116,28 +154,35 @@ export function Shop() {
               </button>
             </p>
           )}
-          <Collections collections={data.collections} open={(collection) => go({ ...fresh, collection })} />
-          <Notices answer={data} literally={() => go({ ...search, page: 1, literally: true })} />
+          <Collections collections={data.collections} open={(collection) => go({ ...begun(), collection })} />
+          <Notices
+            answer={data}
+            asWords={(text) => go({ ...search, page: 1, asWords: [...search.asWords, text] })}
+            search={newSearch}
+          />
           {data.emptyShelf ? (
             <>
               <EmptyShelf shelf={data.emptyShelf} search={newSearch} />
               <Articles articles={data.articles} />
             </>
           ) : (
-            <div className="lg:grid lg:grid-cols-[210px_1fr] lg:gap-7">
-              <Filters
-                filters={data.filters}
-                chosen={search.filters}
-                choose={(filters) => go({ ...search, page: 1, filters })}
-              />
-              <div>
+            <div className={columns[position] ?? ''}>
+              {position === 'above' && <FilterRow {...filtering} />}
+              {position === 'drawer' && <FilterDrawer {...filtering} />}
+              {(position === 'left' || position === 'right') && (
+                <div className={position === 'right' ? 'order-2' : ''}>
+                  <FilterColumn {...filtering} />
+                </div>
+              )}
+              <div className="min-w-0">
+                <ChosenFilters {...filtering} />
                 {data.total === 0 ? (
                   <p className="py-10 text-center text-soft">
                     No product has all these filters.{' '}
                     <button
                       type="button"
                       className="text-press underline"
-                      onClick={() => go({ ...search, page: 1, filters: {} })}
+                      onClick={() => go({ ...search, page: 1, filters: withNothing(data.filters) })}
                     >
                       Clear the filters
                     </button>

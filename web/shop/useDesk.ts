@@ -17,7 +17,7 @@ export function useDesk(): {
   shown(query: string, total: number): void;
   searched(query: string): void;
   act(
-    search: Pick<Extract<ToDesk, { kind: 'act' }>, 'query' | 'filters' | 'sort' | 'literally'>,
+    search: Pick<Extract<ToDesk, { kind: 'act' }>, 'query' | 'filters' | 'sort' | 'collection' | 'asWords'>,
     product: { id: string; title: string },
     what: ProductAct,
   ): void;
@@ -43,7 +43,7 @@ export function useDesk(): {
     view,
     shown,
     searched,
-    act: ({ query, filters, sort, literally }, product, what) =>
-      post(window.parent, { kind: 'act', query, filters, sort, literally, product, what }),
+    act: ({ query, filters, sort, collection, asWords }, product, what) =>
+      post(window.parent, { kind: 'act', query, filters, sort, collection, asWords, product, what }),
   };
 }

@@ -10,18 +10,29 @@ describe('the shop’s address', () => {
       filters: { colour: ['Red', 'Blue & green'], price: ['5..'] },
       collection: 'inks',
       sort: 'price-up',
-      literally: true,
+      language: 'de',
+      asWords: ['red', 'size 6'],
     };
     expect(readAddress(new URLSearchParams(writeAddress(search, false).toString()))).toEqual(search);
   });
   test('says no more than is chosen, and stays in the desk’s frame', () => {
     expect(
-      writeAddress({ query: '', page: 1, filters: {}, collection: '', sort: '', literally: false }, false).toString(),
+      writeAddress(
+        { query: '', page: 1, filters: {}, collection: '', sort: '', asWords: [], language: '' },
+        false,
+      ).toString(),
     ).toBe('');
     expect(
-      writeAddress({ query: '', page: 1, filters: {}, collection: '', sort: '', literally: false }, true).has('desk'),
+      writeAddress({ query: '', page: 1, filters: {}, collection: '', sort: '', asWords: [], language: '' }, true).has(
+        'desk',
+      ),
     ).toBe(true);
   });
+  test('may name what every object has: it is read as any other filter', () =>
+    expect(readAddress(new URLSearchParams('f.constructor=x&f.toString=')).filters).toEqual({
+      constructor: ['x'],
+      toString: [],
+    }));
   test.each(['0', '-3', 'x', ''])('a page of "%s" is the first', (page) =>
     expect(readAddress(new URLSearchParams({ page })).page).toBe(1),
   );

@@ -1,6 +1,8 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useCallback, useRef } from 'react';
 import { filterParameters } from '../../api/filterParameters.ts';
-import type { SearchAnswer } from '../../core/answer.ts';
+import type { FilterValue, SearchAnswer } from '../../core/answer.ts';
+import { isLanguage } from '../../core/text/languages.ts';
 import { call } from '../client/call.ts';
 import type { DeskView } from './useDesk.ts';
 
@@ -11,8 +13,11 @@ export interface ShopperSearch {
   readonly collection: string;
   /** The order chosen from the sorting menu; empty for relevance. */
   readonly sort: string;
-  /** Whether every word is taken as a word, though a price was recognised. */
-  readonly literally: boolean;
+  /** What is taken as words though it was recognised. */
+  readonly asWords: readonly string[];
+  /** The language filters are named in; empty for the catalog's own. */
+  readonly language: string;
+  /** What the shopper has said of filters; a key with nothing takes off what is chosen beforehand. */
   readonly filters: Readonly<Record<string, readonly string[]>>;
 }
 
@@ -24,14 +29,17 @@ export function readAddress(parameters: URLSearchParams): ShopperSearch {
   for (const [name, value] of parameters)
     if (name.startsWith('f.')) {
       const key = name.slice(2);
-      filters[key] = [...(filters[key] ?? []), value];
+      // An address may say anything: only keys it has given itself are read.
+      const before = Object.hasOwn(filters, key) ? filters[key]! : [];
+      filters[key] = [...before, ...(value === '' ? [] : [value])];
     }
   const collection = parameters.get('collection') ?? '';
   return {
     query: parameters.get('q') ?? '',
     collection,
     sort: parameters.get('sort') ?? '',
-    literally: parameters.has('literally'),
+    asWords: parameters.getAll('word'),
+    language: parameters.get('language') ?? '',
     page: Math.max(1, Number(parameters.get('page')) || 1),
     filters,
   };
@@ -43,10 +51,37 @@ export function writeAddress(search: ShopperSearch, inDesk: boolean): URLSearchP
   if (search.query) parameters.set('q', search.query);
   if (search.collection) parameters.set('collection', search.collection);
   if (search.sort) parameters.set('sort', search.sort);
-  if (search.literally) parameters.set('literally', '');
+  if (search.language) parameters.set('language', search.language);
+  for (const text of search.asWords) parameters.append('word', text);
   if (search.page > 1) parameters.set('page', String(search.page));
   for (const [name, value] of filterParameters(search.filters)) parameters.append(name, value);
   return parameters;
+}
+
+/** A search as the server is asked for it. */
+function queryFor(search: ShopperSearch) {
+  return {
+    q: search.query,
+    page: String(search.page),
+    limit: String(perPage),
+    collection: search.collection,
+    sort: search.sort,
+    ...(isLanguage(search.language) && { language: search.language }),
+    ...(search.asWords.length > 0 && { asWords: [...search.asWords] }),
+    ...Object.fromEntries(
+      Object.entries(search.filters).map(([key, values]) => [`f.${key}`, values.length > 0 ? [...values] : '']),
+    ),
+  };
+}
+
+function ask(
+  query: ReturnType<typeof queryFor> & { like?: string },
+  desk: DeskView | null,
+  signal: AbortSignal,
+): Promise<SearchAnswer> {
+  if (!desk) return call('shopSearch', { query, signal });
+  const movement = desk.from === 'draft' ? '1' : '0';
+  return call('deskSearch', { query: { ...query, from: desk.from, movement }, signal });
 }
 
 /** The results of a search; the former ones stay in sight while new ones are fetched. */
@@ -55,21 +90,17 @@ export function useResults(search: ShopperSearch, desk: DeskView | null, isReady
     queryKey: ['results', search, desk?.from ?? 'shop', desk?.turn ?? 0],
     enabled: isReady,
     placeholderData: keepPreviousData,
-    queryFn: ({ signal }): Promise<SearchAnswer> => {
-      const filters: Record<string, string[]> = {};
-      for (const [key, values] of Object.entries(search.filters)) filters[`f.${key}`] = [...values];
-      const query = {
-        q: search.query,
-        page: String(search.page),
-        limit: String(perPage),
-        collection: search.collection,
-        sort: search.sort,
-        literally: search.literally ? ('1' as const) : ('0' as const),
-        ...filters,
-      };
-      if (!desk) return call('shopSearch', { query, signal });
-      const movement = desk.from === 'draft' ? '1' : '0';
-      return call('deskSearch', { query: { ...query, from: desk.from, movement }, signal });
-    },
+    queryFn: ({ signal }) => ask(queryFor(search), desk, signal),
   });
+}
+
+/** Fetches the values of one filter beside these results that have a text in their names. */
+export function useLookThrough(search: ShopperSearch, desk: DeskView | null) {
+  const now = useRef({ search, desk });
+  now.current = { search, desk };
+  return useCallback(async (key: string, text: string): Promise<readonly FilterValue[]> => {
+    const query = { ...queryFor(now.current.search), limit: '1', like: `${key}:${text}` };
+    const answer = await ask(query, now.current.desk, AbortSignal.timeout(10_000));
+    return answer.filters.find((filter) => filter.key === key)?.values ?? [];
+  }, []);
 }

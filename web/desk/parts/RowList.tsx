@@ -7,6 +7,7 @@ export function RowList<Item>({
   items,
   rowHeight,
   mostHeight,
+  keyOf = (_, index) => index,
   children,
 }: {
   readonly label: string;
@@ -14,6 +15,8 @@ export function RowList<Item>({
   /** In pixels. */
   readonly rowHeight: number;
   readonly mostHeight: number;
+  /** What a row is, for rows that hold something typed: it stays with its item when items move. Else its place. */
+  readonly keyOf?: (item: Item, index: number) => string | number;
   children(item: Item, index: number): ReactNode;
 }) {
   const scroller = useRef<HTMLDivElement>(null);
@@ -34,7 +37,7 @@ export function RowList<Item>({
       <ul style={{ height: virtual.getTotalSize(), position: 'relative' }}>
         {virtual.getVirtualItems().map(({ index, start }) => (
           <li
-            key={index}
+            key={keyOf(items[index]!, index)}
             className="absolute inset-x-0 flex items-center gap-3 border-b px-3"
             style={{ height: rowHeight, transform: `translateY(${start}px)` }}
           >

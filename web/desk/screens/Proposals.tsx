@@ -22,6 +22,8 @@ const groups = [
   ['tieBreaker', 'What settles close calls'],
   ['stopWords', 'Words to pass over'],
   ['synonyms', 'Words that mean the same'],
+  ['phrases', 'Words that belong together'],
+  ['neverCorrected', 'Words that are no slips'],
 ] as const;
 
 /** Stock, last screen: what the application proposes for the catalog, each with its reason and its effect. */

@@ -12,6 +12,8 @@ const partNames = {
   products: 'Catalog',
   content: 'Other content',
   vocabulary: 'Vocabulary',
+  valueGroups: 'Value groups',
+  storefront: 'Filters',
 } as const;
 
 /** Changes against what is published, in words, each of which can be given up by itself. */

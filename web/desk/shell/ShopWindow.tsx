@@ -3,6 +3,7 @@ import { ToggleGroup } from 'radix-ui';
 import { useEffect, useRef, useState } from 'react';
 import { listen, post, type ToDesk } from '../../bridge/messages.ts';
 import { IconButton } from '../parts/Button.tsx';
+import { TeachLink } from '../parts/TeachLink.tsx';
 import { actOn } from '../state/planActs.ts';
 import { type Device, devices, useShopWindow } from '../state/shopWindow.ts';
 import { useTrial } from '../state/trial.ts';
@@ -30,7 +31,7 @@ function useFrameSize(device: Device) {
 /** The shop itself beside the editor, by the draft or by what is published. */
 export function ShopWindow() {
   const frame = useRef<HTMLIFrameElement>(null);
-  const { turn, from, device, show, setDevice, setTotal, fold } = useShopWindow();
+  const { turn, from, device, total, show, setDevice, setTotal, fold } = useShopWindow();
   const { query, search } = useTrial();
   /** How often the frame has said that it is ready: it may load again. */
   const [readied, setReady] = useState(0);
@@ -51,7 +52,8 @@ export function ShopWindow() {
               query: message.query,
               filters: message.filters,
               sort: message.sort,
-              literally: message.literally,
+              collection: message.collection,
+              asWords: message.asWords,
               from,
             });
           else actOn(message.query, message.product, message.what);
@@ -124,6 +126,12 @@ export function ShopWindow() {
           }}
         />
       </div>
+      {query.trim() !== '' && (
+        <p className="mt-1.5 text-[12.5px] text-soft">
+          {total === 0 && 'A dead end: shoppers find nothing here. '}
+          <TeachLink says={query.trim()} />
+        </p>
+      )}
       {from === 'live' && (
         <p className="mt-2 text-[12.5px] text-soft">This is what shoppers get now. Your changes show under Draft.</p>
       )}

@@ -6,6 +6,7 @@ import type { FoundLine, Why } from '../../../core/answer.ts';
 import { call } from '../../client/call.ts';
 import { count } from '../../look/price.ts';
 import { DialogFrame } from '../parts/DialogFrame.tsx';
+import { TeachLink } from '../parts/TeachLink.tsx';
 import { useDeskState } from '../state/deskState.ts';
 
 /** A product in a search, about which the merchandiser asked why it stands there. */
@@ -17,7 +18,8 @@ export interface AskedWhy {
   readonly from: 'draft' | 'live';
   readonly filters: Readonly<Record<string, readonly string[]>>;
   readonly sort: string;
-  readonly literally: boolean;
+  readonly collection: string;
+  readonly asWords: readonly string[];
 }
 
 const points = (thousandths: number): string => (thousandths / 1000).toFixed(3);
@@ -28,9 +30,13 @@ const ways: Record<FoundLine['how'], string> = {
   split: 'as several words',
   synonym: 'by a word that means the same',
   form: 'as another form',
+  related: 'by a related word',
   prefix: 'as the beginning of a word',
   oneEdit: 'taken as misspelt by one letter',
+  rivalEdit: 'taken as misspelt by one letter, where another word is likelier',
   twoEdits: 'taken as misspelt by two letters',
+  value: 'recognised as its value',
+  compound: 'as a part of a longer word',
 };
 
 export function WhyHere({ asked, close }: { readonly asked: AskedWhy | null; close(): void }) {
@@ -42,14 +48,14 @@ export function WhyHere({ asked, close }: { readonly asked: AskedWhy | null; clo
           description={`${asked.query ? `For the search “${asked.query}”` : 'With no search'}, by ${asked.from === 'draft' ? 'the draft' : 'what is published'}.`}
           wide
         >
-          <Arithmetic asked={asked} />
+          <Arithmetic asked={asked} close={close} />
         </DialogFrame>
       )}
     </Dialog.Root>
   );
 }
 
-function Arithmetic({ asked }: { readonly asked: AskedWhy }) {
+function Arithmetic({ asked, close }: { readonly asked: AskedWhy; close(): void }) {
   const { revision } = useDeskState();
   const filters = Object.fromEntries(Object.entries(asked.filters).map(([key, values]) => [`f.${key}`, [...values]]));
   const { data, error } = useQuery({
@@ -61,7 +67,8 @@ function Arithmetic({ asked }: { readonly asked: AskedWhy }) {
           product: asked.id,
           from: asked.from,
           sort: asked.sort,
-          literally: asked.literally ? '1' : '0',
+          collection: asked.collection,
+          asWords: [...asked.asWords],
           ...filters,
         },
         signal,
@@ -70,7 +77,7 @@ function Arithmetic({ asked }: { readonly asked: AskedWhy }) {
   if (error) return <p role="alert">{error.message}</p>;
   if (!data) return <p role="status">Adding up …</p>;
   if (!data.result?.why) return <p>This product is no longer shown for this search.</p>;
-  return <WhyTable why={data.result.why} total={data.total} />;
+  return <WhyTable why={data.result.why} total={data.total} close={close} />;
 }
 
 function Line({
@@ -115,21 +122,24 @@ function FoundWords({
   word,
   found,
   isAlso,
+  close,
 }: {
   readonly word: string;
   readonly found: FoundLine;
   readonly isAlso: boolean;
+  close(): void;
 }) {
   return (
     <Line amount={`${isAlso ? '+ ' : ''}${points(found.points)}`}>
       <b className="font-semibold">{word}</b> {isAlso ? 'also ' : ''}found in {found.label}, {ways[found.how]}
       {found.how !== 'exact' && <> (“{found.term}”)</>}
       <span className="block text-[12.5px] text-soft">{worthInWords(found)}</span>
+      {!isAlso && <TeachLink says={word} done={close} />}
     </Line>
   );
 }
 
-function WhyTable({ why, total }: { readonly why: Why; readonly total: number }) {
+function WhyTable({ why, total, close }: { readonly why: Why; readonly total: number; close(): void }) {
   return (
     <div className="text-[14px]">
       <p className="mb-3">
@@ -139,7 +149,7 @@ function WhyTable({ why, total }: { readonly why: Why; readonly total: number })
         <caption className="sr-only">The lines of the score, in points</caption>
         <tbody>
           {why.words.map(({ word, best, also }) => (
-            <WordLines key={word} word={word} best={best} also={also} />
+            <WordLines key={word} word={word} best={best} also={also} close={close} />
           ))}
           {why.closeness.map(({ words, gap, points: given }) => (
             <Line key={words.join(' ')} amount={`+ ${points(given)}`}>
@@ -165,6 +175,16 @@ function WhyTable({ why, total }: { readonly why: Why; readonly total: number })
           )}
         </tbody>
       </table>
+      {why.together.map((phrase) => (
+        <p key={phrase} className="mt-2">
+          “{phrase}” belongs together: only what has it so is shown.
+        </p>
+      ))}
+      {why.narrowed.map((text) => (
+        <p key={text} className="mt-2">
+          “{text}” narrowed the results, and was not looked for as words.
+        </p>
+      ))}
       {why.words.length === 0 && !why.exactSku && (
         <p className="mt-2 text-soft">No words of the search were looked for in it, so it has no match of its own.</p>
       )}
@@ -173,11 +193,11 @@ function WhyTable({ why, total }: { readonly why: Why; readonly total: number })
   );
 }
 
-function WordLines({ word, best, also }: Omit<Why['words'][number], 'share'>) {
+function WordLines({ word, best, also, close }: Omit<Why['words'][number], 'share'> & { close(): void }) {
   return (
     <>
-      <FoundWords word={word} found={best} isAlso={false} />
-      {also && also.points > 0 && <FoundWords word={word} found={also} isAlso />}
+      <FoundWords word={word} found={best} isAlso={false} close={close} />
+      {also && also.points > 0 && <FoundWords word={word} found={also} isAlso close={close} />}
     </>
   );
 }

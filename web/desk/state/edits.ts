@@ -10,9 +10,9 @@ import { useShopWindow } from './shopWindow.ts';
 /** Whether an edit is on its way: told beside the count of changes, so that nobody wonders whether it is saved. */
 export const useSaving = create<{ readonly isSaving: boolean }>(() => ({ isSaving: false }));
 
-/** Edits not yet sent, the last one for each entry: a slider sends what it is at, not where it has been. */
 /** Edits the server takes in one request. */
 const mostAtOnce = 500;
+/** Edits not yet sent, the last one for each entry: a slider sends what it is at, not where it has been. */
 let waiting = new Map<string, EntryEdit>();
 let sending: Promise<void> = Promise.resolve();
 let isSending = false;

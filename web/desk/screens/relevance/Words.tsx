@@ -1,3 +1,4 @@
+import { Link } from 'react-router';
 import { Switch } from '../../parts/Controls.tsx';
 import { Section, shelfRow } from '../../parts/Screen.tsx';
 import { useChanged } from '../../state/changed.ts';
@@ -16,13 +17,17 @@ export function Words() {
           <Switch
             label="Forgive slips of the finger"
             isOn={spelling.tolerance}
-            change={(on) => void edit({ part: 'relevance', key: 'spelling', value: { tolerance: on } })}
+            change={(on) => void edit({ part: 'relevance', key: 'spelling', value: { ...spelling, tolerance: on } })}
             shown={
               <>
                 <b className="font-semibold">Forgive slips of the finger.</b>{' '}
                 <span className="text-soft">
-                  Words of 4 to 6 letters may have one wrong, longer ones two; swapped neighbours count as one. A word
-                  the shop knows is only corrected where nothing has all the words. Numbers and part numbers never are.
+                  A word the shop knows is only corrected where nothing has all the words. Numbers and part numbers
+                  never are. How far it may go is set under{' '}
+                  <Link to="/vocabulary" className="text-press underline">
+                    Vocabulary
+                  </Link>
+                  .
                 </span>
               </>
             }

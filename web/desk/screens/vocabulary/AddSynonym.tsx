@@ -1,5 +1,6 @@
 import { ArrowRight } from 'lucide-react';
 import { useState } from 'react';
+import { mostMeanings } from '../../../../core/query/vocabulary.ts';
 import { type SynonymEntry, sayingsIn, synonymKey } from '../../../../core/setup/vocabularyCsv.ts';
 import { Button } from '../../parts/Button.tsx';
 import { Choice } from '../../parts/Controls.tsx';
@@ -26,10 +27,10 @@ function entryOf(kind: SynonymEntry['what'], words: string, finds: string): Syno
   return from.length > 0 && to.length > 0 ? { what: 'oneWay', from, to, on: true } : null;
 }
 
-/** A new set, or a new one-way entry. */
-export function AddSynonym() {
-  const [kind, setKind] = useState<SynonymEntry['what']>('synonyms');
-  const [words, setWords] = useState('');
+/** A new set, or a new one-way entry; `says` is what somebody came here to explain. */
+export function AddSynonym({ says }: { readonly says: string }) {
+  const [kind, setKind] = useState<SynonymEntry['what']>(says ? 'oneWay' : 'synonyms');
+  const [words, setWords] = useState(says);
   const [finds, setFinds] = useState('');
   const entry = entryOf(kind, words, finds);
   return (
@@ -65,6 +66,8 @@ export function AddSynonym() {
           <input
             aria-label="What it finds"
             placeholder="watercolour"
+            // biome-ignore lint/a11y/noAutofocus: whoever comes from a word wants to say what it means
+            autoFocus={says !== ''}
             className={field}
             value={finds}
             onChange={(event) => setFinds(event.target.value)}
@@ -75,7 +78,8 @@ export function AddSynonym() {
         Add
       </Button>
       <p className="w-full text-[12.5px] text-soft">
-        Put a comma between them; each may have up to four words, an entry up to {most}.
+        Put a comma between them; each may have up to four words, an entry up to {most}, and a word may find up to{' '}
+        {mostMeanings} others.
       </p>
     </form>
   );

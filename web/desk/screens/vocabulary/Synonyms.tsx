@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { useSearchParams } from 'react-router';
 import { count, counted } from '../../../look/price.ts';
 import { Button } from '../../parts/Button.tsx';
 import { Choice } from '../../parts/Controls.tsx';
@@ -6,10 +7,10 @@ import { Nothing, Section } from '../../parts/Screen.tsx';
 import { useChanged } from '../../state/changed.ts';
 import { useDeskState } from '../../state/deskState.ts';
 import { AddSynonym } from './AddSynonym.tsx';
-import { type Kind, listSynonyms } from './listSynonyms.ts';
+import { inOrder, type Kind, listSynonyms, type Order } from './listSynonyms.ts';
 import { SynonymFile } from './SynonymFile.tsx';
 import { SynonymRow } from './SynonymRow.tsx';
-import { useEntryNotes } from './useEntryNotes.ts';
+import { useEntryNotes, useEntryTimes } from './useEntryNotes.ts';
 
 /** Rows shown at once; a vocabulary of thousands is searched, not scrolled. */
 const stretch = 50;
@@ -21,8 +22,11 @@ export function Synonyms() {
   const [contains, setContains] = useState('');
   const [kind, setKind] = useState<Kind>('all');
   const [shown, setShown] = useState(stretch);
+  const [order, setOrder] = useState<Order>('words');
+  const says = useSearchParams()[0].get('say') ?? '';
+  const times = useEntryTimes(order === 'searches');
   const all = listSynonyms(setup.vocabulary, '', 'all');
-  const rows = listSynonyms(setup.vocabulary, contains, kind);
+  const rows = inOrder(listSynonyms(setup.vocabulary, contains, kind), order, times);
   const visible = rows.slice(0, shown);
   const notes = useEntryNotes(visible.map(({ key }) => key));
   return (
@@ -32,7 +36,7 @@ export function Synonyms() {
       aside={<SynonymFile hasAny={all.length > 0} />}
     >
       {all.length > 6 && (
-        <div className="mb-2 flex items-center gap-2">
+        <div className="mb-2 flex flex-wrap items-center gap-2">
           <input
             type="search"
             aria-label="Synonyms with this word"
@@ -55,6 +59,16 @@ export function Synonyms() {
             ]}
             change={setKind}
           />
+          <Choice<Order>
+            label="Order of the synonyms"
+            value={order}
+            options={[
+              ['words', 'by their words'],
+              ['finds', 'by what they find'],
+              ['searches', 'most searched first'],
+            ]}
+            change={setOrder}
+          />
         </div>
       )}
       {all.length === 0 && <Nothing>None yet.</Nothing>}
@@ -72,7 +86,7 @@ export function Synonyms() {
           </Button>
         </p>
       )}
-      <AddSynonym />
+      <AddSynonym key={says} says={says} />
     </Section>
   );
 }

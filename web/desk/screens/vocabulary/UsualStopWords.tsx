@@ -26,6 +26,16 @@ export function UsualStopWords({ words }: { readonly words: readonly string[] })
           </span>
         </p>
       ))}
+      {data.idle.length > 0 && (
+        <p className="flex items-start gap-1.5">
+          <TriangleAlert size={13} aria-hidden className="mt-[3px] shrink-0 text-soft" />
+          <span>
+            {data.idle.map((word) => `“${word}”`).join(', ')}{' '}
+            {data.idle.length === 1 ? 'does nothing: it is' : 'do nothing: they are'} no single word. Amounts and
+            several words are never passed over.
+          </span>
+        </p>
+      )}
       <p className="text-soft">
         The shop’s language is {languageNames[data.language]}{' '}
         <Link to="/catalog/reading" className="text-press underline">

@@ -1,20 +1,17 @@
 import { Link } from 'react-router';
-import { Switch } from '../../parts/Controls.tsx';
-import { ScreenHead, Section, shelfRow } from '../../parts/Screen.tsx';
-import { useChanged } from '../../state/changed.ts';
+import { ScreenHead, Section } from '../../parts/Screen.tsx';
 import { useDeskState } from '../../state/deskState.ts';
-import { edit } from '../../state/edits.ts';
 import { FixedCorrections } from './FixedCorrections.tsx';
+import { PhraseList } from './PhraseList.tsx';
+import { RecognisedWords } from './Recognised.tsx';
+import { SpellingRules } from './Spelling.tsx';
 import { Synonyms } from './Synonyms.tsx';
 import { UsualStopWords } from './UsualStopWords.tsx';
 import { saveWords, WordChips, type WordList, wordListKeys } from './WordChips.tsx';
 
-const recognisedKey = 'recognised';
-
 /** Tune, second screen: the shopper's words and the shop's words brought together. */
 export function Vocabulary() {
   const { setup } = useDeskState();
-  const recognised = setup.vocabulary[recognisedKey];
   const wordsOf = (what: WordList): readonly string[] => {
     const entry = setup.vocabulary[wordListKeys[what]];
     return entry?.what === what ? entry.words : [];
@@ -39,30 +36,14 @@ export function Vocabulary() {
       <Synonyms />
       <Section
         title="Words a search passes over"
-        note="Only where other words carry the search: one of nothing but these still means them."
+        note="Words that add nothing, such as “for” or “supplies”. Only where other words carry the search: one of nothing but these still means them."
       >
-        {chips('stopWords', 'Words to pass over', 'for, with')}
+        {chips('stopWords', 'Words to pass over', 'for, with, supplies')}
         <UsualStopWords words={wordsOf('stopWords')} />
       </Section>
-      <Section title="Recognised in a search">
-        <div className={`${shelfRow(useChanged('vocabulary')(recognisedKey))} px-3 py-2`}>
-          <Switch
-            label="Limits of price narrow the results"
-            isOn={recognised?.what === 'recognised' && recognised.price}
-            change={(price) =>
-              void edit({ part: 'vocabulary', key: recognisedKey, value: price ? { what: 'recognised', price } : null })
-            }
-            shown={
-              <>
-                <b className="font-semibold">Limits of price narrow the results.</b>{' '}
-                <span className="text-soft">
-                  “brush under 20”, “between 5 and 10”; shoppers are told, and can take it off.
-                </span>
-              </>
-            }
-          />
-        </div>
-      </Section>
+      <PhraseList vocabulary={setup.vocabulary} />
+      <RecognisedWords />
+      <SpellingRules />
       <FixedCorrections />
       <Section
         title="Never taken as misspelt"

@@ -12,7 +12,7 @@ export const wordListKeys: Readonly<Record<WordList, string>> = {
   neverOffered: 'never-offered',
 };
 
-const mostWords = 500;
+export const mostWords = 500;
 
 /** Saves a list of words; an empty one is no entry. */
 export function saveWords(what: WordList, words: readonly string[]): void {
@@ -21,19 +21,29 @@ export function saveWords(what: WordList, words: readonly string[]): void {
 }
 
 const wordsIn = (text: string): string[] => text.split(/[,\s]+/).filter(Boolean);
+/** Phrases, between commas; a word alone is none. */
+const phrasesIn = (text: string): string[] =>
+  text
+    .split(',')
+    .map((phrase) => phrase.trim().replace(/\s+/g, ' '))
+    .filter((phrase) => phrase.includes(' ') && phrase.split(' ').length <= 4);
 
-/** A list of single words: each can be taken off, several are added at once. */
+/** A list of words, or of phrases: each can be taken off, several are added at once. */
 export function WordChips({
   label,
   placeholder,
   words,
   change,
+  phrases = false,
 }: {
   readonly label: string;
   readonly placeholder: string;
   readonly words: readonly string[];
   change(words: readonly string[]): void;
+  /** Whether each is several words, with commas between them. */
+  readonly phrases?: boolean;
 }) {
+  const read = phrases ? phrasesIn : wordsIn;
   const [text, setText] = useState('');
   return (
     <>
@@ -58,8 +68,8 @@ export function WordChips({
         className="flex gap-2"
         onSubmit={(event) => {
           event.preventDefault();
-          if (wordsIn(text).length === 0) return;
-          change([...new Set([...words, ...wordsIn(text)])]);
+          if (read(text).length === 0) return;
+          change([...new Set([...words, ...read(text)])]);
           setText('');
         }}
       >
@@ -70,7 +80,7 @@ export function WordChips({
           value={text}
           onChange={(event) => setText(event.target.value)}
         />
-        <Button type="submit" disabled={wordsIn(text).length === 0}>
+        <Button type="submit" disabled={read(text).length === 0}>
           Add
         </Button>
       </form>

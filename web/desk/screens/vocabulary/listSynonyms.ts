@@ -25,3 +25,18 @@ export function listSynonyms(vocabulary: Setup['vocabulary'], contains: string, 
     .filter(({ entry }) => sought === '' || fold([entry.name ?? '', ...textsOf(entry)].join(' | ')).includes(sought))
     .sort((a, b) => synonymTold(a.entry).localeCompare(synonymTold(b.entry)) || (a.key < b.key ? -1 : 1));
 }
+
+export type Order = 'words' | 'finds' | 'searches';
+
+const whatItFinds = (entry: SynonymEntry): string => (entry.what === 'synonyms' ? entry.words : entry.to).join(', ');
+
+/** Rows in another order: by what they find, or by how often shoppers say one of their words. */
+export function inOrder(
+  rows: readonly SynonymRow[],
+  order: Order,
+  times: ReadonlyMap<string, number>,
+): readonly SynonymRow[] {
+  if (order === 'words') return rows;
+  if (order === 'finds') return [...rows].sort((a, b) => whatItFinds(a.entry).localeCompare(whatItFinds(b.entry)));
+  return [...rows].sort((a, b) => (times.get(b.key) ?? 0) - (times.get(a.key) ?? 0));
+}

@@ -15,3 +15,15 @@ export function useEntryNotes(keys: readonly string[]): ReadonlyMap<string, Entr
   });
   return new Map(data?.notes.map((note) => [note.key, note]));
 }
+
+/** How often shoppers say a word of each entry; asked for only where the list is put in order by it. */
+export function useEntryTimes(isWanted: boolean): ReadonlyMap<string, number> {
+  const { revision } = useDeskState();
+  const { data } = useQuery({
+    queryKey: ['desk', 'vocabulary-times', revision],
+    enabled: isWanted,
+    placeholderData: keepPreviousData,
+    queryFn: ({ signal }) => call('vocabularyTimes', { signal }),
+  });
+  return new Map(Object.entries(data?.times ?? {}));
+}

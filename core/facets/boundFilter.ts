@@ -1,0 +1,128 @@
+import { levelsOf } from '../catalog/levels.ts';
+import type { NumberColumn } from '../index/numberColumns.ts';
+import { perSnapshot } from '../index/perSnapshot.ts';
+import type { Snapshot } from '../index/snapshot.ts';
+import { searchKey } from '../query/understand.ts';
+import type { FilterSetting, ValueGroups } from '../setup/filterSchema.ts';
+import { choosesRange } from '../setup/filterTerms.ts';
+import type { Setup } from '../setup/schema.ts';
+import { type Band, bandsOf } from './bands.ts';
+import { type FilterColumn, layShown, mapValues, openShown } from './shownColumn.ts';
+import { shownThrough } from './valueGroups.ts';
+import { placesOf } from './valueOrder.ts';
+
+/** Filters in force at once; the failing mask has one bit for each. */
+export const mostFilters = 30;
+
+export interface BoundFilter extends FilterSetting {
+  readonly key: string;
+  /** What is chosen from; null where two amounts are chosen. */
+  readonly values: FilterColumn | null;
+  readonly numbers: NumberColumn | null;
+  /** Of bands, ratings and ages: what each value stands for. */
+  readonly bands: ReadonlyMap<string, Band>;
+  /** The searches it belongs to, as searches are compared. */
+  readonly saidIn: ReadonlySet<string>;
+  /** The groups it shows the attribute through. */
+  readonly grouping: ValueGroups | null;
+  /** By value number, its place in the order chosen; null where values stand by count. */
+  readonly places: () => Uint32Array | null;
+}
+
+const made = perSnapshot<FilterColumn>(60);
+const ordered = perSnapshot<Uint32Array>(60);
+
+/** What a setting makes of each value of its attribute; null where it shows them as they are. */
+function shownBySetting(setting: FilterSetting, grouping: ValueGroups | null): ((text: string) => string[]) | null {
+  const { kind, prefix, yes } = setting;
+  if (kind === 'yesNo') return (text) => (text === yes ? [text] : []);
+  if (kind === 'tree') return levelsOf;
+  if (prefix === undefined && !grouping) return null;
+  const through = grouping ? shownThrough(grouping) : (text: string): string => text;
+  return (text) => {
+    if (prefix !== undefined && !text.startsWith(prefix)) return [];
+    const shown = through(prefix === undefined ? text : text.slice(prefix.length).trim());
+    return shown === null || shown === '' ? [] : [shown];
+  };
+}
+
+/** The values a filter is chosen from; null where the catalog has nothing for it. */
+function columnOf(
+  snapshot: Snapshot,
+  setting: FilterSetting,
+  grouping: ValueGroups | null,
+  bands: readonly Band[],
+  today: number,
+): FilterColumn | null {
+  const { kind, attribute, prefix, yes, thresholds } = setting;
+  if (kind === 'bands' || kind === 'rating') {
+    const numbers = snapshot.numbers.get(attribute);
+    if (!numbers) return null;
+    const key = JSON.stringify([attribute, kind, thresholds ?? null, bands.some(({ days }) => days) ? today : 0]);
+    return made(snapshot, key, () => {
+      const names = bands.map(({ value }) => value);
+      const places = bands.map((_, at) => at);
+      const shown = layShown(names, snapshot.records, (record) => {
+        const amount = numbers.ofRecord(record);
+        return places.filter((at) => bands[at]!.holds(amount));
+      });
+      return openShown(shown, snapshot.recordFamily);
+    });
+  }
+  const column = snapshot.values.get(attribute);
+  if (!column) return null;
+  const shownFor = shownBySetting(setting, grouping);
+  if (!shownFor) return column;
+  const key = JSON.stringify([attribute, kind === 'tree' || kind === 'yesNo' ? kind : '', prefix, yes, grouping]);
+  return made(snapshot, key, () => openShown(mapValues(column, snapshot.records, shownFor), snapshot.recordFamily));
+}
+
+/** Binds one filter to the catalog; without values and numbers where the catalog has nothing for it. */
+export function bindFilter(
+  snapshot: Snapshot,
+  key: string,
+  setting: FilterSetting,
+  groups: Setup['valueGroups'] = {},
+  today = 0,
+): BoundFilter {
+  const { groups: groupsKey } = setting;
+  const named = groupsKey !== undefined && Object.hasOwn(groups, groupsKey) ? groups[groupsKey] : undefined;
+  const grouping = named?.attribute === setting.attribute ? named : null;
+  const isDate = snapshot.attributes.some(({ key: own, kind }) => own === setting.attribute && kind === 'date');
+  const bands = bandsOf(setting, isDate, today);
+  const ranged = choosesRange(setting.kind);
+  const values = ranged ? null : columnOf(snapshot, setting, grouping, bands, today);
+  /** Worked out when first asked for: most setups are bound only to be edited on. */
+  const orderValues = (): Uint32Array | 'byCount' => {
+    const { attribute, kind, prefix, byHand, valueOrder: order } = setting;
+    if (!values || order === 'count' || bands.length > 0) return 'byCount';
+    const from = JSON.stringify([attribute, kind, prefix, grouping, order, order === 'hand' ? byHand : null]);
+    return ordered(snapshot, from, () => {
+      const names = Array.from({ length: values.size }, (_, value) => values.name(value));
+      return placesOf(names, order, byHand);
+    });
+  };
+  let places: Uint32Array | 'byCount' | null = null;
+  return {
+    ...setting,
+    key,
+    values,
+    numbers: ranged ? (snapshot.numbers.get(setting.attribute) ?? null) : null,
+    bands: new Map(bands.map((band) => [band.value, band])),
+    grouping,
+    saidIn: new Set(setting.where?.searches.map(searchKey)),
+    places: () => {
+      places ??= orderValues();
+      return places === 'byCount' ? null : places;
+    },
+  };
+}
+
+/** The setup's filters in order, bound to the catalog; one whose attribute is gone is left out. */
+export function bindFilters(snapshot: Snapshot, setup: Setup, today = 0): BoundFilter[] {
+  return Object.entries(setup.filters)
+    .map(([key, setting]) => bindFilter(snapshot, key, setting, setup.valueGroups, today))
+    .filter(({ values, numbers }) => values !== null || numbers !== null)
+    .sort((a, b) => a.order - b.order || (a.key < b.key ? -1 : 1))
+    .slice(0, mostFilters);
+}

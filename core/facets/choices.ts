@@ -1,0 +1,103 @@
+import { levelMark } from '../catalog/levels.ts';
+import type { Snapshot } from '../index/snapshot.ts';
+import { choosesOne } from '../setup/filterTerms.ts';
+import type { BoundFilter } from './boundFilter.ts';
+import type { ChosenFilters } from './chosenFilters.ts';
+
+/** Why a filter of the setup is not beside some results. */
+export type NotShown = 'elsewhere' | 'waiting' | 'undividing' | 'empty';
+
+/** What of a search bears on its filters. */
+export interface FilteredSearch {
+  /** What the shopper chose; a key with nothing says that what is chosen beforehand was taken off. */
+  readonly filters: ChosenFilters;
+  readonly collection?: string | undefined;
+  /** The search as searches are compared. */
+  readonly said: string;
+  /** What is found before any filter, ascending. */
+  readonly records: Uint32Array;
+}
+
+export interface Choices {
+  /** The filters there are beside these results, in order. */
+  readonly active: readonly BoundFilter[];
+  /** What is chosen in each of them, what is chosen beforehand included. */
+  readonly chosen: ChosenFilters;
+  /** What of it is chosen beforehand, whether or not the shopper has said otherwise. */
+  readonly beforehand: ChosenFilters;
+  readonly ignored: readonly string[];
+  readonly notShown: readonly { readonly key: string; readonly why: NotShown }[];
+}
+
+/** Whether at least half of the families found have a value; of a path, that level or one below it. */
+function isMostly(snapshot: Snapshot, records: Uint32Array, attribute: string, value: string): boolean {
+  const column = snapshot.values.get(attribute);
+  if (!column || records.length === 0) return false;
+  const wanted = new Uint8Array(column.size);
+  for (let at = 0; at < column.size; at++) {
+    const text = column.name(at);
+    if (text === value || text.startsWith(value + levelMark)) wanted[at] = 1;
+  }
+  const { recordFamily } = snapshot;
+  let [families, having, last, lastHaving] = [0, 0, -1, -1];
+  for (let at = 0; at < records.length; at++) {
+    const family = recordFamily[records[at]!]!;
+    if (family !== last) families++;
+    last = family;
+    if (family === lastHaving || !column.hasAny(records[at]!, wanted)) continue;
+    having++;
+    lastHaving = family;
+  }
+  return having * 2 >= families;
+}
+
+/**
+ * Decides which filters stand beside some results and what is chosen in them: by where each belongs, by what another
+ * has to have chosen first, and by what is chosen beforehand. A choice in a filter that is not there is ignored and told.
+ * Filters that wait for each other in a circle are never shown.
+ */
+export function resolveChoices(
+  snapshot: Snapshot,
+  filters: readonly BoundFilter[],
+  { filters: given, collection, said, records }: FilteredSearch,
+): Choices {
+  const belongs = ({ where, saidIn }: BoundFilter): boolean =>
+    where === undefined ||
+    (where.collections.length === 0 && where.searches.length === 0 && where.values.length === 0) ||
+    (collection !== undefined && where.collections.includes(collection)) ||
+    (said !== '' && saidIn.has(said)) ||
+    where.values.some(({ attribute, value }) => isMostly(snapshot, records, attribute, value));
+  const beforehandIn = ({ chosen = [] }: BoundFilter): readonly string[] => {
+    const own = chosen.find((each) => each.collection !== null && each.collection === collection);
+    return (own ?? chosen.find((each) => each.collection === null))?.values ?? [];
+  };
+  const wanted = (filter: BoundFilter): readonly string[] => {
+    const texts = Object.hasOwn(given, filter.key) ? given[filter.key]! : beforehandIn(filter);
+    return choosesOne(filter.kind) ? texts.slice(0, 1) : texts;
+  };
+  const byKey = new Map(filters.map((filter) => [filter.key, filter]));
+  const known = new Map<string, NotShown | null>();
+  const reasonOf = (filter: BoundFilter): NotShown | null => {
+    const before = known.get(filter.key);
+    if (before !== undefined) return before;
+    // Until it is known: one that waits for itself waits for ever.
+    known.set(filter.key, 'waiting');
+    const parent = filter.after === undefined ? null : byKey.get(filter.after);
+    const isOpen = parent === null || (parent && reasonOf(parent) === null && wanted(parent).length > 0);
+    const reason = !belongs(filter) ? 'elsewhere' : isOpen ? null : 'waiting';
+    known.set(filter.key, reason);
+    return reason;
+  };
+  const active = filters.filter((filter) => reasonOf(filter) === null);
+  const there = new Set(active.map(({ key }) => key));
+  return {
+    active,
+    chosen: Object.fromEntries(active.map((filter) => [filter.key, wanted(filter)])),
+    beforehand: Object.fromEntries(active.map((filter) => [filter.key, beforehandIn(filter)])),
+    ignored: Object.keys(given).filter((key) => given[key]!.length > 0 && !there.has(key)),
+    notShown: filters.flatMap((filter) => {
+      const why = reasonOf(filter);
+      return why ? [{ key: filter.key, why }] : [];
+    }),
+  };
+}

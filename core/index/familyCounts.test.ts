@@ -1,0 +1,67 @@
+import { describe, expect, test } from '@jest/globals';
+import { seededRandom } from '../random.ts';
+import { randomCatalog, snapshotOf } from '../testing/randomCatalog.ts';
+import { openOutside } from './familyCounts.ts';
+
+const records = randomCatalog(seededRandom(31), 120);
+const snapshot = snapshotOf(records);
+const { recordFamily } = snapshot;
+const outsideOf = openOutside(recordFamily);
+const all = Uint32Array.from({ length: snapshot.records }, (_, record) => record);
+
+/** By looking at every record: how many families have each value. */
+function counted(key: string, those: Uint32Array): Record<string, number> {
+  const families = new Map<string, Set<number>>();
+  for (const record of those)
+    for (const text of [records[record]!.values[key] ?? []].flat())
+      families.set(String(text), (families.get(String(text)) ?? new Set()).add(recordFamily[record]!));
+  return Object.fromEntries([...families].map(([text, own]) => [text, own.size]));
+}
+function told(key: string, those: Uint32Array, isWide: boolean): Record<string, number> {
+  const column = snapshot.values.get(key)!;
+  const outside = isWide ? outsideOf(those) : null;
+  const { counts, standing } = column.countFamilies({ records: those, failing: null, outside });
+  return Object.fromEntries(Array.from(standing, (value) => [column.name(value), counts[value]!]));
+}
+
+describe('what a wide result leaves out', () => {
+  test('is nothing of a result of everything, and is not asked for where half is missing', () => {
+    expect(outsideOf(all)).toEqual({ all: new Uint32Array(0), found: new Uint32Array(0) });
+    expect(outsideOf(all.subarray(0, all.length >> 2))).toBeNull();
+  });
+  test('is the families that are not wholly found, and what of them is', () => {
+    const family = recordFamily[10]!;
+    const own = [...all].filter((record) => recordFamily[record] === family);
+    const outside = outsideOf(all.filter((record) => record !== 10))!;
+    expect([...outside.all]).toEqual(own);
+    expect([...outside.found]).toEqual(own.filter((record) => record !== 10));
+  });
+  test.each([1, 2, 3, 4, 5, 6])('counts as a look at every record does, seed %d', (seed) => {
+    const random = seededRandom(seed);
+    const share = 0.02 + random() * 0.2;
+    const those = all.filter(() => random() > share);
+    for (const key of ['colour', 'tags', 'size', 'brand', 'title']) {
+      const expected = counted(key, those);
+      expect({ key, counts: told(key, those, true) }).toEqual({ key, counts: expected });
+      expect({ key, counts: told(key, those, false) }).toEqual({ key, counts: expected });
+    }
+  });
+});
+
+describe('the ends of a range', () => {
+  const price = snapshot.numbers.get('price')!;
+  const ends = (those: Uint32Array) => {
+    const amounts = [...those].map((record) => price.ofRecord(record)).filter((amount) => !Number.isNaN(amount));
+    return amounts.length === 0 ? null : { least: Math.min(...amounts), most: Math.max(...amounts) };
+  };
+  test.each([0.9, 0.5, 0.1, 0.01, 0])('are those of the records found, at a share of %d', (share) => {
+    const random = seededRandom(9);
+    const those = all.filter(() => random() < share);
+    expect(price.range(those, null, 0)).toEqual(ends(those));
+  });
+  test('leave out what fails another filter, not what fails its own', () => {
+    const failing = new Uint32Array(snapshot.records);
+    for (const record of all) failing[record] = record % 3 === 0 ? 0b10 : record % 3 === 1 ? 0b1 : 0;
+    expect(price.range(all, failing, 0b1)).toEqual(ends(all.filter((record) => record % 3 !== 0)));
+  });
+});

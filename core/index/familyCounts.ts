@@ -1,0 +1,257 @@
+/**
+ * Counting families by value. Owns the scratch arrays of it, all bound as constants in one closure, since a typed array
+ * that is an argument is read several times slower; the records given are therefore copied first, which costs next
+ * to nothing. The columns' arrays belong to columns.ts, which says what they hold.
+ */
+export interface FamilyCounts {
+  /** By value number; says something only of the values that stand. */
+  readonly counts: Uint32Array;
+  /** The numbers of the values some family has, ascending. */
+  readonly standing: Uint32Array;
+}
+
+/**
+ * What a wide result leaves out: all records of the families that are not wholly in it, and those of them that are
+ * in it, both ascending. The families of the result are then those of the whole catalog without the first and with
+ * the second.
+ */
+export interface Outside {
+  readonly all: Uint32Array;
+  readonly found: Uint32Array;
+}
+
+/** The records of a search that are counted. */
+export interface Selection {
+  /** Ascending, so that a family's variants are neighbours. */
+  readonly records: Uint32Array;
+  /** By record, a bit for each filter whose choice it fails; null where nothing is chosen. */
+  readonly failing: Uint32Array | null;
+  /** Given where it is worth it: nothing is chosen, and the result leaves out little. */
+  readonly outside?: Outside | null;
+}
+
+/** Where one attribute's values stand in the columns' arrays. */
+export interface CountedColumn {
+  readonly from: number;
+  readonly isList: boolean;
+  /** Different values. */
+  readonly size: number;
+  /** Whether the variants of every family have the same values. */
+  readonly ofFamilies: () => boolean;
+}
+
+export interface CountingArrays {
+  readonly cells: Uint32Array;
+  readonly listStart: Uint32Array;
+  readonly listIds: Uint32Array;
+  readonly recordFamily: Uint32Array;
+  /** Values of the column that has most. */
+  readonly largest: number;
+}
+
+export type CountFamilies = (
+  column: CountedColumn,
+  selection: Selection,
+  ownBit: number,
+  representatives: Uint32Array | null,
+) => FamilyCounts;
+
+/** Values an attribute may have for its families to be counted by the sets of values they have. */
+const fewValues = 8;
+/** Fewer records than one in so many values: those values are looked at, not all. */
+const sparse = 4;
+
+/** Opens counting over all columns; what it answers is valid until it is asked again, for whatever column. */
+export function openFamilyCounts(arrays: CountingArrays): CountFamilies {
+  const { cells, listStart, listIds, recordFamily } = arrays;
+  const records = recordFamily.length;
+  // Room for the sets of few values, which are added up over all of their bits.
+  const largest = Math.max(fewValues, arrays.largest) + 1;
+  // By value number plus one, 0 for no value: the family counted last, and the counts. Cleared as far as a column needs.
+  const lastFamily = new Uint32Array(largest);
+  const counts = new Uint32Array(largest);
+  const standing = new Uint32Array(largest);
+  const sets = new Uint32Array(2 ** (fewValues + 1));
+  const given = new Uint32Array(records);
+  /** By where a column begins: its counts over the whole catalog. */
+  const totals = new Map<number, Uint32Array>();
+
+  /** Copies the records that count; answers how many. */
+  function take({ records, failing }: Selection, ownBit: number): number {
+    if (failing === null) {
+      given.set(records);
+      return records.length;
+    }
+    let length = 0;
+    for (let at = 0; at < records.length; at++) {
+      const record = records[at]!;
+      if ((failing[record]! & ~ownBit) === 0) given[length++] = record;
+    }
+    return length;
+  }
+
+  function countCells(from: number, length: number, by: number): void {
+    for (let at = 0; at < length; at++) {
+      const record = given[at]!;
+      const value = cells[from + record]!;
+      const family = recordFamily[record]!;
+      if (lastFamily[value] === family) continue;
+      lastFamily[value] = family;
+      counts[value]! += by;
+    }
+  }
+  function countLists(from: number, length: number, by: number): void {
+    for (let place = 0; place < length; place++) {
+      const record = given[place]!;
+      const family = recordFamily[record]!;
+      const end = listStart[from + record + 1]!;
+      for (let at = listStart[from + record]!; at < end; at++) {
+        const value = listIds[at]! + 1;
+        if (lastFamily[value] === family) continue;
+        lastFamily[value] = family;
+        counts[value]! += by;
+      }
+    }
+  }
+  /** Adds `by` for each family's value among the records taken. */
+  function count({ from, isList, size }: CountedColumn, length: number, by: number): void {
+    lastFamily.fill(0xffffffff, 0, size + 1);
+    if (isList) countLists(from, length, by);
+    else countCells(from, length, by);
+  }
+  /** The same where there are few values: a family's are bits of one number, and families are counted by that number. */
+  function countFew(from: number, length: number): void {
+    sets.fill(0);
+    let family = -1;
+    let found = 0;
+    for (let at = 0; at < length; at++) {
+      const record = given[at]!;
+      const owner = recordFamily[record]!;
+      if (owner !== family) {
+        sets[found]!++;
+        found = 0;
+        family = owner;
+      }
+      found |= 1 << cells[from + record]!;
+    }
+    sets[found]!++;
+    for (let set = 1; set < sets.length; set++)
+      for (let value = 0; value <= fewValues; value++) if ((set >> value) & 1) counts[value]! += sets[set]!;
+  }
+  /** The same where a family's variants never differ: the record taken of each is enough. */
+  function countOneEach(from: number, length: number): void {
+    for (let at = 0; at < length; at++) counts[cells[from + given[at]!]!]!++;
+  }
+
+  /** Calls `use` with each taken record's value numbers plus one, and the record's family. */
+  function eachValue(from: number, isList: boolean, length: number, use: (value: number, family: number) => void) {
+    for (let place = 0; place < length; place++) {
+      const record = given[place]!;
+      const family = recordFamily[record]!;
+      if (!isList) use(cells[from + record]!, family);
+      else
+        for (let at = listStart[from + record]!; at < listStart[from + record + 1]!; at++)
+          use(listIds[at]! + 1, family);
+    }
+  }
+  /** Counts few records: only the values they have are cleared, counted and put in order. */
+  function countSparse({ from, isList }: CountedColumn, length: number): Uint32Array {
+    let found = 0;
+    eachValue(from, isList, length, (value) => {
+      counts[value] = 0;
+      lastFamily[value] = 0xffffffff;
+    });
+    eachValue(from, isList, length, (value, family) => {
+      if (lastFamily[value] === family) return;
+      lastFamily[value] = family;
+      if (counts[value]!++ === 0 && value > 0) standing[found++] = value - 1;
+    });
+    return standing.subarray(0, found).sort();
+  }
+
+  function totalsOf(column: CountedColumn): Uint32Array {
+    const known = totals.get(column.from);
+    if (known) return known;
+    for (let record = 0; record < records; record++) given[record] = record;
+    counts.fill(0, 0, column.size + 1);
+    count(column, records, 1);
+    const all = counts.slice(0, column.size + 1);
+    totals.set(column.from, all);
+    return all;
+  }
+  function allStanding(size: number): Uint32Array {
+    let found = 0;
+    for (let value = 0; value < size; value++) if (counts[value + 1]! > 0) standing[found++] = value;
+    return standing.subarray(0, found);
+  }
+
+  return (column, selection, ownBit, representatives) => {
+    const { from, isList, size } = column;
+    const { outside } = selection;
+    const counted = counts.subarray(1, size + 1);
+    if (outside) {
+      counts.set(totalsOf(column));
+      given.set(outside.all);
+      count(column, outside.all.length, -1);
+      given.set(outside.found);
+      count(column, outside.found.length, 1);
+      return { counts: counted, standing: allStanding(size) };
+    }
+    if (selection.records.length * sparse < size)
+      return { counts: counted, standing: countSparse(column, take(selection, ownBit)) };
+    counts.fill(0, 0, size + 1);
+    const oneEach = representatives !== null && column.ofFamilies();
+    if (oneEach) given.set(representatives);
+    const length = oneEach ? representatives.length : take(selection, ownBit);
+    if (oneEach && !isList) countOneEach(from, length);
+    else if (!isList && size <= fewValues) countFew(from, length);
+    else count(column, length, 1);
+    return { counts: counted, standing: allStanding(size) };
+  };
+}
+
+/** A result is wide from this share of the catalog on. */
+const wide = 0.5;
+
+/** Finds what wide results leave out. Owns a mark by record and the two lists, made when first needed. */
+export function openOutside(recordFamily: Uint32Array): (records: Uint32Array) => Outside | null {
+  const total = recordFamily.length;
+  let scratch: { readonly given: Uint32Array; readonly all: Uint32Array; readonly found: Uint32Array } | null = null;
+  return (records) => {
+    if (records.length < total * wide) return null;
+    scratch ??= { given: new Uint32Array(total), all: new Uint32Array(total), found: new Uint32Array(total) };
+    const { given, all, found } = scratch;
+    given.set(records);
+    const length = records.length;
+    // What is counted twice over must stay well below what would be counted once.
+    const most = length / 2;
+    let outside = 0;
+    let inside = 0;
+    let at = 0;
+    let missed = 0;
+    while (at < length || missed < total) {
+      // Records found in a row are skipped as fast as can be.
+      while (at < length && given[at] === missed) {
+        at++;
+        missed++;
+      }
+      if (missed >= total) break;
+      const family = recordFamily[missed]!;
+      let first = missed;
+      while (first > 0 && recordFamily[first - 1] === family) first--;
+      for (let record = first; record < missed; record++) {
+        all[outside++] = record;
+        found[inside++] = record;
+      }
+      for (; missed < total && recordFamily[missed] === family; missed++) {
+        all[outside++] = missed;
+        if (at < length && given[at] === missed) {
+          found[inside++] = missed;
+          at++;
+        }
+      }
+      if (outside + inside > most) return null;
+    }
+    return { all: all.subarray(0, outside), found: found.subarray(0, inside) };
+  };
+}

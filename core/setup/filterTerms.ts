@@ -1,0 +1,37 @@
+/**
+ * How a filter looks. `ticks`, `dropdown`, `swatches` and `tiles` list values; `single` lets one be chosen; `tree` lists
+ * the levels of a path below each other; `range` is two number boxes and `slider` two handles under a histogram;
+ * `bands` are ranges of the merchandiser's own, or ages of dates; `rating` is "so many and more"; `yesNo` is one switch.
+ */
+export const filterKinds = [
+  'ticks',
+  'single',
+  'dropdown',
+  'swatches',
+  'tiles',
+  'tree',
+  'range',
+  'slider',
+  'bands',
+  'rating',
+  'yesNo',
+] as const;
+export type FilterKind = (typeof filterKinds)[number];
+/** Kinds of which one value at most is chosen. */
+export const choosesOne = (kind: FilterKind): boolean => kind === 'single' || kind === 'rating' || kind === 'yesNo';
+/** Kinds that are chosen by two amounts. */
+export const choosesRange = (kind: FilterKind): boolean => kind === 'range' || kind === 'slider';
+
+/** `natural` knows sizes: 10/0 before 0 before 2 before 10, A4 before A3, S before M; `amount` goes by numbers with units. */
+export const valueOrders = ['count', 'name', 'natural', 'amount', 'hand'] as const;
+export type ValueOrder = (typeof valueOrders)[number];
+
+/** What holds of a filter where its setting does not say. */
+export const usualFilter = { match: 'any', showFirst: 8, minimum: 1, searchFrom: 12 } as const;
+/** What values in no group are shown as, together. */
+export const usualRestLabel = 'Other';
+
+/** Where filters can stand. */
+export const filterPositions = ['left', 'right', 'above', 'drawer'] as const;
+export type FilterPosition = (typeof filterPositions)[number];
+export const usualLayout = { wide: 'left', middle: 'above', narrow: 'drawer', keep: false } as const;

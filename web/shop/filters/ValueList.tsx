@@ -1,0 +1,180 @@
+import { ChevronDown } from 'lucide-react';
+import { Popover } from 'radix-ui';
+import { useEffect, useId, useState } from 'react';
+import type { FilterAnswer, FilterValue } from '../../../core/answer.ts';
+import { usualFilter } from '../../../core/setup/filterTerms.ts';
+import { valueInWords } from '../../look/filterWords.ts';
+import { count } from '../../look/price.ts';
+import { moreTold } from './choice.ts';
+import type { LookThrough, OneFilter } from './oneFilter.ts';
+import { ShowAll } from './ShowAll.tsx';
+
+/** A text a shopper looks through a list for, and the values that have it: from what is there, else fetched. */
+function useLookThrough(filter: FilterAnswer, lookThrough: LookThrough) {
+  const [text, setText] = useState('');
+  const [fetched, setFetched] = useState<{ readonly text: string; readonly values: readonly FilterValue[] } | null>(
+    null,
+  );
+  const wanted = text.trim().toLowerCase();
+  const { key, more } = filter;
+  useEffect(() => {
+    if (wanted === '' || more === 0) return;
+    let isWanted = true;
+    const later = setTimeout(async () => {
+      const values = await lookThrough(key, wanted).catch(() => null);
+      if (isWanted && values) setFetched({ text: wanted, values });
+    }, 150);
+    return () => {
+      isWanted = false;
+      clearTimeout(later);
+    };
+  }, [wanted, key, more, lookThrough]);
+  const has = (value: FilterValue): boolean => valueInWords(filter, value).toLowerCase().includes(wanted);
+  const here = filter.values.filter(has);
+  return {
+    text,
+    setText,
+    isLooking: wanted !== '',
+    values: more > 0 && fetched?.text === wanted ? fetched.values : here,
+  };
+}
+
+/** Values as ticks or, where one only is chosen, as a choice; with what shortens and looks through long lists. */
+export function ValueList({ filter, chosen, choose, lookThrough, isOpen = false }: OneFilter & { isOpen?: boolean }) {
+  const [isLong, setLong] = useState(false);
+  const { text, setText, isLooking, values } = useLookThrough(filter, lookThrough);
+  const name = useId();
+  const { showFirst, anyEntry, selectAll, search, kind } = filter;
+  const isOne = kind === 'single' || kind === 'rating';
+  const isShort = !isLong && !isLooking && !isOpen;
+  const shown = isShort ? values.filter((value, index) => index < showFirst || value.chosen) : values;
+  const hasSearch = search ?? filter.values.length > usualFilter.searchFrom;
+  const listed = filter.values.filter(({ count: products }) => products > 0).map(({ value }) => value);
+  const toggle = (value: string): void => {
+    if (isOne) choose([value]);
+    else choose(chosen.includes(value) ? chosen.filter((each) => each !== value) : [...chosen, value]);
+  };
+  const line = 'flex items-center gap-2 py-[3px] text-[13.5px]';
+  // A choice of one cannot be unticked: the way back must be there as soon as it is needed.
+  const hasAny =
+    (anyEntry && !isLooking) ||
+    (isOne && kind !== 'rating' && chosen.length > 0) ||
+    (kind === 'rating' && chosen.length > 0);
+  return (
+    <div>
+      {hasSearch && (
+        <input
+          type="search"
+          aria-label={`Look through ${filter.label}`}
+          placeholder={`Look through ${filter.label.toLowerCase()}`}
+          value={text}
+          onChange={(event) => setText(event.target.value)}
+          className="mb-1.5 w-full rounded-md border bg-surface px-2 py-1 text-[13px] placeholder:text-soft"
+        />
+      )}
+      {selectAll && !isOne && !isLooking && listed.length > 1 && (
+        <label className={`${line} font-semibold`}>
+          <input
+            type="checkbox"
+            className="size-[15px] shrink-0 accent-press"
+            checked={listed.every((value) => chosen.includes(value))}
+            onChange={(event) => choose(event.target.checked ? listed : [])}
+          />
+          All of these
+        </label>
+      )}
+      <ul>
+        {hasAny && (
+          <li>
+            <label className={line}>
+              <input
+                type={isOne ? 'radio' : 'checkbox'}
+                name={name}
+                className="size-[15px] shrink-0 accent-press"
+                checked={chosen.length === 0}
+                onChange={() => choose([])}
+              />
+              Any {filter.label.toLowerCase()}
+            </label>
+          </li>
+        )}
+        {shown.map((value) => (
+          <li key={value.value} style={{ paddingLeft: (value.depth ?? 0) * 14 }}>
+            <label className={`${line} ${value.count === 0 ? 'text-soft' : ''}`}>
+              <input
+                type={isOne ? 'radio' : 'checkbox'}
+                name={name}
+                className="size-[15px] shrink-0 accent-press"
+                checked={chosen.includes(value.value)}
+                disabled={value.count === 0 && !value.chosen}
+                onChange={() => toggle(value.value)}
+              />
+              <span className="min-w-0 flex-1 break-words">
+                {kind === 'rating' && value.from && value.from <= mostStars ? (
+                  <Stars from={value.from} />
+                ) : (
+                  valueInWords(filter, value)
+                )}
+              </span>
+              {filter.counts && (
+                <span className="text-[12.5px] text-soft">
+                  {count(value.count)}
+                  <span className="sr-only"> products</span>
+                </span>
+              )}
+            </label>
+          </li>
+        ))}
+      </ul>
+      {isLooking && shown.length === 0 && <p className="text-[12.5px] text-soft">No value has “{text.trim()}”.</p>}
+      {!isLooking && !isOpen && <ShowAll filter={filter} isLong={isLong} show={setLong} />}
+      {!isLooking && filter.more > 0 && (isLong || isOpen) && (
+        <p className="mt-1 text-[12.5px] text-soft">{moreTold(filter.more)}: look through them above</p>
+      )}
+    </div>
+  );
+}
+
+/** Ratings are drawn as stars up to here; a shop that counts to ten gets numbers. */
+const mostStars = 5;
+
+function Stars({ from }: { readonly from: number }) {
+  return (
+    <>
+      <span aria-hidden className="tracking-[1px]">
+        {'★'.repeat(Math.floor(from))}
+        <span className="text-line">{'★'.repeat(Math.max(0, 5 - Math.floor(from)))}</span>
+      </span>
+      <span className="sr-only">{from} stars</span> and more
+    </>
+  );
+}
+
+/** The same list behind a button, for filters that would take much room. */
+export function Dropdown(one: OneFilter) {
+  const { filter, chosen } = one;
+  const first = filter.values.find(({ value }) => value === chosen[0]);
+  return (
+    <Popover.Root>
+      <Popover.Trigger className="flex w-full items-center gap-2 rounded-md border bg-surface px-2.5 py-1.5 text-left text-[13.5px] hover:border-edge">
+        <span className="min-w-0 flex-1 truncate">
+          {chosen.length === 0 ? `Any ${filter.label.toLowerCase()}` : first ? valueInWords(filter, first) : chosen[0]}
+          {chosen.length > 1 && ` and ${chosen.length - 1} more`}
+        </span>
+        <ChevronDown size={14} aria-hidden className="shrink-0" />
+        <span className="sr-only">{filter.label}</span>
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          align="start"
+          sideOffset={4}
+          collisionPadding={10}
+          aria-label={filter.label}
+          className="z-50 max-h-[min(340px,60vh)] w-[max(220px,var(--radix-popover-trigger-width))] overflow-auto rounded-lg border bg-surface p-3 text-ink shadow-xl"
+        >
+          <ValueList {...one} filter={{ ...filter, search: filter.search ?? true }} isOpen />
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}

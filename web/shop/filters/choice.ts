@@ -1,0 +1,45 @@
+import type { FilterAnswer } from '../../../core/answer.ts';
+import { choosesOne, choosesRange } from '../../../core/setup/filterTerms.ts';
+import { spanInWords, valueInWords } from '../../look/filterWords.ts';
+import { count, counted } from '../../look/price.ts';
+
+/** What a shopper has said of filters, as the address carries it: a key with nothing takes off what is chosen beforehand. */
+export type Said = Readonly<Record<string, readonly string[]>>;
+
+/** What is chosen in a filter: what the shopper said of it, else what is chosen beforehand. Shown at once, not when an answer comes. */
+export function chosenIn({ key, kind, beforehand = [] }: FilterAnswer, said: Said): readonly string[] {
+  const chosen = Object.hasOwn(said, key) ? said[key]! : beforehand;
+  return choosesOne(kind) || choosesRange(kind) ? chosen.slice(0, 1) : chosen;
+}
+
+const isSame = (a: readonly string[], b: readonly string[]): boolean =>
+  a.length === b.length && a.every((text) => b.includes(text));
+
+/**
+ * What is said after a filter's choice has become another. Nothing is said of a filter that is as it would be anyway, and
+ * choices in filters that are no longer there are forgotten, so that they do not come back unasked.
+ */
+export function withChoice(said: Said, filter: FilterAnswer, chosen: readonly string[], gone: readonly string[]): Said {
+  const others = Object.entries(said).filter(([key]) => key !== filter.key && !gone.includes(key));
+  const usual = filter.beforehand ?? [];
+  return Object.fromEntries(isSame(chosen, usual) ? others : [...others, [filter.key, chosen]]);
+}
+
+/** What is said after everything is taken off. */
+export const withNothing = (filters: readonly FilterAnswer[]): Said =>
+  Object.fromEntries(filters.filter(({ beforehand = [] }) => beforehand.length > 0).map(({ key }) => [key, []]));
+
+/** A chosen value as its chip says it. */
+export function chipInWords(filter: FilterAnswer, text: string): string {
+  if (filter.range) {
+    const [from, to] = text.split('..');
+    return `${filter.label}: ${spanInWords(filter, from ? Number(from) : null, to ? Number(to) : null)}`;
+  }
+  const value = filter.values.find((each) => each.value === text);
+  if (filter.kind === 'yesNo') return filter.label;
+  return value ? valueInWords(filter, value) : text;
+}
+
+/** How many products a button promises. */
+export const showTold = (total: number): string => `Show ${counted(total, 'product')}`;
+export const moreTold = (more: number): string => `and ${count(more)} more values`;
