@@ -1,8 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { expect, type Page, test } from '@playwright/test';
-import { deskOn } from './desk.ts';
+import { expect, type Page } from '@playwright/test';
+import { deskOn, test } from './desk.ts';
 
 const demo = join(dirname(fileURLToPath(import.meta.url)), '..', 'demo', 'store', 'catalog.csv');
 

@@ -1,4 +1,23 @@
-import { expect, type FrameLocator, type Page } from '@playwright/test';
+import { type APIRequestContext, test as base, expect, type FrameLocator, type Page } from '@playwright/test';
+
+async function undoAll(request: APIRequestContext): Promise<void> {
+  for (;;) {
+    const state = (await (await request.get('/desk/state')).json()) as { revision: number; canUndo: string | null };
+    if (!state.canUndo) return;
+    await request.post('/desk/undo', { data: { revision: state.revision } });
+  }
+}
+
+/** Every test begins with nothing changed, so that one that fails halfway does not make those after it fail too. */
+export const test = base.extend<{ nothingChanged: undefined }>({
+  nothingChanged: [
+    async ({ request }, use) => {
+      await undoAll(request);
+      await use(undefined);
+    },
+    { auto: true },
+  ],
+});
 
 /** The desk as a merchandiser uses it, for the tests. */
 export interface Desk {
@@ -55,15 +74,6 @@ export function deskOn(page: Page): Desk {
       const state = await page.request.get('/desk/state');
       return ((await state.json()) as { changes: unknown[] }).changes.length;
     },
-    async undoAll() {
-      for (;;) {
-        const state = (await (await page.request.get('/desk/state')).json()) as {
-          revision: number;
-          canUndo: string | null;
-        };
-        if (!state.canUndo) return;
-        await page.request.post('/desk/undo', { data: { revision: state.revision } });
-      }
-    },
+    undoAll: () => undoAll(page.request),
   };
 }

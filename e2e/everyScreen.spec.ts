@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, test } from '@playwright/test';
-import { deskOn } from './desk.ts';
+import { expect } from '@playwright/test';
+import { deskOn, test } from './desk.ts';
 
 const folded = ['/catalog/bring-in', '/catalog/reading'];
 const screens = [

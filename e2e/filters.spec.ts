@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, test } from '@playwright/test';
-import { deskOn } from './desk.ts';
+import { expect } from '@playwright/test';
+import { deskOn, test } from './desk.ts';
 
 /** Storefront filters as the merchandiser makes them and the shopper uses them. */
 test.describe.configure({ mode: 'serial' });

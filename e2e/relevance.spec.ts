@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test';
-import { deskOn } from './desk.ts';
+import { expect } from '@playwright/test';
+import { deskOn, test } from './desk.ts';
 
 const prices = (texts: readonly string[]): number[] =>
   texts.filter((text) => text.startsWith('£')).map((text) => Number(text.slice(1).replace(',', '')));

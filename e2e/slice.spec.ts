@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test';
-import { deskOn } from './desk.ts';
+import { expect } from '@playwright/test';
+import { deskOn, test } from './desk.ts';
 
 /** The whole job once, thinly: every step changes what the shopper sees beside it, before anything is published. */
 test.describe.configure({ mode: 'serial' });

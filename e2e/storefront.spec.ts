@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, type Page, test } from '@playwright/test';
-import { deskOn } from './desk.ts';
+import { expect, type Page } from '@playwright/test';
+import { deskOn, test } from './desk.ts';
 
 /** Filters on the shopper's side, in a shop of its own: what is tried here is published, so it comes after the others. */
 async function edit(page: Page, ...edits: { part: string; key: string; value: unknown }[]): Promise<void> {
@@ -41,6 +41,8 @@ test('a phone’s drawer, a slider by keyboard, the way back, and what was chose
   await drawer.getByRole('slider', { name: 'Try slider, from' }).focus();
   for (let press = 0; press < 5; press++) await page.keyboard.press('ArrowRight');
   await expect(drawer.getByRole('status')).not.toHaveText(`Show ${inStock}`);
+  // Each press asks anew: what an answer in between promises is not what the last one does.
+  await expect(drawer.locator('[aria-busy="true"]')).toHaveCount(0);
   const promised = await drawer.getByRole('status').innerText();
   const { violations } = await new AxeBuilder({ page }).analyze();
   expect(violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')).toEqual([]);

@@ -1,8 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { gunzipSync } from 'node:zlib';
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { editDistance } from '../core/text/editDistance.ts';
-import { deskOn } from './desk.ts';
+import { deskOn, test } from './desk.ts';
 
 test('a broad idea finds its kinds, one way, and tells what it does', async ({ page }) => {
   const desk = deskOn(page);

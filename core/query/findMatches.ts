@@ -83,11 +83,7 @@ export function* givingUp(words: readonly Givable[]): Generator<readonly number[
  * What makes no word known, round by round of giving up: a word the catalog has only as a correction of it, and then
  * only as another form of it, says less of what is meant than words it has as they were typed.
  */
-export const doubted: readonly (readonly MatchKind[])[] = [
-  [],
-  [...corrected],
-  [...corrected, 'form'],
-];
+export const doubted: readonly (readonly MatchKind[])[] = [[], [...corrected], [...corrected, 'form']];
 
 /** The attempts of all rounds, as the words given up in each: the fewest first, of as many those of the earlier round. */
 function attemptsWithout(words: readonly QueryWord[]): ReadonlySet<QueryWord>[] {

@@ -88,6 +88,7 @@ export function Shop() {
   const filtering = {
     answer: data!,
     said: search.filters,
+    isStale: isPlaceholderData,
     choose: (filters: ShopperSearch['filters']) => go({ ...search, page: 1, filters }),
     lookThrough,
   };

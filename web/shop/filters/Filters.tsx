@@ -11,6 +11,8 @@ export interface FiltersShown {
   readonly answer: SearchAnswer;
   readonly said: Said;
   choose(said: Said): void;
+  /** The answer is to an earlier choice; the one for this is on its way. */
+  readonly isStale: boolean;
   readonly lookThrough: LookThrough;
 }
 
@@ -183,7 +185,7 @@ function FilterButton(one: OneFilter) {
 
 /** The filters behind one button, in a drawer over the page: what a phone has room for. */
 export function FilterDrawer(shown: FiltersShown) {
-  const { answer, choose } = shown;
+  const { answer, choose, isStale } = shown;
   const chosen = filtersOf(shown).flatMap((one) => one.chosen).length;
   return (
     <Dialog.Root>
@@ -206,7 +208,7 @@ export function FilterDrawer(shown: FiltersShown) {
           <div className="flex-1 overflow-auto px-4">
             <FilterColumn {...shown} />
           </div>
-          <div className="flex items-center gap-3 border-t px-4 py-3">
+          <div className="flex items-center gap-3 border-t px-4 py-3" aria-busy={isStale}>
             {chosen > 0 && (
               <button
                 type="button"
@@ -217,7 +219,8 @@ export function FilterDrawer(shown: FiltersShown) {
               </button>
             )}
             <Dialog.Close className="ml-auto rounded-md bg-press px-4 py-2 font-semibold text-on-press hover:bg-press-over">
-              {showTold(answer.total)}
+              {/* A number that is about to change is not promised. */}
+              <span className={isStale ? 'opacity-50' : ''}>{showTold(answer.total)}</span>
             </Dialog.Close>
             <span role="status" className="sr-only">
               {showTold(answer.total)}
