@@ -4,7 +4,7 @@ import MiniSearch from 'minisearch';
 import { type AttributeProfile, attributeProfiler, isIndexedAsText } from '../../core/catalog/profileAttributes.ts';
 import { type CatalogRecord, textsOf } from '../../core/catalog/record.ts';
 import { snapshotBuilder } from '../../core/index/buildSnapshot.ts';
-import { openSnapshot } from '../../core/index/snapshot.ts';
+import { openSnapshot, type Snapshot } from '../../core/index/snapshot.ts';
 import { openEngine, prepareSetup } from '../../core/prepareSetup.ts';
 import { rankedFamilies } from '../../core/ranking/rank.ts';
 import { initialSetup } from '../../core/setup/initialSetup.ts';
@@ -60,11 +60,19 @@ function familiesOf(records: readonly CatalogRecord[], hits: Iterable<number>): 
   return [...families];
 }
 
-/** Our engine as a catalog begins; `tolerance` off for seeing whether forgiving slips ever does harm. */
-export function cleverShelf({ records, profiles, language }: Shelf, tolerance = true): Finder {
+export function snapshotOf({
+  records,
+  profiles,
+  language,
+}: Pick<Shelf, 'records' | 'profiles' | 'language'>): Snapshot {
   const builder = snapshotBuilder(profiles, language);
   for (const record of records) builder.add(record);
-  const engine = openEngine(openSnapshot(builder.finish())!);
+  return openSnapshot(builder.finish())!;
+}
+
+/** Our engine as a catalog begins; `tolerance` off for seeing whether forgiving slips ever does harm. */
+export function cleverShelf({ records, profiles, language }: Shelf, tolerance = true): Finder {
+  const engine = openEngine(snapshotOf({ records, profiles, language }));
   const first = initialSetup(profiles);
   const prepared = prepareSetup(engine, { ...first, relevance: { ...first.relevance, spelling: { tolerance } } });
   return {

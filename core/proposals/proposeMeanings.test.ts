@@ -112,6 +112,7 @@ describe('what meanings and colours propose', () => {
     plainColours: ['red'],
     shades: [],
     pairs: [],
+    alike: [],
   };
   const usual = initialSetup([]);
   const titles = (change: Partial<MeaningEvidence>, setup: Setup = usual): string[] =>

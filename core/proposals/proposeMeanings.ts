@@ -4,6 +4,7 @@ import { isNumberLike, tokenize } from '../text/tokenize.ts';
 import type { Lexicon } from './lexicon.ts';
 import { type Proposal, quoted } from './proposal.ts';
 import type { WordPair } from './proposePhrases.ts';
+import type { AlikeWords } from './samePlaces.ts';
 
 /** What a lexical database, a list of colours and the catalog say about the words shoppers use. */
 export interface MeaningEvidence {
@@ -24,6 +25,8 @@ export interface MeaningEvidence {
   readonly shades: readonly string[];
   /** Words of the catalog that belong together. */
   readonly pairs: readonly WordPair[];
+  /** Words of the catalog that stand in the same places and look or mean alike. */
+  readonly alike: readonly AlikeWords[];
 }
 
 const mostSenses = 3;

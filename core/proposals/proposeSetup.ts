@@ -7,6 +7,7 @@ import { choosesRange } from '../setup/filterTerms.ts';
 import { initialSetup } from '../setup/initialSetup.ts';
 import type { AttributeSetting, Setup, TieBreaker } from '../setup/schema.ts';
 import type { Proposal } from './proposal.ts';
+import { proposeAlike } from './proposeAlike.ts';
 import { type MeaningEvidence, proposeMeanings } from './proposeMeanings.ts';
 import { proposePhrases } from './proposePhrases.ts';
 import { proposeWords, type WordEvidence } from './proposeWords.ts';
@@ -102,6 +103,7 @@ export function proposeSetup(
     ...tieBreakers,
     ...told,
     ...proposeMeanings({ ...meanings, explained }, setup),
+    ...proposeAlike(meanings.alike, meanings.searches, setup),
     ...proposePhrases(meanings.pairs, meanings.searches, setup),
   ];
 }

@@ -83,3 +83,23 @@ test('words shoppers use and the catalog does not are explained by the dictionar
   });
   expect(list.some(({ title }) => title.includes('kiln'))).toBe(false);
 });
+
+test('a short form that a supplier uses is proposed with the word it stands for, and what shoppers would find by it', async () => {
+  const papers = ['Cotton', 'Linen', 'Bamboo', 'Kozo', 'Hemp', 'Mulberry'];
+  const rest = Array.from('bcdfghjklmnpqrstvw', (letter) => `${letter}ondle ${letter}umber varnish`);
+  const titles = [
+    ...papers.map((paper) => `${paper} watercolour block`),
+    ...papers.slice(2).map((paper) => `${paper} wtrclr block`),
+    ...rest.flatMap((first) => rest.slice(0, 6).map((second) => `${first} with ${second}`)),
+  ];
+  await shelf.bringIn(`id,title,price\n${titles.map((title, at) => `p${at},${title},3`).join('\n')}\n`);
+  await ask('watercolour block');
+  await ask('varnish');
+  const found = (await proposals()).proposals.find(({ id }) => id.startsWith('alike:'))!;
+  expect(found).toMatchObject({ title: '“wtrclr”, “watercolour” mean the same', withheld: null });
+  expect(found.effect).toMatchObject({ changed: 1, examples: ['watercolour block'] });
+  expect(found.effect.foundAfter - found.effect.foundBefore).toBe(4);
+  await shelf.post('/desk/proposals/accept', { revision: shelf.setups.revision(), ids: [found.id] });
+  const { body } = await shelf.get('/desk/search?q=watercolour%20block');
+  expect((body as { total: number }).total).toBe(10);
+});

@@ -8,6 +8,7 @@ import { type Lexicon, type LexiconPart, openLexicon } from '../../core/proposal
 import type { MeaningEvidence } from '../../core/proposals/proposeMeanings.ts';
 import { findPairs, type WordPair } from '../../core/proposals/proposePhrases.ts';
 import type { WordEvidence } from '../../core/proposals/proposeWords.ts';
+import { type AlikeWords, findAlike } from '../../core/proposals/samePlaces.ts';
 import { phrasePostings } from '../../core/query/phrasePostings.ts';
 import { allowedEdits, spellingOf } from '../../core/query/spelling.ts';
 import type { Setup } from '../../core/setup/schema.ts';
@@ -83,21 +84,30 @@ function productNames(snapshot: Snapshot): ReadonlySet<string> {
   return new Set([...lastWords('kind').keys(), ...titles]);
 }
 
-/** Pairs of words that belong together, in titles and other short values. */
-function pairsOf(snapshot: Snapshot): WordPair[] {
-  const empty = new Set(publishedStopWords(snapshot.language).flatMap((word) => tokenize(word)));
+/** The different titles and other short values of a catalog. */
+function shortTexts(snapshot: Snapshot): ReadonlySet<string> {
   const texts = new Set<string>();
   for (const { key, averageWords } of snapshot.attributes) {
     const column = averageWords <= longTexts ? snapshot.values.get(key) : undefined;
     for (let value = 0; value < (column?.size ?? 0); value++) texts.add(column!.name(value));
   }
-  return findPairs(texts, empty);
+  return texts;
+}
+
+/** Pairs of words that belong together, and words in the same places, in titles and other short values. */
+export function neighboursIn(snapshot: Snapshot): { pairs: WordPair[]; alike: AlikeWords[] } {
+  const { language } = snapshot;
+  const empty = new Set(publishedStopWords(language).flatMap((word) => tokenize(word)));
+  const texts = shortTexts(snapshot);
+  const areForms = (a: string, b: string): boolean => stem(a, language) === stem(b, language);
+  const lexicon = language === 'en' ? englishLexicon() : null;
+  return { pairs: findPairs(texts, empty), alike: findAlike(texts, { lexicon, empty, areForms }) };
 }
 
 interface CatalogWords {
   readonly heads: ReadonlySet<string>;
   readonly colours: ReturnType<typeof coloursOf>;
-  readonly pairs: readonly WordPair[];
+  readonly neighbours: ReturnType<typeof neighboursIn>;
 }
 /** What depends on the catalog alone, worked out once for each. */
 const remembered = perSnapshot<CatalogWords>(1);
@@ -111,7 +121,7 @@ export function wordEvidence(
   const known = remembered(snapshot, '', () => ({
     heads: productNames(snapshot),
     colours: coloursOf(snapshot),
-    pairs: pairsOf(snapshot),
+    neighbours: neighboursIn(snapshot),
   }));
   const isEnglish = snapshot.language === 'en';
   const retries = log.retries(searchesForWords);
@@ -146,7 +156,7 @@ export function wordEvidence(
       explained: new Set(),
       plainColours: known.colours.colours.plain,
       shades: known.colours.shades,
-      pairs: known.pairs,
+      ...known.neighbours,
     },
   };
 }
