@@ -3,7 +3,6 @@ import { expect } from '@playwright/test';
 import { deskOn, test } from './desk.ts';
 
 /** Storefront filters as the merchandiser makes them and the shopper uses them. */
-test.describe.configure({ mode: 'serial' });
 
 test('a proposed filter is added, its shades joined into colours, and shoppers narrow by one', async ({ page }) => {
   const desk = deskOn(page);
