@@ -179,7 +179,11 @@ function emptyShelfChange(before: EmptyShelf, after: EmptyShelf): string[] {
 
 type RecognisedEntry = Extract<VocabularyEntry, { what: 'recognised' }>;
 
-function recognisedChange(before: RecognisedEntry | null, after: RecognisedEntry | null): string[] {
+function recognisedChange(
+  before: RecognisedEntry | null,
+  after: RecognisedEntry | null,
+  names: NamesForChanges,
+): string[] {
   const said: string[] = [];
   if ((before?.price ?? false) !== (after?.price ?? false))
     said.push(
@@ -191,7 +195,7 @@ function recognisedChange(before: RecognisedEntry | null, after: RecognisedEntry
   for (const key of new Set([...Object.keys(before?.attributes ?? {}), ...Object.keys(after?.attributes ?? {})])) {
     const way = after?.attributes?.[key];
     if (way !== before?.attributes?.[key])
-      said.push(`Values of ${key} named in a search ${way ? ways[way] : 'are words like any other'}`);
+      said.push(`Values of ${names.attribute(key)} named in a search ${way ? ways[way] : 'are words like any other'}`);
   }
   const sayings = (of: RecognisedEntry | null) =>
     new Map((of?.conditions ?? []).map(({ words, condition }) => [words, JSON.stringify(condition)]));
@@ -202,7 +206,11 @@ function recognisedChange(before: RecognisedEntry | null, after: RecognisedEntry
   return said;
 }
 
-function vocabularyChange(before: VocabularyEntry | null, after: VocabularyEntry | null): string[] {
+function vocabularyChange(
+  before: VocabularyEntry | null,
+  after: VocabularyEntry | null,
+  names: NamesForChanges,
+): string[] {
   const quoted = (words: readonly string[]): string => words.map((word) => `“${word}”`).join(', ');
   if ((after ?? before)!.what === 'stopWords') {
     const wordsOf = (of: VocabularyEntry | null) => (of?.what === 'stopWords' ? of.words : []);
@@ -238,6 +246,7 @@ function vocabularyChange(before: VocabularyEntry | null, after: VocabularyEntry
       return recognisedChange(
         before?.what === 'recognised' ? before : null,
         after?.what === 'recognised' ? after : null,
+        names,
       );
     case 'spoken':
       return [
@@ -325,7 +334,7 @@ export function describeChange({ part, key, before, after }: EntryChange, names:
       case 'emptyShelf':
         return emptyShelfChange(before as EmptyShelf, after as EmptyShelf);
       case 'vocabulary':
-        return vocabularyChange(before as VocabularyEntry | null, after as VocabularyEntry | null);
+        return vocabularyChange(before as VocabularyEntry | null, after as VocabularyEntry | null, names);
       case 'content':
         return contentChange(key, before as ContentEntry | null, after as ContentEntry | null);
       case 'products':

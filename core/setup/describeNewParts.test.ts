@@ -52,8 +52,8 @@ describe('vocabulary, content and places in words', () => {
       },
       [
         'Limits of price in a search are words like any other',
-        'Values of size named in a search are words like any other',
-        'Values of colour named in a search narrow its results',
+        'Values of SIZE named in a search are words like any other',
+        'Values of COLOUR named in a search narrow its results',
         '“sale” in a search stands for a condition',
       ],
     ],

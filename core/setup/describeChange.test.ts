@@ -1,0 +1,192 @@
+import { describe, expect, test } from '@jest/globals';
+import { describeChange } from './describeChange.ts';
+import type { EntryChange } from './entries.ts';
+
+const names = { attribute: (key: string) => key.toUpperCase(), product: (id: string) => `“${id}”` };
+const told = (part: EntryChange['part'], key: string, before: unknown, after: unknown) =>
+  describeChange({ part, key, before, after }, names);
+
+describe('an attribute in words', () => {
+  const plain = { searchable: true, weight: 5, onCard: false };
+  test.each([
+    [null, plain, ['BRAND is now read by the search', 'BRAND counts 5 instead of 0']],
+    [plain, { ...plain, onCard: true }, ['BRAND is now shown on the card']],
+    [{ ...plain, onCard: true }, plain, ['BRAND is no longer shown on the card']],
+    [plain, { ...plain, early: true }, ['BRAND: early words count more']],
+    [{ ...plain, early: true }, plain, ['BRAND: early words count no more than late ones']],
+    [plain, { ...plain, whole: true }, ['BRAND: only whole values count']],
+    [plain, { ...plain, forms: false }, ['BRAND: other forms of words are not found']],
+    [{ ...plain, prefixes: false }, { ...plain, prefixes: true }, ['BRAND: beginnings of words are found']],
+    [plain, { ...plain, corrections: false }, ['BRAND: slips of the finger are not forgiven']],
+    [{ ...plain, wins: 'file' }, plain, ['BRAND is what was set here, whatever the file says']],
+  ])('%j to %j', (before, after, sentences) => expect(told('attributes', 'brand', before, after)).toEqual(sentences));
+
+  test('what is said by default is no change when it is said aloud', () =>
+    expect(told('attributes', 'brand', plain, { ...plain, forms: true, early: false })).toEqual([
+      'The entry “brand” of attributes is stored anew',
+    ]));
+});
+
+describe('relevance in words', () => {
+  test.each([
+    [
+      'spelling',
+      { tolerance: true },
+      { tolerance: true, oneEditFrom: 5, twoEditsFrom: 9 },
+      ['Words may have one slip from 5 letters on, two from 9'],
+    ],
+    [
+      'spelling',
+      { tolerance: true },
+      { tolerance: true, atOnce: false, offers: 5 },
+      [
+        'A misspelt search is not corrected, but told what may be meant',
+        'Up to 5 other readings of a misspelt search are offered',
+      ],
+    ],
+    [
+      'spelling',
+      { tolerance: true, atOnce: false },
+      { tolerance: true },
+      ['A misspelt search is corrected at once where it finds nothing'],
+    ],
+    ['spelling', null, { tolerance: true }, ['Spelling tolerance is on']],
+    ['closeCall', null, { width: 4 }, ['Close calls are 4 points wide instead of 0']],
+    ['partNumbers', { lead: true }, { lead: false }, ['A part number is searched for like any word']],
+    ['partNumbers', { lead: false }, { lead: true }, ['A part number leads straight to its product']],
+    [
+      'soldOut',
+      { results: 'asItIs', box: 'asItIs', collections: 'last' },
+      { results: 'last', box: 'notAtAll', collections: 'last' },
+      [
+        'What is sold out stands after everything in stock in search results',
+        'What is sold out does not show in the search box',
+      ],
+    ],
+    [
+      'sorting',
+      { orders: [{ key: 'relevance', label: 'Best match', signals: [] }] },
+      {
+        orders: [
+          { key: 'relevance', label: 'Best match', signals: [] },
+          { key: 'cheap', label: 'Cheapest first', signals: [{ attribute: 'price', direction: 'low' }] },
+        ],
+      },
+      ['Shoppers may sort by: Best match, Cheapest first'],
+    ],
+    [
+      'sorting',
+      { orders: [{ key: 'a', label: 'By price', signals: [{ attribute: 'price', direction: 'low' }] }] },
+      { orders: [{ key: 'a', label: 'By price', signals: [{ attribute: 'price', direction: 'high' }] }] },
+      ['An order of the sorting menu sorts otherwise'],
+    ],
+  ])('%s: %j to %j', (key, before, after, sentences) =>
+    expect(told('relevance', key, before, after)).toEqual(sentences),
+  );
+
+  const signals = (...of: object[]) => ({ signals: of });
+  const rating = { attribute: 'rating', direction: 'high', pulledBy: 5 };
+  const added = { attribute: 'date_added', direction: 'high', halfLife: 90 };
+  const stock = { attribute: 'stock', direction: 'high', lowBelow: 5 };
+  test.each([
+    [null, signals(), ['The entry “tieBreakers” of relevance is stored anew']],
+    [signals(rating), signals(), ['Tie-breakers are now: none']],
+    [signals(rating), signals(added, stock), ['Tie-breakers are now: DATE_ADDED, Enough stock']],
+    [signals(rating, added), signals(added, rating), ['Tie-breakers are now: DATE_ADDED, RATING']],
+    [
+      signals(rating, added, stock),
+      signals({ ...rating, pulledBy: 20 }, { ...added, halfLife: 30 }, { ...stock, lowBelow: 3 }),
+      [
+        'RATING: 20 ratings at the average are added to each product’s own',
+        'DATE_ADDED: newness halves every 30 days',
+        'Enough stock: at least 3',
+      ],
+    ],
+    [
+      signals({ attribute: 'price', direction: 'high' }),
+      signals({ attribute: 'price', direction: 'low' }),
+      ['Tie-breaker PRICE puts low first'],
+    ],
+  ])('tie-breakers: %j to %j', (before, after, sentences) =>
+    expect(told('relevance', 'tieBreakers', before, after)).toEqual(sentences),
+  );
+});
+
+describe('the empty shelf, the storefront and plans in words', () => {
+  const shelf = { message: 'Sorry', searches: ['ink'], products: ['a'] };
+  test.each([
+    ['emptyShelf', 'content', shelf, { ...shelf, message: 'Oh' }, ['The empty shelf has a new message']],
+    ['emptyShelf', 'content', shelf, { ...shelf, searches: [] }, ['The empty shelf suggests: none']],
+    ['emptyShelf', 'content', shelf, { ...shelf, products: ['b', 'a'] }, ['The empty shelf shows 2 chosen products']],
+    ['storefront', 'languages', { list: [] }, { list: ['en', 'de'] }, ['Shoppers may choose from English, German']],
+    [
+      'plans',
+      'p',
+      { name: 'Spring', on: true, searches: ['ink'], pins: [], pulls: [{ product: 'a', pull: 2 }] },
+      { name: 'Summer', on: true, searches: ['ink', 'pen'], pins: [], pulls: [] },
+      [
+        'Shelf plan “Spring” is now called “Summer”',
+        'Shelf plan “Summer” holds for: ink, pen',
+        'Shelf plan “Summer” no longer pulls “a”',
+      ],
+    ],
+    [
+      'hiding',
+      'h',
+      null,
+      { what: 'tag', tag: 'old', from: ['results', 'emptyShelf'] },
+      ['Every product tagged “old” is hidden from search results and the empty shelf'],
+    ],
+  ] as const)('%s %s: %j to %j', (part, key, before, after, sentences) =>
+    expect(told(part, key, before, after)).toEqual(sentences),
+  );
+});
+
+describe('the vocabulary in words', () => {
+  const corrections = (...pairs: [string, string][]) => ({
+    what: 'corrections',
+    pairs: pairs.map(([from, to]) => ({ from, to })),
+  });
+  const oneWay = { what: 'oneWay', from: ['aquarelle'], to: ['watercolour', 'paint'], on: true };
+  test.each([
+    [null, oneWay, ['“aquarelle” finds “watercolour”, “paint”']],
+    [oneWay, { ...oneWay, on: false }, ['“aquarelle” is switched off for “watercolour”, “paint”']],
+    [oneWay, null, ['“aquarelle” no longer finds “watercolour”, “paint”']],
+    [
+      { what: 'synonyms', words: ['a', 'b'], on: true },
+      { what: 'synonyms', words: ['a', 'b'], on: false },
+      ['“a”, “b” are switched off as synonyms'],
+    ],
+    [
+      corrections(['gauche', 'gouache'], ['cotmn', 'cotman']),
+      corrections(['gauche', 'gouache'], ['cotmn', 'cotton']),
+      ['“cotmn” is always taken for “cotton”', '“cotmn” is no longer always taken for “cotman”'],
+    ],
+    [null, { what: 'neverCorrected', words: ['wren'] }, ['Never taken as misspelt: “wren”']],
+    [{ what: 'neverCorrected', words: ['wren'] }, null, ['Never taken as misspelt: none']],
+    [null, { what: 'neverOffered', words: ['x', 'y'] }, ['Never offered as a correction: “x”, “y”']],
+    [
+      null,
+      { what: 'spoken', words: ['pen', 'ink'] },
+      ['Of equally near corrections 2 words shoppers search for come first'],
+    ],
+    [{ what: 'spoken', words: ['pen'] }, null, ['Of equally near corrections the commonest in the catalog come first']],
+    [
+      { what: 'phrases', phrases: ['a b', 'c d'] },
+      { what: 'phrases', phrases: [] },
+      ['“a b”, “c d” no longer belong together'],
+    ],
+  ])('%j to %j', (before, after, sentences) => expect(told('vocabulary', 'v', before, after)).toEqual(sentences));
+});
+
+test('a kind of content that counts otherwise', () => {
+  const kind = (weights: Record<string, number>) => ({ what: 'kind', found: true, weights });
+  expect(told('content', 'collection', kind({ title: 5 }), kind({ title: 9, text: 1 }))).toEqual([
+    'Collections: title counts 9',
+    'Collections: text counts 1',
+  ]);
+  expect(told('content', 'article', kind({ title: 5 }), null)).toEqual(['Articles: title counts as usual']);
+  expect(told('content', 'x', { what: 'leftOut', kind: 'collection', id: 'c' }, null)).toEqual([
+    'The collection “c” is found by the search again',
+  ]);
+});
