@@ -237,7 +237,7 @@ test('publish: the list in words, one step, and shoppers get it; the release bef
 
   await page
     .getByRole('listitem')
-    .filter({ hasText: /Release 1\b/ })
+    .filter({ has: page.getByText('Release 1', { exact: true }) })
     .getByRole('button', { name: 'Make live again' })
     .click();
   await page.getByRole('button', { name: 'Make it live' }).click();
