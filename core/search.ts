@@ -109,7 +109,9 @@ export function search(
   const { candidates } = ranking;
   const { price, narrowing, strong } = ranking.understood;
   const corrections = correctionsOf(engine, ranking.words);
-  const isDoubtful = corrections.length > 0 || ranking.dropped.length > 0 || !ranking.foundAny;
+  // Where corrections are made at once, a search that finds nothing without any has none to offer either.
+  const isUncorrected = !ranking.foundAny && !prepared.spelling.atOnce;
+  const isDoubtful = corrections.length > 0 || ranking.dropped.length > 0 || isUncorrected;
   const mayOffer = isDoubtful && !ranking.isBrowsing && !request.typing && request.page === 1;
   const beside = tellFilters(prepared.filters, ranking.choices, {
     selection: selectionOf(engine, ranking),

@@ -3,9 +3,9 @@ import { type APIRequestContext, test as base, expect, type FrameLocator, type P
 /** The shop as it was opened: what a test that failed halfway had published is taken back. */
 async function firstReleaseLive(request: APIRequestContext): Promise<void> {
   const { releases } = (await (await request.get('/desk/releases')).json()) as {
-    releases: { number: number; live: boolean }[];
+    releases: { number: number; live: boolean; note: string }[];
   };
-  if (!releases.some(({ number, live }) => number === 1 && live))
+  if (!releases.some(({ number, live, note }) => live && (number === 1 || note === 'Release 1 again')))
     await request.post('/desk/releases/again', { data: { number: 1 } });
 }
 

@@ -11,7 +11,7 @@ test('a broad idea finds its kinds, one way, and tells what it does', async ({ p
   await page.getByLabel('Kind of the new synonym').selectOption('one way');
   await page.getByLabel('What shoppers say', { exact: true }).fill('drawing media');
   await page.getByLabel('What it finds', { exact: true }).fill('charcoal, soft pastel');
-  await page.getByRole('button', { name: 'Add' }).first().click();
+  await page.getByRole('button', { name: 'Add', exact: true }).first().click();
   const row = page.getByRole('list', { name: 'Synonyms' }).getByRole('listitem').first();
   await expect(row).toContainText(/No search in the log says|Said in/);
   await expect.poll(async () => (await desk.titles()).join(' ').toLowerCase()).toMatch(/charcoal|pastel/);

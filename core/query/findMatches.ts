@@ -222,7 +222,8 @@ export function findMatches(engine: Engine, prepared: PreparedSetup, query: stri
   const plain = expand(false);
   const first = attempt(plain, tokens);
   if (hasAny(first) || options.keepAll) return { words: plain, dropped: leftOut, ...first };
-  if (spelling.tolerance && spelling.atOnce) {
+  // A word that stands for nothing after corrections were tried stands for nothing when they are tried again.
+  if (spelling.tolerance && spelling.atOnce && plain.every(({ expansions }) => expansions.length > 0)) {
     const widened = expand(true);
     const second = attempt(widened, tokens);
     if (hasAny(second)) return { words: widened, dropped: leftOut, ...second };

@@ -47,8 +47,7 @@ export function Shop() {
   const { data, error, isPlaceholderData, refetch } = useResults(search, desk.view, isReady);
   const position = useFilterPosition(data?.filterLayout);
   const go = (next: ShopperSearch, replace = false): void =>
-    // At once, so that a tick stands as soon as it is made and not when the page has time.
-    setParameters(writeAddress(next, desk.isInDesk), { replace, flushSync: true });
+    setParameters(writeAddress(next, desk.isInDesk), { replace });
   /** What a new search begins with: the shopper's language, and their filters where the shop keeps them. */
   const begun = (): ShopperSearch => ({
     ...fresh,

@@ -13,7 +13,8 @@ const client = new QueryClient({ defaultOptions: { queries: { retry: 1, refetchO
 createRoot(document.getElementById('root')!).render(
   <StrictMode>
     <QueryClientProvider client={client}>
-      <BrowserRouter>
+      {/* No transitions: a choice said in the address stands in the turn of the click, not when there is time. */}
+      <BrowserRouter useTransitions={false}>
         <Shop />
       </BrowserRouter>
     </QueryClientProvider>
