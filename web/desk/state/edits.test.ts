@@ -34,8 +34,8 @@ function pretend(): PretendServer {
     asked: [],
     refuses: null,
     async answer() {
-      await pause();
-      waiting.shift()?.();
+      while (waiting.length === 0) await pause();
+      waiting.shift()!();
       await pause();
     },
   };

@@ -9,7 +9,12 @@ export function conditionTold(condition: Condition, labelOf: (key: string) => st
       return `${labelOf(condition.attribute)} is not older than ${condition.days} days`;
     case 'reduced':
       return 'it costs less than it did';
-    case 'number':
-      return `${labelOf(condition.attribute)} is ${condition.from === null ? `at most ${condition.to}` : `at least ${condition.from}`}`;
+    case 'number': {
+      const { attribute, from, to } = condition;
+      const label = labelOf(attribute);
+      if (from !== null && to !== null) return `${label} is from ${from} to ${to}`;
+      if (from === null && to === null) return `${label} is known`;
+      return `${label} is ${from === null ? `at most ${to}` : `at least ${from}`}`;
+    }
   }
 }

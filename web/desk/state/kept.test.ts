@@ -1,0 +1,93 @@
+import { afterEach, beforeAll, describe, expect, test } from '@jest/globals';
+import type { isChosen as isChosenIn, ProductTable } from './productTable.ts';
+
+/** A browser's storage, as far as the desk keeps things in it. */
+const stored = new Map<string, string>();
+const globals = globalThis as Record<string, unknown>;
+globals.window = globals;
+globals.localStorage = {
+  getItem: (name: string) => stored.get(name) ?? null,
+  setItem: (name: string, text: string) => stored.set(name, text),
+  removeItem: (name: string) => stored.delete(name),
+};
+const kept = (name: string): unknown => JSON.parse(stored.get(name)!).state;
+
+// The stores read what is kept as soon as they are there, so the storage must be there before them.
+let useTrial: typeof import('./trial.ts')['useTrial'];
+let useProductTable: typeof import('./productTable.ts')['useProductTable'];
+let isChosen: typeof isChosenIn;
+let useShopWindow: typeof import('./shopWindow.ts')['useShopWindow'];
+beforeAll(async () => {
+  ({ useTrial } = await import('./trial.ts'));
+  ({ useProductTable, isChosen } = await import('./productTable.ts'));
+  ({ useShopWindow } = await import('./shopWindow.ts'));
+});
+
+describe('trial searches', () => {
+  test('are kept tidy, the last tried first, each once, twelve of them', () => {
+    const { search } = useTrial.getState();
+    for (let at = 0; at < 14; at++) search(`search ${at}`);
+    search('  search   5 ');
+    const { query, recent } = useTrial.getState();
+    expect(query).toBe('search 5');
+    expect(recent).toHaveLength(12);
+    expect(recent.slice(0, 3)).toEqual(['search 5', 'search 13', 'search 12']);
+    expect(recent.filter((each) => each === 'search 5')).toHaveLength(1);
+  });
+  test('everything is a trial search too, and not one to come back to', () => {
+    const before = useTrial.getState().recent;
+    useTrial.getState().search('   ');
+    expect(useTrial.getState()).toMatchObject({ query: '', recent: before });
+  });
+  test('can be forgotten, and are there when the page comes again', () => {
+    useTrial.getState().forget('search 13');
+    expect(useTrial.getState().recent).not.toContain('search 13');
+    expect(kept('clever-shelf.trial')).toMatchObject({ query: '', recent: useTrial.getState().recent });
+  });
+});
+
+describe('the catalog’s table', () => {
+  const chosen = (): ProductTable['chosen'] => useProductTable.getState().chosen;
+  afterEach(() => useProductTable.getState().set({ query: '', state: 'all', filters: {}, missing: [] }));
+  test('products are chosen one by one, or all that are listed', () => {
+    useProductTable.getState().choose('a', true);
+    useProductTable.getState().choose('b', true);
+    useProductTable.getState().choose('a', false);
+    expect(isChosen(chosen(), 'a')).toBe(false);
+    expect(isChosen(chosen(), 'b')).toBe(true);
+    useProductTable.getState().set({ chosen: 'all' });
+    expect(isChosen(chosen(), 'anything')).toBe(true);
+  });
+  test('what is chosen was chosen from the former list', () => {
+    useProductTable.getState().set({ chosen: new Set(['a']) });
+    useProductTable.getState().set({ sort: { key: 'price', direction: 'up' } });
+    expect(isChosen(chosen(), 'a')).toBe(true);
+    useProductTable.getState().set({ query: 'ink' });
+    expect(isChosen(chosen(), 'a')).toBe(false);
+  });
+  test('one taken out of all leaves nothing chosen, so that nothing is changed unasked', () => {
+    useProductTable.getState().set({ chosen: 'all' });
+    useProductTable.getState().choose('a', false);
+    expect(isChosen(chosen(), 'b')).toBe(false);
+  });
+  test('columns are there when the page comes again, what was looked for is not', () => {
+    useProductTable.getState().set({ columns: ['title', 'price'], query: 'ink' });
+    expect(kept('clever-shelf.catalog-table')).toEqual({ columns: ['title', 'price'], kind: 'products' });
+  });
+});
+
+describe('the shop window', () => {
+  test('is folded by hand, and unfolding takes its room back from the screen', () => {
+    useShopWindow.getState().giveRoom(true);
+    useShopWindow.getState().fold(true);
+    expect(useShopWindow.getState()).toMatchObject({ isFolded: true, givesRoom: true });
+    useShopWindow.getState().fold(false);
+    expect(useShopWindow.getState()).toMatchObject({ isFolded: false, givesRoom: false });
+  });
+  test('every change that may show is another turn', () => {
+    const { turn, refresh } = useShopWindow.getState();
+    refresh();
+    refresh();
+    expect(useShopWindow.getState().turn).toBe(turn + 2);
+  });
+});
