@@ -1,5 +1,5 @@
 import { readAmount } from './readAmount.ts';
-import { type AttributeValue, type CatalogRecord, textsOf } from './record.ts';
+import type { AttributeValue, CatalogRecord } from './record.ts';
 import { type AttributeKind, availability, labelFromKey, standardColumn, standardColumns } from './standardColumns.ts';
 
 /** What an attribute holds over the whole catalog. */
@@ -24,6 +24,8 @@ export const countedValues = 20_000;
 
 /** Longer texts are no amounts; they need not be read as ones. */
 const longestAmount = 24;
+/** Of longer texts the beginning is told, and what begins alike counts as one value. */
+const longestSample = 80;
 
 interface Tally {
   records: number;
@@ -33,7 +35,16 @@ interface Tally {
   links: number;
   lists: boolean;
   varying: number;
-  readonly counts: Map<string, number>;
+  /** By text, cut short. */
+  readonly seen: Map<string, SeenText>;
+}
+
+/** What is known of a text once it has been looked at, so that the same one need not be read again. */
+interface SeenText {
+  count: number;
+  readonly words: number;
+  readonly isAmount: boolean;
+  readonly isLink: boolean;
 }
 
 const newTally = (): Tally => ({
@@ -44,23 +55,47 @@ const newTally = (): Tally => ({
   links: 0,
   lists: false,
   varying: 0,
-  counts: new Map(),
+  seen: new Map(),
 });
+
+const space = 32;
+function wordsIn(text: string): number {
+  let words = 1;
+  for (let at = 0; at < text.length; at++) if (text.charCodeAt(at) === space) words++;
+  return words;
+}
+
+const lookAt = (text: string, isNumber: boolean): SeenText => ({
+  count: 1,
+  words: wordsIn(text),
+  isAmount: isNumber || (text.length <= longestAmount && /\d/.test(text) && readAmount(text) !== null),
+  isLink: /^(https?:\/\/|\/)\S+$/.test(text),
+});
+
+function noteText(tally: Tally, text: string, isNumber: boolean): void {
+  const short = text.length <= longestSample ? text : text.slice(0, longestSample);
+  const known = tally.seen.get(short);
+  // Long texts that begin alike are not alike.
+  const seen = known && text.length <= longestSample ? known : lookAt(text, isNumber);
+  if (known) known.count++;
+  else if (tally.seen.size < countedValues) tally.seen.set(short, seen);
+  tally.texts++;
+  tally.words += seen.words;
+  if (seen.isAmount) tally.numeric++;
+  if (seen.isLink) tally.links++;
+}
 
 function note(tally: Tally, value: AttributeValue): void {
   tally.records++;
-  if (typeof value === 'object') tally.lists = true;
-  for (const text of textsOf(value)) {
-    tally.texts++;
-    tally.words += text.split(' ').length;
-    if (typeof value === 'number' || (text.length <= longestAmount && readAmount(text) !== null)) tally.numeric++;
-    if (/^(https?:\/\/|\/)\S+$/.test(text)) tally.links++;
-    const short = text.slice(0, 80);
-    const count = tally.counts.get(short);
-    if (count !== undefined) tally.counts.set(short, count + 1);
-    else if (tally.counts.size < countedValues) tally.counts.set(short, 1);
-  }
+  if (typeof value === 'object') {
+    tally.lists = true;
+    for (const text of value) noteText(tally, text, false);
+  } else noteText(tally, String(value), typeof value === 'number');
 }
+
+/** Whether two variants say the same of an attribute. */
+const isSame = (a: AttributeValue | undefined, b: AttributeValue | undefined): boolean =>
+  a === b || (a !== undefined && b !== undefined && String(a) === String(b));
 
 /** A kind for a column nobody named: what nearly all (49 in 50) of its values are. */
 function guessKind(tally: Tally): AttributeKind {
@@ -80,24 +115,30 @@ export function attributeProfiler(): {
 } {
   const tallies = new Map<string, Tally>();
   let records = 0;
-  /** The family whose records are coming: its first record's values as text, and the attributes that varied so far. */
-  let family = { id: '', variants: 0, values: new Map<string, string>(), varying: new Set<string>() };
+  /** The family whose records are coming: its first record, and the attributes that varied so far. */
+  let family: { first: CatalogRecord | null; variants: number; varying: Set<string> | null } = {
+    first: null,
+    variants: 0,
+    varying: null,
+  };
   let several = 0;
   const closeFamily = (): void => {
     if (family.variants < 2) return;
     several++;
-    for (const key of family.varying) tallyOf(key).varying++;
+    for (const key of family.varying ?? []) tallyOf(key).varying++;
   };
-  const noteVariant = (id: string, values: Record<string, AttributeValue>): void => {
-    const texts = new Map(Object.entries(values).map(([key, value]) => [key, String(value)]));
-    if (id !== family.id || records === 1) {
+  const noteVariant = (record: CatalogRecord): void => {
+    const { first } = family;
+    if (first === null || record.familyId !== first.familyId) {
       closeFamily();
-      family = { id, variants: 1, values: texts, varying: new Set() };
+      family = { first: record, variants: 1, varying: null };
       return;
     }
     family.variants++;
-    for (const [key, text] of texts) if (family.values.get(key) !== text) family.varying.add(key);
-    for (const key of family.values.keys()) if (!texts.has(key)) family.varying.add(key);
+    family.varying ??= new Set();
+    if (record.sku !== first.sku) family.varying.add('sku');
+    for (const key in record.values) if (!isSame(record.values[key], first.values[key])) family.varying.add(key);
+    for (const key in first.values) if (record.values[key] === undefined) family.varying.add(key);
   };
   const tallyOf = (key: string): Tally => {
     let tally = tallies.get(key);
@@ -111,14 +152,14 @@ export function attributeProfiler(): {
     add(record) {
       records++;
       if (record.sku) note(tallyOf('sku'), record.sku);
-      for (const [key, value] of Object.entries(record.values)) note(tallyOf(key), value);
-      noteVariant(record.familyId, { ...record.values, ...(record.sku && { sku: record.sku }) });
+      for (const key in record.values) note(tallyOf(key), record.values[key]!);
+      noteVariant(record);
     },
     finish() {
       closeFamily();
       // A merchandiser may tag and boost products of a catalog that brings neither.
       for (const key of ['tags', 'boost']) tallyOf(key);
-      family = { id: '', variants: 0, values: new Map(), varying: new Set() };
+      family = { first: null, variants: 0, varying: null };
       const profiles = [...tallies].map(([key, tally]): AttributeProfile => {
         const known = key === availability.key ? availability : standardColumn.get(key);
         return {
@@ -126,9 +167,9 @@ export function attributeProfiler(): {
           label: known?.label ?? labelFromKey(key),
           kind: standardColumn.get(key)?.kind ?? guessKind(tally),
           coverage: records === 0 ? 0 : tally.records / records,
-          values: tally.counts.size,
-          samples: [...tally.counts]
-            .sort((a, b) => b[1] - a[1])
+          values: tally.seen.size,
+          samples: [...tally.seen]
+            .sort((a, b) => b[1].count - a[1].count)
             .slice(0, 5)
             .map(([text]) => text),
           averageWords: tally.words / Math.max(1, tally.texts),
