@@ -26,9 +26,6 @@ export interface SnapshotMeta {
   readonly language?: Language;
 }
 
-/** Tokenised texts kept for reuse of an attribute whose values are short and come again and again. */
-const rememberedTexts = 20_000;
-const shortWords = 8;
 const noText = -1;
 
 const sum = (counts: readonly number[]): Uint32Array => {
@@ -91,14 +88,14 @@ export function snapshotBuilder(attributes: readonly AttributeProfile[], languag
   const familyNumbers = new Map<string, number>();
   const skuTexts: string[] = [];
   const skuRecords = new GrowingArray();
-  const remembered = attributes.map(({ averageWords, values, key }) =>
-    averageWords <= shortWords && values <= rememberedTexts && key !== 'title' ? new Map<string, number>() : null,
-  );
-  /** The last text of each attribute: a family's texts come again with every variant. */
+  /** By attribute that has a column of values, and by value there, the number of its text: it is looked up once for both. */
+  const readValues = attributes.map((): number[] => []);
+  /** The last text of each other attribute: a family's texts come again with every variant. */
   const lastTexts = attributes.map((): string | null => null);
   const lastRead = attributes.map(() => noText);
   const valueColumns = attributes.map((profile) => (hasValueColumn(profile) ? gatherColumn(profile.key) : null));
   const amounts = attributes.map((profile) => (isNumeric(profile) ? ([] as number[]) : null));
+  const isText = attributes.map(isIndexedAsText);
   let records = 0;
 
   const note = (number: number, correctable: boolean): number => {
@@ -125,16 +122,26 @@ export function snapshotBuilder(attributes: readonly AttributeProfile[], languag
     return gathered.end(words);
   };
   const numberOfText = (attribute: number, text: string): number => {
+    const column = valueColumns[attribute];
+    if (column) {
+      const reads = readValues[attribute]!;
+      const value = column.numberOf(text);
+      reads[value] ??= readText(attributes[attribute]!, text);
+      return reads[value];
+    }
     if (lastTexts[attribute] === text) return lastRead[attribute]!;
-    const known = remembered[attribute]?.get(text);
-    const read = known ?? readText(attributes[attribute]!, text);
-    if (known === undefined) remembered[attribute]?.set(text, read);
+    const read = readText(attributes[attribute]!, text);
     lastTexts[attribute] = text;
     lastRead[attribute] = read;
     return read;
   };
-  const addTexts = (attribute: number, texts: readonly string[]): void => {
+  /** Most values are one text: no list is made of it for that. */
+  const addTexts = (attribute: number, texts: readonly string[] | string): void => {
     const place = placeOf(records, attribute);
+    if (typeof texts === 'string') {
+      gathered.use(numberOfText(attribute, texts), place, 0);
+      return;
+    }
     let base = 0;
     for (const text of texts) {
       const read = numberOfText(attribute, text);
@@ -160,9 +167,10 @@ export function snapshotBuilder(attributes: readonly AttributeProfile[], languag
       }
       for (let attribute = 0; attribute < attributes.length; attribute++) {
         const profile = attributes[attribute]!;
-        if (isIndexedAsText(profile)) addTexts(attribute, indexedTexts(profile, record));
-        valueColumns[attribute]?.add(textsOf(record.values[profile.key]));
-        amounts[attribute]?.push(numberOf(record.values[profile.key], profile.kind));
+        const value = record.values[profile.key];
+        valueColumns[attribute]?.add(typeof value === 'string' ? value : textsOf(value));
+        if (isText[attribute]) addTexts(attribute, typeof value === 'string' ? value : indexedTexts(profile, record));
+        amounts[attribute]?.push(numberOf(value, profile.kind));
       }
       if (++records > mostRecords) throw new Error(`An index holds at most ${mostRecords} records.`);
     },

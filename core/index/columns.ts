@@ -54,13 +54,18 @@ class GatheredColumn {
     this.start.push(0);
   }
 
-  add(texts: readonly string[]): void {
-    if (texts.length > 1) this.isList = true;
-    for (const text of texts) this.ids.push(this.numberOf(text));
+  /** The next record's values: one text as it is, others as a list. */
+  add(texts: readonly string[] | string): void {
+    if (typeof texts === 'string') this.ids.push(this.numberOf(texts));
+    else {
+      if (texts.length > 1) this.isList = true;
+      for (const text of texts) this.ids.push(this.numberOf(text));
+    }
     this.start.push(this.ids.length);
   }
 
-  private numberOf(text: string): number {
+  /** The number of a text, a new one where it comes for the first time. */
+  numberOf(text: string): number {
     // The variants of a family come one after another and mostly say the same.
     if (text === this.lastText) return this.lastNumber;
     let number = this.numbers.get(text);

@@ -12,6 +12,8 @@ const numberThenLetters = /^([\p{N}.]+)(\p{L}+)$/u;
 const hasDigit = /\d/;
 /** Part numbers as most shops write them: the short pattern says the same of them as the one for every script. */
 const plainCode = /^[\x20-\x7e]*$/;
+/** What nothing is to be dropped of. */
+const bareCode = /^[a-z0-9]*$/;
 const decimal = /^\d*\.?\d+$/;
 /** "30x40" is two amounts: the sign between them stands apart, as it does in "30 x 40". */
 const betweenAmounts = /(?<=\d)\s*[x×]\s*(?=\d)/g;
@@ -96,6 +98,7 @@ export function readWords(text: string): ReadWords {
 
 /** A part number with everything dropped but letters and digits, so that `WU-2041B` and `wu 2041 b` are one. */
 export function normalizeCode(text: string): string {
+  if (bareCode.test(text)) return text;
   const folded = fold(text);
   return folded.replace(plainCode.test(folded) ? /[^a-z0-9]+/g : /[^\p{L}\p{N}]+/gu, '');
 }
