@@ -210,8 +210,8 @@ export function openFamilyCounts(arrays: CountingArrays): CountFamilies {
   };
 }
 
-/** A result is wide from this share of the catalog on. */
-const wide = 0.5;
+/** A result is wide from this share of the catalog on: below it more would be left out than half of what is found. */
+const wide = 2 / 3;
 
 /** Finds what wide results leave out. Owns a mark by record and the two lists, made when first needed. */
 export function openOutside(recordFamily: Uint32Array): (records: Uint32Array) => Outside | null {
