@@ -31,14 +31,14 @@ export interface Engine {
 }
 
 export function openEngine(snapshot: Snapshot): Engine {
-  const { families, recordFamily, records } = snapshot;
+  const { families, recordFamily, familyStart, records } = snapshot;
   const matcher = openMatcher(snapshot);
   const failing = new Uint32Array(records);
   const inStock = stockByRecord(snapshot);
   return {
     snapshot,
     matcher,
-    grouper: openGrouper({ families, recordFamily, scores: matcher.scores, failing, inStock }),
+    grouper: openGrouper({ families, recordFamily, familyStart, scores: matcher.scores, failing, inStock }),
     outsideOf: openOutside(recordFamily),
     failing,
     inStock,

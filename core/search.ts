@@ -88,8 +88,13 @@ export function collectionOf(
 }
 
 /** What the filters beside a ranking are counted over. */
-export function selectionOf({ outsideOf }: Engine, { records, failing }: Ranking): Selection {
-  return { records, failing, outside: failing ? null : outsideOf(records) };
+export function selectionOf({ outsideOf }: Engine, { records, failing, candidates }: Ranking): Selection {
+  return {
+    records,
+    failing,
+    outside: failing ? null : outsideOf(records),
+    isWhole: failing === null && candidates.areWhole,
+  };
 }
 
 /**

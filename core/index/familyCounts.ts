@@ -28,6 +28,8 @@ export interface Selection {
   readonly failing: Uint32Array | null;
   /** Given where it is worth it: nothing is chosen, and the result leaves out little. */
   readonly outside?: Outside | null;
+  /** Whether all variants of every family in it are in it, and nothing is chosen. */
+  readonly isWhole?: boolean;
 }
 
 /** Where one attribute's values stand in the columns' arrays. */
@@ -73,15 +75,24 @@ export function openFamilyCounts(arrays: CountingArrays): CountFamilies {
   const standing = new Uint32Array(largest);
   const sets = new Uint32Array(2 ** (fewValues + 1));
   const given = new Uint32Array(records);
+  /** The records that `given` holds a copy of; null where it holds others. */
+  let copied: Uint32Array | null = null;
+  /** The cells, without what an earlier variant of the family says too, of the columns in `isDistinct`. */
+  const distinct = new Uint32Array(cells.length);
+  const isDistinct = new Set<number>();
   /** By where a column begins: its counts over the whole catalog. */
   const totals = new Map<number, Uint32Array>();
 
+  /** Copies records, unless they are those copied last: the filters beside one search count the same ones. */
+  function copy(records: Uint32Array): number {
+    if (copied !== records) given.set(records);
+    copied = records;
+    return records.length;
+  }
   /** Copies the records that count; answers how many. */
   function take({ records, failing }: Selection, ownBit: number): number {
-    if (failing === null) {
-      given.set(records);
-      return records.length;
-    }
+    if (failing === null) return copy(records);
+    copied = null;
     let length = 0;
     for (let at = 0; at < records.length; at++) {
       const record = records[at]!;
@@ -138,6 +149,21 @@ export function openFamilyCounts(arrays: CountingArrays): CountFamilies {
     for (let set = 1; set < sets.length; set++)
       for (let value = 0; value <= fewValues; value++) if ((set >> value) & 1) counts[value]! += sets[set]!;
   }
+  function makeDistinct(from: number, size: number): void {
+    if (isDistinct.has(from)) return;
+    isDistinct.add(from);
+    lastFamily.fill(0xffffffff, 0, size + 1);
+    for (let record = 0; record < records; record++) {
+      const value = cells[from + record]!;
+      const family = recordFamily[record]!;
+      distinct[from + record] = lastFamily[value] === family ? 0 : value;
+      lastFamily[value] = family;
+    }
+  }
+  /** The same where families are wholly in the result: each value of a family is counted where it comes first. */
+  function countDistinct(from: number, length: number): void {
+    for (let at = 0; at < length; at++) counts[distinct[from + given[at]!]!]!++;
+  }
   /** The same where a family's variants never differ: the record taken of each is enough. */
   function countOneEach(from: number, length: number): void {
     for (let at = 0; at < length; at++) counts[cells[from + given[at]!]!]!++;
@@ -173,6 +199,7 @@ export function openFamilyCounts(arrays: CountingArrays): CountFamilies {
     const known = totals.get(column.from);
     if (known) return known;
     for (let record = 0; record < records; record++) given[record] = record;
+    copied = null;
     counts.fill(0, 0, column.size + 1);
     count(column, records, 1);
     const all = counts.slice(0, column.size + 1);
@@ -191,20 +218,20 @@ export function openFamilyCounts(arrays: CountingArrays): CountFamilies {
     const counted = counts.subarray(1, size + 1);
     if (outside) {
       counts.set(totalsOf(column));
-      given.set(outside.all);
-      count(column, outside.all.length, -1);
-      given.set(outside.found);
-      count(column, outside.found.length, 1);
+      count(column, copy(outside.all), -1);
+      count(column, copy(outside.found), 1);
       return { counts: counted, standing: allStanding(size) };
     }
     if (selection.records.length * sparse < size)
       return { counts: counted, standing: countSparse(column, take(selection, ownBit)) };
     counts.fill(0, 0, size + 1);
     const oneEach = representatives !== null && column.ofFamilies();
-    if (oneEach) given.set(representatives);
-    const length = oneEach ? representatives.length : take(selection, ownBit);
+    const length = oneEach ? copy(representatives) : take(selection, ownBit);
     if (oneEach && !isList) countOneEach(from, length);
-    else if (!isList && size <= fewValues) countFew(from, length);
+    else if (selection.isWhole && !isList) {
+      makeDistinct(from, size);
+      countDistinct(from, length);
+    } else if (!isList && size <= fewValues) countFew(from, length);
     else count(column, length, 1);
     return { counts: counted, standing: allStanding(size) };
   };

@@ -32,6 +32,8 @@ export interface Snapshot {
   readonly sections: Sections;
   /** Family number by record; the family's owner file is this one, others read it record by record. */
   readonly recordFamily: Uint32Array;
+  /** By family its first record, one more for the end. */
+  readonly familyStart: Uint32Array;
   /** The terms that are forms of the same word as the token, the token's own term among them. */
   formsOf(token: string): number[];
   familyId(family: number): string;
@@ -76,6 +78,7 @@ export function openSnapshot(...layers: readonly SharedArrayBuffer[]): Snapshot 
     layers,
     sections,
     recordFamily,
+    familyStart,
     formsOf(token) {
       const at = stems.find(stem(token, language));
       return at < 0 ? [] : Array.from(stemTerms.subarray(stemOffset[at], stemOffset[at + 1]));

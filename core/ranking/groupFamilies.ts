@@ -5,6 +5,8 @@ export interface Candidates {
   readonly representatives: Uint32Array;
   /** The representative's match score, thousandths of a point. */
   readonly scores: Int32Array;
+  /** Whether all records of every family were given. */
+  readonly areWhole: boolean;
 }
 
 /** Joins records into families by their best variant. */
@@ -19,6 +21,8 @@ export interface Grouper {
 export interface GrouperOptions {
   readonly families: number;
   readonly recordFamily: Uint32Array;
+  /** By family its first record, one more for the end. */
+  readonly familyStart: Uint32Array;
   /** By record, the scores of the search that is being answered. */
   readonly scores: Int32Array;
   /** By record, the filters failed in the search that is being answered. */
@@ -32,7 +36,14 @@ export interface GrouperOptions {
  * a copy of the records given: arrays bound as constants are read several times faster than those that are arguments,
  * and copying costs next to nothing.
  */
-export function openGrouper({ families, recordFamily, scores: scoreOf, failing, inStock }: GrouperOptions): Grouper {
+export function openGrouper({
+  families,
+  recordFamily,
+  familyStart,
+  scores: scoreOf,
+  failing,
+  inStock,
+}: GrouperOptions): Grouper {
   const given = new Uint32Array(recordFamily.length);
   const family = new Uint32Array(families);
   const representatives = new Uint32Array(families);
@@ -63,6 +74,13 @@ export function openGrouper({ families, recordFamily, scores: scoreOf, failing, 
     return count;
   }
 
+  /** How many records the families of the candidates have. */
+  function recordsOf(count: number): number {
+    let records = 0;
+    for (let at = 0; at < count; at++) records += familyStart[family[at]! + 1]! - familyStart[family[at]!]!;
+    return records;
+  }
+
   return {
     group(records, isFiltered) {
       let length = records.length;
@@ -76,6 +94,7 @@ export function openGrouper({ families, recordFamily, scores: scoreOf, failing, 
         families: family.subarray(0, count),
         representatives: representatives.subarray(0, count),
         scores: scores.subarray(0, count),
+        areWhole: recordsOf(count) === length,
       };
     },
   };
