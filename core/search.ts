@@ -89,12 +89,8 @@ export function collectionOf(
 
 /** What the filters beside a ranking are counted over. */
 export function selectionOf({ outsideOf }: Engine, { records, failing, candidates }: Ranking): Selection {
-  return {
-    records,
-    failing,
-    outside: failing ? null : outsideOf(records),
-    isWhole: failing === null && candidates.areWhole,
-  };
+  const outside = failing ? null : outsideOf(records);
+  return { records, failing, outside, isWhole: failing === null && outside === null && candidates.areWhole() };
 }
 
 /**

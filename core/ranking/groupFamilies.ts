@@ -5,8 +5,8 @@ export interface Candidates {
   readonly representatives: Uint32Array;
   /** The representative's match score, thousandths of a point. */
   readonly scores: Int32Array;
-  /** Whether all records of every family were given. */
-  readonly areWhole: boolean;
+  /** Whether all records of every family were given. Cost: a pass over the families. */
+  areWhole(): boolean;
 }
 
 /** Joins records into families by their best variant. */
@@ -94,7 +94,7 @@ export function openGrouper({
         families: family.subarray(0, count),
         representatives: representatives.subarray(0, count),
         scores: scores.subarray(0, count),
-        areWhole: recordsOf(count) === length,
+        areWhole: () => recordsOf(count) === length,
       };
     },
   };

@@ -27,6 +27,18 @@ export interface Ordered {
   readonly leaders: Int32Array;
 }
 
+/** The first group of close calls, its members in no particular order. */
+function firstGroup(scores: Int32Array, width: number): { readonly leader: number; readonly members: Uint32Array } {
+  let leader = 0;
+  for (let at = 0; at < scores.length; at++) if (scores[at]! > leader) leader = scores[at]!;
+  const least = leader - width;
+  let size = 0;
+  for (let at = 0; at < scores.length; at++) if (scores[at]! >= least) size++;
+  const members = new Uint32Array(size);
+  for (let at = 0, next = 0; next < size; at++) if (scores[at]! >= least) members[next++] = at;
+  return { leader, members };
+}
+
 /**
  * Puts candidates in order: groups of close calls are formed from the highest score down, a group being everything
  * within `width` of its first member; inside a group the tie-breakers decide. Only the first `wanted` are put in order.
@@ -37,6 +49,10 @@ export interface Ordered {
 export function orderCandidates(scores: Int32Array, width: number, wanted: number, compare: Compare): Ordered {
   const count = Math.min(wanted, scores.length);
   if (count === 0) return { order: new Uint32Array(0), leaders: new Int32Array(0) };
+  const close = firstGroup(scores, width);
+  // Searches of common words find thousands that match alike: then the first group has all that is wanted.
+  if (close.members.length >= count)
+    return { order: selectFirst(close.members, count, compare), leaders: new Int32Array(count).fill(close.leader) };
   const order = new Uint32Array(count);
   const leaders = new Int32Array(count);
   const threshold = kthLargest(scores, count);
