@@ -48,6 +48,40 @@ describe('what a wide result leaves out', () => {
   });
 });
 
+describe('families that are wholly found', () => {
+  const keys = ['colour', 'tags', 'size', 'brand', 'title', 'availability'];
+  const wholly = (key: string, those: Uint32Array, representatives: Uint32Array | null) => {
+    const column = snapshot.values.get(key)!;
+    const { counts, standing } = column.countFamilies(
+      { records: those, failing: null, outside: null, isWhole: true },
+      0,
+      representatives,
+    );
+    return Object.fromEntries(Array.from(standing, (value) => [column.name(value), counts[value]!]));
+  };
+  test.each([1, 2, 3, 4, 5, 6])('are counted as a look at every record does, seed %d', (seed) => {
+    const random = seededRandom(seed);
+    const share = random();
+    const found = new Set([...new Set(recordFamily)].filter(() => random() < share));
+    const those = all.filter((record) => found.has(recordFamily[record]!));
+    const first = those.filter((record, at) => at === 0 || recordFamily[those[at - 1]!] !== recordFamily[record]);
+    // Every way twice: what was made for the first must be right for the second.
+    for (const key of [...keys, ...keys]) {
+      const expected = { key, counts: counted(key, those) };
+      expect({ key, counts: wholly(key, those, null) }).toEqual(expected);
+      expect({ key, counts: wholly(key, those, first) }).toEqual(expected);
+      expect({ key, counts: told(key, those, false) }).toEqual(expected);
+    }
+  });
+  test('what is found next is counted anew', () => {
+    const [half, other] = [
+      all.filter((record) => recordFamily[record]! % 2 === 0),
+      all.filter((record) => recordFamily[record]! % 2 === 1),
+    ];
+    for (const those of [half, other, half]) expect(wholly('colour', those, null)).toEqual(counted('colour', those));
+  });
+});
+
 describe('the ends of a range', () => {
   const price = snapshot.numbers.get('price')!;
   const ends = (those: Uint32Array) => {
