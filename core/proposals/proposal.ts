@@ -24,5 +24,26 @@ export interface Proposal {
   readonly words?: readonly string[];
 }
 
+/** The proposal that words mean the same; `words` are those it is about, whose searches it is tried on. */
+export const meanTheSame = (
+  id: string,
+  same: readonly string[],
+  reason: string,
+  words: readonly string[],
+): Proposal => ({
+  id: `${id}:${same.join('=')}`.slice(0, 200),
+  kind: 'synonyms',
+  title: `${quoted(same)} mean the same`,
+  reason,
+  edits: [
+    {
+      part: 'vocabulary',
+      key: `same-${same.join('-')}`.slice(0, 80),
+      value: { what: 'synonyms', words: [...same], on: true },
+    },
+  ],
+  words,
+});
+
 /** Words as they stand in a sentence. */
 export const quoted = (words: readonly string[]): string => words.map((word) => `“${word}”`).join(', ');

@@ -1,6 +1,6 @@
 import type { Setup } from '../setup/schema.ts';
 import { tokenize } from '../text/tokenize.ts';
-import { type Proposal, quoted } from './proposal.ts';
+import { meanTheSame, type Proposal, quoted } from './proposal.ts';
 import type { AlikeWords } from './samePlaces.ts';
 
 const mostProposed = 20;
@@ -29,21 +29,5 @@ export function proposeAlike(
     .filter(({ words }) => words.some((word) => searched.has(word)))
     .filter(({ words: [first, second] }) => !sets.some((set) => set.has(first) && set.has(second)))
     .slice(0, mostProposed)
-    .map((pair): Proposal => {
-      const words = [...pair.words];
-      return {
-        id: `alike:${words.join('=')}`.slice(0, 200),
-        kind: 'synonyms',
-        title: `${quoted(words)} mean the same`,
-        reason: reasonFor(pair),
-        edits: [
-          {
-            part: 'vocabulary',
-            key: `same-${words.join('-')}`.slice(0, 80),
-            value: { what: 'synonyms', words, on: true },
-          },
-        ],
-        words,
-      };
-    });
+    .map((pair) => meanTheSame('alike', pair.words, reasonFor(pair), pair.words));
 }

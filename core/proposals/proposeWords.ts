@@ -1,6 +1,6 @@
 import type { Setup } from '../setup/schema.ts';
 import { tokenize } from '../text/tokenize.ts';
-import { type Proposal, quoted } from './proposal.ts';
+import { meanTheSame, type Proposal, quoted } from './proposal.ts';
 
 /** A search that found nothing, the one tried next that led to a click, and in how many visits that happened. */
 export interface Retry {
@@ -146,21 +146,6 @@ export function proposeWords(evidence: WordEvidence, setup: Setup): Proposal[] {
         ];
   const synonyms = pairsIn(evidence)
     .filter(({ words: [word] }) => !joined.has(word))
-    .map(
-      ({ words: pair, reason }): Proposal => ({
-        id: `synonyms:${pair.join('=')}`,
-        kind: 'synonyms',
-        title: `${quoted(pair)} mean the same`,
-        reason,
-        edits: [
-          {
-            part: 'vocabulary',
-            key: `same-${pair.join('-')}`.slice(0, 80),
-            value: { what: 'synonyms', words: [...pair], on: true },
-          },
-        ],
-        words: [pair[0]],
-      }),
-    );
+    .map(({ words: pair, reason }) => meanTheSame('synonyms', pair, reason, [pair[0]]));
   return [...stopWords, ...synonyms];
 }

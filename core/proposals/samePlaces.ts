@@ -14,7 +14,7 @@ export interface AlikeWords {
 
 export interface AlikeOptions {
   readonly lexicon: Lexicon | null;
-  /** Words that carry no meaning; they are short forms of nothing. */
+  /** Words that carry no meaning: one with a vowel is a short form of nothing. */
   readonly empty: ReadonlySet<string>;
   /** Whether two words are forms of one ("brush", "brushes"): those need nobody to say so. */
   areForms(a: string, b: string): boolean;
@@ -98,7 +98,11 @@ function kinIn(
       .map((other) => ({ words: [word, other] as const, kin: 'meaning' as const }));
   });
   const byLetter = new Map<string, string[]>();
-  for (const word of words) byLetter.set(word[0]!, [...(byLetter.get(word[0]!) ?? []), word]);
+  for (const word of words) {
+    const known = byLetter.get(word[0]!);
+    if (known) known.push(word);
+    else byLetter.set(word[0]!, [word]);
+  }
   // A word of the language is seldom a short form; one without vowels is no word, whatever a dictionary lists.
   const isOwnWord = (word: string): boolean =>
     /[aeiouy]/.test(word) && (empty.has(word) || (lexicon?.has(word) ?? true));
