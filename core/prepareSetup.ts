@@ -1,6 +1,6 @@
 import { type BoundFilter, bindFilters } from './facets/boundFilter.ts';
-import { type Outside, openOutside } from './index/familyCounts.ts';
 import type { NumberColumn } from './index/numberColumns.ts';
+import { type Outside, openOutside } from './index/outside.ts';
 import type { Snapshot } from './index/snapshot.ts';
 import { bindPhrases, type Phrases } from './query/phrases.ts';
 import { bindRecogniser, type Recogniser } from './query/recognise.ts';
@@ -39,7 +39,7 @@ export function openEngine(snapshot: Snapshot): Engine {
     snapshot,
     matcher,
     grouper: openGrouper({ families, recordFamily, familyStart, scores: matcher.scores, failing, inStock }),
-    outsideOf: openOutside(recordFamily),
+    outsideOf: openOutside(snapshot),
     failing,
     inStock,
     boosts: boostColumn(snapshot),

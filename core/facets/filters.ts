@@ -143,27 +143,48 @@ function valueAs(filter: BoundFilter, text: string, count: number, chosen: boole
   const ownColour = filter.colours && Object.hasOwn(filter.colours, text) ? filter.colours[text] : undefined;
   const group = filter.grouping?.groups.find(({ label }) => label === text);
   const colour = group?.colour ?? ownColour;
-  return {
+  const told: { -readonly [Key in keyof FilterValue]: FilterValue[Key] } = {
     value: text,
     label: named ?? level?.at(-1) ?? text,
     count,
     chosen,
-    ...(level && { depth: level.length - 1 }),
-    ...(band && (band.days === null ? { from: band.from, to: band.to } : { days: band.days })),
-    ...(colour && { colour }),
-    ...(group?.picture && { picture: group.picture }),
   };
+  // Hundreds are told beside every search: set one by one, what is there costs a tenth of spreading what may be there.
+  if (level) told.depth = level.length - 1;
+  if (band?.days === null) {
+    told.from = band.from;
+    told.to = band.to;
+  } else if (band) told.days = band.days;
+  if (colour) told.colour = colour;
+  if (group?.picture) told.picture = group.picture;
+  return told;
 }
 
-/** Of many values those that so many of the most counted are among: found by their counts alone, far sooner than in order. */
-function withMost(values: Uint32Array, counts: Uint32Array, wanted: number): Uint32Array {
+/**
+ * Of many values, given ascending, those that so many of the most counted are among: found by their counts alone, far
+ * sooner than in order. Where `isByNumber`, just so many: of values with as many products the lesser numbers.
+ */
+function withMost(values: Uint32Array, counts: Uint32Array, wanted: number, isByNumber: boolean): Uint32Array {
   if (values.length <= wanted) return values;
   const ranked = new Int32Array(values.length);
-  for (let at = 0; at < values.length; at++) ranked[at] = Math.min(counts[values[at]!]!, mostRanked);
+  let greatest = 0;
+  for (let at = 0; at < values.length; at++) {
+    const count = counts[values[at]!]!;
+    ranked[at] = count;
+    if (count > greatest) greatest = count;
+  }
+  if (greatest > mostRanked) for (let at = 0; at < ranked.length; at++) ranked[at] = Math.min(ranked[at]!, mostRanked);
   const threshold = kthLargest(ranked, wanted);
   const most = new Uint32Array(values.length);
   let found = 0;
-  for (let at = 0; at < values.length; at++) if (ranked[at]! >= threshold) most[found++] = values[at]!;
+  if (isByNumber && greatest <= mostRanked) {
+    let ties = wanted;
+    for (let at = 0; at < ranked.length; at++) if (ranked[at]! > threshold) ties--;
+    for (let at = 0; at < ranked.length; at++) {
+      if (ranked[at]! < threshold || (ranked[at] === threshold && ties-- <= 0)) continue;
+      most[found++] = values[at]!;
+    }
+  } else for (let at = 0; at < ranked.length; at++) if (ranked[at]! >= threshold) most[found++] = values[at]!;
   return most.subarray(0, found);
 }
 
@@ -198,7 +219,7 @@ function countFilter(filter: BoundFilter, bit: number, chosen: readonly string[]
   // Of values with as many products those that stand first are listed, where not all can be.
   const byPlace = (a: number, b: number): number => (places ? places[a]! - places[b]! : a - b);
   const byCount = (a: number, b: number): number => firstOf(a) - firstOf(b) || counts[b]! - counts[a]! || byPlace(a, b);
-  const mayBeShown = hasFirst ? listed : withMost(listed, counts, mostValuesShown);
+  const mayBeShown = hasFirst ? listed : withMost(listed, counts, mostValuesShown, !places);
   const shown = [...selectFirst(mayBeShown, mostValuesShown, byCount)];
   for (const value of shown) numberOf.set(value, counts[value]!);
   const more = Math.max(0, listed.length - mostValuesShown);

@@ -1,5 +1,6 @@
 import type { ValueColumn } from '../index/columns.ts';
-import type { Outside, Selection } from '../index/familyCounts.ts';
+import type { Selection } from '../index/familyCounts.ts';
+import type { Outside } from '../index/outside.ts';
 
 /** What a filter asks of the values it shows, be they the catalog's own or made of them. */
 export type FilterColumn = Pick<ValueColumn, 'size' | 'name' | 'find' | 'hasAny' | 'countFamilies'>;

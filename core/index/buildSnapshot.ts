@@ -10,7 +10,7 @@ import { packDeletions } from './deletionIndex.ts';
 import { GatheredTexts } from './gatheredTexts.ts';
 import { GrowingArray } from './growingArray.ts';
 import { packNumbers } from './numberColumns.ts';
-import { mostRecords, packPostings, placeOf, valueGap } from './postings.ts';
+import { layPostings, mostRecords, placeOf, valueGap } from './postings.ts';
 import { indexedTexts, wordsIn } from './readTexts.ts';
 import { packSections, type SectionArray } from './sections.ts';
 import { standOf } from './spot.ts';
@@ -184,11 +184,10 @@ export function snapshotBuilder(attributes: readonly AttributeProfile[], languag
       const familyStart = new Uint32Array(families + 1).fill(records);
       for (let record = records - 1; record >= 0; record--) familyStart[ofRecord[record]!] = record;
       const meta: SnapshotMeta = { records, families, attributes, language };
-      return packSections(meta, {
+      const packed = {
         ...packStrings('terms', terms),
         ...packStems(terms, eligible, language),
         ...packDeletions(terms, eligible),
-        ...packPostings(gathered.view(), order),
         'record.family': ofRecord,
         'family.start': familyStart,
         ...packLookup(
@@ -207,7 +206,8 @@ export function snapshotBuilder(attributes: readonly AttributeProfile[], languag
             list ? packNumbers(attributes[attribute]!.key, Float64Array.from(list), ofRecord, families) : {},
           ),
         ),
-      });
+      };
+      return packSections(meta, packed, layPostings(gathered.view(), order));
     },
   };
 }

@@ -192,6 +192,18 @@ export function openValueColumns(
     }
     return true;
   }
+  /** Whether some record of a list has one value twice. */
+  function listsRepeat(from: number, size: number): boolean {
+    const lastRecord = new Uint32Array(size).fill(0xffffffff);
+    for (let record = 0; record < recordFamily.length; record++) {
+      const end = listStart[from + record + 1]!;
+      for (let at = listStart[from + record]!; at < end; at++) {
+        if (lastRecord[listIds[at]!] === record) return true;
+        lastRecord[listIds[at]!] = record;
+      }
+    }
+    return false;
+  }
 
   return new Map(
     withValues.map(({ key }, index): [string, ValueColumn] => {
@@ -204,7 +216,12 @@ export function openValueColumns(
         isOfFamilies ??= many ? listsAgree(from) : cellsAgree(from);
         return isOfFamilies;
       };
-      const counted: CountedColumn = { from, isList: many, size, ofFamilies };
+      let isRepeating: boolean | null = null;
+      const repeats = (): boolean => {
+        isRepeating ??= many && listsRepeat(from, size);
+        return isRepeating;
+      };
+      const counted: CountedColumn = { from, isList: many, size, ofFamilies, repeats };
       const column: ValueColumn = {
         ...openNames(names[index]!),
         first(record) {

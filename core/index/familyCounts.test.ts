@@ -1,12 +1,12 @@
 import { describe, expect, test } from '@jest/globals';
 import { seededRandom } from '../random.ts';
 import { randomCatalog, snapshotOf } from '../testing/randomCatalog.ts';
-import { openOutside } from './familyCounts.ts';
+import { openOutside } from './outside.ts';
 
 const records = randomCatalog(seededRandom(31), 120);
 const snapshot = snapshotOf(records);
 const { recordFamily } = snapshot;
-const outsideOf = openOutside(recordFamily);
+const outsideOf = openOutside(snapshot);
 const all = Uint32Array.from({ length: snapshot.records }, (_, record) => record);
 
 /** By looking at every record: how many families have each value. */
@@ -19,22 +19,31 @@ function counted(key: string, those: Uint32Array): Record<string, number> {
 }
 function told(key: string, those: Uint32Array, isWide: boolean): Record<string, number> {
   const column = snapshot.values.get(key)!;
-  const outside = isWide ? outsideOf(those) : null;
-  const { counts, standing } = column.countFamilies({ records: those, failing: null, outside });
+  const left = isWide ? outsideOf(those) : null;
+  const { counts, standing } = column.countFamilies({ records: those, failing: null, outside: left });
   return Object.fromEntries(Array.from(standing, (value) => [column.name(value), counts[value]!]));
 }
 
 describe('what a wide result leaves out', () => {
   test('is nothing of a result of everything, and is not asked for where half is missing', () => {
-    expect(outsideOf(all)).toEqual({ all: new Uint32Array(0), found: new Uint32Array(0) });
+    expect(outsideOf(all)).toEqual({ all: new Uint32Array(0), found: new Uint32Array(0), absent: new Uint32Array(0) });
     expect(outsideOf(all.subarray(0, all.length >> 2))).toBeNull();
   });
   test('is the families that are not wholly found, and what of them is', () => {
     const family = recordFamily[10]!;
     const own = [...all].filter((record) => recordFamily[record] === family);
-    const outside = outsideOf(all.filter((record) => record !== 10))!;
-    expect([...outside.all]).toEqual(own);
-    expect([...outside.found]).toEqual(own.filter((record) => record !== 10));
+    const { all: left, found, absent } = outsideOf(all.filter((record) => record !== 10))!;
+    expect([...left]).toEqual(own);
+    expect([...found]).toEqual(own.filter((record) => record !== 10));
+    expect([...absent]).toEqual(own.length === 1 ? own : []);
+  });
+  test('tells one record of each family that is not found at all', () => {
+    const gone = recordFamily[0]!;
+    const own = [...all].filter((record) => recordFamily[record] === gone);
+    const { all: left, found, absent } = outsideOf(all.filter((record) => recordFamily[record] !== gone))!;
+    expect([...left]).toEqual(own);
+    expect([...found]).toEqual([]);
+    expect([...absent]).toEqual([own[0]]);
   });
   test.each([1, 2, 3, 4, 5, 6])('counts as a look at every record does, seed %d', (seed) => {
     const random = seededRandom(seed);
@@ -45,6 +54,20 @@ describe('what a wide result leaves out', () => {
       expect({ key, counts: told(key, those, true) }).toEqual({ key, counts: expected });
       expect({ key, counts: told(key, those, false) }).toEqual({ key, counts: expected });
     }
+  });
+});
+
+describe('every attribute of a catalog', () => {
+  // Attributes of several values and of one stand in arrays of their own, the first of each at the same place.
+  const keys = [...snapshot.values.keys()];
+  const those = all.filter((record) => record !== 10);
+  test.each([
+    ['in order', keys],
+    ['from the last', [...keys].reverse()],
+  ])('is counted by its own values where nearly all is found, asked %s', (_, order) => {
+    for (const key of order)
+      if (key !== 'sku')
+        expect({ key, counts: told(key, those, true) }).toEqual({ key, counts: told(key, those, false) });
   });
 });
 

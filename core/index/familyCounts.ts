@@ -1,3 +1,5 @@
+import type { Outside } from './outside.ts';
+
 /**
  * Counting families by value. Owns the scratch arrays of it, all bound as constants in one closure, since a typed array
  * that is an argument is read several times slower; the records given are therefore copied first, which costs next
@@ -8,16 +10,6 @@ export interface FamilyCounts {
   readonly counts: Uint32Array;
   /** The numbers of the values some family has, ascending. */
   readonly standing: Uint32Array;
-}
-
-/**
- * What a wide result leaves out: all records of the families that are not wholly in it, and those of them that are
- * in it, both ascending. The families of the result are then those of the whole catalog without the first and with
- * the second.
- */
-export interface Outside {
-  readonly all: Uint32Array;
-  readonly found: Uint32Array;
 }
 
 /** The records of a search that are counted. */
@@ -40,6 +32,8 @@ export interface CountedColumn {
   readonly size: number;
   /** Whether the variants of every family have the same values. */
   readonly ofFamilies: () => boolean;
+  /** Whether some record has the same value twice, which lists may. */
+  readonly repeats: () => boolean;
 }
 
 export interface CountingArrays {
@@ -80,8 +74,8 @@ export function openFamilyCounts(arrays: CountingArrays): CountFamilies {
   /** The cells, without what an earlier variant of the family says too, of the columns in `isDistinct`. */
   const distinct = new Uint32Array(cells.length);
   const isDistinct = new Set<number>();
-  /** By where a column begins: its counts over the whole catalog. */
-  const totals = new Map<number, Uint32Array>();
+  /** Each column's counts over the whole catalog. */
+  const totals = new Map<CountedColumn, Uint32Array>();
 
   /** Copies records, unless they are those copied last: the filters beside one search count the same ones. */
   function copy(records: Uint32Array): number {
@@ -161,12 +155,18 @@ export function openFamilyCounts(arrays: CountingArrays): CountFamilies {
     }
   }
   /** The same where families are wholly in the result: each value of a family is counted where it comes first. */
-  function countDistinct(from: number, length: number): void {
-    for (let at = 0; at < length; at++) counts[distinct[from + given[at]!]!]!++;
+  function countDistinct(from: number, length: number, by: number): void {
+    for (let at = 0; at < length; at++) counts[distinct[from + given[at]!]!]! += by;
   }
-  /** The same where a family's variants never differ: the record taken of each is enough. */
-  function countOneEach(from: number, length: number): void {
-    for (let at = 0; at < length; at++) counts[cells[from + given[at]!]!]!++;
+  /** The same where one record of each family is taken, and tells all its values: no family is counted twice. */
+  function countOneEach({ from, isList }: CountedColumn, length: number, by: number): void {
+    if (!isList) for (let at = 0; at < length; at++) counts[cells[from + given[at]!]!]! += by;
+    else
+      for (let place = 0; place < length; place++) {
+        const start = from + given[place]!;
+        const end = listStart[start + 1]!;
+        for (let at = listStart[start]!; at < end; at++) counts[listIds[at]! + 1]! += by;
+      }
   }
 
   /** Calls `use` with each taken record's value numbers plus one, and the record's family. */
@@ -196,15 +196,24 @@ export function openFamilyCounts(arrays: CountingArrays): CountFamilies {
   }
 
   function totalsOf(column: CountedColumn): Uint32Array {
-    const known = totals.get(column.from);
+    const known = totals.get(column);
     if (known) return known;
     for (let record = 0; record < records; record++) given[record] = record;
     copied = null;
     counts.fill(0, 0, column.size + 1);
     count(column, records, 1);
     const all = counts.slice(0, column.size + 1);
-    totals.set(column.from, all);
+    totals.set(column, all);
     return all;
+  }
+  /** Takes whole families' values off the counts. */
+  function takeOff(column: CountedColumn, length: number): void {
+    if (column.isList) {
+      count(column, length, -1);
+      return;
+    }
+    makeDistinct(column.from, column.size);
+    countDistinct(column.from, length, -1);
   }
   function allStanding(size: number): Uint32Array {
     let found = 0;
@@ -216,69 +225,27 @@ export function openFamilyCounts(arrays: CountingArrays): CountFamilies {
     const { from, isList, size } = column;
     const { outside } = selection;
     const counted = counts.subarray(1, size + 1);
+    const agree = column.ofFamilies();
     if (outside) {
       counts.set(totalsOf(column));
-      count(column, copy(outside.all), -1);
-      count(column, copy(outside.found), 1);
+      if (agree && !column.repeats()) countOneEach(column, copy(outside.absent), -1);
+      else {
+        takeOff(column, copy(outside.all));
+        if (outside.found.length > 0) count(column, copy(outside.found), 1);
+      }
       return { counts: counted, standing: allStanding(size) };
     }
     if (selection.records.length * sparse < size)
       return { counts: counted, standing: countSparse(column, take(selection, ownBit)) };
     counts.fill(0, 0, size + 1);
-    const oneEach = representatives !== null && column.ofFamilies();
+    const oneEach = representatives !== null && agree;
     const length = oneEach ? copy(representatives) : take(selection, ownBit);
-    if (oneEach && !isList) countOneEach(from, length);
+    if (oneEach && !column.repeats()) countOneEach(column, length, 1);
     else if (selection.isWhole && !isList) {
       makeDistinct(from, size);
-      countDistinct(from, length);
+      countDistinct(from, length, 1);
     } else if (!isList && size <= fewValues) countFew(from, length);
     else count(column, length, 1);
     return { counts: counted, standing: allStanding(size) };
-  };
-}
-
-/** A result is wide from this share of the catalog on: below it more would be left out than half of what is found. */
-const wide = 2 / 3;
-
-/** Finds what wide results leave out. Owns a mark by record and the two lists, made when first needed. */
-export function openOutside(recordFamily: Uint32Array): (records: Uint32Array) => Outside | null {
-  const total = recordFamily.length;
-  let scratch: { readonly given: Uint32Array; readonly all: Uint32Array; readonly found: Uint32Array } | null = null;
-  return (records) => {
-    if (records.length < total * wide) return null;
-    scratch ??= { given: new Uint32Array(total), all: new Uint32Array(total), found: new Uint32Array(total) };
-    const { given, all, found } = scratch;
-    given.set(records);
-    const length = records.length;
-    // What is counted twice over must stay well below what would be counted once.
-    const most = length / 2;
-    let outside = 0;
-    let inside = 0;
-    let at = 0;
-    let missed = 0;
-    while (at < length || missed < total) {
-      // Records found in a row are skipped as fast as can be.
-      while (at < length && given[at] === missed) {
-        at++;
-        missed++;
-      }
-      if (missed >= total) break;
-      const family = recordFamily[missed]!;
-      let first = missed;
-      while (first > 0 && recordFamily[first - 1] === family) first--;
-      for (let record = first; record < missed; record++) {
-        all[outside++] = record;
-        found[inside++] = record;
-      }
-      for (; missed < total && recordFamily[missed] === family; missed++) {
-        all[outside++] = missed;
-        if (at < length && given[at] === missed) {
-          found[inside++] = missed;
-          at++;
-        }
-      }
-      if (outside + inside > most) return null;
-    }
-    return { all: all.subarray(0, outside), found: found.subarray(0, inside) };
   };
 }

@@ -1,7 +1,8 @@
 import { expect, test } from '@jest/globals';
 import { pick, seededRandom } from '../random.ts';
 import { GatheredTexts, lastPosition } from './gatheredTexts.ts';
-import { packPostings, placeOf, valueGap } from './postings.ts';
+import { layPostings, openPostings, placeOf, valueGap } from './postings.ts';
+import { openSections, packSections } from './sections.ts';
 import { attributeAt, spotOf, standOf } from './spot.ts';
 
 /** One posting, told in plain words. */
@@ -13,15 +14,10 @@ interface Told {
   readonly positions: readonly number[];
 }
 
-/** The packed arrays, read as their file says. */
-function unpack(packed: ReturnType<typeof packPostings>): { postings: Told[]; holders: number[] } {
-  const [records, spots, offsets, positions, start] = [
-    packed['posting.record']!,
-    packed['posting.spot']!,
-    packed['posting.positions']!,
-    packed.positions!,
-    packed['posting.start']!,
-  ];
+/** The postings as they are opened again, read as their file says. */
+function unpack(laid: ReturnType<typeof layPostings>): { postings: Told[]; holders: number[] } {
+  const opened = openPostings(openSections(packSections(null, {}, laid))!);
+  const { record: records, spot: spots, positionStart: offsets, positions, start, termRecords } = opened;
   const postings: Told[] = [];
   for (let term = 0; term + 1 < start.length; term++)
     for (let at = start[term]!; at < start[term + 1]!; at++)
@@ -32,7 +28,7 @@ function unpack(packed: ReturnType<typeof packPostings>): { postings: Told[]; ho
         spot: spots[at]!,
         positions: [...positions.subarray(offsets[at]!, offsets[at + 1]!)],
       });
-  return { postings, holders: [...packed['term.records']!] };
+  return { postings, holders: [...termRecords] };
 }
 
 test.each([1, 2, 3, 4, 5])('what is packed says where each word stands, seed %d', (seed) => {
@@ -69,7 +65,7 @@ test.each([1, 2, 3, 4, 5])('what is packed says where each word stands, seed %d'
         base += gathered.wordsOf(text) + valueGap;
       }
     }
-  const { postings, holders: held } = unpack(packPostings(gathered.view(), order));
+  const { postings, holders: held } = unpack(layPostings(gathered.view(), order));
   const sorted = [...expected.values()]
     .map(({ told }) => told)
     .sort((a, b) => a.term - b.term || a.record - b.record || a.attribute - b.attribute);
@@ -83,11 +79,11 @@ test('a word further on than positions go stands at the last', () => {
   const text = gathered.end(1);
   gathered.use(text, placeOf(0, 0), 0);
   gathered.use(text, placeOf(0, 0), 70_000);
-  const { postings } = unpack(packPostings(gathered.view(), Uint32Array.of(0)));
+  const { postings } = unpack(layPostings(gathered.view(), Uint32Array.of(0)));
   expect(postings.map(({ positions }) => positions)).toEqual([[0, lastPosition]]);
 });
 
 test('nothing gathered is nothing packed', () => {
-  const { postings, holders } = unpack(packPostings(new GatheredTexts().view(), new Uint32Array(0)));
+  const { postings, holders } = unpack(layPostings(new GatheredTexts().view(), new Uint32Array(0)));
   expect([postings, holders]).toEqual([[], []]);
 });

@@ -1,5 +1,5 @@
 import { lastPosition, positionOf, type TextUses } from './gatheredTexts.ts';
-import type { SectionArray, Sections } from './sections.ts';
+import type { Sections, ToLay } from './sections.ts';
 import { spotOf } from './spot.ts';
 
 /**
@@ -42,18 +42,13 @@ function layOut({ terms, start, useTexts }: TextUses, order: Uint32Array): { nex
 }
 
 /**
- * Lays what was gathered by term: a counting sort over the uses of texts, after which what one term has in one place of
- * a record is joined into one posting. `order` holds the gathered number of each term in order of their texts, by which
- * they are numbered from here on. Linear in the words of all records. The answer's arrays are views.
- *
- * What is sorted goes to its place as one pair of numbers, and the postings' own arrays are written afterwards, end to
- * end: thirty thousand terms are as many places to write at, and each array written there costs a look into far memory.
+ * Every occurrence of every word, by term in their order, then by place: pairs of the place and how the word stands
+ * there. What is sorted goes to its place as one pair of numbers, and the postings' own arrays are written afterwards,
+ * end to end: thirty thousand terms are as many places to write at, and each array written there costs a look into far
+ * memory.
  */
-export function packPostings(uses: TextUses, order: Uint32Array): Record<string, SectionArray> {
+function sortByTerm(uses: TextUses, next: Uint32Array, total: number): Uint32Array {
   const { terms, standings, start, useTexts, usePlaces, useBases } = uses;
-  const { next, ends } = layOut(uses, order);
-  const total = ends.at(-1) ?? 0;
-  /** In order: the place, then how the word stands there. */
   const sorted = new Uint32Array(total * 2);
   for (let use = 0; use < useTexts.length; use++) {
     const place = usePlaces[use]!;
@@ -66,44 +61,72 @@ export function packPostings(uses: TextUses, order: Uint32Array): Record<string,
       sorted[slot + 1] = base === 0 ? standing : positionOf((standing & lastPosition) + base, standing >>> 16);
     }
   }
+  return sorted;
+}
 
-  const records = new Uint32Array(total);
-  const spots = new Uint16Array(total);
-  const offsets = new Uint32Array(total + 1);
-  const positions = new Uint16Array(total);
-  const postingStart = new Uint32Array(order.length + 1);
-  const holding = new Uint32Array(order.length);
+/** How many postings sorted occurrences make: what one term has in one place of a record is one. */
+function countPostings(sorted: Uint32Array, ends: Uint32Array): number {
   let postings = 0;
-  for (let index = 0, at = 0; index < order.length; index++) {
-    postingStart[index] = postings;
-    let lastPlace = nowhere;
-    let holders = 0;
-    for (; at < ends[index]!; at++) {
+  for (let index = 0, at = 0; index < ends.length; index++)
+    for (let before = nowhere; at < ends[index]!; at++) {
       const place = sorted[at * 2]!;
-      const standing = sorted[at * 2 + 1]!;
-      const stand = standing >>> 16;
-      positions[at] = standing & lastPosition;
-      if (place === lastPlace) {
-        if (stand < (spots[postings - 1]! & 255)) spots[postings - 1] = spotOf(place & 255, stand);
-        continue;
-      }
-      if (lastPlace === nowhere || place >>> 8 !== lastPlace >>> 8) holders++;
-      lastPlace = place;
-      records[postings] = place >>> 8;
-      spots[postings] = spotOf(place & 255, stand);
-      offsets[postings++] = at;
+      if (place !== before) postings++;
+      before = place;
     }
-    holding[index] = holders;
-  }
-  postingStart[order.length] = postings;
-  offsets[postings] = total;
+  return postings;
+}
+
+/**
+ * Lays what was gathered by term: a counting sort over the uses of texts, after which what one term has in one place of
+ * a record is joined into one posting. `order` holds the gathered number of each term in order of their texts, by which
+ * they are numbered from here on. Linear in the words of all records.
+ */
+export function layPostings(uses: TextUses, order: Uint32Array): ToLay {
+  const { next, ends } = layOut(uses, order);
+  const total = ends.at(-1) ?? 0;
+  const sorted = sortByTerm(uses, next, total);
+  const count = countPostings(sorted, ends);
   return {
-    'posting.record': records.subarray(0, postings),
-    'posting.spot': spots.subarray(0, postings),
-    'posting.positions': offsets.subarray(0, postings + 1),
-    positions,
-    'posting.start': postingStart,
-    'term.records': holding,
+    sizes: {
+      'posting.record': { type: 'u32', length: count },
+      'posting.spot': { type: 'u16', length: count },
+      'posting.positions': { type: 'u32', length: count + 1 },
+      positions: { type: 'u16', length: total },
+      'posting.start': { type: 'u32', length: order.length + 1 },
+      'term.records': { type: 'u32', length: order.length },
+    },
+    fill(sections) {
+      const records = sections['posting.record']!;
+      const spots = sections['posting.spot']!;
+      const offsets = sections['posting.positions']!;
+      const positions = sections.positions!;
+      const postingStart = sections['posting.start']!;
+      const holding = sections['term.records']!;
+      let postings = 0;
+      for (let index = 0, at = 0; index < order.length; index++) {
+        postingStart[index] = postings;
+        let lastPlace = nowhere;
+        let holders = 0;
+        for (; at < ends[index]!; at++) {
+          const place = sorted[at * 2]!;
+          const standing = sorted[at * 2 + 1]!;
+          const stand = standing >>> 16;
+          positions[at] = standing & lastPosition;
+          if (place === lastPlace) {
+            if (stand < (spots[postings - 1]! & 255)) spots[postings - 1] = spotOf(place & 255, stand);
+            continue;
+          }
+          if (lastPlace === nowhere || place >>> 8 !== lastPlace >>> 8) holders++;
+          lastPlace = place;
+          records[postings] = place >>> 8;
+          spots[postings] = spotOf(place & 255, stand);
+          offsets[postings++] = at;
+        }
+        holding[index] = holders;
+      }
+      postingStart[order.length] = postings;
+      offsets[postings] = total;
+    },
   };
 }
 

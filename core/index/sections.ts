@@ -39,15 +39,28 @@ function typeOf(array: SectionArray): TypeName {
   return array instanceof Uint32Array ? 'u32' : 'f64';
 }
 
-/** Writes the sections and the header into one new shared buffer. Cost: one copy of every section. */
-export function packSections(meta: unknown, arrays: Readonly<Record<string, SectionArray>>): SharedArrayBuffer {
+/** Large sections that are written where they are to stand, once there is room, instead of being copied there. */
+export interface ToLay {
+  readonly sizes: Readonly<Record<string, Omit<SectionEntry, 'offset'>>>;
+  /** Fills the sections, which are given by their names and hold zeros. */
+  fill(sections: Readonly<Record<string, SectionArray>>): void;
+}
+
+/** Writes the sections and the header into one new shared buffer. Cost: one copy of every section but those `toLay`. */
+export function packSections(
+  meta: unknown,
+  arrays: Readonly<Record<string, SectionArray>>,
+  toLay: ToLay = { sizes: {}, fill: () => {} },
+): SharedArrayBuffer {
   const entries = (start: number): [Record<string, SectionEntry>, number] => {
     const sections: Record<string, SectionEntry> = {};
     let offset = start;
-    for (const [name, array] of Object.entries(arrays)) {
-      sections[name] = { type: typeOf(array), offset, length: array.length };
-      offset = aligned(offset + array.byteLength);
-    }
+    const add = (name: string, type: TypeName, length: number): void => {
+      sections[name] = { type, offset, length };
+      offset = aligned(offset + length * arrayTypes[type].BYTES_PER_ELEMENT);
+    };
+    for (const [name, array] of Object.entries(arrays)) add(name, typeOf(array), array.length);
+    for (const [name, { type, length }] of Object.entries(toLay.sizes)) add(name, type, length);
     return [sections, offset];
   };
   // Offsets are numbers in the header, so its length depends on them: measure with generous offsets, then pad.
@@ -59,10 +72,12 @@ export function packSections(meta: unknown, arrays: Readonly<Record<string, Sect
   new Uint32Array(buffer, 0, 2).set([magic, header.length]);
   const headerUnits = new Uint16Array(buffer, 8, header.length);
   for (let at = 0; at < header.length; at++) headerUnits[at] = header.charCodeAt(at);
-  for (const [name, array] of Object.entries(arrays)) {
+  const viewOf = (name: string): SectionArray => {
     const { type, offset, length } = sections[name]!;
-    makeView(type, buffer, offset, length).set(array);
-  }
+    return makeView(type, buffer, offset, length);
+  };
+  for (const [name, array] of Object.entries(arrays)) viewOf(name).set(array);
+  toLay.fill(Object.fromEntries(Object.keys(toLay.sizes).map((name) => [name, viewOf(name)])));
   return buffer;
 }
 

@@ -49,29 +49,40 @@ export function openGrouper({
   const representatives = new Uint32Array(families);
   const scores = new Int32Array(families);
 
+  /**
+   * Without a branch: where a family ends and which variant is best cannot be foretold, and a processor that guesses
+   * wrong at every other record was measured to take twice as long. A variant's worth is twice its score, and one more
+   * where it is in stock.
+   */
   function groupGiven(length: number): number {
-    let count = 0;
+    // Bound once more, since a process that has several engines reads a closure's arrays anew at every step.
+    const records = given;
+    const owners = recordFamily;
+    const points = scoreOf;
+    const stock = inStock;
+    const candidateFamily = family;
+    const candidateRecord = representatives;
+    const candidateScore = scores;
+    let place = -1;
     let last = -1;
     let best = 0;
+    let shown = 0;
     for (let at = 0; at < length; at++) {
-      const record = given[at]!;
-      const owner = recordFamily[record]!;
-      const points = scoreOf[record]!;
-      if (owner !== last) {
-        last = owner;
-        best = points;
-        family[count] = owner;
-        representatives[count] = record;
-        scores[count++] = points;
-        continue;
-      }
-      if (points < best) continue;
-      if (points === best && (inStock[representatives[count - 1]!] === 1 || inStock[record] === 0)) continue;
-      best = points;
-      representatives[count - 1] = record;
-      scores[count - 1] = points;
+      const record = records[at]!;
+      const owner = owners[record]! | 0;
+      const worth = (points[record]! << 1) | stock[record]!;
+      // Families ascend, so a difference below 0 is a new family; the sign is then the bit that is shifted down.
+      const isNew = (last - owner) >>> 31;
+      const isTaken = -(isNew | ((best - worth) >>> 31));
+      best = (worth & isTaken) | (best & ~isTaken);
+      shown = (record & isTaken) | (shown & ~isTaken);
+      last = owner;
+      place += isNew;
+      candidateFamily[place] = owner;
+      candidateRecord[place] = shown;
+      candidateScore[place] = best >> 1;
     }
-    return count;
+    return place + 1;
   }
 
   /** How many records the families of the candidates have. */

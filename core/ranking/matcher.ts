@@ -241,35 +241,43 @@ export function openMatcher(snapshot: Snapshot): Matcher {
       lineAt[spot] = bestLine(points, gain) + wholeLine(gain, 1, wordsAt(spot));
     }
     reset(hidden);
+    // Bound once more, since a process that has several engines reads a closure's arrays anew at every step.
+    const records = postingRecord;
+    const spots = postingSpot;
+    const states = state;
+    const found = touched;
+    const scores = score;
+    const gainAt = gainHere;
+    const lines = lineAt;
     let count = 0;
     let last = -1;
     let best = 0;
     let other = 0;
     let line = 0;
     for (let posting = start[term]!; posting < end; posting++) {
-      const spot = postingSpot[posting]!;
-      let gain = gainHere[spot]!;
+      const spot = spots[posting]!;
+      let gain = gainAt[spot]!;
       if (gain < 0) {
         if (gain === notFound || !whole.has(posting)) continue;
         gain = wholeOnly - gain;
       }
-      const record = postingRecord[posting]!;
+      const record = records[posting]!;
       if (record !== last) {
-        if (state[record] !== 0) continue;
+        if (hidden !== null && states[record] !== 0) continue;
         last = record;
         best = gain;
         other = 0;
-        line = lineAt[spot]!;
-        touched[count++] = record;
-        score[record] = line;
+        line = lines[spot]!;
+        found[count++] = record;
+        scores[record] = line;
       } else if (gain > best) {
         other = best;
         best = gain;
-        line = lineAt[spot]!;
-        score[record] = line + alsoLine(points, best, other);
+        line = lines[spot]!;
+        scores[record] = line + alsoLine(points, best, other);
       } else if (gain > other) {
         other = gain;
-        score[record] = line + alsoLine(points, best, other);
+        scores[record] = line + alsoLine(points, best, other);
       }
     }
     return count;

@@ -14,8 +14,9 @@ import {
   wholeLine,
   wordPoints,
 } from './formula.ts';
-import { orderCandidates } from './order.ts';
+import { compareBySignals, orderCandidates, sieveBySignals } from './order.ts';
 import { kthLargest, selectFirst } from './select.ts';
+import type { Signal } from './signals.ts';
 
 test('selecting the first gives what sorting all would', () => {
   const random = seededRandom(2);
@@ -127,4 +128,47 @@ describe('pins', () => {
   test('beyond the end stand at the end', () =>
     expect(places([{ candidate: 9, place: 40 }], [1, 2])).toEqual([1, 2, 9]));
   test('are cut with the page', () => expect(places([{ candidate: 9, place: 3 }], [1, 2, 3], 2)).toEqual([1, 2]));
+});
+
+describe('a sieve before comparing', () => {
+  const random = seededRandom(17);
+  const size = 9000;
+  const keysOf = (kinds: number) => Float64Array.from({ length: size }, () => Math.floor(random() * kinds));
+  const signal = (kinds: number, byRecord: boolean): Signal => ({
+    attribute: 'any',
+    direction: 'low',
+    byRecord,
+    values: new Float64Array(0),
+    keys: keysOf(kinds),
+  });
+  const candidates = {
+    families: Uint32Array.from({ length: size }, (_, at) => at),
+    representatives: Uint32Array.from({ length: size }, (_, at) => size - 1 - at),
+    scores: new Int32Array(size),
+    areWhole: () => true,
+  };
+  const backwards = candidates.representatives;
+
+  test.each([
+    ['one signal', [signal(40, false)]],
+    ['two, the first of which says little', [signal(2, true), signal(300, false)]],
+    ['three', [signal(2, false), signal(3, true), signal(5, false)]],
+    ['none', []],
+  ])('the first are those that sorting all gives, by %s', (_, signals) => {
+    const compare = compareBySignals(signals, candidates);
+    const total = (a: number, b: number) => compare(a, b) || a - b;
+    const all = Uint32Array.from(candidates.families);
+    const expected = [...all].sort(total).slice(0, 24);
+    const first = selectFirst(all, 24, total, sieveBySignals(signals, candidates));
+    expect([...first]).toEqual(expected);
+  });
+
+  test('items may be numbers in a list', () => {
+    const signals = [signal(50, true), signal(50, false)];
+    const compare = compareBySignals(signals, candidates);
+    const total = (a: number, b: number) => compare(backwards[a]!, backwards[b]!) || a - b;
+    const all = Uint32Array.from(candidates.families);
+    const first = selectFirst(all, 24, total, sieveBySignals(signals, candidates, backwards));
+    expect([...first]).toEqual([...all].sort(total).slice(0, 24));
+  });
 });

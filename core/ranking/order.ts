@@ -1,5 +1,5 @@
 import type { Candidates } from './groupFamilies.ts';
-import { type Compare, kthLargest, selectFirst } from './select.ts';
+import { type Compare, kthLargest, type Sieve, selectFirst } from './select.ts';
 import type { Signal } from './signals.ts';
 
 /** Compares candidates by signals; one without a value stands last whatever the direction. 0 where all are equal. */
@@ -20,6 +20,37 @@ export function compareBySignals(signals: readonly Signal[], { families, represe
   );
 }
 
+/**
+ * Passes over candidates that the first two signals put behind another: one look at a typed array each, where comparing
+ * costs a call for every signal. `list` says which candidate an item is, where it is not its own number.
+ */
+export function sieveBySignals(
+  signals: readonly Signal[],
+  { families, representatives }: Candidates,
+  list: Uint32Array | null = null,
+): Sieve | undefined {
+  const [first, other = first] = signals;
+  if (!first || !other) return undefined;
+  const firstKeys = first.keys;
+  const otherKeys = other.keys;
+  const firstOwner = first.byRecord ? representatives : families;
+  const otherOwner = other.byRecord ? representatives : families;
+  return (items, last) => {
+    const candidate = list ? list[last]! : last;
+    const firstLimit = firstKeys[firstOwner[candidate]!]!;
+    const otherLimit = otherKeys[otherOwner[candidate]!]!;
+    const left = new Uint32Array(items.length);
+    let count = 0;
+    for (let at = 0; at < items.length; at++) {
+      const item = list ? list[items[at]!]! : items[at]!;
+      const key = firstKeys[firstOwner[item]!]!;
+      if (key > firstLimit || (key === firstLimit && otherKeys[otherOwner[item]!]! > otherLimit)) continue;
+      left[count++] = items[at]!;
+    }
+    return left.subarray(0, count);
+  };
+}
+
 export interface Ordered {
   /** Numbers of the first candidates, in order. */
   readonly order: Uint32Array;
@@ -32,27 +63,40 @@ function firstGroup(scores: Int32Array, width: number): { readonly leader: numbe
   let leader = 0;
   for (let at = 0; at < scores.length; at++) if (scores[at]! > leader) leader = scores[at]!;
   const least = leader - width;
+  const members = new Uint32Array(scores.length);
   let size = 0;
-  for (let at = 0; at < scores.length; at++) if (scores[at]! >= least) size++;
-  const members = new Uint32Array(size);
-  for (let at = 0, next = 0; next < size; at++) if (scores[at]! >= least) members[next++] = at;
-  return { leader, members };
+  for (let at = 0; at < scores.length; at++) {
+    members[size] = at;
+    // The sign bit of the difference, so that nothing need be guessed: half may be members, in no order.
+    size += (least - 1 - scores[at]!) >>> 31;
+  }
+  return { leader, members: members.subarray(0, size) };
 }
 
 /**
  * Puts candidates in order: groups of close calls are formed from the highest score down, a group being everything
  * within `width` of its first member; inside a group the tie-breakers decide. Only the first `wanted` are put in order.
  *
- * `scores` are thousandths of a point after pulls, 0 to 1,000,000. `compare` decides inside a group and must be total.
+ * `scores` are thousandths of a point after pulls, 0 to 1,000,000. `compare` decides inside a group and must be total;
+ * `sieve` may spare it most of a large group.
  * Cost: a few passes over the scores, and sorting of what can reach the first `wanted` places.
  */
-export function orderCandidates(scores: Int32Array, width: number, wanted: number, compare: Compare): Ordered {
+export function orderCandidates(
+  scores: Int32Array,
+  width: number,
+  wanted: number,
+  compare: Compare,
+  sieve?: Sieve,
+): Ordered {
   const count = Math.min(wanted, scores.length);
   if (count === 0) return { order: new Uint32Array(0), leaders: new Int32Array(0) };
   const close = firstGroup(scores, width);
   // Searches of common words find thousands that match alike: then the first group has all that is wanted.
   if (close.members.length >= count)
-    return { order: selectFirst(close.members, count, compare), leaders: new Int32Array(count).fill(close.leader) };
+    return {
+      order: selectFirst(close.members, count, compare, sieve),
+      leaders: new Int32Array(count).fill(close.leader),
+    };
   const order = new Uint32Array(count);
   const leaders = new Int32Array(count);
   const threshold = kthLargest(scores, count);
@@ -79,7 +123,7 @@ export function orderCandidates(scores: Int32Array, width: number, wanted: numbe
         const score = scores[at]!;
         if (score <= threshold && score >= least) group[size++] = at;
       }
-    place(selectFirst(group.subarray(0, size), Math.min(size, count - placed), compare), leader);
+    place(selectFirst(group.subarray(0, size), Math.min(size, count - placed), compare, sieve), leader);
   }
   return { order, leaders };
 }

@@ -17,7 +17,7 @@ import type { Language } from '../text/languages.ts';
 import { tokenize } from '../text/tokenize.ts';
 import { perfect } from './formula.ts';
 import type { Candidates } from './groupFamilies.ts';
-import { compareBySignals, orderCandidates } from './order.ts';
+import { compareBySignals, orderCandidates, sieveBySignals } from './order.ts';
 import { type Compare, selectFirst } from './select.ts';
 import { bindSignals, type Signal } from './signals.ts';
 
@@ -333,7 +333,8 @@ function orderAll(
   const { families, representatives } = candidates;
   const first = own?.sort ? bindSignals(engine, [own.sort], prepared.today) : [];
   const { familyRank } = engine.snapshot;
-  const bySignals = compareBySignals([...first, ...prepared.signals], candidates);
+  const signals = [...first, ...prepared.signals];
+  const bySignals = compareBySignals(signals, candidates);
   // Where the signals are equal, or the catalog has none, the scores decide after all; the id makes the order total.
   const tie: Compare = (a, b) =>
     bySignals(a, b) || scores[b]! - scores[a]! || familyRank(families[a]!) - familyRank(families[b]!);
@@ -354,10 +355,16 @@ function orderAll(
     const left = wanted - order.length;
     if (chosen) {
       const all = list ?? Uint32Array.from(scores, (_, index) => index);
-      order.push(...selectFirst(all, Math.min(left, all.length), compare));
+      order.push(...selectFirst(all, Math.min(left, all.length), compare, sieveBySignals(sorted!.signals, candidates)));
       return;
     }
-    const part = orderCandidates(own, prepared.width, left, list ? (a, b) => compare(list[a]!, list[b]!) : compare);
+    const part = orderCandidates(
+      own,
+      prepared.width,
+      left,
+      list ? (a, b) => compare(list[a]!, list[b]!) : compare,
+      byHand ? undefined : sieveBySignals(signals, candidates, list),
+    );
     for (let index = 0; index < part.order.length; index++) {
       const candidate = at(part.order[index]!);
       order.push(candidate);

@@ -1,11 +1,18 @@
 /** Negative where the first item stands before the second; never 0 for different items. */
 export type Compare = (a: number, b: number) => number;
 
+/** Of some items, in the order given, those that are not known to stand behind `last`: a quick look before comparing. */
+export type Sieve = (items: Uint32Array, last: number) => Uint32Array;
+
+/** Items from which on a sieve is worth it, and how many are compared first to find what the others must stand before. */
+const manyItems = 4096;
+const comparedFirst = 1024;
+
 /**
  * The first `wanted` of the items in order. Cost: O(n log wanted) comparisons at most, and close to n where few items
- * displace what is kept, by a heap whose root is the last item kept.
+ * displace what is kept, by a heap whose root is the last item kept. `sieve` must agree with `compare`.
  */
-export function selectFirst(items: Uint32Array, wanted: number, compare: Compare): Uint32Array {
+export function selectFirst(items: Uint32Array, wanted: number, compare: Compare, sieve?: Sieve): Uint32Array {
   if (items.length <= wanted * 2) return items.slice().sort(compare).subarray(0, wanted);
   const heap = items.slice(0, wanted);
   const sink = (from: number): void => {
@@ -20,11 +27,17 @@ export function selectFirst(items: Uint32Array, wanted: number, compare: Compare
     }
   };
   for (let at = (wanted >> 1) - 1; at >= 0; at--) sink(at);
-  for (let at = wanted; at < items.length; at++) {
-    if (compare(items[at]!, heap[0]!) >= 0) continue;
-    heap[0] = items[at]!;
-    sink(0);
-  }
+  const offer = (others: Uint32Array): void => {
+    for (let at = 0; at < others.length; at++) {
+      if (compare(others[at]!, heap[0]!) >= 0) continue;
+      heap[0] = others[at]!;
+      sink(0);
+    }
+  };
+  if (sieve && items.length >= manyItems && wanted < comparedFirst) {
+    offer(items.subarray(wanted, comparedFirst));
+    offer(sieve(items.subarray(comparedFirst), heap[0]!));
+  } else offer(items.subarray(wanted));
   return heap.sort(compare);
 }
 
