@@ -1,7 +1,7 @@
 import type { FilterAnswer, FilterValue } from '../answer.ts';
 import { levelMark, levelsOf } from '../catalog/levels.ts';
 import type { Selection } from '../index/familyCounts.ts';
-import { kthLargest, mostRanked, selectFirst } from '../ranking/select.ts';
+import { selectFirst } from '../ranking/select.ts';
 import { usualFilter } from '../setup/filterTerms.ts';
 import type { Language } from '../text/languages.ts';
 import type { BoundFilter } from './boundFilter.ts';
@@ -160,31 +160,40 @@ function valueAs(filter: BoundFilter, text: string, count: number, chosen: boole
   return told;
 }
 
+/** Products up to which values are told apart by how many they have, in looking for those with most. */
+const mostTallied = 65_535;
+
+/** The count that the `wanted`-th most counted of some values has, at most `mostTallied`; there are more than that many. */
+function countOfLast(values: Uint32Array, counts: Uint32Array, wanted: number): number {
+  let most = 0;
+  for (let at = 0; at < values.length; at++) if (counts[values[at]!]! > most) most = counts[values[at]!]!;
+  const tally = new Uint32Array(Math.min(most, mostTallied) + 1);
+  for (let at = 0; at < values.length; at++) {
+    const count = counts[values[at]!]!;
+    tally[count < mostTallied ? count : mostTallied]!++;
+  }
+  let count = tally.length - 1;
+  for (let left = wanted - tally[count]!; left > 0; left -= tally[count]!) count--;
+  return count;
+}
+
 /**
  * Of many values, given ascending, those that so many of the most counted are among: found by their counts alone, far
  * sooner than in order. Where `isByNumber`, just so many: of values with as many products the lesser numbers.
  */
 function withMost(values: Uint32Array, counts: Uint32Array, wanted: number, isByNumber: boolean): Uint32Array {
   if (values.length <= wanted) return values;
-  const ranked = new Int32Array(values.length);
-  let greatest = 0;
-  for (let at = 0; at < values.length; at++) {
-    const count = counts[values[at]!]!;
-    ranked[at] = count;
-    if (count > greatest) greatest = count;
-  }
-  if (greatest > mostRanked) for (let at = 0; at < ranked.length; at++) ranked[at] = Math.min(ranked[at]!, mostRanked);
-  const threshold = kthLargest(ranked, wanted);
+  const least = countOfLast(values, counts, wanted);
+  const isCut = isByNumber && least < mostTallied;
+  let ties = wanted;
+  if (isCut) for (let at = 0; at < values.length; at++) if (counts[values[at]!]! > least) ties--;
   const most = new Uint32Array(values.length);
   let found = 0;
-  if (isByNumber && greatest <= mostRanked) {
-    let ties = wanted;
-    for (let at = 0; at < ranked.length; at++) if (ranked[at]! > threshold) ties--;
-    for (let at = 0; at < ranked.length; at++) {
-      if (ranked[at]! < threshold || (ranked[at] === threshold && ties-- <= 0)) continue;
-      most[found++] = values[at]!;
-    }
-  } else for (let at = 0; at < ranked.length; at++) if (ranked[at]! >= threshold) most[found++] = values[at]!;
+  for (let at = 0; at < values.length; at++) {
+    const count = counts[values[at]!]!;
+    if (count < least || (isCut && count === least && ties-- <= 0)) continue;
+    most[found++] = values[at]!;
+  }
   return most.subarray(0, found);
 }
 

@@ -1,9 +1,13 @@
 import type { Outside } from './outside.ts';
 
 /**
- * Counting families by value. Owns the scratch arrays of it, all bound as constants in one closure, since a typed array
- * that is an argument is read several times slower; the records given are therefore copied first, which costs next
- * to nothing. The columns' arrays belong to columns.ts, which says what they hold.
+ * Counting families by value. Owns the scratch arrays of it, all bound as constants in one closure; the records given
+ * are copied first, which costs next to nothing. The columns' arrays belong to columns.ts, which says what they hold.
+ *
+ * Every loop names its arrays once more before it begins. Where a process has one engine, a closure's arrays are
+ * constants of the compiled code; where it has several, as a shop with articles has, each is otherwise looked for anew
+ * at every step: measured at 0.26 and 0.62 ms for 100,000 records without, 0.26 and 0.43 with it. Counts are added to
+ * as whole numbers (`| 0`), or each would be made a floating-point number and back.
  */
 export interface FamilyCounts {
   /** By value number; says something only of the values that stand. */
@@ -96,25 +100,38 @@ export function openFamilyCounts(arrays: CountingArrays): CountFamilies {
   }
 
   function countCells(from: number, length: number, by: number): void {
+    const taken = given;
+    const values = cells;
+    const owners = recordFamily;
+    const last = lastFamily;
+    const tally = counts;
+    const step = by | 0;
     for (let at = 0; at < length; at++) {
-      const record = given[at]!;
-      const value = cells[from + record]!;
-      const family = recordFamily[record]!;
-      if (lastFamily[value] === family) continue;
-      lastFamily[value] = family;
-      counts[value]! += by;
+      const record = taken[at]!;
+      const value = values[from + record]!;
+      const family = owners[record]!;
+      if (last[value] === family) continue;
+      last[value] = family;
+      tally[value] = (tally[value]! + step) | 0;
     }
   }
   function countLists(from: number, length: number, by: number): void {
+    const taken = given;
+    const starts = listStart;
+    const values = listIds;
+    const owners = recordFamily;
+    const last = lastFamily;
+    const tally = counts;
+    const step = by | 0;
     for (let place = 0; place < length; place++) {
-      const record = given[place]!;
-      const family = recordFamily[record]!;
-      const end = listStart[from + record + 1]!;
-      for (let at = listStart[from + record]!; at < end; at++) {
-        const value = listIds[at]! + 1;
-        if (lastFamily[value] === family) continue;
-        lastFamily[value] = family;
-        counts[value]! += by;
+      const record = taken[place]!;
+      const family = owners[record]!;
+      const end = starts[from + record + 1]!;
+      for (let at = starts[from + record]!; at < end; at++) {
+        const value = values[at]! + 1;
+        if (last[value] === family) continue;
+        last[value] = family;
+        tally[value] = (tally[value]! + step) | 0;
       }
     }
   }
@@ -126,20 +143,24 @@ export function openFamilyCounts(arrays: CountingArrays): CountFamilies {
   }
   /** The same where there are few values: a family's are bits of one number, and families are counted by that number. */
   function countFew(from: number, length: number): void {
-    sets.fill(0);
-    let family = -1;
+    const taken = given;
+    const values = cells;
+    const owners = recordFamily;
+    const tally = sets;
+    tally.fill(0);
+    let family = 0xffffffff;
     let found = 0;
     for (let at = 0; at < length; at++) {
-      const record = given[at]!;
-      const owner = recordFamily[record]!;
+      const record = taken[at]!;
+      const owner = owners[record]!;
       if (owner !== family) {
-        sets[found]!++;
+        tally[found]!++;
         found = 0;
         family = owner;
       }
-      found |= 1 << cells[from + record]!;
+      found |= 1 << values[from + record]!;
     }
-    sets[found]!++;
+    tally[found]!++;
     for (let set = 1; set < sets.length; set++)
       for (let value = 0; value <= fewValues; value++) if ((set >> value) & 1) counts[value]! += sets[set]!;
   }
@@ -156,16 +177,35 @@ export function openFamilyCounts(arrays: CountingArrays): CountFamilies {
   }
   /** The same where families are wholly in the result: each value of a family is counted where it comes first. */
   function countDistinct(from: number, length: number, by: number): void {
-    for (let at = 0; at < length; at++) counts[distinct[from + given[at]!]!]! += by;
+    const taken = given;
+    const values = distinct;
+    const tally = counts;
+    const step = by | 0;
+    for (let at = 0; at < length; at++) {
+      const value = values[from + taken[at]!]!;
+      tally[value] = (tally[value]! + step) | 0;
+    }
   }
   /** The same where one record of each family is taken, and tells all its values: no family is counted twice. */
   function countOneEach({ from, isList }: CountedColumn, length: number, by: number): void {
-    if (!isList) for (let at = 0; at < length; at++) counts[cells[from + given[at]!]!]! += by;
+    const taken = given;
+    const values = isList ? listIds : cells;
+    const starts = listStart;
+    const tally = counts;
+    const step = by | 0;
+    if (!isList)
+      for (let at = 0; at < length; at++) {
+        const value = values[from + taken[at]!]!;
+        tally[value] = (tally[value]! + step) | 0;
+      }
     else
       for (let place = 0; place < length; place++) {
-        const start = from + given[place]!;
-        const end = listStart[start + 1]!;
-        for (let at = listStart[start]!; at < end; at++) counts[listIds[at]! + 1]! += by;
+        const start = from + taken[place]!;
+        const end = starts[start + 1]!;
+        for (let at = starts[start]!; at < end; at++) {
+          const value = values[at]! + 1;
+          tally[value] = (tally[value]! + step) | 0;
+        }
       }
   }
 
@@ -216,9 +256,11 @@ export function openFamilyCounts(arrays: CountingArrays): CountFamilies {
     countDistinct(column.from, length, -1);
   }
   function allStanding(size: number): Uint32Array {
+    const tally = counts;
+    const those = standing;
     let found = 0;
-    for (let value = 0; value < size; value++) if (counts[value + 1]! > 0) standing[found++] = value;
-    return standing.subarray(0, found);
+    for (let value = 0; value < size; value++) if (tally[value + 1]! > 0) those[found++] = value;
+    return those.subarray(0, found);
   }
 
   return (column, selection, ownBit, representatives) => {

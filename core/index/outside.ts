@@ -40,6 +40,7 @@ export function openOutside({ families, recordFamily }: OutsideOptions): (record
     const { given, all, found, absent } = scratch;
     given.set(records);
     const length = records.length;
+    const owners = recordFamily;
     // What is counted twice over must stay well below what would be counted once.
     const most = length / 2;
     let outside = 0;
@@ -54,15 +55,15 @@ export function openOutside({ families, recordFamily }: OutsideOptions): (record
         missed++;
       }
       if (missed >= total) break;
-      const family = recordFamily[missed]!;
+      const family = owners[missed]!;
       const insideBefore = inside;
       let first = missed;
-      while (first > 0 && recordFamily[first - 1] === family) first--;
+      while (first > 0 && owners[first - 1] === family) first--;
       for (let record = first; record < missed; record++) {
         all[outside++] = record;
         found[inside++] = record;
       }
-      for (; missed < total && recordFamily[missed] === family; missed++) {
+      for (; missed < total && owners[missed] === family; missed++) {
         all[outside++] = missed;
         if (at < length && given[at] === missed) {
           found[inside++] = missed;

@@ -45,6 +45,8 @@ export function openGrouper({
   inStock,
 }: GrouperOptions): Grouper {
   const given = new Uint32Array(recordFamily.length);
+  /** By record twice its family, and one more where it is in stock: one look for both. */
+  const familyAndStock = recordFamily.map((family, record) => family * 2 + inStock[record]!);
   const family = new Uint32Array(families);
   const representatives = new Uint32Array(families);
   const scores = new Int32Array(families);
@@ -55,11 +57,10 @@ export function openGrouper({
    * where it is in stock.
    */
   function groupGiven(length: number): number {
-    // Bound once more, since a process that has several engines reads a closure's arrays anew at every step.
+    // Named once more, as in familyCounts.ts, which says why.
     const records = given;
-    const owners = recordFamily;
+    const owners = familyAndStock;
     const points = scoreOf;
-    const stock = inStock;
     const candidateFamily = family;
     const candidateRecord = representatives;
     const candidateScore = scores;
@@ -69,8 +70,9 @@ export function openGrouper({
     let shown = 0;
     for (let at = 0; at < length; at++) {
       const record = records[at]!;
-      const owner = owners[record]! | 0;
-      const worth = (points[record]! << 1) | stock[record]!;
+      const both = owners[record]!;
+      const owner = both >> 1;
+      const worth = (points[record]! << 1) | (both & 1);
       // Families ascend, so a difference below 0 is a new family; the sign is then the bit that is shifted down.
       const isNew = (last - owner) >>> 31;
       const isTaken = -(isNew | ((best - worth) >>> 31));

@@ -241,7 +241,7 @@ export function openMatcher(snapshot: Snapshot): Matcher {
       lineAt[spot] = bestLine(points, gain) + wholeLine(gain, 1, wordsAt(spot));
     }
     reset(hidden);
-    // Bound once more, since a process that has several engines reads a closure's arrays anew at every step.
+    // Named once more, as in familyCounts.ts, which says why.
     const records = postingRecord;
     const spots = postingSpot;
     const states = state;
@@ -250,7 +250,8 @@ export function openMatcher(snapshot: Snapshot): Matcher {
     const gainAt = gainHere;
     const lines = lineAt;
     let count = 0;
-    let last = -1;
+    // No record; and unsigned as records are: with -1, both would be turned into floating-point numbers to be compared.
+    let last = 0xffffffff;
     let best = 0;
     let other = 0;
     let line = 0;

@@ -43,10 +43,8 @@ export function selectFirst(items: Uint32Array, wanted: number, compare: Compare
 
 const bits = 10;
 const lowMask = (1 << bits) - 1;
-/** The largest number `kthLargest` tells from others. */
-export const mostRanked = 2 ** (2 * bits) - 1;
 
-/** The k-th largest of scores between 0 and `mostRanked`, k from 1 to n; two counting passes over the scores. */
+/** The k-th largest of scores from 0 to 2^20 - 1, k from 1 to n; two counting passes over the scores. */
 export function kthLargest(scores: Int32Array, k: number): number {
   const pass = (wantedHigh: number, rank: number): readonly [number, number] => {
     const counts = new Uint32Array(lowMask + 1);
