@@ -113,5 +113,11 @@ export function gapBetween(first: number, second: number): number {
  * number over the value's. All of it where they are all that the value says.
  */
 export function wholeLine(leastGain: number, found: number, words: number): number {
-  return Math.round(perfect * wholeShare * leastGain * Math.min(1, found / words));
+  return Math.round(wholePoints(leastGain, saidShare(found, words)));
 }
+
+/** How much of a value of so many words is said by `found` of them, 0..1. */
+export const saidShare = (found: number, words: number): number => Math.min(1, found / words);
+
+/** What `wholeLine` rounds. */
+export const wholePoints = (leastGain: number, said: number): number => perfect * wholeShare * leastGain * said;

@@ -2,7 +2,17 @@ import { positionsLookedAt } from '../index/postings.ts';
 import type { Snapshot } from '../index/snapshot.ts';
 import { spotSteps, wordsAt } from '../index/spot.ts';
 import { mostWords, type QueryWord } from '../query/understand.ts';
-import { alsoLine, bestLine, closenessLine, gapBetween, pairPoints, wholeLine, wordPoints } from './formula.ts';
+import {
+  alsoLine,
+  bestLine,
+  closenessLine,
+  gapBetween,
+  pairPoints,
+  saidShare,
+  wholeLine,
+  wholePoints,
+  wordPoints,
+} from './formula.ts';
 import { type Gains, kindNumber, notFound, wholeOnly } from './gains.ts';
 import { wholeValues } from './wholeValues.ts';
 
@@ -12,6 +22,15 @@ export interface Matches {
   /** Postings looked at, for keeping the work of one search within bounds. */
   readonly steps: number;
 }
+
+/** Records whose finds are put side by side at a time: of twelve words that is less than a processor's own memory. */
+const blockSize = 1024;
+/** By how many words are found in a value (0 to 12, times 16) and the step of its length, how much of it that says. */
+const said = Float64Array.from({ length: (mostWords + 1) * 16 }, (_, at) =>
+  saidShare(at >> 4, wordsAt((at & 15) << 4)),
+);
+/** No spot without its place. */
+const nowhere = 0xffff;
 
 /** Postings a record must be ahead by, on average, for searching to beat walking. */
 const worthSeeking = 12;
@@ -53,9 +72,10 @@ export function openMatcher(snapshot: Snapshot): Matcher {
   /** By spot, what one word's find gives there: its gain, and the line that comes of it as the best. */
   const gainHere = new Float64Array(snapshot.attributes.length * spotSteps);
   const lineAt = new Int32Array(gainHere.length);
-  /** By word of the search, the spot and the gain of its best find in the record that is being looked at. */
-  const spotHere = new Uint16Array(mostWords);
-  const bestHere = new Float64Array(mostWords);
+  /** Of the records of a block, by word of the search and then by record, its best find: posting, spot and gain. */
+  const blockPosting = new Uint32Array(mostWords * blockSize);
+  const blockSpot = new Uint16Array(mostWords * blockSize);
+  const blockGain = new Float64Array(mostWords * blockSize);
   const bestOf: Float64Array[] = [];
   const postingOf: Int32Array[] = [];
 
@@ -63,39 +83,49 @@ export function openMatcher(snapshot: Snapshot): Matcher {
   let whole: ReadonlySet<number> = new Set();
   let steps = 0;
 
-  /** Takes one posting into account; answers the new count of records that have the word of this turn. */
-  function take(posting: number, gainOf: Float64Array, turn: number, slot: number, count: number): number {
-    let gain = gainOf[postingSpot[posting]!]!;
-    if (gain < 0) {
-      if (gain === notFound || !whole.has(posting)) return count;
-      gain = wholeOnly - gain;
-    }
-    const record = postingRecord[posting]!;
-    const found = state[record]!;
+  /** Takes postings in a row into account; answers the new count of records that have the word of this turn. */
+  function take(from: number, end: number, gainOf: Float64Array, turn: number, slot: number, before: number): number {
+    // Named once more, as in familyCounts.ts, which says why.
+    const records = postingRecord;
+    const spots = postingSpot;
+    const states = state;
     const best = bestOf[slot]!;
     const bestPosting = postingOf[slot]!;
-    if (found === turn) {
-      state[record] = turn + 1;
-      best[record] = gain;
-      bestPosting[record] = posting;
-      second[record] = 0;
-      touched[count] = record;
-      return count + 1;
-    }
-    if (found !== turn + 1) return count;
-    const before = best[record]!;
-    const attribute = postingSpot[posting]! >> 8;
-    const beforeAttribute = postingSpot[bestPosting[record]!]! >> 8;
-    if (attribute === beforeAttribute) {
-      if (gain > before) {
+    const others = second;
+    const found = touched;
+    let count = before;
+    for (let posting = from; posting < end; posting++) {
+      const spot = spots[posting]!;
+      let gain = gainOf[spot]!;
+      if (gain < 0) {
+        if (gain === notFound || !whole.has(posting)) continue;
+        gain = wholeOnly - gain;
+      }
+      const record = records[posting]!;
+      const had = states[record]!;
+      if (had === turn) {
+        states[record] = turn + 1;
         best[record] = gain;
         bestPosting[record] = posting;
+        others[record] = 0;
+        found[count++] = record;
+        continue;
       }
-    } else if (gain > before || (gain === before && attribute < beforeAttribute)) {
-      second[record] = before;
-      best[record] = gain;
-      bestPosting[record] = posting;
-    } else if (gain > second[record]!) second[record] = gain;
+      if (had !== turn + 1) continue;
+      const most = best[record]!;
+      const attribute = spot >> 8;
+      const bestAttribute = spots[bestPosting[record]!]! >> 8;
+      if (attribute === bestAttribute) {
+        if (gain > most) {
+          best[record] = gain;
+          bestPosting[record] = posting;
+        }
+      } else if (gain > most || (gain === most && attribute < bestAttribute)) {
+        others[record] = most;
+        best[record] = gain;
+        bestPosting[record] = posting;
+      } else if (gain > others[record]!) others[record] = gain;
+    }
     return count;
   }
 
@@ -130,14 +160,14 @@ export function openMatcher(snapshot: Snapshot): Matcher {
       const gainOf = gains[kindNumber[how]]!;
       if (phrase) {
         steps += phrase.postings.length;
-        for (const posting of phrase.postings) count = take(posting, gainOf, turn, slot, count);
+        for (const posting of phrase.postings) count = take(posting, posting + 1, gainOf, turn, slot, count);
         continue;
       }
       const end = start[term + 1]!;
       const isWalked = turn === 0 || end - start[term]! < before * worthSeeking;
       steps += isWalked ? end - start[term]! : before;
       if (isWalked) {
-        for (let posting = start[term]!; posting < end; posting++) count = take(posting, gainOf, turn, slot, count);
+        count = take(start[term]!, end, gainOf, turn, slot, count);
         continue;
       }
       if (!areSorted) candidates.subarray(0, before).sort();
@@ -146,7 +176,9 @@ export function openMatcher(snapshot: Snapshot): Matcher {
       for (let at = 0; at < before && posting < end; at++) {
         const record = candidates[at]!;
         posting = seek(record, posting, end);
-        while (posting < end && postingRecord[posting] === record) count = take(posting++, gainOf, turn, slot, count);
+        const first = posting;
+        while (posting < end && postingRecord[posting] === record) posting++;
+        if (posting > first) count = take(first, posting, gainOf, turn, slot, count);
       }
     }
     return count;
@@ -154,68 +186,115 @@ export function openMatcher(snapshot: Snapshot): Matcher {
 
   function addWordLines(points: number, count: number, slot: number, first: boolean): void {
     const best = bestOf[slot]!;
+    const others = second;
+    const found = touched;
+    const scores = score;
     for (let at = 0; at < count; at++) {
-      const record = touched[at]!;
+      const record = found[at]!;
       const gain = best[record]!;
-      const line = bestLine(points, gain) + alsoLine(points, gain, second[record]!);
-      score[record] = first ? line : score[record]! + line;
+      const other = others[record]!;
+      // Most words stand in one attribute of a record: then there is nothing to reckon for another.
+      const line = bestLine(points, gain) + (other > 0 ? alsoLine(points, gain, other) : 0);
+      scores[record] = first ? line : scores[record]! + line;
+    }
+  }
+
+  /** The finds of one word in `size` of the records found, from the `from`-th on, side by side in the block's columns. */
+  function loadBlock(slot: number, from: number, size: number): void {
+    const found = touched;
+    const best = bestOf[slot]!;
+    const bestPosting = postingOf[slot]!;
+    const spots = postingSpot;
+    const postingHere = blockPosting;
+    const spotHere = blockSpot;
+    const gainHere = blockGain;
+    const base = slot * blockSize;
+    for (let at = 0; at < size; at++) {
+      const record = found[from + at]!;
+      const posting = bestPosting[record]!;
+      postingHere[base + at] = posting;
+      spotHere[base + at] = spots[posting]!;
+      gainHere[base + at] = best[record]!;
     }
   }
 
   function leastGap(first: number, other: number): number {
+    const starts = positionStart;
+    const places = positions;
+    const firstStart = starts[first]!;
+    const otherStart = starts[other]!;
+    let firstEnd = starts[first + 1]!;
+    let otherEnd = starts[other + 1]!;
+    if (firstEnd - firstStart === 1 && otherEnd - otherStart === 1)
+      return gapBetween(places[firstStart]!, places[otherStart]!);
+    firstEnd = Math.min(firstEnd, firstStart + positionsLookedAt);
+    otherEnd = Math.min(otherEnd, otherStart + positionsLookedAt);
     let least = 65_536;
-    const firstEnd = Math.min(positionStart[first + 1]!, positionStart[first]! + positionsLookedAt);
-    const otherEnd = Math.min(positionStart[other + 1]!, positionStart[other]! + positionsLookedAt);
-    for (let a = positionStart[first]!; a < firstEnd; a++)
-      for (let b = positionStart[other]!; b < otherEnd; b++) {
-        const gap = gapBetween(positions[a]!, positions[b]!);
+    for (let a = firstStart; a < firstEnd; a++)
+      for (let b = otherStart; b < otherEnd; b++) {
+        const gap = gapBetween(places[a]!, places[b]!);
         if (gap < least) least = gap;
       }
     return least;
   }
 
-  function addCloseness(words: number, count: number): void {
+  function addCloseness(words: number, from: number, size: number): void {
     const points = pairPoints(words);
+    const found = touched;
+    const scores = score;
+    const postingHere = blockPosting;
+    const spotHere = blockSpot;
+    const gainHere = blockGain;
     for (let pair = 0; pair + 1 < words; pair++) {
-      const firstBest = bestOf[pair]!;
-      const otherBest = bestOf[pair + 1]!;
-      const firstPosting = postingOf[pair]!;
-      const otherPosting = postingOf[pair + 1]!;
-      for (let at = 0; at < count; at++) {
-        const record = touched[at]!;
-        const first = firstPosting[record]!;
-        const other = otherPosting[record]!;
-        if (postingSpot[first]! >> 8 !== postingSpot[other]! >> 8) continue;
-        const gap = leastGap(first, other);
-        score[record]! += closenessLine(points, firstBest[record]!, otherBest[record]!, gap);
+      const first = pair * blockSize;
+      const other = first + blockSize;
+      for (let at = 0; at < size; at++) {
+        if (spotHere[first + at]! >> 8 !== spotHere[other + at]! >> 8) continue;
+        const gap = leastGap(postingHere[first + at]!, postingHere[other + at]!);
+        const line = closenessLine(points, gainHere[first + at]!, gainHere[other + at]!, gap);
+        scores[found[from + at]!]! += line;
       }
     }
   }
 
   /** Adds what is given for how much of a value the search says: the most of any attribute that a word is best found in. */
-  function addWhole(words: number, count: number): void {
-    for (let at = 0; at < count; at++) {
-      const record = touched[at]!;
-      // Each word's find is looked up once, not once for every other word: they stand far apart in memory.
-      for (let slot = 0; slot < words; slot++) {
-        spotHere[slot] = postingSpot[postingOf[slot]![record]!]!;
-        bestHere[slot] = bestOf[slot]![record]!;
-      }
+  function addWhole(words: number, from: number, size: number): void {
+    const found = touched;
+    const scores = score;
+    const spotHere = blockSpot;
+    const gainHere = blockGain;
+    const saidBy = said;
+    const end = words * blockSize;
+    for (let at = 0; at < size; at++) {
       let most = 0;
-      for (let slot = 0; slot < words; slot++) {
-        const spot = spotHere[slot]!;
+      let before = nowhere;
+      for (let own = at; own < end; own += blockSize) {
+        const spot = spotHere[own]!;
         // In one attribute, in values as long, every word says the same of it.
-        if (slot > 0 && spot >> 4 === spotHere[slot - 1]! >> 4) continue;
+        if (spot >> 4 === before) continue;
+        before = spot >> 4;
         let least = 1;
-        let found = 0;
-        for (let other = 0; other < words; other++) {
+        let together = 0;
+        for (let other = at; other < end; other += blockSize) {
           if (spotHere[other]! >> 8 !== spot >> 8) continue;
-          found++;
-          least = Math.min(least, bestHere[other]!);
+          together++;
+          if (gainHere[other]! < least) least = gainHere[other]!;
         }
-        most = Math.max(most, wholeLine(least, found, wordsAt(spot)));
+        const given = wholePoints(least, saidBy[(together << 4) | ((spot >> 4) & 15)]!);
+        if (given > most) most = given;
       }
-      score[record]! += most;
+      // What is rounded last is the most of all lines, as rounding keeps their order.
+      scores[found[from + at]!]! += Math.round(most);
+    }
+  }
+
+  /** Adds what the words give together, block by block, so that what is looked at more than once is near. */
+  function addTogether(words: number, count: number): void {
+    for (let from = 0; from < count; from += blockSize) {
+      const size = Math.min(blockSize, count - from);
+      for (let slot = 0; slot < words; slot++) loadBlock(slot, from, size);
+      addCloseness(words, from, size);
+      addWhole(words, from, size);
     }
   }
 
@@ -312,8 +391,7 @@ export function openMatcher(snapshot: Snapshot): Matcher {
         if (count === 0) return matches(touched.subarray(0, 0), steps);
         addWordLines(points[slot]!, count, slot, turn === 0);
       }
-      addCloseness(words.length, count);
-      addWhole(words.length, count);
+      addTogether(words.length, count);
       return matches(ascending(count, turns.length), steps);
     },
     all(hidden) {
