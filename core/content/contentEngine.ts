@@ -98,8 +98,8 @@ function idsFound(content: PreparedContent, kind: ContentKind, query: string, li
   const engine = content.engines[kind];
   const prepared = content.prepared[kind];
   if (!engine || !prepared || query.trim() === '') return [];
-  const ranking = rank(engine, prepared, { query, filters: {}, page: 1, limit }, limit);
   // An article that has only some of the words is no answer to them.
+  const ranking = rank(engine, prepared, { query, filters: {}, page: 1, limit, allWords: true }, limit);
   if (ranking.dropped.length > 0) return [];
   return ranking.placed.map(({ candidate }) => engine.snapshot.familyId(ranking.candidates.families[candidate]!));
 }

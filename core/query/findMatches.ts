@@ -116,6 +116,8 @@ export interface FindOptions {
   /** Whether no word may be given up and none corrected that is known. */
   readonly keepAll: boolean;
   readonly hidden: Uint8Array | null;
+  /** Whether what lacks a word is not wanted: none is given up. */
+  readonly allWords?: boolean;
   /** Whether corrections are looked for although they are only to be offered. */
   readonly offering?: boolean;
   /** What was recognised in the query and counts as a strong match; its places are those of the query's units. */
@@ -127,8 +129,11 @@ export interface ReadSearch {
   readonly texts: readonly SoughtWord[];
   /** Words beyond the limit. */
   readonly leftOut: readonly string[];
-  /** Every word with all it may stand for; with `widen`, known words as misspelt ones too. */
-  expand(widen: boolean): QueryWord[];
+  /**
+   * Every word with all it may stand for; with `widen`, known words as misspelt ones too. With `knownOnly`, only those
+   * before the first that stands for nothing.
+   */
+  expand(widen: boolean, knownOnly?: boolean): QueryWord[];
 }
 
 /**
@@ -186,17 +191,22 @@ export function readSearch(
   return {
     texts,
     leftOut: beyond.map(({ text }) => text),
-    expand: (widen) =>
-      texts.map((text, index) =>
-        expandWord(text, engine.snapshot, shared, {
+    expand(widen, knownOnly = false) {
+      const all: QueryWord[] = [];
+      for (const [index, text] of texts.entries()) {
+        const word = expandWord(text, engine.snapshot, shared, {
           meanings: meanings[index]!,
           mayCorrect: text.typed === undefined && !vocabulary.neverCorrected.has(text.token),
           named: named[index]!,
           joined: joined[index]!,
           last: index === texts.length - 1 && beyond.length === 0,
           widen,
-        }),
-      ),
+        });
+        if (knownOnly && word.expansions.length === 0) break;
+        all.push(word);
+      }
+      return all;
+    },
   };
 }
 
@@ -219,7 +229,10 @@ export function findMatches(engine: Engine, prepared: PreparedSetup, query: stri
   };
   const hasAny = ({ matches }: Pick<Found, 'matches'>): boolean => matches.records.length > 0;
 
-  const plain = expand(false);
+  const plain = expand(false, options.allWords);
+  // Where one word stands for nothing and none may be given up, the others are not even looked at.
+  if (options.allWords && plain.length < texts.length)
+    return { words: plain, dropped: leftOut, matches: engine.matcher.none(), together: [] };
   const first = attempt(plain, tokens);
   if (hasAny(first) || options.keepAll) return { words: plain, dropped: leftOut, ...first };
   // A word that stands for nothing after corrections were tried stands for nothing when they are tried again.
@@ -229,7 +242,7 @@ export function findMatches(engine: Engine, prepared: PreparedSetup, query: stri
     if (hasAny(second)) return { words: widened, dropped: leftOut, ...second };
   }
   let steps = 0;
-  for (const dropped of attemptsWithout(plain)) {
+  for (const dropped of options.allWords ? [] : attemptsWithout(plain)) {
     if (steps > mostSteps) break;
     const kept = plain.filter((word) => !dropped.has(word));
     const found = attempt(

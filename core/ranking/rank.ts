@@ -42,6 +42,8 @@ export interface SearchRequest {
   readonly language?: Language;
   /** Tell the values of this filter that have this text in their names. */
   readonly like?: { readonly key: string; readonly text: string };
+  /** Only what has all the words: none is given up. */
+  readonly allWords?: boolean;
   /** Asked for by the search box, while the shopper types. */
   readonly box?: boolean;
   /** Tell each result's arithmetic. */
@@ -225,6 +227,7 @@ export function rank(
       : findMatches(engine, prepared, query, {
           typing: request.typing ?? false,
           keepAll: sku >= 0,
+          allWords: request.allWords ?? false,
           hidden: searched,
           recognised: strong,
         });

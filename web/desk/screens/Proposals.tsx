@@ -1,4 +1,4 @@
-import { useQuery } from '@tanstack/react-query';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { Check } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -10,12 +10,18 @@ import { count, counted } from '../../look/price.ts';
 import { Button } from '../parts/Button.tsx';
 import { Loading, LoadProblem, Nothing, ScreenHead, Section, shelfRow } from '../parts/Screen.tsx';
 import { useCatalog } from '../state/catalog.ts';
-import { useDeskState } from '../state/deskState.ts';
+import { knownState, useDeskState } from '../state/deskState.ts';
 import { act, step } from '../state/edits.ts';
 import { queryClient } from '../state/queryClient.ts';
 import { useTrial } from '../state/trial.ts';
 
+interface Proposed {
+  readonly proposals: readonly ProposalRow[];
+  readonly declined: number;
+}
 const proposalsKey = ['desk', 'proposals'] as const;
+/** What is proposed depends on the draft: undo brings back what was accepted. */
+const keyAt = (revision: number) => [...proposalsKey, revision] as const;
 const groups = [
   ['attribute', 'What the search reads'],
   ['filter', 'Filters beside the results'],
@@ -28,43 +34,84 @@ const groups = [
 
 /** Stock, last screen: what the application proposes for the catalog, each with its reason and its effect. */
 export function Proposals() {
-  const { data, error, refetch } = useQuery({
-    queryKey: proposalsKey,
-    queryFn: ({ signal }) => call('proposals', { signal }),
+  const { revision } = useDeskState();
+  const { data, error, refetch, isFetching } = useQuery({
+    queryKey: keyAt(revision),
+    queryFn: ({ signal }): Promise<Proposed> => call('proposals', { signal }),
+    placeholderData: keepPreviousData,
   });
+  const [leaving, setLeaving] = useState<ReadonlySet<string>>(new Set());
+  /** What is being decided is out of the list from the click on; where that is refused, it is back. */
+  const decide: Decide = async (ids, work) => {
+    setLeaving((those) => new Set([...those, ...ids]));
+    try {
+      await work();
+    } catch (problem) {
+      toast.error('This was not saved', { description: (problem as Error).message });
+    } finally {
+      setLeaving((those) => new Set([...those].filter((id) => !ids.includes(id))));
+    }
+  };
+  const proposals = data?.proposals.filter(({ id }) => !leaving.has(id));
   return (
     <>
       <ScreenHead title="Proposals">
         What your catalog is good for and your setup does not use yet. Nothing of it happens unless you accept it, and
         then it is in the draft first.
       </ScreenHead>
-      <Guide open={data?.proposals.filter(({ withheld }) => withheld === null).length ?? null} />
+      <Guide open={proposals?.filter(({ withheld }) => withheld === null).length ?? null} />
       {error && !data && <LoadProblem error={error} again={refetch} />}
       {!data && !error && <Loading what="Working out what each proposal would change" />}
-      {data && <List proposals={data.proposals} declined={data.declined} />}
+      {data && proposals && (
+        <List proposals={proposals} declined={data.declined} decide={decide} isBusy={isFetching || leaving.size > 0} />
+      )}
     </>
   );
 }
 
+/** Shows the list without what was just decided; what is left is worked out anew meanwhile. */
+async function leaveOut(ids: readonly string[], from: number, to: number, declined = 0): Promise<void> {
+  const known = queryClient.getQueryData<Proposed>(keyAt(from));
+  if (known)
+    queryClient.setQueryData<Proposed>(keyAt(to), {
+      proposals: known.proposals.filter(({ id }) => !ids.includes(id)),
+      declined: known.declined + declined,
+    });
+  await queryClient.invalidateQueries({ queryKey: keyAt(to) }, { cancelRefetch: false });
+}
+
 async function accept(ids: readonly string[], told: string): Promise<void> {
+  let before = 0;
   const answer = await act(
-    (revision) => call('acceptProposals', { body: { revision, ids: [...ids] } }),
+    (revision) => {
+      before = revision;
+      return call('acceptProposals', { body: { revision, ids: [...ids] } });
+    },
     (state) => state,
   );
-  if (answer)
-    toast(told, {
-      description: 'In the draft, not yet published.',
-      action: { label: 'Undo', onClick: () => void step('undo') },
-    });
-  await queryClient.invalidateQueries({ queryKey: proposalsKey });
+  if (!answer) return;
+  toast(told, {
+    description: 'In the draft, not yet published.',
+    action: { label: 'Undo', onClick: () => void step('undo') },
+  });
+  await leaveOut(ids, before, answer.revision);
 }
 
 async function decline(id: string | null): Promise<void> {
+  const { revision } = knownState()!;
   await call('declineProposal', { body: { id } });
-  await queryClient.invalidateQueries({ queryKey: proposalsKey });
+  if (id === null) await queryClient.invalidateQueries({ queryKey: proposalsKey });
+  else await leaveOut([id], revision, revision, 1);
 }
 
-function List({ proposals, declined }: { readonly proposals: readonly ProposalRow[]; readonly declined: number }) {
+type Decide = (ids: readonly string[], work: () => Promise<void>) => Promise<void>;
+interface ListProps extends Proposed {
+  readonly decide: Decide;
+  /** What each would change is being worked out anew. */
+  readonly isBusy: boolean;
+}
+
+function List({ proposals, declined, decide, isBusy }: ListProps) {
   const open = proposals.filter(({ withheld }) => withheld === null);
   const withheld = proposals.filter((each) => each.withheld !== null);
   const again = declined > 0 && (
@@ -84,21 +131,22 @@ function List({ proposals, declined }: { readonly proposals: readonly ProposalRo
     );
   return (
     <>
-      {open.length > 0 && (
-        <p className="mb-2">
+      <div className="mb-2 flex items-center gap-3">
+        {open.length > 0 && (
           <Button
             tone="strong"
-            onClick={() =>
-              void accept(
-                open.map(({ id }) => id),
-                `${counted(open.length, 'proposal')} accepted`,
-              )
-            }
+            onClick={() => {
+              const ids = open.map(({ id }) => id);
+              void decide(ids, () => accept(ids, `${counted(open.length, 'proposal')} accepted`));
+            }}
           >
             Accept all {count(open.length)}
           </Button>
+        )}
+        <p role="status" className="text-[13px] text-soft">
+          {isBusy && 'Working out what the others would change now …'}
         </p>
-      )}
+      </div>
       {groups.map(([kind, title]) => {
         const own = open.filter((each) => each.kind === kind);
         return (
@@ -106,7 +154,7 @@ function List({ proposals, declined }: { readonly proposals: readonly ProposalRo
             <Section key={kind} title={title}>
               <ul className="space-y-[5px]">
                 {own.map((proposal) => (
-                  <Row key={proposal.id} proposal={proposal} />
+                  <Row key={proposal.id} proposal={proposal} decide={decide} />
                 ))}
               </ul>
             </Section>
@@ -120,7 +168,7 @@ function List({ proposals, declined }: { readonly proposals: readonly ProposalRo
           </summary>
           <ul className="mt-2 space-y-[5px]">
             {withheld.map((proposal) => (
-              <Row key={proposal.id} proposal={proposal} />
+              <Row key={proposal.id} proposal={proposal} decide={decide} />
             ))}
           </ul>
         </details>
@@ -148,7 +196,16 @@ function effectTold({ kind, effect }: ProposalRow): string {
     .join(', ')}${more > 0 ? `, and finds ${count(more)} products more in all` : ''}.${rescued}`;
 }
 
-function Row({ proposal }: { readonly proposal: ProposalRow }) {
+/** Whoever works by keyboard goes on with the same button of the row that comes next, since the one decided is gone. */
+function goOn(button: HTMLElement): void {
+  const row = button.closest('li');
+  const buttonsIn = (element: Element | null | undefined) => [...(element?.querySelectorAll('button') ?? [])];
+  const at = buttonsIn(row).indexOf(button as HTMLButtonElement);
+  const next = buttonsIn(row?.nextElementSibling ?? row?.previousElementSibling)[at];
+  (next ?? document.getElementById('screen'))?.focus();
+}
+
+function Row({ proposal, decide }: { readonly proposal: ProposalRow; readonly decide: Decide }) {
   const { id, title, reason, withheld } = proposal;
   return (
     <li className={`${shelfRow(false)} px-3 py-2`}>
@@ -159,10 +216,21 @@ function Row({ proposal }: { readonly proposal: ProposalRow }) {
           <p className="text-[13px]">{withheld ?? effectTold(proposal)}</p>
         </div>
         <div className="flex shrink-0 flex-col items-stretch gap-1">
-          <Button onClick={() => void accept([id], `${title}: accepted`)}>
+          <Button
+            onClick={({ currentTarget }) => {
+              goOn(currentTarget);
+              void decide([id], () => accept([id], `${title}: accepted`));
+            }}
+          >
             Accept<span className="sr-only">: {title}</span>
           </Button>
-          <Button tone="quiet" onClick={() => void decline(id)}>
+          <Button
+            tone="quiet"
+            onClick={({ currentTarget }) => {
+              goOn(currentTarget);
+              void decide([id], () => decline(id));
+            }}
+          >
             Decline<span className="sr-only">: {title}</span>
           </Button>
         </div>

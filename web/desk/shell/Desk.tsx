@@ -1,4 +1,4 @@
-import { useEffect } from 'react';
+import { type CSSProperties, useEffect } from 'react';
 import { Group, Panel, Separator } from 'react-resizable-panels';
 import { Outlet } from 'react-router';
 import { Toaster } from 'sonner';
@@ -26,6 +26,13 @@ function useShortcuts(): void {
     return () => removeEventListener('keydown', press);
   }, []);
 }
+
+/** Messages wear the desk's own colours, light or dark. */
+const toastColours = {
+  '--normal-bg': 'var(--surface)',
+  '--normal-border': 'var(--line)',
+  '--normal-text': 'var(--ink)',
+} as CSSProperties;
 
 /** The desk: top bar, the screens in order of work, and beside each of them the shop window. */
 export function Desk() {
@@ -77,7 +84,16 @@ export function Desk() {
           </>
         )}
       </Group>
-      <Toaster position="bottom-left" toastOptions={{ className: 'font-sans', duration: 6000 }} closeButton />
+      <Toaster
+        position="bottom-left"
+        style={toastColours}
+        toastOptions={{
+          className: 'font-sans',
+          classNames: { description: 'text-soft!' },
+          duration: 6000,
+        }}
+        closeButton
+      />
     </div>
   );
 }

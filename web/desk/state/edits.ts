@@ -16,6 +16,8 @@ const mostAtOnce = 500;
 let waiting = new Map<string, EntryEdit>();
 let sending: Promise<void> = Promise.resolve();
 let isSending = false;
+/** The act that was asked for last: each waits for the one before it, whose answer has the revision it must name. */
+let acting: Promise<unknown> = Promise.resolve();
 
 function showAtOnce(state: DeskState, edits: Iterable<EntryEdit>): DeskState {
   let { setup } = state;
@@ -69,7 +71,16 @@ export function edit(...edits: EntryEdit[]): Promise<void> {
  * A change of the draft that the server works out, such as one act on many products: it waits for edits on their way,
  * shows what it answers, and tells a refusal. Answers null where it was refused.
  */
-export async function act<Answer>(
+export function act<Answer>(
+  call: (revision: number) => Promise<Answer>,
+  stateIn: (answer: Answer) => DeskState,
+): Promise<Answer | null> {
+  const done = acting.then(() => actNow(call, stateIn));
+  acting = done;
+  return done;
+}
+
+async function actNow<Answer>(
   call: (revision: number) => Promise<Answer>,
   stateIn: (answer: Answer) => DeskState,
 ): Promise<Answer | null> {

@@ -1,0 +1,28 @@
+import { expect, test } from '@jest/globals';
+import { openEngine, prepareSetup } from '../prepareSetup.ts';
+import { seededRandom } from '../random.ts';
+import { randomCatalog, randomQuery, randomSetup, snapshotOf } from '../testing/randomCatalog.ts';
+import { findMatches } from './findMatches.ts';
+
+test.each([1, 2, 3, 4, 5, 6])(
+  'with all words or nothing is found what is found without giving any up, seed %d',
+  (seed) => {
+    const random = seededRandom(seed);
+    const snapshot = snapshotOf(randomCatalog(random, 30));
+    const queries = Array.from({ length: 40 }, () => randomQuery(random));
+    const engine = openEngine(snapshot);
+    const prepared = prepareSetup(engine, randomSetup(random, snapshot, queries));
+    const options = { typing: false, keepAll: false, hidden: null, recognised: [] };
+    let givenUp = 0;
+    for (const query of queries) {
+      const usual = findMatches(engine, prepared, query, options);
+      const found = [...usual.matches.records];
+      const isWhole = usual.dropped.length === 0;
+      if (!isWhole) givenUp++;
+      const all = findMatches(engine, prepared, query, { ...options, allWords: true });
+      expect({ query, found: [...all.matches.records] }).toEqual({ query, found: isWhole ? found : [] });
+    }
+    // The searches are such that it matters.
+    expect(givenUp).toBeGreaterThan(0);
+  },
+);
