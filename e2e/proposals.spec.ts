@@ -1,21 +1,21 @@
-import { expect } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { deskOn, test } from './desk.ts';
 
 const working = 'Working out what the others would change now';
 
+/** What is proposed, once it is worked out: the buttons that say `word`, and the title of the first row that has one. */
+async function firstOf(page: Page, word: 'Accept' | 'Decline') {
+  const buttons = page.getByRole('button', { name: new RegExp(`^${word} : `) });
+  await expect(buttons.first()).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByText(working)).toBeHidden({ timeout: 30_000 });
+  const row = page.getByRole('listitem').filter({ has: buttons }).first();
+  return { buttons, title: await row.getByRole('paragraph').first().innerText() };
+}
+
 test('an accepted proposal is gone at once, and comes back when it is taken back', async ({ page }) => {
   const desk = deskOn(page);
   await desk.open('/proposals');
-  const accept = page.getByRole('button', { name: /^Accept : / });
-  await expect(accept.first()).toBeVisible({ timeout: 30_000 });
-  await expect(page.getByText(working)).toBeHidden({ timeout: 30_000 });
-  const title = await page
-    .getByRole('listitem')
-    .filter({ has: accept })
-    .first()
-    .getByRole('paragraph')
-    .first()
-    .innerText();
+  const { buttons: accept, title } = await firstOf(page, 'Accept');
   const before = await accept.count();
   const own = page.getByRole('button', { name: `Accept : ${title}`, exact: true });
   await accept.first().press('Enter');
@@ -34,16 +34,7 @@ test('an accepted proposal is gone at once, and comes back when it is taken back
 test('a declined proposal is gone at once, and can be shown again', async ({ page }) => {
   const desk = deskOn(page);
   await desk.open('/proposals');
-  const decline = page.getByRole('button', { name: /^Decline : / });
-  await expect(decline.first()).toBeVisible({ timeout: 30_000 });
-  await expect(page.getByText(working)).toBeHidden({ timeout: 30_000 });
-  const title = await page
-    .getByRole('listitem')
-    .filter({ has: decline })
-    .first()
-    .getByRole('paragraph')
-    .first()
-    .innerText();
+  const { buttons: decline, title } = await firstOf(page, 'Decline');
   const own = page.getByRole('button', { name: `Decline : ${title}`, exact: true });
   await decline.first().click();
   await expect(own).toHaveCount(0);

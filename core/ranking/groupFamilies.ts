@@ -53,7 +53,7 @@ export function openGrouper({
 
   /**
    * Without a branch: where a family ends and which variant is best cannot be foretold, and a processor that guesses
-   * wrong at every other record was measured to take twice as long. A variant's worth is twice its score, and one more
+   * wrong at every other record was measured to take half as long again. A variant's worth is twice its score, and one more
    * where it is in stock.
    */
   function groupGiven(length: number): number {

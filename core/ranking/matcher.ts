@@ -38,7 +38,7 @@ export function pointsByWord(words: readonly QueryWord[]): number[] {
 
 /**
  * Owns `score` and `found`, one item a record of the catalog: what every way of matching writes its scores and the
- * records found to.
+ * records found to. `longest`: records of a stretch in matching several words (matchWords.ts), where not the usual.
  */
 export function openMatcher(snapshot: Snapshot, longest?: number): Matcher {
   const { records } = snapshot;

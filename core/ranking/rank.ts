@@ -17,9 +17,8 @@ import type { Language } from '../text/languages.ts';
 import { tokenize } from '../text/tokenize.ts';
 import { perfect } from './formula.ts';
 import type { Candidates } from './groupFamilies.ts';
-import { compareBySignals, orderCandidates, sieveBySignals } from './order.ts';
-import { type Compare, selectFirst } from './select.ts';
-import { bindSignals, type Signal } from './signals.ts';
+import { orderAll } from './orderAll.ts';
+import type { Signal } from './signals.ts';
 
 export interface SearchRequest {
   readonly query: string;
@@ -313,80 +312,6 @@ export function rank(
     choices,
     ignoredFilters: [...choices.ignored, ...ignored],
   };
-}
-
-interface ToOrder {
-  readonly candidates: Candidates;
-  readonly scores: Int32Array;
-  readonly sorted: Ranking['sorted'];
-  /** The collection whose own order holds. */
-  readonly own: Scope | null;
-  /** Candidates that have their place already. */
-  readonly apart: ReadonlySet<number>;
-  readonly soldOutLast: boolean;
-}
-
-/** The candidates that have no place yet, in order: in stock before sold out where that is wanted, each by relevance or as chosen. */
-function orderAll(
-  engine: Engine,
-  prepared: PreparedSetup,
-  { candidates, scores, sorted, own, apart, soldOutLast }: ToOrder,
-  wanted: number,
-): { readonly order: number[]; readonly leaders: Map<number, number> } {
-  const { families, representatives } = candidates;
-  const first = own?.sort ? bindSignals(engine, [own.sort], prepared.today) : [];
-  const { familyRank } = engine.snapshot;
-  const signals = [...first, ...prepared.signals];
-  const bySignals = compareBySignals(signals, candidates);
-  // Where the signals are equal, or the catalog has none, the scores decide after all; the id makes the order total.
-  const tie: Compare = (a, b) =>
-    bySignals(a, b) || scores[b]! - scores[a]! || familyRank(families[a]!) - familyRank(families[b]!);
-  const chosen = sorted ? compareBySignals(sorted.signals, candidates) : null;
-  const byHand = own?.byHand;
-  const placeByHand = (at: number): number => byHand!.get(families[at]!) ?? 0;
-  const compare: Compare = chosen
-    ? (a, b) => chosen(a, b) || scores[b]! - scores[a]! || tie(a, b)
-    : byHand
-      ? (a, b) => placeByHand(a) - placeByHand(b) || tie(a, b)
-      : tie;
-  const order: number[] = [];
-  const leaders = new Map<number, number>();
-  const take = (list: Uint32Array | null): void => {
-    if (order.length >= wanted) return;
-    const own = list ? Int32Array.from(list, (at) => scores[at]!) : scores;
-    const at = list ? (index: number): number => list[index]! : (index: number): number => index;
-    const left = wanted - order.length;
-    if (chosen) {
-      const all = list ?? Uint32Array.from(scores, (_, index) => index);
-      order.push(...selectFirst(all, Math.min(left, all.length), compare, sieveBySignals(sorted!.signals, candidates)));
-      return;
-    }
-    const part = orderCandidates(
-      own,
-      prepared.width,
-      left,
-      list ? (a, b) => compare(list[a]!, list[b]!) : compare,
-      byHand ? undefined : sieveBySignals(signals, candidates, list),
-    );
-    for (let index = 0; index < part.order.length; index++) {
-      const candidate = at(part.order[index]!);
-      order.push(candidate);
-      leaders.set(candidate, part.leaders[index]!);
-    }
-  };
-  const those = (fits: (candidate: number) => boolean): Uint32Array => {
-    const list = new Uint32Array(scores.length);
-    let count = 0;
-    for (let at = 0; at < scores.length; at++) if (fits(at)) list[count++] = at;
-    return list.subarray(0, count);
-  };
-  const isFree = (at: number): boolean => !apart.has(at);
-  if (soldOutLast) {
-    const { inStock } = engine;
-    take(those((at) => isFree(at) && inStock[representatives[at]!] === 1));
-    take(those((at) => isFree(at) && inStock[representatives[at]!] === 0));
-  } else take(apart.size === 0 ? null : those(isFree));
-  return { order, leaders };
 }
 
 /** Ids of the first `depth` products in order: for comparing two rankings without making cards. */

@@ -137,6 +137,7 @@ function List({ proposals, declined, decide, isBusy }: ListProps) {
             tone="strong"
             onClick={() => {
               const ids = open.map(({ id }) => id);
+              document.getElementById('screen')?.focus();
               void decide(ids, () => accept(ids, `${counted(open.length, 'proposal')} accepted`));
             }}
           >
