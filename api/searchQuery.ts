@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { longestQuery } from '../core/query/understand.ts';
+import { longestQuery } from '../core/query/readUnits.ts';
 import type { SearchRequest } from '../core/ranking/rank.ts';
 import { languages } from '../core/text/languages.ts';
 import { chosenFilters } from './filterParameters.ts';

@@ -3,7 +3,7 @@ import type { ChosenFilters } from '../facets/chosenFilters.ts';
 import { testFilters } from '../facets/filters.ts';
 import type { Engine, PreparedSetup } from '../prepareSetup.ts';
 import { findMatches } from '../query/findMatches.ts';
-import { findExactSku } from '../query/understand.ts';
+import { findExactSku } from '../query/readUnits.ts';
 import { isHidden } from '../rules/hiddenRecords.ts';
 import { tokenize } from '../text/tokenize.ts';
 

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { searchKey } from '../query/understand.ts';
+import { searchKey } from '../query/readUnits.ts';
 
 const product = z.string().min(1).max(200);
 

@@ -2,7 +2,7 @@ import { levelsOf } from '../catalog/levels.ts';
 import type { NumberColumn } from '../index/numberColumns.ts';
 import { perSnapshot } from '../index/perSnapshot.ts';
 import type { Snapshot } from '../index/snapshot.ts';
-import { searchKey } from '../query/understand.ts';
+import { searchKey } from '../query/readUnits.ts';
 import type { FilterSetting, ValueGroups } from '../setup/filterSchema.ts';
 import { choosesRange } from '../setup/filterTerms.ts';
 import type { Setup } from '../setup/schema.ts';

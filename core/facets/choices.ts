@@ -21,13 +21,16 @@ export interface FilteredSearch {
 export interface Choices {
   /** The filters there are beside these results, in order. */
   readonly active: readonly BoundFilter[];
-  /** What is chosen in each of them, what is chosen beforehand included. */
+  /** What is chosen in them, what is chosen beforehand included, by key; a filter without a choice is not there. */
   readonly chosen: ChosenFilters;
   /** What of it is chosen beforehand, whether or not the shopper has said otherwise. */
   readonly beforehand: ChosenFilters;
   readonly ignored: readonly string[];
   readonly notShown: readonly { readonly key: string; readonly why: NotShown }[];
 }
+
+/** Without what every object has, since a filter may be called as that is. */
+const noChoice = (): Record<string, readonly string[]> => Object.create(null);
 
 /** Whether at least half of the families found have a value; of a path, that level or one below it. */
 function isMostly(snapshot: Snapshot, records: Uint32Array, attribute: string, value: string): boolean {
@@ -75,29 +78,36 @@ export function resolveChoices(
     const texts = Object.hasOwn(given, filter.key) ? given[filter.key]! : beforehandIn(filter);
     return choosesOne(filter.kind) ? texts.slice(0, 1) : texts;
   };
-  const byKey = new Map(filters.map((filter) => [filter.key, filter]));
   const known = new Map<string, NotShown | null>();
   const reasonOf = (filter: BoundFilter): NotShown | null => {
     const before = known.get(filter.key);
     if (before !== undefined) return before;
     // Until it is known: one that waits for itself waits for ever.
     known.set(filter.key, 'waiting');
-    const parent = filter.after === undefined ? null : byKey.get(filter.after);
+    const parent = filter.after === undefined ? null : filters.find(({ key }) => key === filter.after);
     const isOpen = parent === null || (parent && reasonOf(parent) === null && wanted(parent).length > 0);
     const reason = !belongs(filter) ? 'elsewhere' : isOpen ? null : 'waiting';
     known.set(filter.key, reason);
     return reason;
   };
-  const active = filters.filter((filter) => reasonOf(filter) === null);
-  const there = new Set(active.map(({ key }) => key));
-  return {
-    active,
-    chosen: Object.fromEntries(active.map((filter) => [filter.key, wanted(filter)])),
-    beforehand: Object.fromEntries(active.map((filter) => [filter.key, beforehandIn(filter)])),
-    ignored: Object.keys(given).filter((key) => given[key]!.length > 0 && !there.has(key)),
-    notShown: filters.flatMap((filter) => {
-      const why = reasonOf(filter);
-      return why ? [{ key: filter.key, why }] : [];
-    }),
-  };
+  const active: BoundFilter[] = [];
+  const notShown: { key: string; why: NotShown }[] = [];
+  const chosen = noChoice();
+  const beforehand = noChoice();
+  for (const filter of filters) {
+    const { key } = filter;
+    const why = reasonOf(filter);
+    if (why) {
+      notShown.push({ key, why });
+      continue;
+    }
+    active.push(filter);
+    const usual = beforehandIn(filter);
+    if (usual.length > 0) beforehand[key] = usual;
+    const own = wanted(filter);
+    if (own.length > 0) chosen[key] = own;
+  }
+  const isThere = (key: string): boolean => active.some((filter) => filter.key === key);
+  const ignored = Object.keys(given).filter((key) => given[key]!.length > 0 && !isThere(key));
+  return { active, chosen, beforehand, ignored, notShown };
 }

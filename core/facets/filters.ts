@@ -89,7 +89,7 @@ export interface Telling {
 
 /** A filter as shoppers are told of it, without what can be chosen. */
 function told(filter: BoundFilter, language: Language | undefined): Omit<FilterAnswer, 'values' | 'more'> {
-  const { key, kind, counts, help, match, anyEntry, selectAll, closed, showFirst, search } = filter;
+  const { key, kind, counts, help, anyEntry, selectAll, closed, showFirst, search } = filter;
   const names = language === undefined ? undefined : filter.names?.[language];
   const said = names?.help ?? help;
   return {
@@ -98,7 +98,7 @@ function told(filter: BoundFilter, language: Language | undefined): Omit<FilterA
     kind,
     counts,
     ...(said && { help: said }),
-    ...(isAllOf({ ...filter, kind, match }) && { allOf: true }),
+    ...(isAllOf(filter) && { allOf: true }),
     ...(anyEntry && { anyEntry }),
     ...(selectAll && { selectAll }),
     ...(closed && { closed }),
@@ -220,7 +220,7 @@ function countFilter(filter: BoundFilter, bit: number, chosen: readonly string[]
   // Most filters list all that stands: it is then taken as it is, without a look at each value.
   const isPlain = hidden.size === 0 && like === '' && least <= 1;
   const numberOf = new Map<number, number>();
-  const listed = isPlain ? standing.slice() : standing.filter((value) => counts[value]! >= least && isListed(value));
+  const listed = isPlain ? standing : standing.filter((value) => counts[value]! >= least && isListed(value));
   const firstPlaces = new Map(filter.first?.map((text, at) => [column.find(text), at]));
   const places = filter.places();
   const hasFirst = firstPlaces.size > 0;
@@ -228,8 +228,12 @@ function countFilter(filter: BoundFilter, bit: number, chosen: readonly string[]
   // Of values with as many products those that stand first are listed, where not all can be.
   const byPlace = (a: number, b: number): number => (places ? places[a]! - places[b]! : a - b);
   const byCount = (a: number, b: number): number => firstOf(a) - firstOf(b) || counts[b]! - counts[a]! || byPlace(a, b);
-  const mayBeShown = hasFirst ? listed : withMost(listed, counts, mostValuesShown, !places);
-  const shown = [...selectFirst(mayBeShown, mostValuesShown, byCount)];
+  const first = (): Uint32Array => {
+    const mayBeShown = hasFirst ? listed : withMost(listed, counts, mostValuesShown, !places);
+    return selectFirst(mayBeShown, mostValuesShown, byCount);
+  };
+  // Where all of them are, the order they are shown in is the only one that matters.
+  const shown = Array.from(listed.length <= mostValuesShown ? listed : first());
   for (const value of shown) numberOf.set(value, counts[value]!);
   const more = Math.max(0, listed.length - mostValuesShown);
   for (const text of taken) {

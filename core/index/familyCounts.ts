@@ -58,6 +58,8 @@ export type CountFamilies = (
 
 /** Values an attribute may have for its families to be counted by the sets of values they have. */
 const fewValues = 8;
+/** Records from which that is worth adding up every set there can be. */
+const manyForSets = 1024;
 /** Fewer records than one in so many values: those values are looked at, not all. */
 const sparse = 4;
 
@@ -286,7 +288,7 @@ export function openFamilyCounts(arrays: CountingArrays): CountFamilies {
     else if (selection.isWhole && !isList) {
       makeDistinct(from, size);
       countDistinct(from, length, 1);
-    } else if (!isList && size <= fewValues) countFew(from, length);
+    } else if (!isList && size <= fewValues && length >= manyForSets) countFew(from, length);
     else count(column, length, 1);
     return { counts: counted, standing: allStanding(size) };
   };

@@ -5,19 +5,9 @@ import type { MatchKind } from '../ranking/formula.ts';
 import { kindNumber } from '../ranking/gains.ts';
 import type { Matches } from '../ranking/matcher.ts';
 import { compoundParts, hasCompounds } from './compounds.ts';
+import { knowsIn, mostWords, queryWords, readUnits, type SoughtWord } from './readUnits.ts';
 import type { Recognised } from './recognise.ts';
-import {
-  corrected,
-  type ExpandOptions,
-  expandWord,
-  joinedTexts,
-  knowsIn,
-  mostWords,
-  type QueryWord,
-  queryWords,
-  readUnits,
-  type SoughtWord,
-} from './understand.ts';
+import { corrected, type ExpandOptions, expandWord, joinedTexts, type QueryWord } from './understand.ts';
 import { meaningsIn } from './vocabulary.ts';
 
 export interface Found {

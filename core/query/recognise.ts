@@ -8,7 +8,8 @@ import type { ValueGroups } from '../setup/filterSchema.ts';
 import type { Condition, Setup } from '../setup/schema.ts';
 import { isQuantityToken } from '../text/quantity.ts';
 import { stem } from '../text/wordForms.ts';
-import { type Expansion, knowsIn, readUnits, type SoughtWord } from './understand.ts';
+import { knowsIn, readUnits, type SoughtWord } from './readUnits.ts';
+import type { Expansion } from './understand.ts';
 import type { Vocabulary } from './vocabulary.ts';
 
 /** Words a recognised value may have, at most. */

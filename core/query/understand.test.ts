@@ -7,7 +7,7 @@ import { search } from '../search.ts';
 import { initialSetup } from '../setup/initialSetup.ts';
 import type { Setup, ShelfPlan } from '../setup/schema.ts';
 import { recordsOf, snapshotOf } from '../testing/randomCatalog.ts';
-import { mostWords, queryWords, searchKey } from './understand.ts';
+import { mostWords, queryWords, searchKey } from './readUnits.ts';
 
 const rows: Record<string, string>[] = [
   { id: 'm1', family: 'm', title: 'Brush marker', colour: 'Red', sku: 'WU-2041A', stock: '4' },

@@ -1,19 +1,15 @@
 import type { Snapshot } from '../index/snapshot.ts';
 import { type MatchKind, rarity } from '../ranking/formula.ts';
-import { isQuantityToken, readableToken } from '../text/quantity.ts';
+import { isQuantityToken } from '../text/quantity.ts';
 import { slipLikelihood } from '../text/slips.ts';
-import { normalizeCode, readWords, tokenize } from '../text/tokenize.ts';
 import { areForms, stem } from '../text/wordForms.ts';
 import { compoundsOf } from './compounds.ts';
 import { phrasePostings, recordsIn } from './phrasePostings.ts';
+import type { SoughtWord } from './readUnits.ts';
 import { allowedEdits, type Near, type Spelling } from './spelling.ts';
-import type { Meaning, Vocabulary } from './vocabulary.ts';
+import type { Meaning } from './vocabulary.ts';
 import { joinings, mostSplits, splits } from './wordDivision.ts';
 
-/** Longest search taken, in characters. */
-export const longestQuery = 512;
-/** Words of a search that are looked for; later ones are named in the answer as left out. */
-export const mostWords = 12;
 /** Terms one word may stand for as the beginning of longer ones; the commonest are taken. */
 export const mostPrefixTerms = 200;
 /** Records that may hold them, added up, whatever the catalog’s size; in a larger one half as many as it has. */
@@ -75,70 +71,6 @@ export interface WordInSearch {
   readonly named: readonly Expansion[];
   /** What this word and its neighbours are as one word. */
   readonly joined: readonly string[];
-}
-
-/** One thing looked for: a word, or an amount with its unit under the token that stands for it. */
-export interface SoughtWord {
-  /** As the shopper typed it, folded; a quantity in its canonical unit. */
-  readonly text: string;
-  /** What is looked up: the text itself, or the quantity's token. */
-  readonly token: string;
-  /** What the shopper typed, where the merchandiser says that it means this word. */
-  readonly typed?: string;
-}
-
-/** Whether a catalog has a word, or an amount, just so. */
-export const knowsIn =
-  ({ terms }: Snapshot) =>
-  (token: string): boolean =>
-    terms.find(token) >= 0;
-
-/**
- * A text as the things it names, in order: words, and amounts with their units, each as one, so that `60 gsm` never
- * matches the 60 of `60 ml`. An amount whose unit has another meaning (`12 in`) is one only if `knows` says that the
- * catalog has it.
- */
-export function readUnits(text: string, knows: (token: string) => boolean): SoughtWord[] {
-  const { tokens, quantities } = readWords(text);
-  const all: SoughtWord[] = [];
-  let at = 0;
-  for (const quantity of quantities) {
-    if (quantity.isDoubtful && !knows(quantity.token)) continue;
-    while (at < quantity.at) all.push({ text: tokens[at]!, token: tokens[at++]! });
-    all.push({ text: readableToken(quantity.token), token: quantity.token });
-    at = Math.max(at, quantity.to);
-  }
-  for (; at < tokens.length; at++) all.push({ text: tokens[at]!, token: tokens[at]! });
-  return all;
-}
-
-/** The words of a search, each once, in order; and those beyond the limit. */
-export function queryWords(
-  query: string,
-  knows: (token: string) => boolean,
-  { stopWords, fixed }: Pick<Vocabulary, 'stopWords' | 'fixed'> = { stopWords: new Set(), fixed: new Map() },
-): { words: SoughtWord[]; beyond: SoughtWord[] } {
-  const all: SoughtWord[] = [];
-  for (const given of readUnits(query, knows)) {
-    const meant = fixed.get(given.token);
-    const word = meant === undefined ? given : { text: meant, token: meant, typed: given.text };
-    if (!all.some(({ token }) => token === word.token)) all.push(word);
-  }
-  // A search of nothing but stop words means them.
-  const telling = all.filter(({ token }) => !stopWords.has(token));
-  const sought = telling.length > 0 ? telling : all;
-  return { words: sought.slice(0, mostWords), beyond: sought.slice(mostWords) };
-}
-
-/** What makes two searches the same for a plan: the folded words in order. */
-export function searchKey(query: string): string {
-  return tokenize(query).join(' ');
-}
-
-/** The record whose SKU is the whole search, however it is split (`WU-2041B`, `wu 2041 b`), or -1. */
-export function findExactSku(snapshot: Snapshot, query: string): number {
-  const code = normalizeCode(query);
-  return code.length >= 3 ? snapshot.findSku(code) : -1;
 }
 
 /** What each word of a search and its neighbours may be as one, by the word's place. */
@@ -216,11 +148,15 @@ function prefixes(word: string, snapshot: Snapshot, known: ReadonlySet<number>, 
 /** The ways in which the word stands as several in the catalog, those of the commonest words first. */
 function divided(word: string, snapshot: Snapshot, options: ExpandOptions): Expansion[] {
   const { terms, postings } = snapshot;
-  const ways = splits(word).flatMap((parts): { first: number; parts: string[]; records: number }[] => {
-    const numbers = parts.map((part) => terms.find(part));
-    if (numbers.includes(-1)) return [];
-    return [{ first: numbers[0]!, parts, records: Math.min(...numbers.map((term) => postings.termRecords[term]!)) }];
-  });
+  const ways: { first: number; parts: string[]; records: number }[] = [];
+  for (const parts of splits(word)) {
+    const numbers: number[] = [];
+    // Most ways have a part that is no word: the others of it are not looked up.
+    while (numbers.length < parts.length && numbers.at(-1) !== -1) numbers.push(terms.find(parts[numbers.length]!));
+    if (numbers.at(-1) === -1) continue;
+    const records = Math.min(...numbers.map((term) => postings.termRecords[term]!));
+    ways.push({ first: numbers[0]!, parts, records });
+  }
   return ways
     .sort((a, b) => b.records - a.records || a.first - b.first)
     .slice(0, mostSplits)

@@ -1,7 +1,8 @@
 import { positionsLookedAt } from '../index/postings.ts';
 import type { Snapshot } from '../index/snapshot.ts';
 import { wordsAt } from '../index/spot.ts';
-import { mostWords, type QueryWord } from '../query/understand.ts';
+import { mostWords } from '../query/readUnits.ts';
+import type { QueryWord } from '../query/understand.ts';
 import { alsoLine, bestLine, closenessLine, gapBetween, pairPoints, saidShare, wholePoints } from './formula.ts';
 import { kindNumber, notFound, wholeOnly } from './gains.ts';
 

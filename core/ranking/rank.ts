@@ -6,15 +6,15 @@ import type { Snapshot } from '../index/snapshot.ts';
 import type { Engine, PreparedSetup } from '../prepareSetup.ts';
 import { findMatches } from '../query/findMatches.ts';
 import { findPriceLimits, type PriceLimits } from '../query/priceLimits.ts';
+import { findExactSku, knowsIn, readUnits, searchKey, wordsOf } from '../query/readUnits.ts';
 import type { Recognised } from '../query/recognise.ts';
-import { findExactSku, knowsIn, type QueryWord, readUnits, searchKey } from '../query/understand.ts';
+import type { QueryWord } from '../query/understand.ts';
 import { arrange, type Placed } from '../rules/arrange.ts';
 import { hasBoost, withBoost } from '../rules/boosts.ts';
 import { hiddenMark, isHidden } from '../rules/hiddenRecords.ts';
 import { type AppliedPin, type AppliedPull, pinsOf, pulledScore, pullsOf, totalPull } from '../rules/plansForSearch.ts';
 import type { SortingOrder } from '../setup/schema.ts';
 import type { Language } from '../text/languages.ts';
-import { tokenize } from '../text/tokenize.ts';
 import { perfect } from './formula.ts';
 import type { Candidates } from './groupFamilies.ts';
 import { orderAll } from './orderAll.ts';
@@ -221,7 +221,7 @@ export function rank(
   const sku = skuRecord >= 0 && !isHidden(searched, skuRecord) ? skuRecord : -1;
   const found = isBrowsing
     ? { words: [], dropped: [], together: [], matches: matcher.all(searched) }
-    : tokenize(query).length === 0
+    : wordsOf(query).tokens.length === 0
       ? { words: [], dropped: [], together: [], matches: matcher.none() }
       : findMatches(engine, prepared, query, {
           typing: request.typing ?? false,

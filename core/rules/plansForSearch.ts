@@ -1,4 +1,4 @@
-import { searchKey } from '../query/understand.ts';
+import { searchKey } from '../query/readUnits.ts';
 import type { Setup, ShelfPlan } from '../setup/schema.ts';
 
 export interface PlanInForce extends ShelfPlan {

@@ -1,7 +1,7 @@
 import { Readable } from 'node:stream';
 import { vocabularyEndpoints } from '../../api/vocabularyEndpoints.ts';
 import { checkVocabulary } from '../../core/query/checkVocabulary.ts';
-import { readUnits } from '../../core/query/understand.ts';
+import { readUnits } from '../../core/query/readUnits.ts';
 import { bindVocabulary, meaningsOf } from '../../core/query/vocabulary.ts';
 import type { Setup } from '../../core/setup/schema.ts';
 import { readSynonymRow, type SynonymEntry, vocabularyChanges } from '../../core/setup/vocabularyCsv.ts';

@@ -2,7 +2,7 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { Search } from 'lucide-react';
 import { useEffect, useId, useState } from 'react';
 import type { Result } from '../../core/answer.ts';
-import { longestQuery } from '../../core/query/understand.ts';
+import { longestQuery } from '../../core/query/readUnits.ts';
 import { call } from '../client/call.ts';
 import { counted, price } from '../look/price.ts';
 import type { DeskView } from './useDesk.ts';

@@ -1,6 +1,6 @@
 import { X } from 'lucide-react';
 import { useState } from 'react';
-import { searchKey } from '../../../core/query/understand.ts';
+import { searchKey } from '../../../core/query/readUnits.ts';
 import { useTrial } from '../state/trial.ts';
 
 /** A list of searches: typed in, tried with a click, taken off. */

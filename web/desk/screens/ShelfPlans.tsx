@@ -1,6 +1,6 @@
 import { ChevronRight } from 'lucide-react';
 import { Link, useNavigate } from 'react-router';
-import { searchKey } from '../../../core/query/understand.ts';
+import { searchKey } from '../../../core/query/readUnits.ts';
 import type { ShelfPlan } from '../../../core/setup/schema.ts';
 import { counted } from '../../look/price.ts';
 import { Button } from '../parts/Button.tsx';

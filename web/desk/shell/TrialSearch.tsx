@@ -1,7 +1,7 @@
 import { History, X } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { useEffect, useRef, useState } from 'react';
-import { longestQuery } from '../../../core/query/understand.ts';
+import { longestQuery } from '../../../core/query/readUnits.ts';
 import { count, counted } from '../../look/price.ts';
 import { useDemand } from '../state/demand.ts';
 import { useShopWindow } from '../state/shopWindow.ts';

@@ -1,5 +1,5 @@
 import { toast } from 'sonner';
-import { searchKey } from '../../../core/query/understand.ts';
+import { searchKey } from '../../../core/query/readUnits.ts';
 import { hidingKey } from '../../../core/setup/hidingKey.ts';
 import type { ShelfPlan } from '../../../core/setup/schema.ts';
 import type { ProductAct } from '../../bridge/messages.ts';
