@@ -31,7 +31,7 @@ export const listedRowSchema = z.object({
 });
 export type ListedProduct = z.infer<typeof listedRowSchema>;
 
-/** Which products are meant: some by id, or all that a list shows. */
+/** Which products are meant: some by id, or all that a list shows, but for some. */
 export const whichSchema = z.union([
   z.strictObject({ ids: z.array(id).min(1).max(20_000) }),
   z.strictObject({
@@ -40,6 +40,7 @@ export const whichSchema = z.union([
       filters: z.record(key, z.array(z.string().max(300)).max(100)).default({}),
       missing: z.array(key).max(20).default([]),
       state: z.enum(['all', 'decided', 'hidden', 'soldOut']).default('all'),
+      except: z.array(id).max(20_000).default([]),
     }),
   }),
 ]);

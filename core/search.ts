@@ -166,6 +166,6 @@ export function search(
     ...contentFound(content, request, within !== undefined),
     emptyShelf: ranking.foundAny ? null : emptyShelf(engine, prepared, request.query, readRecord),
     // Last, since trying what else may be meant overwrites what was found.
-    offers: mayOffer ? offersFor(engine, prepared, ranking.query, prepared.at.results.hidden) : [],
+    offers: mayOffer ? offersFor(engine, prepared, ranking.query, prepared.at.results.hidden, ranking.asTyped) : [],
   };
 }

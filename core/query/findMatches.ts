@@ -7,7 +7,7 @@ import type { Matches } from '../ranking/matcher.ts';
 import { compoundParts, hasCompounds } from './compounds.ts';
 import { knowsIn, mostWords, queryWords, readUnits, type SoughtWord } from './readUnits.ts';
 import type { Recognised } from './recognise.ts';
-import { corrected, type ExpandOptions, expandWord, joinedTexts, type QueryWord } from './understand.ts';
+import { type AsTyped, corrected, type ExpandOptions, expandWord, joinedTexts, type QueryWord } from './understand.ts';
 import { meaningsIn } from './vocabulary.ts';
 
 export interface Found {
@@ -112,6 +112,8 @@ export interface FindOptions {
   readonly offering?: boolean;
   /** What was recognised in the query and counts as a strong match; its places are those of the query's units. */
   readonly recognised?: readonly Recognised[];
+  /** What words stood for in other readings of this search; added to. */
+  readonly asTyped?: AsTyped;
 }
 
 /** A search's words before they are looked for, and what each may stand for. */
@@ -145,7 +147,12 @@ export function readSearch(
   engine: Engine,
   prepared: PreparedSetup,
   query: string,
-  { typing, offering = false, recognised = [] }: Pick<FindOptions, 'typing' | 'offering' | 'recognised'>,
+  {
+    typing,
+    offering = false,
+    recognised = [],
+    asTyped = new Map(),
+  }: Omit<FindOptions, 'keepAll' | 'hidden' | 'allWords'>,
 ): ReadSearch {
   const { spelling, vocabulary } = prepared;
   const isKnown = knowsIn(engine.snapshot);
@@ -176,6 +183,7 @@ export function readSearch(
     meaningsOf: (token: string) => meaningsIn([token], vocabulary)[0]!,
     neverOffered: vocabulary.neverOffered,
     spoken: vocabulary.spoken,
+    asTyped,
     ...reading,
   };
   return {

@@ -1,6 +1,6 @@
 import type { Engine, PreparedSetup } from '../prepareSetup.ts';
 import { findMatches, readSearch } from './findMatches.ts';
-import { corrected, type QueryWord } from './understand.ts';
+import { type AsTyped, corrected, type QueryWord } from './understand.ts';
 
 /** Other ways of reading one misspelt word that are tried, at most. */
 const mostWays = 5;
@@ -19,12 +19,18 @@ function meantAs({ snapshot }: Engine, { typed, text, expansions }: QueryWord, k
 /**
  * What a misspelt search may have been meant as: each offer is the whole search with its misspelt words read in one
  * way, finds something, and is not what is shown already. Likeliest first, as many as the setup allows. Overwrites
- * what the engine found last. Cost: one match an offer, and none where no word is misspelt.
+ * what the engine found last. `asTyped` is what reading the search itself found out. Cost: one match an offer, and none where no word is misspelt.
  */
-export function offersFor(engine: Engine, prepared: PreparedSetup, query: string, hidden: Uint8Array | null): string[] {
+export function offersFor(
+  engine: Engine,
+  prepared: PreparedSetup,
+  query: string,
+  hidden: Uint8Array | null,
+  asTyped: AsTyped,
+): string[] {
   const { spelling } = prepared;
   if (!spelling.tolerance || spelling.offers === 0) return [];
-  const { texts, expand } = readSearch(engine, prepared, query, { typing: false, offering: true });
+  const { texts, expand } = readSearch(engine, prepared, query, { typing: false, offering: true, asTyped });
   const words = expand(false);
   const ways = words.map((word, at) => meantAs(engine, word, texts[at]!.typed !== undefined));
   if (ways.every((list) => list.length === 0)) return [];
@@ -36,7 +42,8 @@ export function offersFor(engine: Engine, prepared: PreparedSetup, query: string
   );
   let steps = 0;
   const finds = (text: string): boolean => {
-    const { matches } = findMatches(engine, prepared, text, { typing: false, keepAll: true, hidden });
+    const options = { typing: false, keepAll: true, allWords: true, hidden, asTyped };
+    const { matches } = findMatches(engine, prepared, text, options);
     steps += matches.steps;
     return matches.records.length > 0;
   };

@@ -17,27 +17,29 @@ export function phrasePostings(
   const size = (term: number): number => start[term + 1]! - start[term]!;
   const rarest = terms.reduce((best, term, at) => (size(term) < size(terms[best]!) ? at : best), 0);
   if (size(terms[rarest]!) > most) return new Uint32Array(0);
-  /** Record and attribute as one number, by which a term's postings ascend. */
-  const placeOf = (posting: number): number => record[posting]! * 256 + attributeAt(spot[posting]!);
   const next = Uint32Array.from(terms, (term) => start[term]!);
   const ends = Uint32Array.from(terms, (term) => start[term + 1]!);
-  /** Moves a term's pointer to its first posting not before a place; says whether it stands just there. */
-  const follow = (at: number, place: number): boolean => {
+  /**
+   * Moves a term's pointer to its first posting not before a record's attribute; says whether it stands just there. Few
+   * postings of a term share a record: it is looked for by the record alone, then step by step.
+   */
+  const follow = (at: number, wanted: number, attribute: number): boolean => {
     let low = next[at]!;
     const end = ends[at]!;
     let step = 1;
-    while (low + step < end && placeOf(low + step) < place) {
+    while (low + step < end && record[low + step]! < wanted) {
       low += step;
       step *= 2;
     }
     let high = Math.min(end, low + step);
     while (low < high) {
       const middle = (low + high) >>> 1;
-      if (placeOf(middle) < place) low = middle + 1;
+      if (record[middle]! < wanted) low = middle + 1;
       else high = middle;
     }
+    while (low < end && record[low] === wanted && attributeAt(spot[low]!) < attribute) low++;
     next[at] = low;
-    return low < end && placeOf(low) === place;
+    return low < end && record[low] === wanted && attributeAt(spot[low]!) === attribute;
   };
   const holds = (posting: number, position: number): boolean => {
     for (let at = positionStart[posting]!; at < positionStart[posting + 1]!; at++)
@@ -56,9 +58,10 @@ export function phrasePostings(
   };
   const found: number[] = [];
   for (; next[rarest]! < ends[rarest]!; next[rarest]!++) {
-    const place = placeOf(next[rarest]!);
+    const own = record[next[rarest]!]!;
+    const attribute = attributeAt(spot[next[rarest]!]!);
     let isThere = true;
-    for (let at = 0; isThere && at < next.length; at++) if (at !== rarest) isThere = follow(at, place);
+    for (let at = 0; isThere && at < next.length; at++) if (at !== rarest) isThere = follow(at, own, attribute);
     if (isThere && isPhrase()) found.push(next[0]!);
   }
   return Uint32Array.from(found);

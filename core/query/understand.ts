@@ -1,5 +1,6 @@
 import type { Snapshot } from '../index/snapshot.ts';
 import { type MatchKind, rarity } from '../ranking/formula.ts';
+import { selectFirst } from '../ranking/select.ts';
 import { isQuantityToken } from '../text/quantity.ts';
 import { slipLikelihood } from '../text/slips.ts';
 import { areForms, stem } from '../text/wordForms.ts';
@@ -37,6 +38,9 @@ export interface QueryWord {
   readonly rarity: number;
 }
 
+/** What words stand for as they were typed, by how they stand in their search. */
+export type AsTyped = Map<string, readonly Expansion[]>;
+
 /** What a setup and a search allow every word to stand for. */
 export interface ExpandOptions {
   /** Whether the shopper is still typing: a last word that is known may then go on all the same. */
@@ -51,6 +55,8 @@ export interface ExpandOptions {
   readonly neverOffered: ReadonlySet<string>;
   /** What shoppers search for, by its place: of equally near corrections these come first. */
   readonly spoken: ReadonlyMap<string, number>;
+  /** Of the same setup, catalog and search; added to. A search is read anew with corrections, and for what is offered. */
+  readonly asTyped: AsTyped;
   /** Whether a term, found in this way, stands in any attribute the search reads. */
   reaches(term: number, how: MatchKind): boolean;
   /** Whether the search reads a posting's attribute in this way. */
@@ -132,15 +138,16 @@ function prefixes(word: string, snapshot: Snapshot, known: ReadonlySet<number>, 
   const { termRecords } = postings;
   const most = Math.max(mostPrefixRecords, snapshot.records / 2);
   if (found.length > mostPrefixTerms || found.reduce((sum, term) => sum + termRecords[term]!, 0) > most) {
-    found.sort((a, b) => termRecords[b]! - termRecords[a]! || a - b);
+    const byRecords = (a: number, b: number): number => termRecords[b]! - termRecords[a]! || a - b;
+    const commonest = selectFirst(Uint32Array.from(found), mostPrefixTerms, byRecords);
     let held = 0;
-    const within = found.findIndex((term) => {
+    const within = commonest.findIndex((term) => {
       held += termRecords[term]!;
       return held > most;
     });
     // The commonest stands whatever it holds.
-    found.length = Math.min(mostPrefixTerms, within < 0 ? found.length : Math.max(1, within));
-    found.sort((a, b) => a - b);
+    const taken = commonest.subarray(0, within < 0 ? commonest.length : Math.max(1, within));
+    return Array.from(taken.sort(), (term) => ({ term, how: 'prefix' }));
   }
   return found.map((term) => ({ term, how: 'prefix' }));
 }
@@ -209,19 +216,8 @@ function isLikelier(
   return termRecords[likeliest.term]! > expansions.reduce((sum, { term }) => sum + termRecords[term]!, 0);
 }
 
-/**
- * Everything a word may stand for in this catalog. A word that is known exactly, by its form or divided otherwise
- * stands for that; one that is not is taken as the beginning of a longer word, where it is the last; and failing that,
- * as misspelt. A finished word that is only weakly known is taken as misspelt besides, where that is likelier: "poud" as
- * *pound*, though some text has the rare *poudrin*.
- */
-export function expandWord(
-  sought: SoughtWord,
-  snapshot: Snapshot,
-  options: ExpandOptions,
-  own: WordInSearch,
-): QueryWord {
-  const word = sought.token;
+/** Everything a word may stand for without being taken as misspelt, in the order of `QueryWord.expansions`. */
+function waysAsTyped(word: string, snapshot: Snapshot, options: ExpandOptions, own: WordInSearch): Expansion[] {
   const expansions: Expansion[] = [];
   const taken = new Set<number>();
   const take = (term: number, how: MatchKind): void => {
@@ -253,6 +249,35 @@ export function expandWord(
     if (exact >= 0) known.add(exact);
     expansions.push(...prefixes(word, snapshot, known, options));
   }
+  return expansions;
+}
+
+/** The same, remembered for the other readings of the search; what values were recognised in is read once anyway. */
+function knownWays(word: string, snapshot: Snapshot, options: ExpandOptions, own: WordInSearch): readonly Expansion[] {
+  if (own.named.length > 0) return waysAsTyped(word, snapshot, options, own);
+  const meant = own.meanings.map(({ tokens }) => tokens.join(' '));
+  const key = [word, own.last, options.typing, ...own.joined, '', ...meant].join('\n');
+  const known = options.asTyped.get(key);
+  if (known) return known;
+  const ways = waysAsTyped(word, snapshot, options, own);
+  options.asTyped.set(key, ways);
+  return ways;
+}
+
+/**
+ * Everything a word may stand for in this catalog. A word that is known exactly, by its form or divided otherwise
+ * stands for that; one that is not is taken as the beginning of a longer word, where it is the last; and failing that,
+ * as misspelt. A finished word that is only weakly known is taken as misspelt besides, where that is likelier: "poud" as
+ * *pound*, though some text has the rare *poudrin*.
+ */
+export function expandWord(
+  sought: SoughtWord,
+  snapshot: Snapshot,
+  options: ExpandOptions,
+  own: WordInSearch,
+): QueryWord {
+  const word = sought.token;
+  const expansions = [...knownWays(word, snapshot, options, own)];
   if (options.tolerance && own.mayCorrect && (own.widen || isWeaklyKnown(expansions, options.typing))) {
     const all = corrections(word, snapshot, own.widen, options);
     const near = own.widen || expansions.length === 0 || isLikelier(all, expansions, snapshot) ? all : [];

@@ -79,14 +79,20 @@ export function placeFactor(before: number): number {
   return leastPlace + (1 - leastPlace) / (1 + before / placeHalf);
 }
 
+/**
+ * A line in whole thousandths. Lines are neither negative nor near 2^31, and for those this says what rounding says at a
+ * tenth less of a search for several very common words.
+ */
+export const rounded = (points: number): number => (points + 0.5) | 0;
+
 /** What the best attribute gives. `points` are the word's own, `gain` 0..1. */
 export function bestLine(points: number, gain: number): number {
-  return Math.round(points * gain);
+  return rounded(points * gain);
 }
 
 /** What the second-best attribute adds to the best: neutral (0) where there is none or the best left nothing open. */
 export function alsoLine(points: number, best: number, second: number): number {
-  return Math.round(points * alsoShare * (1 - best) * second);
+  return rounded(points * alsoShare * (1 - best) * second);
 }
 
 /** Points that one pair of neighbouring words can earn in a search of `words` words. */
@@ -100,7 +106,7 @@ export function pairPoints(words: number): number {
  * order count as one further apart.
  */
 export function closenessLine(points: number, firstGain: number, secondGain: number, gap: number): number {
-  return Math.round((points * Math.min(firstGain, secondGain)) / (1 + gap));
+  return rounded((points * Math.min(firstGain, secondGain)) / (1 + gap));
 }
 
 /** Words between two positions of one attribute: 0 for "first second", 1 for "second first". */
@@ -113,7 +119,7 @@ export function gapBetween(first: number, second: number): number {
  * number over the value's. All of it where they are all that the value says.
  */
 export function wholeLine(leastGain: number, found: number, words: number): number {
-  return Math.round(wholePoints(leastGain, saidShare(found, words)));
+  return rounded(wholePoints(leastGain, saidShare(found, words)));
 }
 
 /** How much of a value of so many words is said by `found` of them, 0..1. */

@@ -3,7 +3,16 @@ import type { Snapshot } from '../index/snapshot.ts';
 import { wordsAt } from '../index/spot.ts';
 import { mostWords } from '../query/readUnits.ts';
 import type { QueryWord } from '../query/understand.ts';
-import { alsoLine, bestLine, closenessLine, gapBetween, pairPoints, saidShare, wholePoints } from './formula.ts';
+import {
+  alsoLine,
+  bestLine,
+  closenessLine,
+  gapBetween,
+  pairPoints,
+  rounded,
+  saidShare,
+  wholePoints,
+} from './formula.ts';
 import { kindNumber, notFound, wholeOnly } from './gains.ts';
 
 /** Records looked at as one stretch, a power of two: what is remembered of so many stays in a processor's own memory. */
@@ -138,7 +147,11 @@ export function openWordMatcher({ snapshot, score, found, longest = usualStretch
   /** Where each expansion of each word has come to: a posting, or a place in its phrase's list. */
   type Cursors = readonly Uint32Array[];
   const beginnings = (words: readonly QueryWord[]): Cursors =>
-    words.map(({ expansions }) => Uint32Array.from(expansions, ({ term, phrase }) => (phrase ? 0 : start[term]!)));
+    words.map(({ expansions }) => {
+      const places = new Uint32Array(expansions.length);
+      for (let at = 0; at < places.length; at++) places[at] = expansions[at]!.phrase ? 0 : start[expansions[at]!.term]!;
+      return places;
+    });
 
   /**
    * Adds one word to the records of a stretch that had all words before it, `before` of them in `touched`; answers how
@@ -299,7 +312,7 @@ export function openWordMatcher({ snapshot, score, found, longest = usualStretch
         if (given > most) most = given;
       }
       // What is rounded last is the most of all lines, as rounding keeps their order.
-      scores[those[from + at]!]! += Math.round(most);
+      scores[those[from + at]!]! += rounded(most);
     }
   }
 

@@ -8,7 +8,7 @@ import { findMatches } from '../query/findMatches.ts';
 import { findPriceLimits, type PriceLimits } from '../query/priceLimits.ts';
 import { findExactSku, knowsIn, readUnits, searchKey, wordsOf } from '../query/readUnits.ts';
 import type { Recognised } from '../query/recognise.ts';
-import type { QueryWord } from '../query/understand.ts';
+import type { AsTyped, QueryWord } from '../query/understand.ts';
 import { arrange, type Placed } from '../rules/arrange.ts';
 import { hasBoost, withBoost } from '../rules/boosts.ts';
 import { hiddenMark, isHidden } from '../rules/hiddenRecords.ts';
@@ -84,6 +84,8 @@ export interface Ranking {
   /** Phrases of the vocabulary that the words were found as. */
   readonly together: readonly string[];
   readonly candidates: Candidates;
+  /** What the words stand for as they were typed: for reading the search once more. */
+  readonly asTyped: AsTyped;
   /** By candidate, after pulls. */
   readonly scores: Int32Array;
   readonly placed: readonly Placed[];
@@ -219,6 +221,7 @@ export function rank(
   const isBrowsing = query.trim() === '';
   const skuRecord = prepared.exactSku && !isBrowsing ? findExactSku(snapshot, query) : -1;
   const sku = skuRecord >= 0 && !isHidden(searched, skuRecord) ? skuRecord : -1;
+  const asTyped: AsTyped = new Map();
   const found = isBrowsing
     ? { words: [], dropped: [], together: [], matches: matcher.all(searched) }
     : wordsOf(query).tokens.length === 0
@@ -229,6 +232,7 @@ export function rank(
           allWords: request.allWords ?? false,
           hidden: searched,
           recognised: strong,
+          asTyped,
         });
 
   const plans = prepared.plans.get(searchKey(request.query)) ?? [];
@@ -293,6 +297,7 @@ export function rank(
     words: found.words,
     dropped: found.dropped,
     together: found.together,
+    asTyped,
     candidates,
     scores,
     placed: arrange(pins, [...lead, ...ordered.order], wanted),

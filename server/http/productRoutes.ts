@@ -77,8 +77,10 @@ export function serveProducts(
   };
   const idsOf = async (which: Which): Promise<readonly string[]> => {
     if ('ids' in which) return [...new Set(which.ids)];
-    const { q, filters, missing, state } = which.list;
-    return searcher.productIds({ ...catalogTask(), request: wholeList({ query: q, filters, missing, state }) });
+    const { q, filters, missing, state, except } = which.list;
+    const request = wholeList({ query: q, filters, missing, state });
+    const leftOut = new Set(except);
+    return (await searcher.productIds({ ...catalogTask(), request })).filter((product) => !leftOut.has(product));
   };
 
   serve(

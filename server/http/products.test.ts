@@ -113,7 +113,7 @@ describe('cells', () => {
 describe('many products at once', () => {
   test('chosen by a list, in one step for undo, told as one change and given up as one', async () => {
     const { body } = await act(
-      { list: { q: '', filters: { colour: ['Blue'] }, missing: [], state: 'all' } },
+      { list: { q: '', filters: { colour: ['Blue'] }, missing: [], state: 'all', except: [] } },
       { act: 'addTag', tag: 'ocean' },
     );
     expect(body.products).toBe(3);
@@ -126,6 +126,15 @@ describe('many products at once', () => {
     expect((after.body as DeskState).changes).toEqual([]);
     shelf.setups.undo(shelf.setups.revision(), 'Ada', 1);
     expect(await ids('f.tags=ocean')).toHaveLength(3);
+  });
+  test('all of a list but for some, which stay as they are', async () => {
+    const list = { q: '', filters: { colour: ['Blue'] }, missing: [], state: 'all' as const, except: ['b'] };
+    expect((await act({ list }, { act: 'addTag', tag: 'lagoon' })).body.products).toBe(2);
+    const tagged = await ids('f.tags=lagoon');
+    expect(tagged).toHaveLength(2);
+    expect(tagged).not.toContain('b');
+    const everyOne = { list: { ...list, except: ['b', ...tagged] } };
+    expect((await act(everyOne, { act: 'addTag', tag: 'reef' })).body.products).toBe(0);
   });
   test('what changes nothing is no step', async () => {
     const { body } = await act({ ids: ['b'] }, { act: 'removeTag', tag: 'nothing' });

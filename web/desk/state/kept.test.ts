@@ -1,5 +1,5 @@
 import { afterEach, beforeAll, describe, expect, test } from '@jest/globals';
-import type { isChosen as isChosenIn, ProductTable } from './productTable.ts';
+import { allChosen, type ChosenProducts, isChosen } from './chosenProducts.ts';
 
 /** A browser's storage, as far as the desk keeps things in it. */
 const stored = new Map<string, string>();
@@ -15,11 +15,10 @@ const kept = (name: string): unknown => JSON.parse(stored.get(name)!).state;
 // The stores read what is kept as soon as they are there, so the storage must be there before them.
 let useTrial: typeof import('./trial.ts')['useTrial'];
 let useProductTable: typeof import('./productTable.ts')['useProductTable'];
-let isChosen: typeof isChosenIn;
 let useShopWindow: typeof import('./shopWindow.ts')['useShopWindow'];
 beforeAll(async () => {
   ({ useTrial } = await import('./trial.ts'));
-  ({ useProductTable, isChosen } = await import('./productTable.ts'));
+  ({ useProductTable } = await import('./productTable.ts'));
   ({ useShopWindow } = await import('./shopWindow.ts'));
 });
 
@@ -47,7 +46,7 @@ describe('trial searches', () => {
 });
 
 describe('the catalog’s table', () => {
-  const chosen = (): ProductTable['chosen'] => useProductTable.getState().chosen;
+  const chosen = (): ChosenProducts => useProductTable.getState().chosen;
   afterEach(() => useProductTable.getState().set({ query: '', state: 'all', filters: {}, missing: [] }));
   test('products are chosen one by one, or all that are listed', () => {
     useProductTable.getState().choose('a', true);
@@ -55,19 +54,21 @@ describe('the catalog’s table', () => {
     useProductTable.getState().choose('a', false);
     expect(isChosen(chosen(), 'a')).toBe(false);
     expect(isChosen(chosen(), 'b')).toBe(true);
-    useProductTable.getState().set({ chosen: 'all' });
+    useProductTable.getState().set({ chosen: allChosen });
     expect(isChosen(chosen(), 'anything')).toBe(true);
   });
   test('what is chosen was chosen from the former list', () => {
-    useProductTable.getState().set({ chosen: new Set(['a']) });
+    useProductTable.getState().choose('a', true);
     useProductTable.getState().set({ sort: { key: 'price', direction: 'up' } });
     expect(isChosen(chosen(), 'a')).toBe(true);
     useProductTable.getState().set({ query: 'ink' });
     expect(isChosen(chosen(), 'a')).toBe(false);
   });
-  test('one taken out of all leaves nothing chosen, so that nothing is changed unasked', () => {
-    useProductTable.getState().set({ chosen: 'all' });
+  test('one taken out of all leaves the others, until another list is looked at', () => {
+    useProductTable.getState().set({ chosen: allChosen });
     useProductTable.getState().choose('a', false);
+    expect([isChosen(chosen(), 'a'), isChosen(chosen(), 'b')]).toEqual([false, true]);
+    useProductTable.getState().set({ query: 'ink' });
     expect(isChosen(chosen(), 'b')).toBe(false);
   });
   test('columns are there when the page comes again, what was looked for is not', () => {

@@ -1,5 +1,6 @@
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
+import { type ChosenProducts, noneChosen, withChosen } from './chosenProducts.ts';
 
 export type ListState = 'all' | 'decided' | 'hidden' | 'soldOut';
 
@@ -13,13 +14,10 @@ export interface ProductTable {
   readonly sort: { readonly key: string; readonly direction: 'up' | 'down' } | null;
   /** Columns by attribute, in order; null until the catalog's attributes are known. */
   readonly columns: readonly string[] | null;
-  /** Products chosen by id, or all that the list shows. */
-  readonly chosen: ReadonlySet<string> | 'all';
+  readonly chosen: ChosenProducts;
   set(change: Partial<Omit<ProductTable, 'set' | 'choose'>>): void;
   choose(product: string, isChosen: boolean): void;
 }
-
-const nobody: ReadonlySet<string> = new Set();
 
 export const useProductTable = create<ProductTable>()(
   persist(
@@ -31,21 +29,15 @@ export const useProductTable = create<ProductTable>()(
       kind: 'products',
       sort: null,
       columns: null,
-      chosen: nobody,
+      chosen: noneChosen,
       set: (change) =>
         set((before) => {
           const listed = ['query', 'filters', 'missing', 'state'] as const;
           // What is chosen was chosen from the former list.
           const isOther = listed.some((key) => key in change && change[key] !== before[key]);
-          return isOther ? { chosen: nobody, ...change } : change;
+          return isOther ? { chosen: noneChosen, ...change } : change;
         }),
-      choose: (product, isChosen) =>
-        set(({ chosen }) => {
-          const next = new Set(chosen === 'all' ? [] : chosen);
-          if (isChosen) next.add(product);
-          else next.delete(product);
-          return { chosen: next };
-        }),
+      choose: (product, isChosen) => set(({ chosen }) => ({ chosen: withChosen(chosen, product, isChosen) })),
     }),
     {
       name: 'clever-shelf.catalog-table',
@@ -53,7 +45,3 @@ export const useProductTable = create<ProductTable>()(
     },
   ),
 );
-
-/** Whether a product is among those chosen. */
-export const isChosen = (chosen: ProductTable['chosen'], product: string): boolean =>
-  chosen === 'all' || chosen.has(product);

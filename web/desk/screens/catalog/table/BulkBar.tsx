@@ -13,6 +13,7 @@ import { Button, IconButton } from '../../../parts/Button.tsx';
 import { Choice } from '../../../parts/Controls.tsx';
 import { DialogFrame } from '../../../parts/DialogFrame.tsx';
 import { Picker, PickerItem } from '../../../parts/Picker.tsx';
+import { countChosen, noneChosen } from '../../../state/chosenProducts.ts';
 import { act, step } from '../../../state/edits.ts';
 import { useProductTable } from '../../../state/productTable.ts';
 
@@ -25,19 +26,19 @@ export function BulkBar({
   readonly products: number;
 }) {
   const { chosen, query, filters, missing, state, set } = useProductTable();
-  const amount = chosen === 'all' ? products : chosen.size;
+  const amount = countChosen(chosen, products);
   if (amount === 0) return null;
-  const which: Which =
-    chosen === 'all'
-      ? {
-          list: {
-            q: query,
-            filters: Object.fromEntries(Object.entries(filters).map(([key, list]) => [key, [...list]])),
-            missing: [...missing],
-            state,
-          },
-        }
-      : { ids: [...chosen] };
+  const which: Which = chosen.isAll
+    ? {
+        list: {
+          q: query,
+          filters: Object.fromEntries(Object.entries(filters).map(([key, list]) => [key, [...list]])),
+          missing: [...missing],
+          state,
+          except: [...chosen.ids],
+        },
+      }
+    : { ids: [...chosen.ids] };
   const carryOut = async (what: ProductAct, told: string): Promise<void> => {
     const answer = await act(
       (revision) => call('editProducts', { body: { revision, which, what } }),
@@ -77,7 +78,7 @@ export function BulkBar({
       >
         As in the file
       </Button>
-      <IconButton label="Choose none" className="ml-auto" onClick={() => set({ chosen: new Set() })}>
+      <IconButton label="Choose none" className="ml-auto" onClick={() => set({ chosen: noneChosen })}>
         <X size={16} aria-hidden />
       </IconButton>
     </section>

@@ -1,5 +1,6 @@
 import { ArrowDown, ArrowUp } from 'lucide-react';
 import type { AttributeRow } from '../../../../../api/endpoints.ts';
+import { allChosen, noneChosen } from '../../../state/chosenProducts.ts';
 import { useProductTable } from '../../../state/productTable.ts';
 import { type Leaf, titleWidth } from './grid.ts';
 
@@ -32,8 +33,11 @@ export function GridHead({
           type="checkbox"
           aria-label="Choose every product the list shows"
           tabIndex={-1}
-          checked={chosen === 'all'}
-          onChange={(event) => set({ chosen: event.target.checked ? 'all' : new Set() })}
+          ref={(box) => {
+            if (box) box.indeterminate = chosen.ids.size > 0;
+          }}
+          checked={chosen.isAll && chosen.ids.size === 0}
+          onChange={(event) => set({ chosen: event.target.checked ? allChosen : noneChosen })}
         />
         <SortButton id="title" label="Title" />
       </div>

@@ -2,7 +2,8 @@ import { type CSSProperties, useEffect, useRef } from 'react';
 import { Link } from 'react-router';
 import type { ListedProduct } from '../../../../../api/productEndpoints.ts';
 import { Picture } from '../../../parts/ProductLine.tsx';
-import { isChosen, useProductTable } from '../../../state/productTable.ts';
+import { isChosen } from '../../../state/chosenProducts.ts';
+import { useProductTable } from '../../../state/productTable.ts';
 import { type Leaf, titleWidth } from './grid.ts';
 
 interface Editing {

@@ -9,6 +9,7 @@ import { useVirtualizer } from '@tanstack/react-virtual';
 import { type ClipboardEvent, type KeyboardEvent, useMemo, useRef, useState } from 'react';
 import type { AttributeRow } from '../../../../../api/endpoints.ts';
 import type { ListedProduct } from '../../../../../api/productEndpoints.ts';
+import { isChosen } from '../../../state/chosenProducts.ts';
 import { useRowsInSight } from '../../../state/productRows.ts';
 import { useProductTable } from '../../../state/productTable.ts';
 import { GridHead } from './GridHead.tsx';
@@ -139,7 +140,7 @@ export function ProductGrid({
     } else if (event.key === ' ') {
       event.preventDefault();
       const product = rowAt(row)?.product;
-      if (product) listing.choose(product, listing.chosen === 'all' ? false : !listing.chosen.has(product));
+      if (product) listing.choose(product, !isChosen(listing.chosen, product));
     } else if (event.key === 'Delete' || event.key === 'Backspace') {
       event.preventDefault();
       void finish('', at);

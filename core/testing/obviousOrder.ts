@@ -1,0 +1,80 @@
+import type { Setup, TieBreaker } from '../setup/schema.ts';
+import type { amountReader } from './obviousAmounts.ts';
+import { inStock, type ReadRecord } from './obviousCatalog.ts';
+
+/** A family in the results, by the variant that is shown of it. */
+interface Candidate {
+  readonly familyId: string;
+  readonly recordId: string;
+  readonly score: number;
+  readonly read: ReadRecord;
+}
+interface Ordering {
+  readonly sort: string;
+  readonly pins: readonly { readonly product: string; readonly place: number }[];
+  /** The family whose part number the search is. */
+  readonly sku: string | undefined;
+  readonly soldOutLast: boolean;
+}
+
+/** Puts candidates in order by comparing all with all, close calls and pins included. */
+export function obviousOrder(
+  { relevance }: Setup,
+  candidates: readonly Candidate[],
+  { amountOf }: ReturnType<typeof amountReader>,
+  { sort, pins, sku, soldOutLast }: Ordering,
+): Candidate[] {
+  const amounts = new Map<TieBreaker, Map<string, number | null>>();
+  const amountFor = (signal: TieBreaker, { familyId, read }: Candidate): number | null => {
+    const known = amounts.get(signal) ?? new Map<string, number | null>();
+    amounts.set(signal, known);
+    if (!known.has(familyId)) known.set(familyId, amountOf(familyId, read, signal));
+    return known.get(familyId)!;
+  };
+  const bySignals = (signals: readonly TieBreaker[], a: Candidate, b: Candidate): number => {
+    for (const signal of signals) {
+      const x = amountFor(signal, a);
+      const y = amountFor(signal, b);
+      if (x === y) continue;
+      if (x === null) return 1;
+      if (y === null) return -1;
+      return signal.direction === 'high' ? y - x : x - y;
+    }
+    return 0;
+  };
+  const tie = (a: Candidate, b: Candidate): number =>
+    bySignals(relevance.tieBreakers.signals, a, b) || b.score - a.score || (a.familyId < b.familyId ? -1 : 1);
+  const chosenOrder = relevance.sorting.orders.find((order) => order.key === sort && order.signals.length > 0);
+  const pinned = (chosenOrder ? [] : pins).flatMap(({ product, place }) => {
+    const candidate = candidates.find(({ familyId }) => familyId === product);
+    return candidate ? [{ candidate, place }] : [];
+  });
+  const unplaced = candidates.filter((candidate) => !pinned.some((pin) => pin.candidate === candidate));
+  const first = chosenOrder ? undefined : unplaced.find(({ familyId }) => familyId === sku);
+  const ordered: Candidate[] = first ? [first] : [];
+  const width = Math.round(relevance.closeCall.width * 1000);
+  const take = (some: readonly Candidate[]): void => {
+    let left = some.filter((candidate) => candidate !== first);
+    if (chosenOrder) {
+      const compare = (a: Candidate, b: Candidate) =>
+        bySignals(chosenOrder.signals, a, b) || b.score - a.score || tie(a, b);
+      ordered.push(...left.sort(compare));
+      return;
+    }
+    while (left.length > 0) {
+      const leader = Math.max(...left.map(({ score }) => score));
+      const group = left.filter(({ score }) => score >= leader - width);
+      ordered.push(...group.sort(tie));
+      left = left.filter((candidate) => !group.includes(candidate));
+    }
+  };
+  if (soldOutLast) {
+    take(unplaced.filter(({ read }) => inStock(read)));
+    take(unplaced.filter(({ read }) => !inStock(read)));
+  } else take(unplaced);
+  for (const [at, { candidate, place }] of pinned.entries()) {
+    const earlier = at === 0 ? 0 : ordered.indexOf(pinned[at - 1]!.candidate) + 1;
+    ordered.splice(Math.max(place - 1, earlier), 0, candidate);
+  }
+  return ordered;
+}
