@@ -1,27 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect } from '@playwright/test';
 import { deskOn, test } from './desk.ts';
-
-const folded = ['/catalog/bring-in', '/catalog/reading'];
-const screens = [
-  '/catalog/products',
-  '/catalog/products/p0002',
-  '/catalog/content',
-  '/catalog/twins',
-  '/catalog/feed',
-  '/catalog/log',
-  ...folded,
-  '/proposals',
-  '/vocabulary',
-  '/attributes',
-  '/relevance',
-  '/filters',
-  '/filters/material',
-  '/plans',
-  '/hiding',
-  '/empty-shelf',
-  '/releases',
-];
+import { folded, screens } from './screens.ts';
 
 for (const theme of ['light', 'dark'] as const)
   test(`axe finds nothing serious on any screen, ${theme}`, async ({ page }) => {

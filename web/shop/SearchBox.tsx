@@ -5,6 +5,7 @@ import type { Result } from '../../core/answer.ts';
 import { longestQuery } from '../../core/query/readUnits.ts';
 import { call } from '../client/call.ts';
 import { counted, price } from '../look/price.ts';
+import { openedBesides } from './shopperLog.ts';
 import type { DeskView } from './useDesk.ts';
 
 const shown = 5;
@@ -66,6 +67,7 @@ export function SearchBox({
   const choose = (product: Result): void => {
     close();
     open(product);
+    openedBesides(product.familyId);
   };
   return (
     <search className="relative min-w-0 flex-1">

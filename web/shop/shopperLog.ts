@@ -24,12 +24,22 @@ export function noteSearch({ query, filters, page }: ShopperSearch, results: num
   last = { key, id };
 }
 
+let besides: string | null = null;
+
+/** A product found otherwise than in the results, as in the search box: what comes of it is not the last search's doing. */
+export function openedBesides(product: string): void {
+  besides = product;
+}
+
 /** Notes what came of the search shown: a click with its place, a product put into the basket. */
 export async function noteOutcome(
   kind: 'click' | 'basket',
   product: string,
   place: number | null = null,
 ): Promise<void> {
+  // Clicked among the results, it is found by them after all.
+  if (kind === 'click') besides = null;
+  else if (product === besides) return;
   const search = await last?.id;
   if (search === null || search === undefined) return;
   await call('noteOutcome', { body: { session: visit(), search, kind, product, place } }).catch(() => null);

@@ -39,7 +39,7 @@ export function Picker({
           sideOffset={6}
           collisionPadding={12}
           aria-label={label}
-          className="z-40 w-[360px] rounded-lg border bg-surface shadow-xl"
+          className="z-40 w-[360px] max-w-[calc(100vw-24px)] rounded-lg border bg-surface shadow-xl"
         >
           <Command shouldFilter={false} label={find}>
             <Command.Input

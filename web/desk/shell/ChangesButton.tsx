@@ -16,7 +16,14 @@ export function ChangesButton() {
           aria-hidden
           className={`inline-block size-[9px] rounded-full ${isClean ? 'border-2 border-soft' : 'bg-changed'} ${isSaving ? 'animate-pulse' : ''}`}
         />
-        <span role="status">{isClean ? 'All published' : `${counted(changes.length, 'change')} not published`}</span>
+        {!isClean && (
+          <span aria-hidden className="font-semibold min-[620px]:hidden">
+            {changes.length}
+          </span>
+        )}
+        <span role="status" className="max-[619px]:sr-only">
+          {isClean ? 'All published' : `${counted(changes.length, 'change')} not published`}
+        </span>
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content
@@ -24,7 +31,7 @@ export function ChangesButton() {
           sideOffset={8}
           collisionPadding={12}
           aria-label="Changes not published"
-          className="z-40 max-h-[70vh] w-[420px] overflow-auto rounded-lg border bg-surface p-4 shadow-xl"
+          className="z-40 max-h-[70vh] w-[420px] max-w-[calc(100vw-24px)] overflow-auto rounded-lg border bg-surface p-4 shadow-xl"
         >
           <h2 className="font-display font-semibold text-[15px]">Not yet published</h2>
           {isClean ? (

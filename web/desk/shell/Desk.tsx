@@ -1,10 +1,11 @@
 import { type CSSProperties, useEffect } from 'react';
 import { Group, Panel, Separator } from 'react-resizable-panels';
-import { Outlet } from 'react-router';
+import { Outlet, useLocation } from 'react-router';
 import { Toaster } from 'sonner';
 import { useDeskStateQuery } from '../state/deskState.ts';
 import { step } from '../state/edits.ts';
 import { useShopWindow } from '../state/shopWindow.ts';
+import { useIsNarrow } from '../state/useIsNarrow.ts';
 import { Navigation } from './Navigation.tsx';
 import { ShopWindow } from './ShopWindow.tsx';
 import { TopBar } from './TopBar.tsx';
@@ -34,11 +35,51 @@ const toastColours = {
   '--normal-text': 'var(--ink)',
 } as CSSProperties;
 
+function Messages() {
+  return (
+    <Toaster
+      position="bottom-left"
+      style={toastColours}
+      toastOptions={{
+        className: 'font-sans',
+        classNames: { description: 'text-soft!' },
+        duration: 6000,
+      }}
+      closeButton
+    />
+  );
+}
+
+function SkipLink() {
+  return (
+    <a href="#screen" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-surface focus:p-3">
+      Skip to the screen
+    </a>
+  );
+}
+
+function Editor() {
+  return (
+    <main
+      id="screen"
+      tabIndex={-1}
+      className="h-full scroll-pb-40 overflow-y-auto px-[22px] pt-5 pb-10 outline-none max-[939px]:px-3.5"
+    >
+      <Outlet />
+    </main>
+  );
+}
+
 /** The desk: top bar, the screens in order of work, and beside each of them the shop window. */
 export function Desk() {
   const { data, error, refetch } = useDeskStateQuery();
   const isFolded = useShopWindow((state) => state.isFolded || state.givesRoom);
+  const isInstead = useShopWindow((state) => state.isInstead);
+  const isNarrow = useIsNarrow();
+  const { pathname } = useLocation();
   useShortcuts();
+  // biome-ignore lint/correctness/useExhaustiveDependencies: who goes to another screen wants to see it
+  useEffect(() => useShopWindow.getState().makeWay(), [pathname]);
   if (!data)
     return error ? (
       <div role="alert" className="grid h-full place-items-center p-8 text-center">
@@ -55,22 +96,27 @@ export function Desk() {
         Opening the desk …
       </p>
     );
+  if (isNarrow)
+    return (
+      <div className="grid h-full grid-cols-[minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)]">
+        <SkipLink />
+        <TopBar isNarrow />
+        {/* Out of sight, the screen stays as it is: what is half typed in it is not lost. */}
+        <div hidden={isInstead} className="min-h-0">
+          <Editor />
+        </div>
+        {isInstead && <ShopWindow />}
+        <Messages />
+      </div>
+    );
   return (
     <div className="grid h-full grid-cols-[176px_minmax(0,1fr)] grid-rows-[59px_minmax(0,1fr)]">
-      <a href="#screen" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-surface focus:p-3">
-        Skip to the screen
-      </a>
+      <SkipLink />
       <TopBar />
       <Navigation />
       <Group orientation="horizontal" className="min-h-0">
         <Panel id="editor" defaultSize="46%" minSize="380px">
-          <main
-            id="screen"
-            tabIndex={-1}
-            className="h-full scroll-pb-40 overflow-y-auto px-[22px] pt-5 pb-10 outline-none"
-          >
-            <Outlet />
-          </main>
+          <Editor />
         </Panel>
         {!isFolded && (
           <>
@@ -84,16 +130,7 @@ export function Desk() {
           </>
         )}
       </Group>
-      <Toaster
-        position="bottom-left"
-        style={toastColours}
-        toastOptions={{
-          className: 'font-sans',
-          classNames: { description: 'text-soft!' },
-          duration: 6000,
-        }}
-        closeButton
-      />
+      <Messages />
     </div>
   );
 }

@@ -69,7 +69,7 @@ export function ShopWindow() {
   return (
     <aside aria-label="Shop window" className="flex h-full flex-col bg-paper-deep px-4 pt-3 pb-4">
       <div className="mb-2.5 flex items-center gap-1.5 text-[13px] text-soft">
-        <h2 className="mr-auto font-semibold text-ink">Shop window</h2>
+        <h2 className="mr-auto whitespace-nowrap font-semibold text-ink">Shop window</h2>
         <ToggleGroup.Root
           type="single"
           aria-label="Which setup the window shows"
@@ -87,7 +87,7 @@ export function ShopWindow() {
         <ToggleGroup.Root
           type="single"
           aria-label="Width of the shop"
-          className="ml-2 flex"
+          className="ml-2 flex max-[619px]:hidden"
           value={device}
           onValueChange={(value) => value && setDevice(value as Device)}
         >

@@ -6,6 +6,7 @@ import { useDeskState } from '../state/deskState.ts';
 import { step } from '../state/edits.ts';
 import { useShopWindow } from '../state/shopWindow.ts';
 import { ChangesButton } from './ChangesButton.tsx';
+import { NavigationDrawer } from './NavigationDrawer.tsx';
 import { PublishButton } from './PublishButton.tsx';
 import { TrialSearch } from './TrialSearch.tsx';
 
@@ -29,21 +30,28 @@ function ThemeButton() {
   );
 }
 
-export function TopBar() {
+/** Undo, the draft's state and publishing, always in sight; in a narrow window the screens are behind a button. */
+export function TopBar({ isNarrow = false }: { readonly isNarrow?: boolean }) {
   const { storefront, canUndo, canRedo } = useDeskState();
-  const { isFolded, givesRoom, fold } = useShopWindow();
+  const { isFolded, isInstead, givesRoom, fold } = useShopWindow();
+  const isAway = isNarrow ? !isInstead : isFolded || givesRoom;
   return (
-    <header className="col-span-2 flex items-center gap-3 border-edge border-b-[3px] bg-surface px-[18px]">
-      <div className="flex w-[152px] shrink-0 items-center gap-2 font-display font-semibold text-[18.5px] tracking-tight">
+    <header
+      className={`flex items-center border-edge border-b-[3px] bg-surface ${isNarrow ? 'flex-wrap gap-x-1.5 gap-y-1 px-2.5 py-1.5' : 'col-span-2 gap-3 px-[18px]'}`}
+    >
+      {isNarrow && <NavigationDrawer />}
+      <div
+        className={`flex shrink-0 items-center gap-2 font-display font-semibold text-[18.5px] tracking-tight ${isNarrow ? '' : 'w-[152px]'}`}
+      >
         <svg width="22" height="20" viewBox="0 0 22 20" aria-hidden="true">
           <path d="M1 17h20" stroke="var(--ink)" strokeWidth="3" />
           <path d="M4 15V5h4v10zM9.5 15V2h4v13z" fill="var(--press)" />
           <path d="M15 15l1.6-9 3.6.8L18.6 15z" fill="var(--changed)" />
         </svg>
-        Clever Shelf
+        <span className={isNarrow ? 'max-[620px]:sr-only' : ''}>Clever Shelf</span>
       </div>
       <span className="hidden shrink-0 text-soft xl:inline">{storefront.name}</span>
-      <TrialSearch />
+      {!isNarrow && <TrialSearch />}
       <div className="ml-auto flex shrink-0 items-center gap-1">
         <IconButton
           label={canUndo ? `Undo: ${canUndo}` : 'Nothing to undo'}
@@ -60,7 +68,7 @@ export function TopBar() {
           <Redo2 size={16} aria-hidden />
         </IconButton>
         <ThemeButton />
-        {(isFolded || givesRoom) && (
+        {isAway && (
           <IconButton label="Show the shop window" onClick={() => fold(false)}>
             <PanelRightOpen size={16} aria-hidden />
           </IconButton>
@@ -68,6 +76,7 @@ export function TopBar() {
         <ChangesButton />
         <PublishButton />
       </div>
+      {isNarrow && <TrialSearch />}
     </header>
   );
 }

@@ -26,7 +26,7 @@ export function TrialSearch() {
     return () => removeEventListener('keydown', press);
   }, []);
   return (
-    <search className="min-w-0 max-w-[430px] flex-1">
+    <search className="min-w-0 flex-1 max-[939px]:basis-full min-[940px]:max-w-[430px]">
       <form
         className="flex items-center gap-2.5 rounded-[9px] border bg-paper px-3 py-[7px] focus-within:border-edge"
         onSubmit={(event) => {

@@ -85,6 +85,12 @@ describe('the shop window', () => {
     useShopWindow.getState().fold(false);
     expect(useShopWindow.getState()).toMatchObject({ isFolded: false, givesRoom: false });
   });
+  test('where it stands in the editor’s place, another screen takes that back', () => {
+    useShopWindow.getState().fold(false);
+    expect(useShopWindow.getState().isInstead).toBe(true);
+    useShopWindow.getState().makeWay();
+    expect(useShopWindow.getState()).toMatchObject({ isInstead: false, isFolded: false });
+  });
   test('every change that may show is another turn', () => {
     const { turn, refresh } = useShopWindow.getState();
     refresh();

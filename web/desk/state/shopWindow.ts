@@ -9,6 +9,8 @@ interface ShopWindowState {
   /** Products found by the search the window shows last, or null before it told. */
   readonly total: number | null;
   readonly isFolded: boolean;
+  /** Where there is no room beside the editor: whether it stands in the editor's place. */
+  readonly isInstead: boolean;
   /** Whether the present screen has asked for the window's room. */
   readonly givesRoom: boolean;
   giveRoom(givesRoom: boolean): void;
@@ -17,6 +19,8 @@ interface ShopWindowState {
   setDevice(device: Device): void;
   setTotal(total: number): void;
   fold(isFolded: boolean): void;
+  /** Where it stands in the editor's place, the editor is there again. */
+  makeWay(): void;
 }
 
 export const devices = {
@@ -33,11 +37,13 @@ export const useShopWindow = create<ShopWindowState>((set) => ({
   device: 'fit',
   total: null,
   isFolded: false,
+  isInstead: false,
   givesRoom: false,
   giveRoom: (givesRoom) => set({ givesRoom }),
   refresh: () => set(({ turn }) => ({ turn: turn + 1 })),
   show: (from) => set({ from }),
   setDevice: (device) => set({ device }),
   setTotal: (total) => set({ total }),
-  fold: (isFolded) => set(isFolded ? { isFolded } : { isFolded, givesRoom: false }),
+  fold: (isFolded) => set({ isFolded, isInstead: !isFolded, ...(!isFolded && { givesRoom: false }) }),
+  makeWay: () => set({ isInstead: false }),
 }));

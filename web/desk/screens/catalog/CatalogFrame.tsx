@@ -26,7 +26,10 @@ export function CatalogFrame() {
         {data && data.rejected > 0 && ` ${count(data.rejected)} rows were refused.`}
       </ScreenHead>
       {error && !data && <LoadProblem error={error} again={refetch} />}
-      <nav aria-label="Catalog pages" className="mb-4 flex gap-0.5 border-edge border-b-[3px]">
+      <nav
+        aria-label="Catalog pages"
+        className="mb-4 flex gap-0.5 overflow-x-auto border-edge border-b-[3px] [scrollbar-width:none]"
+      >
         {pages.map(({ to, label }) => (
           <NavLink
             key={to}

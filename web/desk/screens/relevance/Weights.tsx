@@ -102,7 +102,7 @@ function WeightRow({
   const unusual = offered.filter(({ way, usual }) => (setting[way] ?? usual) !== usual);
   return (
     <li className={`${shelfRow(isChanged)} py-1.5 pr-2 pl-3`}>
-      <div className="grid grid-cols-[minmax(0,150px)_1fr_66px_28px] items-center gap-x-3">
+      <div className="grid grid-cols-[minmax(0,150px)_1fr_66px_28px] items-center gap-x-3 max-[519px]:grid-cols-[minmax(0,92px)_1fr_62px_28px] max-[519px]:gap-x-2">
         <span className="min-w-0">
           <span className="block truncate">{row.label}</span>
           {unusual.length > 0 && (

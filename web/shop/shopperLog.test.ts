@@ -1,0 +1,44 @@
+import { afterAll, beforeEach, expect, test } from '@jest/globals';
+import { noteOutcome, noteSearch, openedBesides } from './shopperLog.ts';
+
+const stored = new Map<string, string>();
+(globalThis as Record<string, unknown>).sessionStorage = {
+  getItem: (name: string) => stored.get(name) ?? null,
+  setItem: (name: string, text: string) => stored.set(name, text),
+};
+const realFetch = globalThis.fetch;
+/** What was sent, as paths with the search and the product. */
+let sent: string[] = [];
+globalThis.fetch = async (url, init) => {
+  const { search, product, kind } = JSON.parse(String(init?.body)) as Record<string, unknown>;
+  sent.push([String(url).split('/').at(-1), kind, search, product].filter(Boolean).join(' '));
+  return Response.json({ id: 7 });
+};
+afterAll(() => {
+  globalThis.fetch = realFetch;
+});
+beforeEach(() => {
+  sent = [];
+});
+
+const search = (query: string, page = 1) => noteSearch({ query, filters: {}, page } as never, 3, false);
+
+test('a search is noted once, with what came of it', async () => {
+  search('red ink');
+  search('red ink');
+  search('red ink', 2);
+  await noteOutcome('click', 'a', 1);
+  await noteOutcome('basket', 'a');
+  expect(sent).toEqual(['search red ink', 'outcome click 7 a', 'outcome basket 7 a']);
+});
+
+test('what was found in the box is not the last search’s doing, until it is clicked among its results', async () => {
+  search('blue ink');
+  openedBesides('b');
+  await noteOutcome('basket', 'b');
+  expect(sent).toEqual(['search blue ink']);
+  await noteOutcome('basket', 'c');
+  await noteOutcome('click', 'b', 2);
+  await noteOutcome('basket', 'b');
+  expect(sent.slice(1)).toEqual(['outcome basket 7 c', 'outcome click 7 b', 'outcome basket 7 b']);
+});
