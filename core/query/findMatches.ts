@@ -77,6 +77,7 @@ export const doubted: readonly (readonly MatchKind[])[] = [[], [...corrected], [
 
 /** The attempts of all rounds, as the words given up in each: the fewest first, of as many those of the earlier round. */
 function attemptsWithout(words: readonly QueryWord[]): ReadonlySet<QueryWord>[] {
+  if (words.every(({ expansions }) => expansions.length === 0)) return [];
   let before = '';
   const attempts = doubted.flatMap((doubts) => {
     const isKnown = ({ expansions }: QueryWord): boolean => expansions.some(({ how }) => !doubts.includes(how));

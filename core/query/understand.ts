@@ -100,8 +100,9 @@ export const weak: ReadonlySet<MatchKind> = new Set(['prefix', 'form', 'related'
  */
 function corrections(word: string, snapshot: Snapshot, widen: boolean, options: ExpandOptions): Expansion[] {
   const { terms, postings, deletions } = snapshot;
-  const near = deletions
-    .near(word, allowedEdits(word.length, options.spelling))
+  const candidates = deletions.near(word, allowedEdits(word.length, options.spelling));
+  if (candidates.length === 0) return [];
+  const near = candidates
     .map(({ term, edits }) => ({
       term,
       how: (edits === 1 ? 'oneEdit' : 'twoEdits') as MatchKind,
