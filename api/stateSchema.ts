@@ -15,7 +15,6 @@ export const changeSchema = z.object({
 export type ToldChange = z.infer<typeof changeSchema>;
 
 export const deskStateSchema = z.object({
-  storefront: z.object({ id: z.string(), name: z.string(), currency: z.string() }),
   revision,
   setup: setupSchema.describe('The draft; of decisions about products only their number is told.'),
   decisions: z.number().int().describe('Decisions about products in the draft.'),

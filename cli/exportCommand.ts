@@ -3,7 +3,6 @@ import { extname } from 'node:path';
 import { unknownName } from '../api/problem.ts';
 import { type ExportFormat, exportFormats } from '../core/catalog/writeCatalog.ts';
 import { exportCatalog } from '../server/catalog/exportCatalog.ts';
-import { currencyOf } from '../server/store/database.ts';
 import { Failure, openWithCatalog, UsageError } from './usage.ts';
 
 const byEnding: Readonly<Record<string, ExportFormat>> = {
@@ -26,15 +25,16 @@ export function exportCommand(data: string, files: readonly string[], said: stri
   const [file, ...more] = files;
   if (file === undefined || more.length > 0) throw new UsageError('Name one file: export FILE.');
   const format = formatOf(file, said);
-  const { catalogs, setups, db } = openWithCatalog(data);
-  const view = catalogs.standing()!.view(setups.draft());
+  const { catalogs, setups } = openWithCatalog(data);
+  const draft = setups.draft();
+  const view = catalogs.standing()!.view(draft);
   let out: number;
   try {
     out = openSync(file, 'w');
   } catch (error) {
     throw new Failure(`${file} cannot be written: ${(error as Error).message}.`);
   }
-  for (const piece of exportCatalog(view, format, currencyOf(db))) writeSync(out, piece);
+  for (const piece of exportCatalog(view, format, draft.storefront.shop.currency)) writeSync(out, piece);
   closeSync(out);
   process.stdout.write(`${view.snapshot.records} records of ${view.snapshot.families} products are in ${file}.\n`);
 }

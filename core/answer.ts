@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { filterLayoutSchema } from './setup/filterSchema.ts';
 import { filterKinds } from './setup/filterTerms.ts';
+import { shopSchema } from './setup/shop.ts';
 
 /**
  * The one shape in which results are told: by the shop's interface, the desk's preview and the terminal. Scores and
@@ -38,6 +39,7 @@ export const filterAnswerSchema = z.object({
   showFirst: z.number().int().describe('Values shown before the shopper asks for more.'),
   search: z.boolean().optional().describe('Whether its values can be looked through; where absent, if they are many.'),
   isMoney: z.boolean().describe('Whether its amounts are money.'),
+  currency: z.string().optional().describe('Of money: what its amounts are in, by ISO 4217.'),
   beforehand: z
     .array(z.string())
     .optional()
@@ -158,6 +160,7 @@ export const cardSchema = z.object({
   title: z.string(),
   brand: z.string().nullable(),
   price: z.number().nullable(),
+  currency: z.string().describe('What its prices are in, by ISO 4217.'),
   formerPrice: z.number().nullable(),
   rating: z.number().nullable(),
   available: z.boolean(),
@@ -186,6 +189,7 @@ export const searchAnswerSchema = z.object({
   filtersNotShown: z
     .array(z.object({ key: z.string(), why: z.enum(['elsewhere', 'waiting', 'undividing', 'empty']) }))
     .describe('Filters of the shop that are not beside these results, and why.'),
+  shop: shopSchema,
   filterLayout: filterLayoutSchema,
   languages: z.array(z.string()).describe('Languages the shopper may choose from; the first is the catalog’s own.'),
   sorting: z

@@ -118,6 +118,7 @@ export function search(
     selection: selectionOf(engine, ranking),
     representatives: candidates.representatives,
     language: request.language,
+    currency: prepared.setup.storefront.shop.currency,
     like: request.like,
   });
   const first = (request.page - 1) * request.limit;
@@ -148,6 +149,7 @@ export function search(
     results,
     filters: beside.filters,
     filtersNotShown: beside.notShown,
+    shop: prepared.setup.storefront.shop,
     filterLayout: prepared.setup.storefront.filters,
     languages: prepared.setup.storefront.languages.list,
     sorting: prepared.setup.relevance.sorting.orders.map(({ key, label, signals }) => ({

@@ -12,6 +12,29 @@ test('a new shop opens on the demo store, with everything published', async ({ p
   await expect(page.getByRole('search').getByRole('status')).toHaveText(/\d+ products/);
 });
 
+test('the shop is named, and its prices are in the money chosen, in the window at once and for shoppers when published', async ({
+  page,
+}) => {
+  const desk = deskOn(page);
+  await desk.open('/attributes');
+  await desk.trial('ink');
+  await page.getByRole('button', { name: 'The shop: Wren & Umber' }).click();
+  const name = page.getByLabel('Name of the shop');
+  await name.fill('Reed & Rush');
+  await name.press('Enter');
+  await expect(desk.shop.getByRole('link', { name: 'Reed & Rush' })).toBeVisible();
+  await page.getByLabel('Currency of its prices').selectOption('EUR');
+  await expect(desk.shop.getByText(/€\d/).first()).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: '1 change not published' }).click();
+  await expect(page.getByText('The shop is called “Reed & Rush”.')).toBeVisible();
+  await expect(page.getByText('Prices are in EUR.')).toBeVisible();
+  const live = await page.context().newPage();
+  await live.goto('/shop');
+  await expect(live).toHaveTitle('Wren & Umber');
+  await expect(live.getByText(/£\d/).first()).toBeVisible();
+});
+
 test('attributes: a weight typed, a switch and a place change the results at once', async ({ page }) => {
   const desk = deskOn(page);
   await desk.open('/attributes');

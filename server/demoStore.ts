@@ -1,8 +1,11 @@
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
+import type { Shop } from '../core/setup/shop.ts';
 import { importContent } from './catalog/content.ts';
 import { bringIn, type ImportJobs } from './catalog/importJobs.ts';
 import type { Shelf } from './openShelf.ts';
+
+export const demoShop: Shop = { name: 'Wren & Umber', currency: 'GBP' };
 
 /** Brings a store's files in, a catalog, articles and collections, through the same import a user's file goes through. */
 export async function loadDemoStore(shelf: Shelf, imports: ImportJobs, folder: string): Promise<void> {

@@ -5,7 +5,7 @@ import { serve } from '@hono/node-server';
 import { pino } from 'pino';
 import { openImportJobs } from './catalog/importJobs.ts';
 import { StartProblem } from './dataFolder.ts';
-import { loadDemoStore } from './demoStore.ts';
+import { demoShop, loadDemoStore } from './demoStore.ts';
 import { openSimulatedFeed } from './feed/simulatedFeed.ts';
 import { createApp } from './http/app.ts';
 import { serveStatic } from './http/staticFiles.ts';
@@ -37,11 +37,12 @@ async function start(): Promise<void> {
     mappings: shelf.mappings,
     setups: shelf.setups,
     now,
+    firstShop: demoShop,
     removeFile: (path) => path.startsWith(shelf.folder.incoming),
   });
   const demo = resolve(values.demo);
   if (shelf.catalogs.generation() === 0) {
-    console.log('Bringing in the demo store, Wren & Umber …');
+    console.log(`Bringing in the demo store, ${demoShop.name} …`);
     await loadDemoStore(shelf, imports, demo);
   }
   const searcher = pooledSearcher(shelf.folder, new URL('./searchWorker.js', import.meta.url), 2);

@@ -26,11 +26,7 @@ export function openShelf(root: string, options: { readonly fresh?: boolean } = 
       if (/^(shelf\.sqlite|catalogs$|incoming$)/.test(name)) rmSync(join(root, name), { recursive: true, force: true });
   const ready = options.fresh ? openDataFolder(root) : folder;
   const db = openDatabase(ready.database);
-  db.prepare('INSERT OR IGNORE INTO storefront (id, name, currency) VALUES (?, ?, ?)').run(
-    storefrontId,
-    'Wren & Umber',
-    'GBP',
-  );
+  db.prepare('INSERT OR IGNORE INTO storefront (id) VALUES (?)').run(storefrontId);
   const catalogs = openCatalogStore(db, ready);
   mendCatalog(ready, catalogs.generation());
   return {

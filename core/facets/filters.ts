@@ -83,14 +83,17 @@ export interface Telling {
   /** The records that stand for the families shown: they tell the counts of a filter that has no choice of its own. */
   readonly representatives: Uint32Array;
   readonly language?: Language | undefined;
+  /** What amounts of money are in, where they are to be told. */
+  readonly currency?: string;
   /** Only the values of this filter whose name has this text: a shopper looks through a long list. */
   readonly like?: { readonly key: string; readonly text: string } | undefined;
 }
 
 /** A filter as shoppers are told of it, without what can be chosen. */
-function told(filter: BoundFilter, language: Language | undefined): Omit<FilterAnswer, 'values' | 'more'> {
+function told(filter: BoundFilter, { language, currency }: Telling): Omit<FilterAnswer, 'values' | 'more'> {
   const { key, kind, counts, help, anyEntry, selectAll, closed, showFirst, search } = filter;
   const names = language === undefined ? undefined : filter.names?.[language];
+  const isMoney = filter.attribute === 'price' || filter.attribute === 'former_price';
   const said = names?.help ?? help;
   return {
     key,
@@ -104,7 +107,8 @@ function told(filter: BoundFilter, language: Language | undefined): Omit<FilterA
     ...(closed && { closed }),
     showFirst: showFirst ?? usualFilter.showFirst,
     ...(search !== undefined && { search }),
-    isMoney: filter.attribute === 'price' || filter.attribute === 'former_price',
+    isMoney,
+    ...(isMoney && currency && { currency }),
   };
 }
 
@@ -200,7 +204,7 @@ function withMost(values: Uint32Array, counts: Uint32Array, wanted: number, isBy
 /** One filter beside the results: its values with what choosing each would show. */
 function countFilter(filter: BoundFilter, bit: number, chosen: readonly string[], telling: Telling): FilterAnswer {
   const { selection, representatives, language } = telling;
-  const base = told(filter, language);
+  const base = told(filter, telling);
   if (selection.records.length === 0 && chosen.length === 0) return { ...base, values: [], more: 0 };
   if (filter.numbers) return { ...base, values: [], more: 0, ...countRange(filter, bit, chosen, telling) };
   const column = filter.values!;

@@ -118,6 +118,14 @@ describe('the empty shelf, the storefront and plans in words', () => {
     ['emptyShelf', 'content', shelf, { ...shelf, message: 'Oh' }, ['The empty shelf has a new message']],
     ['emptyShelf', 'content', shelf, { ...shelf, searches: [] }, ['The empty shelf suggests: none']],
     ['emptyShelf', 'content', shelf, { ...shelf, products: ['b', 'a'] }, ['The empty shelf shows 2 chosen products']],
+    [
+      'storefront',
+      'shop',
+      { name: 'Your shop', currency: 'GBP' },
+      { name: 'Reed & Rush', currency: 'GBP' },
+      ['The shop is called “Reed & Rush”'],
+    ],
+    ['storefront', 'shop', { name: 'A', currency: 'GBP' }, { name: 'A', currency: 'EUR' }, ['Prices are in EUR']],
     ['storefront', 'languages', { list: [] }, { list: ['en', 'de'] }, ['Shoppers may choose from English, German']],
     [
       'plans',

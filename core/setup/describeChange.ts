@@ -15,6 +15,7 @@ import type {
   VocabularyEntry,
 } from './schema.ts';
 import { stockPlaces } from './schema.ts';
+import type { Shop } from './shop.ts';
 import { usualSpelling } from './usualSpelling.ts';
 
 /** Names for what a change refers to by key; a missing name is shown as its key. */
@@ -290,6 +291,13 @@ function contentChange(key: string, before: ContentEntry | null, after: ContentE
   return said;
 }
 
+function shopChange(before: Shop | null, after: Shop): string[] {
+  return [
+    ...(before?.name === after.name ? [] : [`The shop is called “${after.name}”`]),
+    ...(before?.currency === after.currency ? [] : [`Prices are in ${after.currency}`]),
+  ];
+}
+
 const valueTold = (value: AttributeValue): string => {
   const text = typeof value === 'object' ? value.join(', ') : String(value);
   return `“${text.length > 60 ? `${text.slice(0, 60)}…` : text}”`;
@@ -324,6 +332,7 @@ export function describeChange({ part, key, before, after }: EntryChange, names:
         return valueGroupsChange(before as ValueGroups | null, after as ValueGroups | null);
       case 'storefront':
         if (key === 'filters') return layoutChange(before as FilterLayout | null, after as FilterLayout);
+        if (key === 'shop') return shopChange(before as Shop | null, after as Shop);
         return [
           `Shoppers may choose from ${list((after as Setup['storefront']['languages']).list.map((code) => languageNames[code]))}`,
         ];

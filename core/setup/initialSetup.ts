@@ -3,6 +3,7 @@ import { availability, standardColumn } from '../catalog/standardColumns.ts';
 import type { FilterSetting } from './filterSchema.ts';
 import { usualLayout } from './filterTerms.ts';
 import type { AttributeSetting, Setup, SortingOrder, TieBreaker } from './schema.ts';
+import { type Shop, usualShop } from './shop.ts';
 
 /** Weights for a beginning: what names a product counts most, long text least. Own attributes by their usual names. */
 const usualWeights: Readonly<Record<string, number>> = {
@@ -88,7 +89,7 @@ export function firstOrders(known: ReadonlySet<string>): SortingOrder[] {
 }
 
 /** A setup to begin with, from what the catalog holds; deterministic, so the same catalog always begins the same way. */
-export function initialSetup(profiles: readonly AttributeProfile[]): Setup {
+export function initialSetup(profiles: readonly AttributeProfile[], shop: Shop = usualShop): Setup {
   const known = new Set(profiles.map(({ key }) => key));
   return {
     format: 'clever-shelf-setup',
@@ -109,7 +110,7 @@ export function initialSetup(profiles: readonly AttributeProfile[]): Setup {
     content: {},
     vocabulary: {},
     valueGroups: {},
-    storefront: { filters: usualLayout, languages: { list: [] } },
+    storefront: { filters: usualLayout, languages: { list: [] }, shop },
     emptyShelf: {
       content: { message: 'Nothing on our shelves matches “{search}”.', searches: [], products: [] },
     },

@@ -7,6 +7,7 @@ import {
   valueGroupsSchema,
 } from './filterSchema.ts';
 import { usualLayout } from './filterTerms.ts';
+import { shopSchema, usualShop } from './shop.ts';
 import { key, productId, searchText, sentence } from './texts.ts';
 import { usualSpelling } from './usualSpelling.ts';
 
@@ -262,8 +263,9 @@ export const setupSchema = z.strictObject({
     .strictObject({
       filters: filterLayoutSchema.default(usualLayout),
       languages: storefrontLanguagesSchema.default({ list: [] }),
+      shop: shopSchema.default(usualShop),
     })
-    .default({ filters: usualLayout, languages: { list: [] } }),
+    .default({ filters: usualLayout, languages: { list: [] }, shop: usualShop }),
 });
 export type Setup = z.infer<typeof setupSchema>;
 
@@ -291,7 +293,11 @@ const relevanceEntries = {
   sorting: sortingSchema,
 } as const;
 
-const storefrontEntries = { filters: filterLayoutSchema, languages: storefrontLanguagesSchema } as const;
+const storefrontEntries = {
+  filters: filterLayoutSchema,
+  languages: storefrontLanguagesSchema,
+  shop: shopSchema,
+} as const;
 
 /** The schema one entry of a part is held to, or null where the part has no such entry. */
 export function entrySchema(part: SetupPart, entry: string): z.ZodType | null {

@@ -1,6 +1,7 @@
 import { readdirSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { initialSetup } from '../../core/setup/initialSetup.ts';
+import type { Shop } from '../../core/setup/shop.ts';
 import { type DataFolder, generationFiles } from '../dataFolder.ts';
 import { type Db, storefrontId } from '../store/database.ts';
 import type { SetupStore } from '../store/setupStore.ts';
@@ -34,7 +35,7 @@ export interface CatalogStore {
   noteFacts(at: number): void;
   nextGeneration(): number;
   /** Puts a new generation in force in one transaction; with the first one, the setup to begin with is made. */
-  putInForce(imported: ImportedCatalog, file: string, at: number, setups: SetupStore): void;
+  putInForce(imported: ImportedCatalog, file: string, at: number, setups: SetupStore, firstShop?: Shop): void;
   /** Removes files of generations that are not in force: leftovers of a crash and of catalogs replaced. */
   tidy(): void;
 }
@@ -79,7 +80,7 @@ export function openCatalogStore(db: Db, folder: DataFolder): CatalogStore {
       const numbers = readdirSync(folder.catalogs).map((name) => Number.parseInt(name, 10) || 0);
       return Math.max(generation(), ...numbers) + 1;
     },
-    putInForce(imported, file, at, setups) {
+    putInForce(imported, file, at, setups, firstShop) {
       const isFirst = generation() === 0;
       // What a feed said while the rows were read and looked at is newer than they are.
       const later =
@@ -104,7 +105,7 @@ export function openCatalogStore(db: Db, folder: DataFolder): CatalogStore {
         );
         db.prepare('UPDATE storefront SET generation = ? WHERE id = ?').run(imported.generation, storefrontId);
         db.prepare('DELETE FROM fact_note WHERE storefront = ?').run(storefrontId);
-        if (isFirst && setups.live() === null) setups.begin(initialSetup(attributes), at);
+        if (isFirst && setups.live() === null) setups.begin(initialSetup(attributes, firstShop), at);
       }).immediate();
     },
     tidy() {

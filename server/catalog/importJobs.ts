@@ -2,6 +2,7 @@ import { rmSync } from 'node:fs';
 import { Worker } from 'node:worker_threads';
 import type { ImportJob } from '../../api/catalogEndpoints.ts';
 import type { Mapping } from '../../core/catalog/mappingSchema.ts';
+import type { Shop } from '../../core/setup/shop.ts';
 import type { DataFolder } from '../dataFolder.ts';
 import type { SetupStore } from '../store/setupStore.ts';
 import type { CatalogStore } from './catalogStore.ts';
@@ -63,6 +64,8 @@ export function openImportJobs(options: {
   readonly mappings: MappingStore;
   readonly setups: SetupStore;
   readonly now: () => number;
+  /** What a shop is called that has no catalog yet; nothing in particular where it is not said. */
+  readonly firstShop?: Shop;
   /** Whether the received file is removed when the job is over. */
   readonly removeFile: (path: string) => boolean;
 }): ImportJobs {
@@ -212,7 +215,7 @@ export function openImportJobs(options: {
     },
     commit() {
       if (!imported || job?.phase !== 'ready') return null;
-      catalogs.putInForce(imported, job.file, now(), options.setups);
+      catalogs.putInForce(imported, job.file, now(), options.setups, options.firstShop);
       if (mapping) mappings.keep(mapping, now());
       set({ phase: 'done' });
       forget();

@@ -35,6 +35,21 @@ describe('the draft', () => {
     expect(first?.marks).toBeUndefined();
   });
 
+  test('the shop’s name and the money of its prices are a part of it, and are held to what they may be', async () => {
+    const shop = { name: 'Reed & Rush', currency: 'EUR' };
+    await edit('storefront', 'shop', shop);
+    const { results, filters } = await search('/desk/search?q=');
+    expect((await search('/desk/search?q=')).shop).toEqual(shop);
+    expect(results[0]!.currency).toBe('EUR');
+    expect(filters.find(({ isMoney }) => isMoney)?.currency).toBe('EUR');
+    expect(await search('/shop/search?q=')).toMatchObject({ shop: { name: 'Your shop', currency: 'GBP' } });
+    const { status, body } = await edit('storefront', 'shop', { ...shop, currency: 'euro' });
+    expect({ status, message: (body as Problem).error.message }).toEqual({
+      status: 400,
+      message: expect.stringContaining('A currency is three capital letters'),
+    });
+  });
+
   test('tells its changes in words', async () => {
     await edit('plans', 'brush', pin);
     await edit('hiding', 'product:b', { what: 'product', product: 'b' });

@@ -35,7 +35,7 @@ const nothingToDo = {
 
 /** The application's interface over HTTP: every endpoint of the contract, validated by its own schema. */
 export function createApp(services: Services): OpenAPIHono {
-  const { db, setups, catalogs, searcher, now } = services;
+  const { setups, catalogs, searcher, now } = services;
   const app = new OpenAPIHono({
     defaultHook: (result, context) => {
       if (!result.success) return problem(context, 400, invalidRequest(result.error as never));
@@ -76,7 +76,7 @@ export function createApp(services: Services): OpenAPIHono {
     const { generation, buffer } = catalogInForce();
     return { from, request, movement, generation, shared: buffer };
   };
-  const state = () => deskState(db, setups, catalogs);
+  const state = () => deskState(setups, catalogs);
   const written = (outcome: WriteOutcome) => {
     if (!('refusal' in outcome)) return state();
     const { refusal } = outcome;

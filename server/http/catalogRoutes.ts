@@ -10,7 +10,6 @@ import { writeCsv } from '../../core/catalog/writeCsv.ts';
 import { openCatalog } from '../catalog/catalogReader.ts';
 import { countContent } from '../catalog/content.ts';
 import { exportCatalog } from '../catalog/exportCatalog.ts';
-import { currencyOf } from '../store/database.ts';
 import { namesFrom } from './deskState.ts';
 import { problem } from './problems.ts';
 import { receiveFile } from './receiveFile.ts';
@@ -125,12 +124,14 @@ export function serveCatalog(app: OpenAPIHono, serve: Serve, services: Services)
         message: standing ? `format: is one of ${exportFormats.join(', ')}.` : 'There is no catalog to take away yet.',
         field: 'format',
       });
-    const view = standing.view(services.setups.draft());
+    const draft = services.setups.draft();
+    const view = standing.view(draft);
+    const { currency } = draft.storefront.shop;
     const type = { csv: 'text/csv', jsonl: 'application/jsonl', jsonld: 'application/ld+json' }[format];
     context.header('content-type', `${type}; charset=utf-8`);
     context.header('content-disposition', `attachment; filename="catalog.${format}"`);
     return stream(context, async (out) => {
-      for (const piece of exportCatalog(view, format, currencyOf(db))) await out.write(piece);
+      for (const piece of exportCatalog(view, format, currency)) await out.write(piece);
     });
   });
   serve(catalogEndpoints.commitImport, () => {

@@ -5,7 +5,6 @@ import { decisionTold, describeChange, type NamesForChanges } from '../../core/s
 import { canonical, changesBetween, type EntryChange } from '../../core/setup/entries.ts';
 import type { Decision } from '../../core/setup/schema.ts';
 import type { CatalogStore } from '../catalog/catalogStore.ts';
-import { type Db, storefrontId } from '../store/database.ts';
 import type { SetupStore } from '../store/setupStore.ts';
 
 /** Names of attributes and products as the catalog in force has them. */
@@ -55,18 +54,12 @@ const inWords = (changes: readonly EntryChange[] | null, names: NamesForChanges)
   changes && tellChanges(changes, names).flatMap(({ sentences }) => sentences)[0]!;
 
 /** Everything the desk shows of the draft; read, never written. */
-export function deskState(db: Db, setups: SetupStore, catalogs: CatalogStore): DeskState {
-  const storefront = db
-    .prepare<[string], { id: string; name: string; currency: string }>(
-      'SELECT id, name, currency FROM storefront WHERE id = ?',
-    )
-    .get(storefrontId)!;
+export function deskState(setups: SetupStore, catalogs: CatalogStore): DeskState {
   const names = namesFrom(catalogs);
   const setup = setups.draft();
   const live = setups.live();
   const catalog = catalogs.current();
   return {
-    storefront,
     revision: setups.revision(),
     setup: { ...setup, products: {} },
     decisions: Object.keys(setup.products).length,

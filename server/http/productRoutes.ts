@@ -36,7 +36,7 @@ export function serveProducts(
   written: (outcome: WriteOutcome) => ReturnType<typeof deskState>,
   who: (context: never) => string,
 ): void {
-  const { db, setups, catalogs, searcher, folder, now } = services;
+  const { setups, catalogs, searcher, folder, now } = services;
   const inForce = () => {
     const standing = catalogs.standing();
     if (!standing) throw noCatalog();
@@ -198,7 +198,7 @@ export function serveProducts(
     const edits = ids
       .flatMap((product) => actOn(setup, product, what))
       .filter(({ part, key, value }) => value !== null || key in setup[part]);
-    if (edits.length === 0) return { products: 0, state: deskState(db, setups, catalogs) };
+    if (edits.length === 0) return { products: 0, state: deskState(setups, catalogs) };
     const state = written(setups.edit(edits, revision, who(context as never), now()));
     return { products: new Set(edits.map(({ key }) => key)).size, state };
   });
@@ -208,7 +208,7 @@ export function serveProducts(
     const edits = (live ? changesBetween(live.setup, setups.draft()) : [])
       .filter((change) => groupOf(change) === group)
       .map(({ part, key, before }): EntryEdit => ({ part, key, value: before }));
-    if (edits.length === 0) return deskState(db, setups, catalogs);
+    if (edits.length === 0) return deskState(setups, catalogs);
     return written(setups.edit(edits, revision, who(context as never), now()));
   });
 

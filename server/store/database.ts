@@ -9,8 +9,6 @@ export const draftId = 'main';
 const schema = `
 CREATE TABLE IF NOT EXISTS storefront (
   id TEXT PRIMARY KEY,
-  name TEXT NOT NULL,
-  currency TEXT NOT NULL,
   release INTEGER,                      -- number of the release shoppers get
   generation INTEGER NOT NULL DEFAULT 0 -- catalog generation in force; 0: none yet
 ) STRICT;
@@ -127,6 +125,3 @@ export function openDatabase(path: string, options: { readonly readOnly?: boolea
   db.exec(schema);
   return db;
 }
-
-export const currencyOf = (db: Db): string =>
-  db.prepare<[string], string>('SELECT currency FROM storefront WHERE id = ?').pluck().get(storefrontId) ?? 'GBP';

@@ -1,17 +1,14 @@
 import type { FilterAnswer, FilterValue } from '../../core/answer.ts';
 import { counted, price } from './price.ts';
 
+type Money = Pick<FilterAnswer, 'isMoney' | 'currency'>;
+
 /** An amount as shoppers read it. */
-export const amountIn = ({ isMoney }: Pick<FilterAnswer, 'isMoney'>, amount: number): string =>
-  isMoney ? price(amount).replace(/\.00$/, '') : amount.toLocaleString('en-GB', { maximumFractionDigits: 2 });
+export const amountIn = ({ isMoney, currency }: Money, amount: number): string =>
+  isMoney ? price(amount, currency).replace(/\.00$/, '') : amount.toLocaleString('en-GB', { maximumFractionDigits: 2 });
 
 /** From one amount to another in words, either of them open. */
-export function spanInWords(
-  filter: Pick<FilterAnswer, 'isMoney'>,
-  from: number | null,
-  to: number | null,
-  isBelow = false,
-): string {
+export function spanInWords(filter: Money, from: number | null, to: number | null, isBelow = false): string {
   if (from !== null && to !== null) return `${amountIn(filter, from)} to ${amountIn(filter, to)}`;
   if (from !== null) return `${amountIn(filter, from)} and more`;
   return `${isBelow ? 'under' : 'up to'} ${amountIn(filter, to ?? 0)}`.replace(/^./, (letter) => letter.toUpperCase());

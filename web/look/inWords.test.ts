@@ -18,6 +18,7 @@ describe('amounts of a filter', () => {
   test.each([
     [money, 20, '£20'],
     [money, 4.5, '£4.50'],
+    [{ isMoney: true, currency: 'EUR' }, 4.5, '€4.50'],
     [plain, 1200, '1,200'],
     [plain, 0.3333, '0.33'],
   ])('%j %d is %s', (filter, amount, told) => expect(amountIn(filter, amount)).toBe(told));

@@ -26,11 +26,11 @@ export function CardBody({ card, open }: { readonly card: Card; readonly open?: 
       </h2>
       {line && <p className="mt-0.5 text-[12.5px] text-soft">{line}</p>}
       <div className="mt-auto flex flex-wrap items-baseline gap-x-2 pt-1">
-        {card.price !== null && <b className="font-bold">{price(card.price)}</b>}
+        {card.price !== null && <b className="font-bold">{price(card.price, card.currency)}</b>}
         {card.formerPrice !== null && (
           <s className="text-[12.5px] text-soft">
             <span className="sr-only">formerly </span>
-            {price(card.formerPrice)}
+            {price(card.formerPrice, card.currency)}
           </s>
         )}
         {card.rating !== null && (

@@ -11,14 +11,15 @@ const asSearched = (words: readonly string[], query: string): string[] => {
   return [...words].sort((a, b) => text.indexOf(a) - text.indexOf(b));
 };
 
-const priceInWords = ({ from, to }: NonNullable<SearchAnswer['understood']>): string => {
-  if (from === null) return `up to ${price(to!)}`;
-  return to === null ? `${price(from)} or more` : `between ${price(from)} and ${price(to)}`;
-};
+function priceInWords({ from, to }: NonNullable<SearchAnswer['understood']>, currency: string): string {
+  const told = (amount: number): string => price(amount, currency);
+  if (from === null) return `up to ${told(to!)}`;
+  return to === null ? `${told(from)} or more` : `between ${told(from)} and ${told(to)}`;
+}
 
 /** What was understood, each with a way to take it off again. */
 function Understood({
-  answer: { understood, recognised },
+  answer: { understood, recognised, shop },
   asWords,
 }: {
   readonly answer: SearchAnswer;
@@ -46,7 +47,7 @@ function Understood({
         {narrowing.map(({ text, named }) =>
           chip(text, named ? `${named.label}: ${named.value}` : text, () => asWords(text)),
         )}
-        {understood && chip(understood.text, priceInWords(understood), () => asWords(understood.text))}
+        {understood && chip(understood.text, priceInWords(understood, shop.currency), () => asWords(understood.text))}
       </ul>
     </div>
   );

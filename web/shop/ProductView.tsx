@@ -34,7 +34,7 @@ function Content({ result }: { readonly result: Result }) {
             <p className="mt-1 text-[13px] text-soft">
               {result.variants > 1 ? `In ${counted(result.variants, 'version')}` : result.sku}
             </p>
-            {result.price !== null && <p className="mt-2 font-bold text-lg">{price(result.price)}</p>}
+            {result.price !== null && <p className="mt-2 font-bold text-lg">{price(result.price, result.currency)}</p>}
             <button
               type="button"
               disabled={isInBasket || !result.available}

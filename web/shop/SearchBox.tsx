@@ -146,7 +146,9 @@ export function SearchBox({
                 {[product.brand, product.available ? null : 'sold out'].filter(Boolean).join(', ')}
               </span>
             </span>
-            {product.price !== null && <b className="shrink-0 text-[13.5px]">{price(product.price)}</b>}
+            {product.price !== null && (
+              <b className="shrink-0 text-[13.5px]">{price(product.price, product.currency)}</b>
+            )}
           </div>
         ))}
         {found && found.total > shown && (

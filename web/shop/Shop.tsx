@@ -83,6 +83,10 @@ export function Shop() {
     noteSearch({ ...search, query: data.query, page: data.page }, data.total, desk.isInDesk);
   }, [data, isPlaceholderData, shown]);
 
+  const shopName = data?.shop.name ?? '…';
+  useEffect(() => {
+    document.title = shopName;
+  }, [shopName]);
   const lookThrough = useLookThrough(search, desk.view);
   const filtering = {
     answer: data!,
@@ -103,7 +107,7 @@ export function Shop() {
             newSearch('');
           }}
         >
-          Wren &amp; Umber
+          {shopName}
         </a>
         {data && data.languages.length > 1 && (
           <LanguageMenu

@@ -40,7 +40,7 @@ function Products({ typed, chosen, choose }: Choice & { readonly typed: string }
     <>
       {error && <p className="p-3 text-wrong">{error.message}</p>}
       {data?.results.length === 0 && <p className="p-3 text-soft">Nothing is called that.</p>}
-      {data?.results.map(({ familyId, title, brand, picture, price: amount }) => (
+      {data?.results.map(({ familyId, title, brand, picture, currency, price: amount }) => (
         <PickerItem
           key={familyId}
           value={familyId}
@@ -51,7 +51,7 @@ function Products({ typed, chosen, choose }: Choice & { readonly typed: string }
           <span className="min-w-0 flex-1 truncate">
             {title} <span className="text-soft">{brand}</span>
           </span>
-          {amount !== null && <span className="text-[13px] text-soft">{price(amount)}</span>}
+          {amount !== null && <span className="text-[13px] text-soft">{price(amount, currency)}</span>}
         </PickerItem>
       ))}
     </>

@@ -23,7 +23,9 @@ export function ChangeList({ changes }: { readonly changes: readonly ToldChange[
       {changes.map(({ part, key, before, sentences, group }) => (
         <li key={`${part}/${key}`} className="flex items-start gap-3 border-b pb-1.5 last:border-0">
           <div className="min-w-0 flex-1">
-            <span className="text-[12px] text-soft">{partNames[part]}</span>
+            <span className="text-[12px] text-soft">
+              {part === 'storefront' && key === 'shop' ? 'The shop' : partNames[part]}
+            </span>
             {sentences.map((sentence) => (
               <p key={sentence} className="break-words">
                 {sentence}.

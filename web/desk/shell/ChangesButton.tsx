@@ -21,7 +21,7 @@ export function ChangesButton() {
             {changes.length}
           </span>
         )}
-        <span role="status" className="max-[619px]:sr-only">
+        <span aria-live="polite" className="max-[619px]:sr-only">
           {isClean ? 'All published' : `${counted(changes.length, 'change')} not published`}
         </span>
       </Popover.Trigger>

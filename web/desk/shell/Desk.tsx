@@ -5,6 +5,7 @@ import { Toaster } from 'sonner';
 import { useDeskStateQuery } from '../state/deskState.ts';
 import { step } from '../state/edits.ts';
 import { useShopWindow } from '../state/shopWindow.ts';
+import { useFirstTrial } from '../state/useFirstTrial.ts';
 import { useIsNarrow } from '../state/useIsNarrow.ts';
 import { Navigation } from './Navigation.tsx';
 import { ShopWindow } from './ShopWindow.tsx';
@@ -78,6 +79,7 @@ export function Desk() {
   const isNarrow = useIsNarrow();
   const { pathname } = useLocation();
   useShortcuts();
+  useFirstTrial();
   // biome-ignore lint/correctness/useExhaustiveDependencies: who goes to another screen wants to see it
   useEffect(() => useShopWindow.getState().makeWay(), [pathname]);
   if (!data)

@@ -3,6 +3,7 @@ import { Dialog } from 'radix-ui';
 import { useEffect, useState } from 'react';
 import { useLocation } from 'react-router';
 import { Navigation } from './Navigation.tsx';
+import { ShopName } from './ShopName.tsx';
 
 /** The screens behind a button, where there is no room for them beside the editor. It closes when one is chosen. */
 export function NavigationDrawer() {
@@ -25,6 +26,9 @@ export function NavigationDrawer() {
           className="fixed inset-y-0 left-0 z-50 flex w-[232px] flex-col bg-paper shadow-xl outline-none"
         >
           <Dialog.Title className="sr-only">Screens</Dialog.Title>
+          <div className="px-3.5 pt-3.5">
+            <ShopName />
+          </div>
           <Navigation />
         </Dialog.Content>
       </Dialog.Portal>

@@ -8,6 +8,7 @@ import { useShopWindow } from '../state/shopWindow.ts';
 import { ChangesButton } from './ChangesButton.tsx';
 import { NavigationDrawer } from './NavigationDrawer.tsx';
 import { PublishButton } from './PublishButton.tsx';
+import { ShopName } from './ShopName.tsx';
 import { TrialSearch } from './TrialSearch.tsx';
 
 const themeIcons = { system: Monitor, light: Sun, dark: Moon } as const;
@@ -32,7 +33,7 @@ function ThemeButton() {
 
 /** Undo, the draft's state and publishing, always in sight; in a narrow window the screens are behind a button. */
 export function TopBar({ isNarrow = false }: { readonly isNarrow?: boolean }) {
-  const { storefront, canUndo, canRedo } = useDeskState();
+  const { canUndo, canRedo } = useDeskState();
   const { isFolded, isInstead, givesRoom, fold } = useShopWindow();
   const isAway = isNarrow ? !isInstead : isFolded || givesRoom;
   return (
@@ -50,7 +51,7 @@ export function TopBar({ isNarrow = false }: { readonly isNarrow?: boolean }) {
         </svg>
         <span className={isNarrow ? 'max-[620px]:sr-only' : ''}>Clever Shelf</span>
       </div>
-      <span className="hidden shrink-0 text-soft xl:inline">{storefront.name}</span>
+      {!isNarrow && <ShopName />}
       {!isNarrow && <TrialSearch />}
       <div className="ml-auto flex shrink-0 items-center gap-1">
         <IconButton

@@ -33,6 +33,17 @@ describe('trial searches', () => {
     expect(recent.slice(0, 3)).toEqual(['search 5', 'search 13', 'search 12']);
     expect(recent.filter((each) => each === 'search 5')).toHaveLength(1);
   });
+  test('a desk that was used begins with what was tried last, not with what shoppers search for', () => {
+    useTrial.getState().begin(['brush', 'ink']);
+    expect(useTrial.getState().query).toBe('search 5');
+    useTrial.setState({ query: '', recent: [], isUntried: true });
+    useTrial.getState().begin(['brush', 'ink']);
+    expect(useTrial.getState()).toMatchObject({ query: 'brush', recent: ['brush', 'ink'] });
+    useTrial.setState({ query: '', recent: [], isUntried: true });
+    useTrial.getState().begin([]);
+    expect(useTrial.getState()).toMatchObject({ query: '', recent: [], isUntried: false });
+    for (const each of ['search 12', 'search 13', 'search 5']) useTrial.getState().search(each);
+  });
   test('everything is a trial search too, and not one to come back to', () => {
     const before = useTrial.getState().recent;
     useTrial.getState().search('   ');

@@ -7,6 +7,10 @@ const kept = 12;
 interface TrialState {
   readonly query: string;
   readonly recent: readonly string[];
+  /** Whether nothing was tried here yet. */
+  readonly isUntried: boolean;
+  /** Begins with some searches, unless one was tried meanwhile. */
+  begin(searches: readonly string[]): void;
   search(query: string): void;
   forget(query: string): void;
 }
@@ -14,12 +18,21 @@ interface TrialState {
 export const useTrial = create<TrialState>()(
   persist(
     (set) => ({
-      query: 'ultramarine',
-      recent: ['ultramarine', 'round brush', 'watercolour paper'],
+      query: '',
+      recent: [],
+      isUntried: true,
+      begin: (searches) =>
+        set(({ isUntried }) =>
+          isUntried ? { isUntried: false, query: searches[0] ?? '', recent: [...searches] } : {},
+        ),
       search: (text) =>
         set(({ recent }) => {
           const query = text.trim().replace(/\s+/g, ' ');
-          return { query, recent: query ? [query, ...recent.filter((each) => each !== query)].slice(0, kept) : recent };
+          return {
+            query,
+            isUntried: false,
+            recent: query ? [query, ...recent.filter((each) => each !== query)].slice(0, kept) : recent,
+          };
         }),
       forget: (query) => set(({ recent }) => ({ recent: recent.filter((each) => each !== query) })),
     }),

@@ -39,7 +39,9 @@ export function TwinProducts() {
                     >
                       {title} <span className="font-normal text-soft">{id}</span>
                     </span>
-                    {amount !== null && <span className="text-[13px] text-soft">{price(amount)}</span>}
+                    {amount !== null && (
+                      <span className="text-[13px] text-soft">{price(amount, setup.storefront.shop.currency)}</span>
+                    )}
                     <Button
                       tone="quiet"
                       onClick={() =>

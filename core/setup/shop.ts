@@ -1,0 +1,18 @@
+import { z } from 'zod';
+
+/** What shoppers read at the head of the shop, and what its prices are in. */
+export const shopSchema = z.strictObject({
+  name: z
+    .string()
+    .trim()
+    .min(1, 'A shop has a name.')
+    .max(60, 'A shop’s name has at most 60 letters.')
+    .describe('At the head of the shop.'),
+  currency: z
+    .string()
+    .regex(/^[A-Z]{3}$/, 'A currency is three capital letters, as EUR.')
+    .describe('By ISO 4217.'),
+});
+export type Shop = z.infer<typeof shopSchema>;
+
+export const usualShop: Shop = { name: 'Your shop', currency: 'GBP' };
