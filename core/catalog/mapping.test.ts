@@ -69,6 +69,18 @@ describe('columns are guessed', () => {
     });
   });
 
+  test('a count before words for what is in stock, which then say nothing more', () => {
+    const rows = repeat(40, (n) => ({
+      id: `p${n}`,
+      title: `Round brush ${n}`,
+      availability: ['In stock', 'Sold out'][n % 2]!,
+      stock: String(n % 7),
+    }));
+    expect(asOf(rows)).toMatchObject({ stock: 'stock', availability: 'skip' });
+    expect(propose(rows)[2]!.reason).toBe('“stock” counts what is in stock');
+    const uncounted = rows.map(({ stock: _, ...row }) => row as Record<string, string>);
+    expect(asOf(uncounted)).toMatchObject({ availability: 'stock' });
+  });
   test('a name whose values cannot be that is not believed', () => {
     const rows = repeat(30, (n) => ({ id: `a${n}`, title: `Brush ${n}`, price: 'on request', image: 'yes' }));
     expect(asOf(rows)).toMatchObject({ price: 'attribute', image: 'attribute' });

@@ -47,7 +47,9 @@ function fitness(role: Role, facts: ColumnFacts): number {
     case 'rating':
       return facts.numeric >= 0.9 ? 1 : 0;
     case 'stock':
-      return isFigure(facts) || facts.yesNo >= 0.9 || (facts.different <= 8 && facts.averageWords <= 4) ? 1 : 0;
+      // A count says whether something is in stock, and how much of it besides.
+      if (isFigure(facts)) return 1;
+      return facts.yesNo >= 0.9 || (facts.different <= 8 && facts.averageWords <= 4) ? 0.9 : 0;
     case 'date_added':
       return facts.dates >= 0.9 ? 1 : 0;
     case 'picture':
@@ -59,6 +61,9 @@ function fitness(role: Role, facts: ColumnFacts): number {
       return facts.yesNo >= 0.9 || facts.different <= 2 ? 1 : 0;
   }
 }
+
+/** From here on a column's name says what it is, and does not only sound like it. */
+const sureOfName = 0.8;
 
 interface Guess {
   readonly facts: ColumnFacts;
@@ -95,7 +100,7 @@ function guessesFor(facts: ColumnFacts, place: number): Guess[] {
       role,
       confidence: confidence * fitting,
       reason:
-        fitting >= 1
+        fitting >= 0.9
           ? `its name says so${facts.cells > 0 ? ' and its values fit' : ''}`
           : 'its name says so, though its values hardly fit',
     };
@@ -153,10 +158,18 @@ export function proposeMapping(columns: readonly ColumnFacts[]): ProposedReading
     taken.set(facts.column, guess);
     given.add(role);
   }
+  const counted = [...taken.values()].find(({ role, facts }) => role === 'stock' && isFigure(facts));
+  /** Whether a column says in words what another one counts. */
+  const isCounted = (facts: ColumnFacts): boolean =>
+    counted !== undefined &&
+    !isFigure(facts) &&
+    fitness('stock', facts) > 0 &&
+    rolesNamed(facts.column).some(({ role, confidence }) => role === 'stock' && confidence >= sureOfName);
   const keys = new Set<string>([...roles, 'availability']);
   return columns.map((facts): ProposedReading => {
     const guess = taken.get(facts.column);
-    const as = guess?.role ?? (facts.cells === 0 ? 'skip' : 'attribute');
+    const isSaid = !guess && facts.cells > 0 && isCounted(facts);
+    const as = guess?.role ?? (facts.cells === 0 || isSaid ? 'skip' : 'attribute');
     const pattern = patternFor(as, facts);
     const usual = usualReading(facts.column, as);
     let { key } = usual;
@@ -166,6 +179,7 @@ export function proposeMapping(columns: readonly ColumnFacts[]): ProposedReading
     }
     const reason =
       guess?.reason ??
+      (isSaid ? `“${counted!.facts.column}” counts what is in stock` : null) ??
       (facts.cells === 0 ? 'it is empty in the rows looked at' : 'its name is none the shop knows by itself');
     return {
       ...usual,

@@ -138,19 +138,22 @@ export function proposeFilters(
     .map((candidate, at) => ({ ...candidate, bound: bindFilter(snapshot, `c${at}`, candidate.setting, {}, today) }))
     .filter(({ bound }) => bound.values !== null || bound.numbers !== null);
   const alone = { ...prepared, filters: candidates.map(({ bound }): BoundFilter => bound) };
-  const tried = filtersOfSearches(engine, alone, searches);
+  const asked = filtersOfSearches(engine, alone, searches);
+  // Searches made in another shop may find nothing that could be divided: then what filters do to the whole shop is told.
+  const isTelling = asked.some(({ shown }) => shown.length > 0);
+  const tried = isTelling ? asked : filtersOfSearches(engine, alone, [{ search: '', searches: 1 }]);
   const worth = filterWorth(alone.filters, tried);
   return candidates
     .map(({ profile, texts, setting }, at): FilterProposal & { readonly score: number } => {
       const { shownIn, times, leaves } = worth[at]!;
-      const made = searches.reduce((sum, each) => sum + each.searches, 0);
+      const made = tried.reduce((sum, each) => sum + each.searches, 0);
       const narrows = (1 - (leaves ?? 1)) * (made === 0 ? profile.coverage : times / made);
       const values = isNumeric(profile) ? 0 : texts.length;
       return {
         setting,
         coverage: profile.coverage,
         values,
-        tried: searches.length,
+        tried: tried.length,
         divides: shownIn,
         leaves,
         samples: setting.prefix ? texts.slice(0, 5).map((text) => text.slice(setting.prefix!.length)) : profile.samples,

@@ -1,7 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import { adviseAttribute } from '../catalog/adviseAttribute.ts';
 import { readStandardRow } from '../catalog/readRow.ts';
-import { openEngine } from '../prepareSetup.ts';
+import { proposeFilters } from '../facets/proposeFilters.ts';
+import { openEngine, prepareSetup } from '../prepareSetup.ts';
 import { initialSetup } from '../setup/initialSetup.ts';
 import type { Setup } from '../setup/schema.ts';
 import { withEntry } from '../setup/withEntry.ts';
@@ -35,17 +36,23 @@ const foreign: Setup = {
   relevance: { ...usual.relevance, tieBreakers: { signals: [] } },
 };
 
+/** What is proposed for the catalog under a setup, filters as they are for who browses everything. */
+const proposed = (setup: Setup) => {
+  const filters = proposeFilters(engine, prepareSetup(engine, setup), [{ search: '', searches: 1 }], () => false);
+  return proposeSetup(snapshot.attributes, setup, { filters });
+};
+
 describe('what is proposed', () => {
   test('for a catalog the setup knows nothing of: attributes, filters and tie-breakers, each with its reason', () => {
-    const proposals = proposeSetup(snapshot.attributes, foreign);
+    const proposals = proposed(foreign);
     expect(proposals.map(({ id }) => id)).toEqual(
       [
         'attribute:brand',
         'attribute:hair',
         'filter:price',
         'filter:availability',
-        'filter:brand',
         'filter:hair',
+        'filter:brand',
         'tieBreaker:availability',
         'tieBreaker:units_sold',
       ].filter((id) => proposals.some((proposal) => proposal.id === id)),
@@ -56,17 +63,22 @@ describe('what is proposed', () => {
     expect(proposals.find(({ id }) => id === 'attribute:hair')!.reason).toContain('“Sable”');
   });
   test('nothing that is decided already, and nothing twice', () => {
-    expect(proposeSetup(snapshot.attributes, usual)).toEqual([]);
+    expect(proposed(usual)).toEqual([]);
     let setup = foreign;
-    for (const { edits } of proposeSetup(snapshot.attributes, foreign)) setup = edits.reduce(withEntry, setup);
-    expect(proposeSetup(snapshot.attributes, setup).filter(({ kind }) => kind !== 'tieBreaker')).toEqual([]);
+    for (const { edits } of proposed(foreign)) setup = edits.reduce(withEntry, setup);
+    expect(proposed(setup).filter(({ kind }) => kind !== 'tieBreaker')).toEqual([]);
+  });
+  test('no filter where there are so many that nobody looks through them', () => {
+    const price = usual.filters.price!;
+    const many = Object.fromEntries(Array.from({ length: 12 }, (_, at) => [`price-${at}`, price]));
+    expect(proposed({ ...foreign, filters: many }).filter(({ kind }) => kind === 'filter')).toEqual([]);
   });
   test('an attribute that was switched off by hand is not proposed again', () => {
     const off: Setup = {
       ...foreign,
       attributes: { ...foreign.attributes, hair: { searchable: false, weight: 1, onCard: false } },
     };
-    expect(proposeSetup(snapshot.attributes, off).map(({ id }) => id)).not.toContain('attribute:hair');
+    expect(proposed(off).map(({ id }) => id)).not.toContain('attribute:hair');
   });
 });
 
@@ -76,7 +88,7 @@ describe('its effect on real searches', () => {
     { search: 'brush', searches: 20 },
     { search: 'number', searches: 5 },
   ];
-  const hair = proposeSetup(snapshot.attributes, foreign).find(({ id }) => id === 'attribute:hair')!;
+  const hair = proposed(foreign).find(({ id }) => id === 'attribute:hair')!;
   test('is told in first pages, weighed by how often they are asked for', () => {
     const [effect, none] = effectsOf(engine, foreign, 0, [hair.edits, []], searches);
     expect(effect).toMatchObject({ looked: 3, changed: 1, times: 30, examples: ['sable brush'] });

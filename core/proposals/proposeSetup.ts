@@ -1,9 +1,7 @@
 import { type AttributeProfile, isIndexedAsText } from '../catalog/profileAttributes.ts';
 import { standardColumn } from '../catalog/standardColumns.ts';
-import { firstLook } from '../facets/firstLook.ts';
+import { type FilterProposal, keyFor } from '../facets/proposeFilters.ts';
 import { filterKindNames } from '../setup/describeFilters.ts';
-import type { FilterSetting } from '../setup/filterSchema.ts';
-import { choosesRange } from '../setup/filterTerms.ts';
 import { initialSetup } from '../setup/initialSetup.ts';
 import type { AttributeSetting, Setup, TieBreaker } from '../setup/schema.ts';
 import type { Proposal } from './proposal.ts';
@@ -15,7 +13,7 @@ import { proposeWords, type WordEvidence } from './proposeWords.ts';
 const coverageTold = (share: number): string =>
   share > 0.995 ? 'Every record has it' : `${Math.max(1, Math.round(share * 100))}% of the records have it`;
 
-function samplesTold({ samples }: AttributeProfile): string {
+function samplesTold({ samples }: Pick<AttributeProfile, 'samples'>): string {
   const some = samples.slice(0, 3).map((sample) => `“${sample.length > 30 ? `${sample.slice(0, 30)}…` : sample}”`);
   return some.length > 0 ? `, such as ${some.join(', ')}` : '';
 }
@@ -31,16 +29,32 @@ function attributeProposal(profile: AttributeProfile, setting: AttributeSetting)
   };
 }
 
-function filterProposal(profile: AttributeProfile, key: string, usual: FilterSetting): Proposal {
-  const setting: FilterSetting = { ...usual, ...firstLook(profile, profile.samples), hideUndividing: true };
-  const values = choosesRange(setting.kind) ? '' : `, in ${profile.values} values${samplesTold(profile)}`;
-  return {
-    id: `filter:${profile.key}`,
-    kind: 'filter',
-    title: `Filter by ${profile.label}`,
-    reason: `${coverageTold(profile.coverage)}${values}; it is shown as a ${filterKindNames[setting.kind]}.`,
-    edits: [{ part: 'filters', key, value: setting }],
-  };
+/** Filters proposed at a time: those that are worth most. The screen of filters has them all. */
+const mostProposed = 5;
+/** Filters beside which no more are proposed: nobody looks through a longer column of them. */
+const manyFilters = 12;
+
+const isOf = ({ setting: { attribute, prefix } }: FilterProposal, filters: Setup['filters']): boolean =>
+  Object.values(filters).some((own) => own.attribute === attribute && own.prefix === prefix);
+
+function filterProposals(proposed: readonly FilterProposal[], { filters }: Setup): Proposal[] {
+  const last = Math.max(0, ...Object.values(filters).map(({ order }) => order));
+  const most = Math.max(0, Math.min(mostProposed, manyFilters - Object.keys(filters).length));
+  return proposed
+    .filter((each) => each.warnings.length === 0 && !isOf(each, filters))
+    .slice(0, most)
+    .map(({ setting, coverage, values, samples, tried, divides }, at): Proposal => {
+      const { attribute, prefix, label, kind } = setting;
+      const many = values === 0 ? '' : `, in ${values} values${samplesTold({ samples })}`;
+      const worth = tried > 1 ? ` It divides the results of ${divides} of the ${tried} searches made most.` : '';
+      return {
+        id: `filter:${attribute}${prefix === undefined ? '' : `:${prefix}`}`,
+        kind: 'filter',
+        title: `Filter by ${label}`,
+        reason: `${coverageTold(coverage)}${many}; it is shown as a ${filterKindNames[kind]}.${worth}`,
+        edits: [{ part: 'filters', key: keyFor(filters, setting), value: { ...setting, order: last + at + 1 } }],
+      };
+    });
 }
 
 function tieBreakerProposal(setup: Setup, signal: TieBreaker, label: string): Proposal {
@@ -54,6 +68,14 @@ function tieBreakerProposal(setup: Setup, signal: TieBreaker, label: string): Pr
   };
 }
 
+/** What is known besides the catalog's attributes, where it is. */
+export interface Evidence {
+  /** Best first, as the screen of filters has them. */
+  readonly filters?: readonly FilterProposal[];
+  readonly words?: WordEvidence | null;
+  readonly meanings?: MeaningEvidence | null;
+}
+
 /** Attributes nobody searches by, whatever their values: computed here, or said by other means. */
 const never = new Set(['availability', 'hidden', 'contains', 'parts']);
 
@@ -64,8 +86,7 @@ const never = new Set(['availability', 'hidden', 'contains', 'parts']);
 export function proposeSetup(
   profiles: readonly AttributeProfile[],
   setup: Setup,
-  words: WordEvidence | null = null,
-  meanings: MeaningEvidence | null = null,
+  { filters: proposed = [], words = null, meanings = null }: Evidence = {},
 ): Proposal[] {
   const usual = initialSetup(profiles);
   const profileOf = new Map(profiles.map((profile) => [profile.key, profile]));
@@ -73,16 +94,7 @@ export function proposeSetup(
     .filter(({ key }) => !(key in setup.attributes) && !never.has(key))
     .filter((profile) => usual.attributes[profile.key]?.searchable && isIndexedAsText(profile))
     .map((profile) => attributeProposal(profile, usual.attributes[profile.key]!));
-  const filtered = new Set(Object.values(setup.filters).map(({ attribute }) => attribute));
-  const lastPlace = Math.max(0, ...Object.values(setup.filters).map(({ order }) => order));
-  const filters = Object.entries(usual.filters)
-    .filter(([, { attribute }]) => !filtered.has(attribute))
-    .map(([key, setting], index) =>
-      filterProposal(profileOf.get(setting.attribute)!, key in setup.filters ? `${key}-2` : key, {
-        ...setting,
-        order: lastPlace + index + 1,
-      }),
-    );
+  const filters = filterProposals(proposed, setup);
   const signals = new Set(setup.relevance.tieBreakers.signals.map(({ attribute }) => attribute));
   const tieBreakers = usual.relevance.tieBreakers.signals
     .filter(({ attribute }) => !signals.has(attribute))

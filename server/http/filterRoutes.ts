@@ -9,10 +9,10 @@ import type { Setup } from '../../core/setup/schema.ts';
 import { basicColours } from '../namedColours.ts';
 import type { Services } from './services.ts';
 import { noCatalog, type Serve } from './serving.ts';
+import { searchesTried, triedSearches } from './triedSearches.ts';
 
-/** Searches looked at, and those that proposals are tried on: the ones made most. */
+/** Searches looked at: the ones made most. */
 const searchesLookedAt = 200;
-const searchesTried = 60;
 /** Values that are looked through for ones nobody could tell apart. */
 const mostLookedThrough = 5000;
 
@@ -58,16 +58,10 @@ export function serveFilters(serve: Serve, { setups, catalogs, searcher, log }: 
     const { snapshot } = catalogs.standing()!.view(setup);
     return { setup, snapshot, task: { generation: reader.generation, shared: reader.buffer } };
   };
-  const asked = (most: number) => log.top(most).map(({ search, searches }) => ({ search, searches }));
-  /** Without a log, browsing everything is what filters are tried on. */
-  const tried = (most: number) => {
-    const searches = asked(most);
-    return searches.length > 0 ? searches : [{ search: '', searches: 1 }];
-  };
 
   serve(filterEndpoints.filterProposals, async () => {
     const { setup, task } = standing();
-    const proposals = await searcher.filterProposals(task, tried(searchesTried));
+    const proposals = await searcher.filterProposals(task, triedSearches(log, searchesTried));
     return {
       proposals: proposals.map((proposal) => ({
         ...proposal,
@@ -81,7 +75,7 @@ export function serveFilters(serve: Serve, { setups, catalogs, searcher, log }: 
   serve(filterEndpoints.filterWorth, async () => {
     const { setup, snapshot, task } = standing();
     const revision = setups.revision();
-    const searches = await searcher.filtersOf(task, tried(searchesLookedAt));
+    const searches = await searcher.filtersOf(task, triedSearches(log, searchesLookedAt));
     const worth = filterWorth(
       Object.keys(setup.filters).map((key) => ({ key })),
       searches,

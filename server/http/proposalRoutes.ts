@@ -1,7 +1,7 @@
 import { proposalEndpoints } from '../../api/proposalEndpoints.ts';
 import { type Effect, reasonToWithhold } from '../../core/proposals/effect.ts';
 import type { Proposal } from '../../core/proposals/proposal.ts';
-import { proposeSetup } from '../../core/proposals/proposeSetup.ts';
+import { type Evidence, proposeSetup } from '../../core/proposals/proposeSetup.ts';
 import { changesBetween } from '../../core/setup/entries.ts';
 import type { Setup } from '../../core/setup/schema.ts';
 import { withEntry } from '../../core/setup/withEntry.ts';
@@ -11,10 +11,8 @@ import type { WriteOutcome } from '../store/setupStore.ts';
 import type { deskState } from './deskState.ts';
 import type { Services } from './services.ts';
 import { noCatalog, Refused, type Serve } from './serving.ts';
+import { searchesTried, triedSearches } from './triedSearches.ts';
 import { searchesForWords, wordEvidence } from './wordEvidence.ts';
-
-/** Searches asked most that an effect is told for. */
-const searchesLookedAt = 60;
 
 function declinedIn(db: Db): Set<string> {
   const rows = db
@@ -37,29 +35,35 @@ export function serveProposals(
     if (!reader) throw noCatalog();
     return reader;
   };
-  /** What is known about words; worked out once for a setup's proposals. */
-  const evidence = (setup: Setup) => wordEvidence(catalogs.standing()!.view(setup).snapshot, setup, log);
-  const proposalsFor = (setup: Setup, { words, meanings } = evidence(setup)): Proposal[] =>
-    proposeSetup(inForce().snapshot.attributes, setup, words, meanings);
+  const task = () => {
+    const { generation, buffer } = inForce();
+    return { generation, shared: buffer };
+  };
+  /** What is known about words and filters under the draft; worked out once for its proposals. */
+  const evidence = async (setup: Setup, hasFilters = true): Promise<Evidence> => ({
+    ...wordEvidence(catalogs.standing()!.view(setup).snapshot, setup, log),
+    filters: hasFilters ? await searcher.filterProposals(task(), triedSearches(log, searchesTried)) : [],
+  });
+  const proposalsFor = (setup: Setup, known: Evidence): Proposal[] =>
+    proposeSetup(inForce().snapshot.attributes, setup, known);
 
   serve(proposalEndpoints.proposals, async () => {
-    const reader = inForce();
     const declined = declinedIn(db);
-    const all = proposalsFor(setups.draft());
+    const draft = setups.draft();
+    const all = proposalsFor(draft, await evidence(draft));
     const open = all.filter(({ id }) => !declined.has(id));
     const top = log.top(searchesForWords).map(({ search, searches: times }) => ({ search, searches: times }));
     const holding = (words: readonly string[]) =>
       top.filter(({ search }) => words.some((word) => ` ${tokenize(search).join(' ')} `.includes(` ${word} `)));
     // Words are proposed for rarer searches too: those that hold one are looked at besides the ones asked most.
     const special = new Set(holding(open.flatMap(({ words }) => words ?? [])));
-    const searches = top.filter((each, at) => at < searchesLookedAt || special.has(each));
-    const task = { generation: reader.generation, shared: reader.buffer };
+    const searches = top.filter((each, at) => at < searchesTried || special.has(each));
     const general = open.filter(({ words }) => !words);
-    const [before, ...others] = await searcher.effects(task, [[], ...general.map(({ edits }) => edits)], searches);
+    const [before, ...others] = await searcher.effects(task(), [[], ...general.map(({ edits }) => edits)], searches);
     /** What is proposed about words changes searches that have them, and no other. */
     const ofWords = async ({ edits, words }: Proposal): Promise<Effect> => {
       const own = holding(words!);
-      const [effect] = await searcher.effects(task, [edits], own);
+      const [effect] = await searcher.effects(task(), [edits], own);
       const { looked, finding, foundBefore } = before!;
       return {
         ...effect!,
@@ -88,13 +92,14 @@ export function serveProposals(
     };
   });
 
-  serve(proposalEndpoints.acceptProposals, (_, { revision, ids }, context) => {
+  serve(proposalEndpoints.acceptProposals, async (_, { revision, ids }, context) => {
     const before = setups.draft();
     let after = before;
-    const words = evidence(before);
+    const hasFilters = ids.some((id) => id.startsWith('filter:'));
+    const known = await evidence(before, hasFilters);
     // One after the other, since several may change the same entry, as tie-breakers do.
     for (const id of ids) {
-      const proposal = proposalsFor(after, words).find((each) => each.id === id);
+      const proposal = proposalsFor(after, known).find((each) => each.id === id);
       if (proposal) after = proposal.edits.reduce(withEntry, after);
     }
     const edits = changesBetween(before, after).map(({ part, key, after: value }) => ({ part, key, value }));
