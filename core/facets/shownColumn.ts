@@ -65,22 +65,61 @@ export function openShown({ names, start, ids }: ShownValues, recordFamily: Uint
   const standing = new Uint32Array(size);
   let totals: Uint32Array | null = null;
 
+  let isOfFamilies: boolean | null = null;
+
+  /** Whether the variants of every family are shown by the same values, in the same order. */
+  function agree(): boolean {
+    for (let record = 1; record < recordFamily.length; record++) {
+      if (recordFamily[record] !== recordFamily[record - 1]) continue;
+      const before = start[record - 1]!;
+      const own = start[record]!;
+      const amount = start[record + 1]! - own;
+      if (own - before !== amount) return false;
+      for (let at = 0; at < amount; at++) if (ids[own + at] !== ids[before + at]) return false;
+    }
+    return true;
+  }
+  /** Looked at once, when first asked. */
+  const ofFamilies = (): boolean => {
+    isOfFamilies ??= agree();
+    return isOfFamilies;
+  };
+
   function count(records: Uint32Array, failing: Uint32Array | null, ownBit: number, by: number): void {
-    lastFamily.fill(0xffffffff);
+    // Named once more, as in familyCounts.ts, which says why.
+    const owners = recordFamily;
+    const starts = start;
+    const values = ids;
+    const last = lastFamily;
+    const tally = counts;
+    const step = by | 0;
+    last.fill(0xffffffff);
     for (let place = 0; place < records.length; place++) {
       const record = records[place]!;
       if (failing !== null && (failing[record]! & ~ownBit) !== 0) continue;
-      const family = recordFamily[record]!;
-      const end = start[record + 1]!;
-      for (let at = start[record]!; at < end; at++) {
-        const value = ids[at]!;
-        if (lastFamily[value] === family) continue;
-        lastFamily[value] = family;
-        counts[value]! += by;
+      const family = owners[record]!;
+      const end = starts[record + 1]!;
+      for (let at = starts[record]!; at < end; at++) {
+        const value = values[at]!;
+        if (last[value] === family) continue;
+        last[value] = family;
+        tally[value] = (tally[value]! + step) | 0;
       }
     }
   }
-  function countAllBut({ all, found }: Outside): void {
+  /** The same where one record of each family is given, and tells all its values. */
+  function countOneEach(records: Uint32Array, by: number): void {
+    const starts = start;
+    const values = ids;
+    const tally = counts;
+    const step = by | 0;
+    for (let place = 0; place < records.length; place++) {
+      const record = records[place]!;
+      const end = starts[record + 1]!;
+      for (let at = starts[record]!; at < end; at++) tally[values[at]!] = (tally[values[at]!]! + step) | 0;
+    }
+  }
+  function countAllBut({ all, absent, found }: Outside): void {
     if (!totals) {
       counts.fill(0);
       count(
@@ -92,8 +131,11 @@ export function openShown({ names, start, ids }: ShownValues, recordFamily: Uint
       totals = counts.slice();
     }
     counts.set(totals);
-    count(all, null, 0, -1);
-    count(found, null, 0, 1);
+    if (ofFamilies()) countOneEach(absent, -1);
+    else {
+      count(all, null, 0, -1);
+      count(found, null, 0, 1);
+    }
   }
   return {
     size,
@@ -104,11 +146,12 @@ export function openShown({ names, start, ids }: ShownValues, recordFamily: Uint
       for (let at = start[record]!; at < end; at++) if (wanted[ids[at]!] === 1) return true;
       return false;
     },
-    countFamilies({ records, failing, outside }: Selection, ownBit = 0) {
+    countFamilies({ records, failing, outside }: Selection, ownBit = 0, representatives = null) {
       if (outside) countAllBut(outside);
       else {
         counts.fill(0);
-        count(records, failing, ownBit, 1);
+        if (representatives && ofFamilies()) countOneEach(representatives, 1);
+        else count(records, failing, ownBit, 1);
       }
       let found = 0;
       for (let value = 0; value < size; value++) if (counts[value]! > 0) standing[found++] = value;
