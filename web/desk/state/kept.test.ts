@@ -36,12 +36,12 @@ describe('trial searches', () => {
   test('a desk that was used begins with what was tried last, not with what shoppers search for', () => {
     useTrial.getState().begin(['brush', 'ink']);
     expect(useTrial.getState().query).toBe('search 5');
-    useTrial.setState({ query: '', recent: [], isUntried: true });
+    useTrial.setState({ query: '', recent: [] });
     useTrial.getState().begin(['brush', 'ink']);
     expect(useTrial.getState()).toMatchObject({ query: 'brush', recent: ['brush', 'ink'] });
-    useTrial.setState({ query: '', recent: [], isUntried: true });
+    useTrial.setState({ query: '', recent: [] });
     useTrial.getState().begin([]);
-    expect(useTrial.getState()).toMatchObject({ query: '', recent: [], isUntried: false });
+    expect(useTrial.getState()).toMatchObject({ query: '', recent: [] });
     for (const each of ['search 12', 'search 13', 'search 5']) useTrial.getState().search(each);
   });
   test('everything is a trial search too, and not one to come back to', () => {

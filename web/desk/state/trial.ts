@@ -7,30 +7,27 @@ const kept = 12;
 interface TrialState {
   readonly query: string;
   readonly recent: readonly string[];
-  /** Whether nothing was tried here yet. */
-  readonly isUntried: boolean;
-  /** Begins with some searches, unless one was tried meanwhile. */
+  /** Begins with some searches, where nothing was tried yet. */
   begin(searches: readonly string[]): void;
   search(query: string): void;
   forget(query: string): void;
 }
+
+export const isUntried = ({ query, recent }: Pick<TrialState, 'query' | 'recent'>): boolean =>
+  query === '' && recent.length === 0;
 
 export const useTrial = create<TrialState>()(
   persist(
     (set) => ({
       query: '',
       recent: [],
-      isUntried: true,
       begin: (searches) =>
-        set(({ isUntried }) =>
-          isUntried ? { isUntried: false, query: searches[0] ?? '', recent: [...searches] } : {},
-        ),
+        set((state) => (isUntried(state) ? { query: searches[0] ?? '', recent: [...searches] } : {})),
       search: (text) =>
         set(({ recent }) => {
           const query = text.trim().replace(/\s+/g, ' ');
           return {
             query,
-            isUntried: false,
             recent: query ? [query, ...recent.filter((each) => each !== query)].slice(0, kept) : recent,
           };
         }),

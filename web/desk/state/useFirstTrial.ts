@@ -1,15 +1,15 @@
 import { useEffect } from 'react';
 import { useDemand } from './demand.ts';
-import { useTrial } from './trial.ts';
+import { isUntried, useTrial } from './trial.ts';
 
 /** Searches a desk that was never used begins with. */
 const first = 3;
 
 /** The first trial search is the one shoppers make most; a shop that knows of none begins with everything it has. */
 export function useFirstTrial(): void {
-  const isUntried = useTrial((state) => state.isUntried);
+  const isFirst = useTrial(isUntried);
   const { data } = useDemand(12);
   useEffect(() => {
-    if (isUntried && data) useTrial.getState().begin(data.top.slice(0, first).map(({ search }) => search));
-  }, [isUntried, data]);
+    if (isFirst && data) useTrial.getState().begin(data.top.slice(0, first).map(({ search }) => search));
+  }, [isFirst, data]);
 }
