@@ -79,11 +79,11 @@ export function Desk() {
   const isNarrow = useIsNarrow();
   const { pathname } = useLocation();
   useShortcuts();
-  useFirstTrial();
+  const hasTrial = useFirstTrial();
   // biome-ignore lint/correctness/useExhaustiveDependencies: who goes to another screen wants to see it
   useEffect(() => useShopWindow.getState().makeWay(), [pathname]);
-  if (!data)
-    return error ? (
+  if (!data || !hasTrial)
+    return error && !data ? (
       <div role="alert" className="grid h-full place-items-center p-8 text-center">
         <div>
           <h1 className="font-display font-semibold text-xl">The desk cannot be opened</h1>
