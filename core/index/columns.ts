@@ -105,6 +105,11 @@ function inOrder({ key, start, ids, numbers, isList }: GatheredColumn): ColumnVa
 export const packColumns = (columns: readonly GatheredColumn[], records: number): Record<string, SectionArray> =>
   layColumns(columns.map(inOrder), records);
 
+/** Writes a column no record has two values of into its run of cells. */
+export function writeCells(cells: Uint32Array, from: number, { start, ids }: ColumnValues, records: number): void {
+  for (let at = 0; at < records; at++) cells[from + at] = start[at + 1]! > start[at]! ? ids[start[at]!]! + 1 : 0;
+}
+
 /** Lays the columns into the shared sections. */
 export function layColumns(columns: readonly ColumnValues[], records: number): Record<string, SectionArray> {
   const lists = columns.filter(({ isList }) => isList);
@@ -115,7 +120,8 @@ export function layColumns(columns: readonly ColumnValues[], records: number): R
   let nextCell = 0;
   let nextStart = 0;
   let nextId = 0;
-  for (const [index, { isList, start, ids }] of columns.entries()) {
+  for (const [index, column] of columns.entries()) {
+    const { isList, start, ids } = column;
     if (isList) {
       base[index] = nextStart;
       for (let at = 0; at <= records; at++) starts[nextStart++] = nextId + start[at]!;
@@ -123,7 +129,8 @@ export function layColumns(columns: readonly ColumnValues[], records: number): R
       nextId += ids.length;
     } else {
       base[index] = nextCell;
-      for (let at = 0; at < records; at++) cells[nextCell++] = start[at + 1]! > start[at]! ? ids[start[at]!]! + 1 : 0;
+      writeCells(cells, nextCell, column, records);
+      nextCell += records;
     }
   }
   return {
@@ -249,77 +256,4 @@ export function openValueColumns(
       return [key, column];
     }),
   );
-}
-
-/** A column's packed values laid out record by record again. Cost: a pass over the records. */
-function unpack(
-  sections: Sections,
-  key: string,
-  index: number,
-  records: number,
-): ColumnValues & { readonly texts: null } {
-  const from = sections.u32('columns.base')[index]!;
-  if (sections.u8('columns.isList')[index] === 1) {
-    const own = sections.u32('lists.start').subarray(from, from + records + 1);
-    const first = own[0]!;
-    const start = own.map((at) => at - first);
-    return { key, texts: null, start, ids: sections.u32('lists.ids').slice(first, own[records]), isList: true };
-  }
-  const cells = sections.u32('cells');
-  const start = new Uint32Array(records + 1);
-  const ids = new Uint32Array(records);
-  let next = 0;
-  for (let record = 0; record < records; record++) {
-    const cell = cells[from + record]!;
-    if (cell > 0) ids[next++] = cell - 1;
-    start[record + 1] = next;
-  }
-  return { key, texts: null, start, ids: ids.slice(0, next), isList: false };
-}
-
-/** New texts of records, by record number, ascending. */
-export type ChangedTexts = ReadonlyMap<number, readonly string[]>;
-
-/** One column with the texts of some records changed: values nobody has any more are gone, new ones stand in order. */
-function withTexts(sections: Sections, column: ColumnValues, changed: ChangedTexts, records: number): ColumnValues {
-  const names = openStrings(sections, `values.${column.key}`);
-  const used = new Uint8Array(names.length);
-  for (let record = 0; record < records; record++)
-    if (!changed.has(record))
-      for (let at = column.start[record]!; at < column.start[record + 1]!; at++) used[column.ids[at]!] = 1;
-  const kept = new Set<string>();
-  for (let value = 0; value < names.length; value++) if (used[value]) kept.add(names.get(value));
-  for (const texts of changed.values()) for (const text of texts) kept.add(text);
-  const texts = [...kept].sort();
-  const numberOf = new Map(texts.map((text, number) => [text, number]));
-  const renumbered = Uint32Array.from({ length: names.length }, (_, value) =>
-    used[value] ? numberOf.get(names.get(value))! : 0,
-  );
-  const start = new Uint32Array(records + 1);
-  const ids = new GrowingArray();
-  let isList = false;
-  for (let record = 0; record < records; record++) {
-    const own = changed.get(record);
-    if (own) for (const text of own) ids.push(numberOf.get(text)!);
-    else
-      for (let at = column.start[record]!; at < column.start[record + 1]!; at++) ids.push(renumbered[column.ids[at]!]!);
-    if (ids.length - start[record]! > 1) isList = true;
-    start[record + 1] = ids.length;
-  }
-  return { key: column.key, texts, start, ids: ids.view(), isList };
-}
-
-/** The sections of all value columns with some records' texts changed, by attribute key. Cost: a pass over the records a column. */
-export function patchColumns(
-  sections: Sections,
-  attributes: readonly AttributeProfile[],
-  changed: ReadonlyMap<string, ChangedTexts>,
-  records: number,
-): Record<string, SectionArray> {
-  const columns = attributes.filter(hasValueColumn).map(({ key }, index) => {
-    const column = unpack(sections, key, index, records);
-    const texts = changed.get(key);
-    return texts ? withTexts(sections, column, texts, records) : column;
-  });
-  return layColumns(columns, records);
 }

@@ -1,8 +1,8 @@
 import { stem } from '../text/wordForms.ts';
 import { gone, packDeletions, patchDeletions } from './deletionIndex.ts';
-import { placeOf } from './postings.ts';
+import { type PostingArrays, placeOf } from './postings.ts';
 import type { Standing } from './readTexts.ts';
-import type { SectionArray } from './sections.ts';
+import type { SectionArray, ToLay } from './sections.ts';
 import type { Snapshot } from './snapshot.ts';
 import { attributeAt, spotOf } from './spot.ts';
 import { openStrings, patchStrings } from './stringTable.ts';
@@ -117,11 +117,50 @@ function termEdit(snapshot: Snapshot, token: string, places: ReadonlyMap<number,
   };
 }
 
+/** What the new postings are made of, in order: runs of old ones as they are, and single ones that stand anew. */
+type Move = { readonly from: number; to: number } | { readonly place: number; readonly standing: Standing };
+
+/** Writes the postings' sections by their moves. Cost: a copy of them. */
+function makeMoves(old: PostingArrays, moves: readonly Move[], laid: Readonly<Record<string, SectionArray>>): void {
+  const record = laid['posting.record'] as Uint32Array;
+  const spot = laid['posting.spot'] as Uint16Array;
+  const positionStart = laid['posting.positions'] as Uint32Array;
+  const positions = laid.positions as Uint16Array;
+  const oldStart = old.positionStart;
+  let posting = 0;
+  let position = 0;
+  for (const move of moves)
+    if ('to' in move) {
+      const { from, to } = move;
+      const firstPosition = oldStart[from]!;
+      record.set(old.record.subarray(from, to), posting);
+      spot.set(old.spot.subarray(from, to), posting);
+      positions.set(old.positions.subarray(firstPosition, oldStart[to]!), position);
+      shiftedCopy(oldStart, from, to, positionStart, posting, position - firstPosition);
+      posting += to - from;
+      position += oldStart[to]! - firstPosition;
+    } else {
+      const { place, standing } = move;
+      record[posting] = place >>> 8;
+      spot[posting] = spotOf(place & 255, standing.stand);
+      positionStart[posting++] = position;
+      positions.set(standing.positions, position);
+      position += standing.positions.length;
+    }
+  positionStart[posting] = position;
+}
+
+export interface PatchedPostings {
+  readonly arrays: Record<string, SectionArray>;
+  /** The large sections, written where they are to stand. */
+  readonly toLay: ToLay;
+}
+
 /**
  * The sections of terms, postings, stems and deletions with some postings changed, as a fresh build has them. Cost: a
  * copy of the postings, moved in runs between the edits; the dictionaries are copied only where a word comes or goes.
  */
-export function patchPostings(snapshot: Snapshot, edits: PostingEdits): Record<string, SectionArray> {
+export function patchPostings(snapshot: Snapshot, edits: PostingEdits): PatchedPostings {
   const { postings, terms, sections } = snapshot;
   const changes = [...edits]
     .map(([token, places]) => termEdit(snapshot, token, places))
@@ -139,29 +178,20 @@ export function patchPostings(snapshot: Snapshot, edits: PostingEdits): Record<s
     ofKnown((posting) => postings.positionStart[posting]!) +
     sum(changes.map((change) => change.positions));
 
-  const record = new Uint32Array(total);
-  const spot = new Uint16Array(total);
-  const positionStart = new Uint32Array(total + 1);
-  const positions = new Uint16Array(totalPositions);
   const start = new Uint32Array(count + 1);
   const termRecords = new Uint32Array(count);
   const renumbered = new Uint32Array(terms.length).fill(gone);
   let term = 0;
   let posting = 0;
-  let position = 0;
   let done = 0;
-
-  const oldStart = postings.positionStart;
-  /** Moves the postings [from, to) over as they are. */
+  const moves: Move[] = [];
+  /** The postings [from, to) are moved over as they are; runs that follow one another are one. */
   const moveRun = (from: number, to: number): void => {
     if (to <= from) return;
-    const firstPosition = oldStart[from]!;
-    record.set(postings.record.subarray(from, to), posting);
-    spot.set(postings.spot.subarray(from, to), posting);
-    positions.set(postings.positions.subarray(firstPosition, oldStart[to]!), position);
-    shiftedCopy(oldStart, from, to, positionStart, posting, position - firstPosition);
+    const last = moves.at(-1);
+    if (last && 'to' in last && last.to === from) last.to = to;
+    else moves.push({ from, to });
     posting += to - from;
-    position += oldStart[to]! - firstPosition;
   };
   /** Moves the untouched terms [done, to) over as they are. */
   const moveTerms = (to: number): void => {
@@ -188,30 +218,27 @@ export function patchPostings(snapshot: Snapshot, edits: PostingEdits): Record<s
       if (!change.isNew) moveRun(from, at);
       from = stands ? at + 1 : at;
       if (standing === null) continue;
-      record[posting] = place >>> 8;
-      spot[posting] = spotOf(place & 255, standing.stand);
-      positionStart[posting++] = position;
-      positions.set(standing.positions, position);
-      position += standing.positions.length;
+      moves.push({ place, standing });
+      posting++;
     }
     if (!change.isNew) moveRun(from, postings.start[change.at + 1]!);
   }
   moveTerms(terms.length);
   start[count] = posting;
-  positionStart[total] = position;
-
-  const patched: Record<string, SectionArray> = {
-    'posting.record': record,
-    'posting.spot': spot,
-    'posting.positions': positionStart,
-    positions,
-    'posting.start': start,
-    'term.records': termRecords,
+  const toLay: ToLay = {
+    sizes: {
+      'posting.record': { type: 'u32', length: total },
+      'posting.spot': { type: 'u16', length: total },
+      'posting.positions': { type: 'u32', length: total + 1 },
+      positions: { type: 'u16', length: totalPositions },
+    },
+    fill: (laid) => makeMoves(postings, moves, laid),
   };
+  const patched: Record<string, SectionArray> = { 'posting.start': start, 'term.records': termRecords };
   const filing = changes.filter(
     ({ isNew, postings: left, wasPlain, isPlain }) => isNew || left === 0 || wasPlain !== isPlain,
   );
-  if (filing.length === 0) return patched;
+  if (filing.length === 0) return { arrays: patched, toLay };
   if (born.length + died.length > 0)
     Object.assign(
       patched,
@@ -229,7 +256,7 @@ export function patchPostings(snapshot: Snapshot, edits: PostingEdits): Record<s
   );
   Object.assign(patched, patchStems(snapshot, renumbered, unfiled, filed));
   const deletions = patchDeletions(sections, renumbered, unfiled, filed);
-  return { ...patched, ...(deletions ?? allDeletions(snapshot, patched, count)) };
+  return { arrays: { ...patched, ...(deletions ?? allDeletions(snapshot, patched, count)) }, toLay };
 }
 
 /** New numbers of the terms that changed and are still there: a new one stands right before what came after it. */

@@ -1,8 +1,8 @@
 import { numberOf } from '../catalog/numberOf.ts';
 import { hasValueColumn, isIndexedAsText, isNumeric } from '../catalog/profileAttributes.ts';
 import { type AttributeValue, type CatalogRecord, textsOf } from '../catalog/record.ts';
-import { patchColumns } from './columns.ts';
 import { packNumbers } from './numberColumns.ts';
+import { patchColumns } from './patchColumns.ts';
 import { patchPostings } from './patchPostings.ts';
 import { placeOf } from './postings.ts';
 import { type Standing, standingsOf } from './readTexts.ts';
@@ -62,10 +62,11 @@ export function patchSnapshot(snapshot: Snapshot, changes: readonly RecordChange
         column[ordinal] = numberOf(after.values[key], profile.kind);
       }
     }
+  const postings = edits.size > 0 ? patchPostings(snapshot, edits) : null;
   const patched: Record<string, SectionArray> = {
-    ...(edits.size > 0 ? patchPostings(snapshot, edits) : {}),
+    ...postings?.arrays,
     ...(texts.size > 0 ? patchColumns(sections, attributes, texts, records) : {}),
     ...Object.assign({}, ...[...amounts].map(([key, column]) => packNumbers(key, column, recordFamily, families))),
   };
-  return Object.keys(patched).length === 0 ? null : packSections(sections.meta, patched);
+  return Object.keys(patched).length === 0 ? null : packSections(sections.meta, patched, postings?.toLay);
 }

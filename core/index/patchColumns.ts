@@ -1,0 +1,123 @@
+import { type AttributeProfile, hasValueColumn } from '../catalog/profileAttributes.ts';
+import { type ColumnValues, layColumns, writeCells } from './columns.ts';
+import type { SectionArray, Sections } from './sections.ts';
+import { openStrings, patchStrings } from './stringTable.ts';
+
+/** A column's packed values laid out record by record again. Cost: a pass over the records. */
+function unpack(
+  sections: Sections,
+  key: string,
+  index: number,
+  records: number,
+): ColumnValues & { readonly texts: null } {
+  const from = sections.u32('columns.base')[index]!;
+  if (sections.u8('columns.isList')[index] === 1) {
+    const own = sections.u32('lists.start').subarray(from, from + records + 1);
+    const first = own[0]!;
+    const start = own.map((at) => at - first);
+    return { key, texts: null, start, ids: sections.u32('lists.ids').slice(first, own[records]), isList: true };
+  }
+  const cells = sections.u32('cells');
+  const start = new Uint32Array(records + 1);
+  const ids = new Uint32Array(records);
+  let next = 0;
+  for (let record = 0; record < records; record++) {
+    const cell = cells[from + record]!;
+    if (cell > 0) ids[next++] = cell - 1;
+    start[record + 1] = next;
+  }
+  return { key, texts: null, start, ids: ids.slice(0, next), isList: false };
+}
+
+/** New texts of records, by record number, ascending. */
+export type ChangedTexts = ReadonlyMap<number, readonly string[]>;
+
+/** A column with some texts changed, and its dictionary's sections. */
+interface ChangedColumn {
+  readonly values: ColumnValues & { readonly texts: null };
+  readonly strings: Record<string, SectionArray>;
+}
+
+/**
+ * One column with the texts of some records changed: values nobody has any more are gone, new ones stand in order. Cost: a
+ * pass over its records and its values, of which none is made a text.
+ */
+function withTexts(sections: Sections, column: ColumnValues, changed: ChangedTexts, records: number): ChangedColumn {
+  const { key, start: oldStart, ids: oldIds } = column;
+  const names = openStrings(sections, `values.${key}`);
+  const used = new Uint8Array(names.length);
+  let total = 0;
+  for (let record = 0; record < records; record++) {
+    if (changed.has(record)) continue;
+    total += oldStart[record + 1]! - oldStart[record]!;
+    for (let at = oldStart[record]!; at < oldStart[record + 1]!; at++) used[oldIds[at]!] = 1;
+  }
+  const unknown = new Set<string>();
+  for (const texts of changed.values()) {
+    total += texts.length;
+    for (const text of texts) {
+      const known = names.find(text);
+      if (known < 0) unknown.add(text);
+      else used[known] = 1;
+    }
+  }
+  const born = [...unknown]
+    .map((text) => ({ at: names.prefixRange(text)[0], text }))
+    .sort((a, b) => a.at - b.at || (a.text < b.text ? -1 : 1));
+  const gone: number[] = [];
+  const renumbered = new Uint32Array(names.length);
+  const bornNumbers = new Map<string, number>();
+  let number = 0;
+  let turn = 0;
+  for (let value = 0; value <= names.length; value++) {
+    for (; turn < born.length && born[turn]!.at === value; turn++) bornNumbers.set(born[turn]!.text, number++);
+    if (value === names.length) break;
+    if (used[value] === 0) gone.push(value);
+    else renumbered[value] = number++;
+  }
+  const numberOf = (text: string): number => bornNumbers.get(text) ?? renumbered[names.find(text)]!;
+  const start = new Uint32Array(records + 1);
+  const ids = new Uint32Array(total);
+  let isList = false;
+  let next = 0;
+  for (let record = 0; record < records; record++) {
+    const own = changed.get(record);
+    if (own) for (const text of own) ids[next++] = numberOf(text);
+    else for (let at = oldStart[record]!; at < oldStart[record + 1]!; at++) ids[next++] = renumbered[oldIds[at]!]!;
+    if (next - start[record]! > 1) isList = true;
+    start[record + 1] = next;
+  }
+  return {
+    values: { key, texts: null, start, ids, isList },
+    strings: born.length + gone.length > 0 ? patchStrings(sections, `values.${key}`, { born, gone }) : {},
+  };
+}
+
+/**
+ * The sections of all value columns with some records' texts changed, by attribute key. Cost: a pass over the records for
+ * each column that changes; for every column, where one of them is a list, whose place then moves.
+ */
+export function patchColumns(
+  sections: Sections,
+  attributes: readonly AttributeProfile[],
+  changed: ReadonlyMap<string, ChangedTexts>,
+  records: number,
+): Record<string, SectionArray> {
+  const keys = attributes.filter(hasValueColumn).map(({ key }) => key);
+  const patched = new Map(
+    keys.flatMap((key, index): [number, ChangedColumn][] => {
+      const texts = changed.get(key);
+      return texts ? [[index, withTexts(sections, unpack(sections, key, index, records), texts, records)]] : [];
+    }),
+  );
+  const strings: Record<string, SectionArray> = Object.assign({}, ...[...patched.values()].map((each) => each.strings));
+  const wasList = sections.u8('columns.isList');
+  if ([...patched].every(([index, { values }]) => !values.isList && wasList[index] === 0)) {
+    const cells = sections.u32('cells').slice();
+    const base = sections.u32('columns.base');
+    for (const [index, { values }] of patched) writeCells(cells, base[index]!, values, records);
+    return { ...strings, cells };
+  }
+  const columns = keys.map((key, index) => patched.get(index)?.values ?? unpack(sections, key, index, records));
+  return { ...layColumns(columns, records), ...strings };
+}
