@@ -93,9 +93,49 @@ function withTexts(sections: Sections, column: ColumnValues, changed: ChangedTex
   };
 }
 
+/** What changed, by the columns' order. */
+type Patched = ReadonlyMap<number, ChangedColumn>;
+
+/** The cells, with the runs of changed columns written anew. */
+function patchCells(sections: Sections, patched: Patched, records: number): Record<string, SectionArray> {
+  const cells = sections.u32('cells').slice();
+  const base = sections.u32('columns.base');
+  for (const [index, { values }] of patched) if (!values.isList) writeCells(cells, base[index]!, values, records);
+  return { cells };
+}
+
+/** The lists, with those of changed columns written anew and the others moved to where they now begin. */
+function patchLists(sections: Sections, patched: Patched, records: number): Record<string, SectionArray> {
+  const base = sections.u32('columns.base');
+  const isList = sections.u8('columns.isList');
+  const oldStarts = sections.u32('lists.start');
+  const oldIds = sections.u32('lists.ids');
+  const starts = new Uint32Array(oldStarts.length);
+  let total = 0;
+  const runs = [...isList.keys()].flatMap((index) => {
+    if (isList[index] === 0) return [];
+    const from = base[index]!;
+    const own = patched.get(index)?.values;
+    const ids = own ? own.ids : oldIds.subarray(oldStarts[from], oldStarts[from + records]);
+    const source = own ? own.start : oldStarts.subarray(from, from + records + 1);
+    const shift = total - source[0]!;
+    for (let at = 0; at <= records; at++) starts[from + at] = source[at]! + shift;
+    total += ids.length;
+    return [ids];
+  });
+  const ids = new Uint32Array(total);
+  let next = 0;
+  for (const run of runs) {
+    ids.set(run, next);
+    next += run.length;
+  }
+  return { 'lists.start': starts, 'lists.ids': ids };
+}
+
 /**
  * The sections of all value columns with some records' texts changed, by attribute key. Cost: a pass over the records for
- * each column that changes; for every column, where one of them is a list, whose place then moves.
+ * each column that changes, and a copy of the others of its kind; all are laid out anew where a column becomes a list, or
+ * is none any more.
  */
 export function patchColumns(
   sections: Sections,
@@ -110,14 +150,16 @@ export function patchColumns(
       return texts ? [[index, withTexts(sections, unpack(sections, key, index, records), texts, records)]] : [];
     }),
   );
-  const strings: Record<string, SectionArray> = Object.assign({}, ...[...patched.values()].map((each) => each.strings));
+  const all = [...patched.values()];
+  const strings: Record<string, SectionArray> = Object.assign({}, ...all.map((each) => each.strings));
   const wasList = sections.u8('columns.isList');
-  if ([...patched].every(([index, { values }]) => !values.isList && wasList[index] === 0)) {
-    const cells = sections.u32('cells').slice();
-    const base = sections.u32('columns.base');
-    for (const [index, { values }] of patched) writeCells(cells, base[index]!, values, records);
-    return { ...strings, cells };
+  if ([...patched].some(([index, { values }]) => values.isList !== (wasList[index] === 1))) {
+    const columns = keys.map((key, index) => patched.get(index)?.values ?? unpack(sections, key, index, records));
+    return { ...layColumns(columns, records), ...strings };
   }
-  const columns = keys.map((key, index) => patched.get(index)?.values ?? unpack(sections, key, index, records));
-  return { ...layColumns(columns, records), ...strings };
+  return {
+    ...strings,
+    ...(all.some(({ values }) => !values.isList) && patchCells(sections, patched, records)),
+    ...(all.some(({ values }) => values.isList) && patchLists(sections, patched, records)),
+  };
 }
