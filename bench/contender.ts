@@ -14,6 +14,15 @@ export interface Contender {
   /** Bytes held for the index, where they can be told. */
   readonly bytes: number | null;
   readonly buildMilliseconds: number;
+  /** What an edit takes until its picture is there; of those that are edited without building anew. */
+  edits?(): EditTimes;
+}
+
+/** Milliseconds from an edit until the page that shows it is answered, by what is edited. */
+export interface EditTimes {
+  readonly weight: number;
+  readonly price: number;
+  readonly title: number;
 }
 
 export const pageSize = 24;

@@ -14,6 +14,7 @@ import { initialSetup } from '../core/setup/initialSetup.ts';
 import type { Setup } from '../core/setup/schema.ts';
 import { tokenize } from '../core/text/tokenize.ts';
 import { type Contender, filterKeys, pageSize, textKeys, weights } from './contender.ts';
+import { measureEdits } from './edits.ts';
 import { plainFilters } from './plainFilters.ts';
 
 const textOf = (record: CatalogRecord, key: string): string =>
@@ -93,6 +94,7 @@ export function cleverShelf(
       const answer = search(engine, prepared, request, (record) => records[record]!, besides);
       return { families: answer.results.map(({ familyId }) => familyId), total: answer.total };
     },
+    edits: () => measureEdits(records, snapshot, engine, prepared.setup),
   };
 }
 

@@ -3,7 +3,7 @@ import { cpus } from 'node:os';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
 import { pick, seededRandom } from '../core/random.ts';
-import type { Contender } from './contender.ts';
+import type { Contender, EditTimes } from './contender.ts';
 import { cleverShelf, flexSearch, fts5, miniSearch } from './contenders.ts';
 import { type CostlySearch, findCostliest } from './costly.ts';
 import { type BenchQuery, makeQuery, type QueryClass, queryClasses } from './makeQueries.ts';
@@ -109,6 +109,7 @@ const builds: {
   bytesARecord: number | null;
 }[] = [];
 const costliest: (CostlySearch & { readonly size: number; readonly milliseconds: number })[] = [];
+const edits: (EditTimes & { readonly size: number })[] = [];
 const calibration = calibrate();
 console.log(
   `Node ${process.version}, ${cpus()[0]?.model ?? 'unknown processor'}; sorting a million numbers: ${calibration.toFixed(0)} ms; seed ${seed}`,
@@ -153,6 +154,7 @@ for (const size of values.sizes.split(',').map(Number)) {
         `${kind.padEnd(14)} ${contender.name.padEnd(13)} ${shown(row.p50)} ${shown(row.p95)} ${shown(row.p99)} ${shown(row.p95Undisturbed)} ${row.found.toFixed(0).padStart(9)}  ${tenth}`,
       );
     }
+    if (contender.edits) edits.push({ size, ...contender.edits() });
     // Timed when the classes are, with the code as warm.
     if (found) costliest.push({ size, text: found.text, typing: found.typing, milliseconds: timeOf(contender, found) });
   }
@@ -167,6 +169,12 @@ for (const { size, text, typing, milliseconds } of costliest) {
     `${String(size).padStart(8)} ${milliseconds.toFixed(1)} ms, ${(milliseconds / usual).toFixed(1)} times: “${text}”${typing ? ', while typing' : ''}`,
   );
 }
+
+console.log('\nAn edit until its picture is there, in a search thread');
+for (const { size, weight, price, title } of edits)
+  console.log(
+    `${String(size).padStart(8)} a weight ${weight.toFixed(0)} ms, a product’s price ${price.toFixed(0)} ms, its title ${title.toFixed(0)} ms`,
+  );
 
 console.log('\nBuilding');
 for (const { size, contender, recordsASecond, bytesARecord } of builds)
@@ -202,5 +210,5 @@ const folder = join('bench', 'results');
 mkdirSync(folder, { recursive: true });
 writeFileSync(
   join(folder, 'speed.json'),
-  `${JSON.stringify({ seed, calibration, node: process.version, builds, costliest, rows }, null, 2)}\n`,
+  `${JSON.stringify({ seed, calibration, node: process.version, builds, costliest, edits, rows }, null, 2)}\n`,
 );
