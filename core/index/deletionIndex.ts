@@ -47,6 +47,13 @@ const filedEdits = (length: number): number => (length >= 5 ? 2 : 1);
 
 const isCorrectable = (word: string): boolean => word.length >= 3 && !isNumberLike(word);
 
+/** The least power of two that so many entries fit in, one each. */
+function bucketsFor(entries: number): number {
+  let buckets = 1;
+  while (buckets < entries) buckets *= 2;
+  return buckets;
+}
+
 /** Builds the sections. `eligible` leaves out terms that stand in code attributes only. */
 export function packDeletions(terms: readonly string[], eligible: Uint8Array): Record<string, SectionArray> {
   const hashes = new GrowingArray();
@@ -59,8 +66,7 @@ export function packDeletions(terms: readonly string[], eligible: Uint8Array): R
       owners.push(term);
     }
   }
-  let buckets = 1;
-  while (buckets < hashes.length) buckets *= 2;
+  const buckets = bucketsFor(hashes.length);
   const start = new Uint32Array(buckets + 1);
   const entries = hashes.view();
   for (let at = 0; at < entries.length; at++) start[(entries[at]! & (buckets - 1)) + 1]!++;
@@ -74,6 +80,39 @@ export function packDeletions(terms: readonly string[], eligible: Uint8Array): R
 
 /** How terms were numbered anew: by old number the new one, or `gone`. */
 export const gone = 0xffffffff;
+
+interface Filing {
+  readonly start: Uint32Array;
+  readonly owners: Uint32Array;
+  readonly renumbered: Uint32Array;
+  /** Buckets that terms are added to, ascending, and which. */
+  readonly touched: readonly number[];
+  readonly added: ReadonlyMap<number, readonly number[]>;
+  /** Where the result is written. */
+  readonly starts: Uint32Array;
+  readonly kept: Uint32Array;
+}
+
+/** Files terms where none falls out: what stands between two buckets that change is numbered anew in one run. */
+function insertFiled({ start, owners, renumbered, touched, added, starts, kept }: Filing): void {
+  let bucket = 0;
+  let at = 0;
+  let moved = 0;
+  const moveTo = (lastBucket: number): void => {
+    for (; bucket <= lastBucket; bucket++) starts[bucket] = start[bucket]! + moved;
+    const end = start[lastBucket]!;
+    for (; at < end; at++) kept[at + moved] = renumbered[owners[at]!]!;
+  };
+  for (const own of touched) {
+    moveTo(own);
+    const from = at + moved;
+    const end = start[own + 1]!;
+    for (; at < end; at++) kept[at + moved] = renumbered[owners[at]!]!;
+    for (const term of added.get(own)!) kept[at + moved++] = term;
+    kept.subarray(from, at + moved).sort();
+  }
+  moveTo(start.length - 1);
+}
 
 /**
  * The sections with the terms numbered anew, some no longer filed and some filed for the first time (by new number),
@@ -104,6 +143,11 @@ export function patchDeletions(
   const starts = new Uint32Array(buckets + 1);
   const touched = [...added.keys()].sort((a, b) => a - b);
   const drops = unfiled.size > 0;
+  if (!drops && !renumbered.includes(gone)) {
+    if (bucketsFor(kept.length) !== buckets) return null;
+    insertFiled({ start, owners, renumbered, touched, added, starts, kept });
+    return { 'deletions.start': starts, 'deletions.terms': kept };
+  }
   let next = 0;
   let turn = 0;
   for (let bucket = 0; bucket < buckets; bucket++) {
@@ -119,9 +163,7 @@ export function patchDeletions(
     }
     starts[bucket + 1] = next;
   }
-  let wanted = 1;
-  while (wanted < next) wanted *= 2;
-  return wanted === buckets ? { 'deletions.start': starts, 'deletions.terms': kept.slice(0, next) } : null;
+  return bucketsFor(next) === buckets ? { 'deletions.start': starts, 'deletions.terms': kept.slice(0, next) } : null;
 }
 
 export interface NearTerm {
