@@ -46,9 +46,12 @@ function withTexts(sections: Sections, column: ColumnValues, changed: ChangedTex
   const { key, start: oldStart, ids: oldIds } = column;
   const names = openStrings(sections, `values.${key}`);
   const used = new Uint8Array(names.length);
+  /** By record: looked up in the map, a hundred thousand cost more than all that is done with them. */
+  const isChanged = new Uint8Array(records);
+  for (const record of changed.keys()) isChanged[record] = 1;
   let total = 0;
   for (let record = 0; record < records; record++) {
-    if (changed.has(record)) continue;
+    if (isChanged[record] === 1) continue;
     total += oldStart[record + 1]! - oldStart[record]!;
     for (let at = oldStart[record]!; at < oldStart[record + 1]!; at++) used[oldIds[at]!] = 1;
   }
@@ -81,8 +84,7 @@ function withTexts(sections: Sections, column: ColumnValues, changed: ChangedTex
   let isList = false;
   let next = 0;
   for (let record = 0; record < records; record++) {
-    const own = changed.get(record);
-    if (own) for (const text of own) ids[next++] = numberOf(text);
+    if (isChanged[record] === 1) for (const text of changed.get(record)!) ids[next++] = numberOf(text);
     else for (let at = oldStart[record]!; at < oldStart[record + 1]!; at++) ids[next++] = renumbered[oldIds[at]!]!;
     if (next - start[record]! > 1) isList = true;
     start[record + 1] = next;
