@@ -240,7 +240,9 @@ describe('what filters are worth', () => {
 
 describe('filters that are proposed', () => {
   const prepared = prepareSetup(engine, { ...base, filters: settings({ size: {} }) });
-  const proposals = proposeFilters(engine, prepared, [{ search: '', searches: 1 }], (texts) => texts.includes('Teal'));
+  const proposals = proposeFilters(engine, prepared, [{ search: '', searches: 1 }], (texts) =>
+    texts.includes('Teal') ? { Teal: '#008080' } : null,
+  );
   test('fit what the attribute holds, leave out what is there already, and say how far they narrow', () => {
     const kinds = Object.fromEntries(
       proposals.map(({ setting }) => [setting.prefix ?? setting.attribute, setting.kind]),
@@ -254,6 +256,7 @@ describe('filters that are proposed', () => {
       'level: ': 'ticks',
     });
     expect(kinds).not.toHaveProperty('size');
+    expect(proposals.find(({ setting }) => setting.kind === 'swatches')!.setting.colours).toEqual({ Teal: '#008080' });
     for (const { leaves, divides, tried } of proposals) {
       expect(divides).toBeLessThanOrEqual(tried);
       expect(leaves).toBeGreaterThan(0);

@@ -89,17 +89,29 @@ function tagFamilies(texts: readonly string[]): string[] {
 const worthOf = ({ kind }: AttributeProfile, { prefix }: FilterSetting): number =>
   kind === 'date' || (kind === 'list' && prefix === undefined) ? 0.4 : 1;
 
+/** How a filter of an attribute is shown at first; swatches with what is known of their colours. */
+function lookOf(
+  profile: AttributeProfile,
+  texts: readonly string[],
+  colours: Readonly<Record<string, string>> | null,
+  most: number,
+): Partial<FilterSetting> {
+  const look = firstLook(profile, texts, { areColours: colours !== null, most });
+  return look.kind === 'swatches' && colours ? { ...look, colours: { ...colours } } : look;
+}
+
 const mostCandidates = 24;
 
 /**
  * The filters a catalog is good for and the setup does not have, best first: by how often each would divide the results
- * of the searches made, and how much one choice would narrow them. Cost: a search for each of them, all candidates counted.
+ * of the searches made, and how much one choice would narrow them. `coloursOf` says what values look like that are colours,
+ * and nothing of others. Cost: a search for each of them, all candidates counted.
  */
 export function proposeFilters(
   engine: Engine,
   prepared: PreparedSetup,
   searches: readonly AskedSearch[],
-  areColours: (texts: readonly string[]) => boolean,
+  coloursOf: (texts: readonly string[]) => Readonly<Record<string, string>> | null,
 ): FilterProposal[] {
   const { snapshot } = engine;
   const { setup, today } = prepared;
@@ -115,7 +127,7 @@ export function proposeFilters(
     .flatMap((profile) => {
       const texts = textsOf(profile.key);
       const families = profile.kind === 'list' ? tagFamilies(texts) : [];
-      const colours = texts.length > 0 && areColours(texts);
+      const colours = texts.length > 0 ? coloursOf(texts) : null;
       const most = snapshot.numbers.get(profile.key)?.range(all, null, 0)?.most ?? 0;
       return [undefined, ...families].map((prefix) => ({
         profile,
@@ -128,7 +140,7 @@ export function proposeFilters(
           counts: true,
           valueOrder: 'count',
           hideUndividing: true,
-          ...(prefix === undefined ? firstLook(profile, texts, { areColours: colours, most }) : { prefix }),
+          ...(prefix === undefined ? lookOf(profile, texts, colours, most) : { prefix }),
         } satisfies FilterSetting as FilterSetting,
       }));
     })

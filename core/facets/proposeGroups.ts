@@ -77,6 +77,18 @@ export function areColours(values: readonly CountedValue[], colours: ColourWords
   return all > 0 && coloured.reduce((sum, { products }) => sum + products, 0) >= all * leastColours;
 }
 
+/** What values look like, of those that are known; null where most of them are no colours. */
+export function coloursOf(texts: readonly string[], colours: ColourWords): Record<string, string> | null {
+  const values = texts.map((value) => ({ value, products: 1 }));
+  if (!areColours(values, colours)) return null;
+  return Object.fromEntries(
+    texts.flatMap((text): [string, string][] => {
+      const hex = colourOf(text, colours)?.hex;
+      return hex ? [[text, hex]] : [];
+    }),
+  );
+}
+
 /**
  * Groups for an attribute's values: of colours one for each plain colour, by what the shades look like; of anything else
  * one for each set that differs only in spelling, case, plural, joining, or the unit of its amount. Named after the

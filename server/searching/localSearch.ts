@@ -12,7 +12,7 @@ import {
 import { type AttributeValues, attributeValues } from '../../core/facets/attributeValues.ts';
 import { type AskedSearch, type FiltersOfSearch, filtersOfSearches } from '../../core/facets/filterWorth.ts';
 import { type FilterProposal, proposeFilters } from '../../core/facets/proposeFilters.ts';
-import { areColours } from '../../core/facets/proposeGroups.ts';
+import { coloursOf } from '../../core/facets/proposeGroups.ts';
 import { type Engine, openEngine, type PreparedSetup, prepareSetup } from '../../core/prepareSetup.ts';
 import { type Effect, effectsOf, type WeighedSearch } from '../../core/proposals/effect.ts';
 import { rank, rankedFamilies, type SearchRequest } from '../../core/ranking/rank.ts';
@@ -220,12 +220,7 @@ export function openLocalSearch(folder: DataFolder, db: Db, now: () => number): 
     },
     filterProposals(task, searches) {
       const { engine, setup } = readyFor(task, 'draft');
-      return proposeFilters(engine, setup, searches, (texts) =>
-        areColours(
-          texts.map((value) => ({ value, products: 1 })),
-          basicColours(),
-        ),
-      );
+      return proposeFilters(engine, setup, searches, (texts) => coloursOf(texts, basicColours()));
     },
     valuesOf(task, attribute, query) {
       const { engine, setup } = readyFor(task, 'draft');

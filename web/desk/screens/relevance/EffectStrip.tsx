@@ -1,6 +1,6 @@
 import { ArrowDown, ArrowUp } from 'lucide-react';
 import type { MoveTold } from '../../../../api/effectEndpoints.ts';
-import { count, counted } from '../../../look/price.ts';
+import { counted } from '../../../look/price.ts';
 import { useDeskState } from '../../state/deskState.ts';
 import { useTrial } from '../../state/trial.ts';
 import { effectInWords, moveInWords } from './tellEffect.ts';
@@ -12,8 +12,8 @@ export function EffectStrip() {
   const { data, error, isFetching, isPlaceholderData } = useEffectOfDraft();
   const search = useTrial((state) => state.search);
   const sentences = changes.flatMap((change) => change.sentences);
-  if (sentences.length === 0) return null;
-  const what = sentences.length === 1 ? sentences[0]! : `${count(sentences.length)} changes not yet published`;
+  if (changes.length === 0) return null;
+  const what = sentences.length === 1 ? sentences[0]! : `${counted(changes.length, 'change')} not yet published`;
   const isOld = isFetching || isPlaceholderData;
   return (
     <aside
