@@ -89,17 +89,6 @@ function tagFamilies(texts: readonly string[]): string[] {
 const worthOf = ({ kind }: AttributeProfile, { prefix }: FilterSetting): number =>
   kind === 'date' || (kind === 'list' && prefix === undefined) ? 0.4 : 1;
 
-/** How a filter of an attribute is shown at first; swatches with what is known of their colours. */
-function lookOf(
-  profile: AttributeProfile,
-  texts: readonly string[],
-  colours: Readonly<Record<string, string>> | null,
-  most: number,
-): Partial<FilterSetting> {
-  const look = firstLook(profile, texts, { areColours: colours !== null, most });
-  return look.kind === 'swatches' && colours ? { ...look, colours: { ...colours } } : look;
-}
-
 const mostCandidates = 24;
 
 /**
@@ -140,7 +129,7 @@ export function proposeFilters(
           counts: true,
           valueOrder: 'count',
           hideUndividing: true,
-          ...(prefix === undefined ? lookOf(profile, texts, colours, most) : { prefix }),
+          ...(prefix === undefined ? firstLook(profile, texts, { colours, most }) : { prefix }),
         } satisfies FilterSetting as FilterSetting,
       }));
     })

@@ -83,10 +83,10 @@ export function Shop() {
     noteSearch({ ...search, query: data.query, page: data.page }, data.total, desk.isInDesk);
   }, [data, isPlaceholderData, shown]);
 
-  const shopName = data?.shop.name ?? '…';
+  const name = data?.shop.name;
   useEffect(() => {
-    document.title = shopName;
-  }, [shopName]);
+    if (name) document.title = name;
+  }, [name]);
   const lookThrough = useLookThrough(search, desk.view);
   const filtering = {
     answer: data!,
@@ -107,7 +107,7 @@ export function Shop() {
             newSearch('');
           }}
         >
-          {shopName}
+          {name ?? (error ? 'The shop' : '…')}
         </a>
         {data && data.languages.length > 1 && (
           <LanguageMenu
