@@ -1,8 +1,7 @@
 import { unknownName } from '../api/problem.ts';
-import type { AttributeSetting } from '../core/setup/schema.ts';
+import { own } from '../core/named.ts';
+import { unsetAttribute } from '../core/setup/normalEntry.ts';
 import { Failure, onOff, openWithCatalog, table, UsageError } from './usage.ts';
-
-const unset: AttributeSetting = { searchable: false, weight: 1, onCard: false };
 
 export function attributesCommand(data: string, rest: readonly string[], json: boolean): void {
   if (rest.length > 0) throw new UsageError('“attributes” takes no further words; did you mean “attribute set KEY”?');
@@ -10,7 +9,7 @@ export function attributesCommand(data: string, rest: readonly string[], json: b
   const settings = setups.draft().attributes;
   const attributes = catalogs.current()!.snapshot.attributes.map((profile) => ({
     ...profile,
-    ...(settings[profile.key] ?? unset),
+    ...(own(settings, profile.key) ?? unsetAttribute),
   }));
   if (json) {
     process.stdout.write(`${JSON.stringify({ attributes }, null, 2)}\n`);
@@ -45,8 +44,8 @@ export function attributeSetCommand(
   const { setups, catalogs } = openWithCatalog(data);
   const known = catalogs.current()!.snapshot.attributes.map((profile) => profile.key);
   if (!known.includes(key)) throw new Failure(unknownName('attribute', key, known));
-  const before = setups.draft().attributes[key] ?? unset;
-  const value: AttributeSetting = {
+  const before = own(setups.draft().attributes, key) ?? unsetAttribute;
+  const value = {
     searchable: searchable ?? before.searchable,
     weight: weight ?? before.weight,
     onCard: onCard ?? before.onCard,

@@ -1,8 +1,9 @@
 import type { AttributeValue } from '../catalog/record.ts';
 import { languageNames } from '../text/languages.ts';
 import { filterChange, layoutChange, valueGroupsChange } from './describeFilters.ts';
-import type { EntryChange } from './entries.ts';
+import { type EntryChange, isChange } from './entries.ts';
 import type { FilterLayout, FilterSetting, ValueGroups } from './filterSchema.ts';
+import { unsetAttribute } from './normalEntry.ts';
 import type {
   AttributeSetting,
   ContentEntry,
@@ -37,8 +38,8 @@ const attributeWays = [
 ] as const;
 
 function attributeChange(name: string, before: AttributeSetting | null, after: AttributeSetting | null): string[] {
-  const was: AttributeSetting = before ?? { searchable: false, weight: 0, onCard: false };
-  const is: AttributeSetting = after ?? { searchable: false, weight: 0, onCard: false };
+  const was: AttributeSetting = before ?? unsetAttribute;
+  const is: AttributeSetting = after ?? unsetAttribute;
   const said: string[] = [];
   if (was.searchable !== is.searchable)
     said.push(`${name} is ${is.searchable ? 'now' : 'no longer'} read by the search`);
@@ -318,7 +319,7 @@ export function decisionTold(decision: Decision, isGivenUp: boolean, names: Name
     : 'Tags are as in the file';
 }
 
-/** What a change means, in plain sentences without a full stop; at least one. */
+/** What a change means, in plain sentences without a full stop; none where it means nothing. */
 export function describeChange({ part, key, before, after }: EntryChange, names: NamesForChanges): string[] {
   const sentences = (() => {
     switch (part) {
@@ -352,5 +353,6 @@ export function describeChange({ part, key, before, after }: EntryChange, names:
         ];
     }
   })();
-  return sentences.length > 0 ? sentences : [`The entry “${key}” of ${part} is stored anew`];
+  const change = { part, key, before, after };
+  return sentences.length > 0 || !isChange(change) ? sentences : [`“${key}” of ${part} is different`];
 }

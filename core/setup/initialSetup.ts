@@ -1,8 +1,9 @@
 import { type AttributeProfile, hasChoices, isIndexedAsText } from '../catalog/profileAttributes.ts';
 import { availability, standardColumn } from '../catalog/standardColumns.ts';
+import { named, own } from '../named.ts';
 import type { FilterSetting } from './filterSchema.ts';
 import { usualLayout } from './filterTerms.ts';
-import type { AttributeSetting, Setup, SortingOrder, TieBreaker } from './schema.ts';
+import { type AttributeSetting, type Setup, type SortingOrder, setupVersion, type TieBreaker } from './schema.ts';
 import { type Shop, usualShop } from './shop.ts';
 
 /** Weights for a beginning: what names a product counts most, long text least. Own attributes by their usual names. */
@@ -29,7 +30,7 @@ function firstSetting(profile: AttributeProfile): AttributeSetting {
   const isOwnNumber = profile.kind === 'number' && !standardColumn.has(profile.key);
   const isRead = isIndexedAsText(profile) || isOwnNumber;
   const searchable = isRead && profile.key !== availability.key && profile.key !== 'hidden' && profile.coverage >= 0.02;
-  const weight = usualWeights[profile.key] ?? firstWeight(profile);
+  const weight = own(usualWeights, profile.key) ?? firstWeight(profile);
   return { searchable, weight, onCard: ['title', 'brand', 'price', 'rating'].includes(profile.key) };
 }
 
@@ -41,7 +42,7 @@ function firstFilters(profiles: readonly AttributeProfile[]): Record<string, Fil
     .sort((a, b) => b.coverage - a.coverage || (a.key < b.key ? -1 : 1))
     .slice(0, 6);
   const price = profiles.find((profile) => profile.key === 'price');
-  return Object.fromEntries(
+  return named(
     [...(price ? [price] : []), ...dividing].map((profile, index): [string, FilterSetting] => [
       profile.key,
       {
@@ -93,8 +94,8 @@ export function initialSetup(profiles: readonly AttributeProfile[], shop: Shop =
   const known = new Set(profiles.map(({ key }) => key));
   return {
     format: 'clever-shelf-setup',
-    version: 1,
-    attributes: Object.fromEntries(profiles.map((profile) => [profile.key, firstSetting(profile)])),
+    version: setupVersion,
+    attributes: named(profiles.map((profile) => [profile.key, firstSetting(profile)])),
     relevance: {
       spelling: { tolerance: true },
       closeCall: { width: 3 },
@@ -104,12 +105,12 @@ export function initialSetup(profiles: readonly AttributeProfile[], shop: Shop =
       sorting: { orders: firstOrders(known) },
     },
     filters: firstFilters(profiles),
-    plans: {},
-    hiding: {},
-    products: {},
-    content: {},
-    vocabulary: {},
-    valueGroups: {},
+    plans: named(),
+    hiding: named(),
+    products: named(),
+    content: named(),
+    vocabulary: named(),
+    valueGroups: named(),
     storefront: { filters: usualLayout, languages: { list: [] }, shop },
     emptyShelf: {
       content: { message: 'Nothing on our shelves matches “{search}”.', searches: [], products: [] },

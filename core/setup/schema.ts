@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { contentKinds } from '../content/contentKinds.ts';
+import { own } from '../named.ts';
 import {
   filterLayoutSchema,
   filterSettingSchema,
@@ -11,8 +12,10 @@ import { shopSchema, usualShop } from './shop.ts';
 import { key, productId, searchText, sentence } from './texts.ts';
 import { usualSpelling } from './usualSpelling.ts';
 
-/** Longest key of an entry. */
+/** Longest key of any entry. */
 export const longestKey = 700;
+/** Number of the format that setups are written in; `upgradeSetup` brings earlier ones to it. */
+export const setupVersion = 2;
 
 /** What the merchandiser decided about one attribute. An attribute without an entry is not searched and not shown. */
 export const attributeSettingSchema = z.strictObject({
@@ -238,34 +241,86 @@ export const vocabularyEntrySchema = z.discriminatedUnion('what', [
 ]);
 export type VocabularyEntry = z.infer<typeof vocabularyEntrySchema>;
 
-/** Everything a merchandiser has decided for one storefront. The draft, every release and every file are this. */
+const noSoldOutRule = { results: 'asItIs', box: 'asItIs', collections: 'asItIs' } as const;
+
+/** A part that holds any number of entries: what their keys and values are held to, and how many there may be. */
+interface OpenPart<Value extends z.ZodType> {
+  readonly key: z.ZodString;
+  readonly value: Value;
+  readonly most: number;
+}
+const openPart = <Value extends z.ZodType>(part: OpenPart<Value>): OpenPart<Value> => part;
+const decisionKeyText = z.string().min(1).max(longestKey);
+
+/** The one definition of what may be written into a part of many entries, and so of what is read from it. */
+export const openParts = {
+  attributes: openPart({ key, value: attributeSettingSchema, most: 1000 }),
+  filters: openPart({ key, value: filterSettingSchema, most: 1000 }),
+  plans: openPart({ key, value: shelfPlanSchema, most: 10_000 }),
+  hiding: openPart({ key: z.string().min(1).max(220), value: hidingSchema, most: 100_000 }),
+  products: openPart({ key: decisionKeyText, value: decisionSchema, most: 200_000 }),
+  content: openPart({ key: decisionKeyText, value: contentEntrySchema, most: 100_000 }),
+  vocabulary: openPart({ key, value: vocabularyEntrySchema, most: 20_000 }),
+  valueGroups: openPart({ key, value: valueGroupsSchema, most: 1000 }),
+} as const;
+
+/** Parts whose entries are always there: the schema of each, and what it is until somebody decides. */
+export const fixedParts = {
+  relevance: {
+    spelling: { value: spellingSchema, usual: { tolerance: true } },
+    closeCall: { value: closeCallSchema, usual: { width: 3 } },
+    tieBreakers: { value: tieBreakersSchema, usual: { signals: [] } },
+    soldOut: { value: soldOutSchema, usual: noSoldOutRule },
+    partNumbers: { value: partNumbersSchema, usual: { lead: true } },
+    sorting: { value: sortingSchema, usual: { orders: [byRelevance] } },
+  },
+  emptyShelf: {
+    content: { value: emptyShelfSchema, usual: { message: '', searches: [], products: [] } },
+  },
+  storefront: {
+    filters: { value: filterLayoutSchema, usual: usualLayout },
+    languages: { value: storefrontLanguagesSchema, usual: { list: [] } },
+    shop: { value: shopSchema, usual: usualShop },
+  },
+} as const;
+
+type OpenPartName = keyof typeof openParts;
+const isOpenPart = (part: SetupPart): part is OpenPartName => Object.hasOwn(openParts, part);
+
+const openShape = <Name extends OpenPartName>(
+  name: Name,
+): z.ZodRecord<z.ZodString, (typeof openParts)[Name]['value']> =>
+  z.record(openParts[name].key, openParts[name].value) as never;
+
+/**
+ * Everything a merchandiser has decided for one storefront. The draft, every release and every file are this. Read one
+ * with `readSetup`, which also takes what earlier versions wrote.
+ */
 export const setupSchema = z.strictObject({
   format: z.literal('clever-shelf-setup'),
-  version: z.literal(1),
-  attributes: z.record(key, attributeSettingSchema),
+  version: z.literal(setupVersion),
+  attributes: openShape('attributes'),
   relevance: z.strictObject({
     spelling: spellingSchema,
     closeCall: closeCallSchema,
     tieBreakers: tieBreakersSchema,
-    soldOut: soldOutSchema.default({ results: 'asItIs', box: 'asItIs', collections: 'asItIs' }),
-    partNumbers: partNumbersSchema.default({ lead: true }),
-    sorting: sortingSchema.default({ orders: [byRelevance] }),
+    soldOut: soldOutSchema,
+    partNumbers: partNumbersSchema,
+    sorting: sortingSchema,
   }),
-  filters: z.record(key, filterSettingSchema),
-  plans: z.record(key, shelfPlanSchema),
-  hiding: z.record(z.string().min(1).max(220), hidingSchema),
+  filters: openShape('filters'),
+  plans: openShape('plans'),
+  hiding: openShape('hiding'),
   emptyShelf: z.strictObject({ content: emptyShelfSchema }),
-  products: z.record(z.string().min(1).max(longestKey), decisionSchema).default({}),
-  content: z.record(z.string().min(1).max(longestKey), contentEntrySchema).default({}),
-  vocabulary: z.record(key, vocabularyEntrySchema).default({}),
-  valueGroups: z.record(key, valueGroupsSchema).default({}),
-  storefront: z
-    .strictObject({
-      filters: filterLayoutSchema.default(usualLayout),
-      languages: storefrontLanguagesSchema.default({ list: [] }),
-      shop: shopSchema.default(usualShop),
-    })
-    .default({ filters: usualLayout, languages: { list: [] }, shop: usualShop }),
+  products: openShape('products'),
+  content: openShape('content'),
+  vocabulary: openShape('vocabulary'),
+  valueGroups: openShape('valueGroups'),
+  storefront: z.strictObject({
+    filters: filterLayoutSchema,
+    languages: storefrontLanguagesSchema,
+    shop: shopSchema,
+  }),
 });
 export type Setup = z.infer<typeof setupSchema>;
 
@@ -284,52 +339,18 @@ export const setupParts = [
 ] as const;
 export type SetupPart = (typeof setupParts)[number];
 
-const relevanceEntries = {
-  spelling: spellingSchema,
-  closeCall: closeCallSchema,
-  tieBreakers: tieBreakersSchema,
-  soldOut: soldOutSchema,
-  partNumbers: partNumbersSchema,
-  sorting: sortingSchema,
-} as const;
-
-const storefrontEntries = {
-  filters: filterLayoutSchema,
-  languages: storefrontLanguagesSchema,
-  shop: shopSchema,
-} as const;
-
-/** The schema one entry of a part is held to, or null where the part has no such entry. */
+/** The schema one entry of a part is held to, or null where the part has no such entry: one for writing and reading. */
 export function entrySchema(part: SetupPart, entry: string): z.ZodType | null {
-  switch (part) {
-    case 'attributes':
-      return attributeSettingSchema;
-    case 'relevance':
-      return Object.hasOwn(relevanceEntries, entry) ? relevanceEntries[entry as keyof typeof relevanceEntries] : null;
-    case 'filters':
-      return filterSettingSchema;
-    case 'plans':
-      return shelfPlanSchema;
-    case 'hiding':
-      return hidingSchema;
-    case 'emptyShelf':
-      return entry === 'content' ? emptyShelfSchema : null;
-    case 'products':
-      return decisionSchema;
-    case 'content':
-      return contentEntrySchema;
-    case 'vocabulary':
-      return vocabularyEntrySchema;
-    case 'valueGroups':
-      return valueGroupsSchema;
-    case 'storefront':
-      return Object.hasOwn(storefrontEntries, entry)
-        ? storefrontEntries[entry as keyof typeof storefrontEntries]
-        : null;
-  }
+  if (isOpenPart(part)) return openParts[part].key.safeParse(entry).success ? openParts[part].value : null;
+  const entries: Readonly<Record<string, { readonly value: z.ZodType }>> = fixedParts[part];
+  return own(entries, entry)?.value ?? null;
 }
+
+/** Most entries a part may hold. */
+export const mostEntries = (part: SetupPart): number =>
+  isOpenPart(part) ? openParts[part].most : Object.keys(fixedParts[part]).length;
 
 /** Entries that must always be there: they can be changed but not removed. */
 export function isFixedEntry(part: SetupPart): boolean {
-  return part === 'relevance' || part === 'emptyShelf' || part === 'storefront';
+  return !isOpenPart(part);
 }

@@ -1,6 +1,6 @@
 import { writeCsv } from '../catalog/writeCsv.ts';
 import { tokenize } from '../text/tokenize.ts';
-import { canonical } from './entries.ts';
+import { canonical } from './canonical.ts';
 import { type Setup, type VocabularyEntry, vocabularyEntrySchema } from './schema.ts';
 
 type Vocabulary = Setup['vocabulary'];

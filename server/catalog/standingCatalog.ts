@@ -3,7 +3,7 @@ import { patchSnapshot, type RecordChange } from '../../core/index/patchSnapshot
 import type { Snapshot } from '../../core/index/snapshot.ts';
 import { squash } from '../../core/index/squash.ts';
 import { applyDecisions, decisionsByProduct } from '../../core/rules/decisions.ts';
-import { canonical } from '../../core/setup/entries.ts';
+import { canonical } from '../../core/setup/canonical.ts';
 import type { Decision, Setup } from '../../core/setup/schema.ts';
 import type { CatalogReader } from './catalogReader.ts';
 

@@ -121,7 +121,7 @@ describe('the draft', () => {
     expect((await search('/shop/search?q=brush')).results.map(({ familyId }) => familyId)).not.toContain('c');
     expect((await state()).changes).toHaveLength(1);
     const { releases }: { releases: { note: string }[] } = (await shelf.get('/desk/releases')).body;
-    expect(releases.map(({ note }) => note)).toEqual(['Release 1 again', 'Spring', 'The setup to begin with']);
+    expect(releases.map(({ note }) => note)).toEqual(['Release 1 again', 'Spring', 'Initial setup']);
   });
 });
 

@@ -7,7 +7,6 @@ import { requestOf } from '../../api/searchQuery.ts';
 import { adviseAttribute } from '../../core/catalog/adviseAttribute.ts';
 import { hasChoices, isIndexedAsText, isNumeric } from '../../core/catalog/profileAttributes.ts';
 import { untouchable } from '../../core/rules/decisions.ts';
-import { changesBetween } from '../../core/setup/entries.ts';
 import { cardOf } from '../../core/suggest/card.ts';
 import type { Searcher } from '../searching/searcher.ts';
 import type { WriteOutcome } from '../store/setupStore.ts';
@@ -31,6 +30,7 @@ const nothingToDo = {
   'nothing-to-redo': 'There is nothing to redo.',
   'nothing-to-publish': 'The draft holds nothing that is not published already.',
   'unknown-release': 'There is no release of that number.',
+  'unknown-revision': 'The draft has not come so far yet. Nothing was saved; load the page anew.',
 } as const;
 
 /** The application's interface over HTTP: every endpoint of the contract, validated by its own schema. */
@@ -136,22 +136,12 @@ export function createApp(services: Services): OpenAPIHono {
   serve(endpoints.takeBack, (_, { number }, context) => written(setups.publishAgain(number, who(context), now())));
   serve(endpoints.releases, () => {
     const names = namesFrom(catalogs);
-    const all = setups.releases();
-    const live = setups.live()?.number;
+    const live = setups.liveNumber();
     return {
-      releases: all.map((release, index) => {
-        const before = all[index + 1];
-        return {
-          number: release.number,
-          at: new Date(release.at).toISOString(),
-          who: release.who,
-          note: release.note,
-          live: release.number === live,
-          sentences: before
-            ? tellChanges(changesBetween(before.setup, release.setup), names).flatMap(({ sentences }) => sentences)
-            : [],
-        };
-      }),
+      releases: setups.releases().map(({ number, at, who, note, changes }) => ({
+        ...{ number, at: new Date(at).toISOString(), who, note, live: number === live },
+        sentences: tellChanges(changes ?? setups.changesOf(number), names).flatMap(({ sentences }) => sentences),
+      })),
     };
   });
   serve(endpoints.attributes, () => {

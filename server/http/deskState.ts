@@ -1,8 +1,9 @@
 import type { DeskState, ToldChange } from '../../api/stateSchema.ts';
 import { firstText } from '../../core/catalog/record.ts';
 import { labelFromKey, standardColumn } from '../../core/catalog/standardColumns.ts';
+import { canonical } from '../../core/setup/canonical.ts';
 import { decisionTold, describeChange, type NamesForChanges } from '../../core/setup/describeChange.ts';
-import { canonical, changesBetween, type EntryChange } from '../../core/setup/entries.ts';
+import type { EntryChange } from '../../core/setup/entries.ts';
 import type { Decision } from '../../core/setup/schema.ts';
 import type { CatalogStore } from '../catalog/catalogStore.ts';
 import type { SetupStore } from '../store/setupStore.ts';
@@ -63,7 +64,7 @@ export function deskState(setups: SetupStore, catalogs: CatalogStore): DeskState
     revision: setups.revision(),
     setup: { ...setup, products: {} },
     decisions: Object.keys(setup.products).length,
-    changes: live ? tellChanges(changesBetween(live.setup, setup), names) : [],
+    changes: tellChanges(setups.changes(), names),
     canUndo: inWords(setups.nextUndo(), names),
     canRedo: inWords(setups.nextRedo(), names),
     release: live && { number: live.number, at: new Date(live.at).toISOString(), who: live.who },

@@ -8,7 +8,6 @@ import { type CatalogRecord, firstText } from '../../core/catalog/record.ts';
 import { decisionsByProduct, standingOf, untouchable } from '../../core/rules/decisions.ts';
 import { readCell, tagEdit, valueEdit } from '../../core/rules/productEdits.ts';
 import { describeChange } from '../../core/setup/describeChange.ts';
-import { changesBetween } from '../../core/setup/entries.ts';
 import { hidingKey } from '../../core/setup/hidingKey.ts';
 import type { Setup } from '../../core/setup/schema.ts';
 import type { EntryEdit } from '../../core/setup/withEntry.ts';
@@ -204,8 +203,8 @@ export function serveProducts(
   });
 
   serve(productEndpoints.giveUp, (_, { revision, group }, context) => {
-    const live = setups.live();
-    const edits = (live ? changesBetween(live.setup, setups.draft()) : [])
+    const edits = setups
+      .changes()
       .filter((change) => groupOf(change) === group)
       .map(({ part, key, before }): EntryEdit => ({ part, key, value: before }));
     if (edits.length === 0) return deskState(setups, catalogs);

@@ -1,4 +1,7 @@
 import Database from 'better-sqlite3';
+import { StartProblem } from '../dataFolder.ts';
+import { databaseVersion, migrate, versionOf } from './migrations.ts';
+import { upgradeDrafts } from './upgradeDrafts.ts';
 
 export type Db = Database.Database;
 
@@ -6,122 +9,36 @@ export type Db = Database.Database;
 export const storefrontId = 'main';
 export const draftId = 'main';
 
-const schema = `
-CREATE TABLE IF NOT EXISTS storefront (
-  id TEXT PRIMARY KEY,
-  release INTEGER,                      -- number of the release shoppers get
-  generation INTEGER NOT NULL DEFAULT 0 -- catalog generation in force; 0: none yet
-) STRICT;
-CREATE TABLE IF NOT EXISTS draft (
-  storefront TEXT NOT NULL REFERENCES storefront (id),
-  id TEXT NOT NULL,
-  revision INTEGER NOT NULL,
-  PRIMARY KEY (storefront, id)
-) STRICT;
-CREATE TABLE IF NOT EXISTS setup_entry (
-  storefront TEXT NOT NULL,
-  draft TEXT NOT NULL,
-  part TEXT NOT NULL,
-  key TEXT NOT NULL,
-  value TEXT NOT NULL,
-  PRIMARY KEY (storefront, draft, part, key)
-) STRICT, WITHOUT ROWID;
-CREATE TABLE IF NOT EXISTS journal (
-  id INTEGER PRIMARY KEY AUTOINCREMENT,
-  storefront TEXT NOT NULL,
-  draft TEXT NOT NULL,
-  revision INTEGER NOT NULL,            -- the draft's after this change
-  who TEXT NOT NULL,
-  at INTEGER NOT NULL,                  -- milliseconds since 1970
-  kind TEXT NOT NULL CHECK (kind IN ('edit', 'undo', 'redo')),
-  changes TEXT NOT NULL,                -- [{part, key, before, after}]
-  state TEXT NOT NULL CHECK (state IN ('done', 'undone', 'gone'))
-) STRICT;
-CREATE INDEX IF NOT EXISTS journal_by_draft ON journal (storefront, draft, kind, state, id);
-CREATE TABLE IF NOT EXISTS release (
-  storefront TEXT NOT NULL,
-  number INTEGER NOT NULL,
-  at INTEGER NOT NULL,
-  who TEXT NOT NULL,
-  note TEXT NOT NULL,
-  document TEXT NOT NULL,
-  PRIMARY KEY (storefront, number)
-) STRICT;
-CREATE TABLE IF NOT EXISTS catalog_import (
-  generation INTEGER PRIMARY KEY,
-  storefront TEXT NOT NULL,
-  file TEXT NOT NULL,
-  at INTEGER NOT NULL,
-  records INTEGER NOT NULL,
-  families INTEGER NOT NULL,
-  rejected INTEGER NOT NULL,
-  index_bytes INTEGER NOT NULL
-) STRICT;
-CREATE TABLE IF NOT EXISTS fact_note (
-  storefront TEXT PRIMARY KEY,
-  facts_at INTEGER NOT NULL             -- when a feed last changed a price or stock
-) STRICT;
-CREATE TABLE IF NOT EXISTS search_log (
-  id INTEGER PRIMARY KEY,
-  storefront TEXT NOT NULL,
-  at INTEGER NOT NULL,
-  session TEXT NOT NULL,
-  search TEXT NOT NULL,
-  key TEXT NOT NULL,                    -- the folded words in order
-  filters TEXT NOT NULL,
-  results INTEGER NOT NULL,
-  by_desk INTEGER NOT NULL              -- 1: made by a merchandiser in the desk's window; not counted as demand
-) STRICT;
-CREATE INDEX IF NOT EXISTS search_log_by_key ON search_log (storefront, by_desk, key);
-CREATE INDEX IF NOT EXISTS search_log_by_session ON search_log (storefront, session, at);
-CREATE INDEX IF NOT EXISTS search_log_by_time ON search_log (storefront, at);
-CREATE TABLE IF NOT EXISTS search_outcome (
-  search_id INTEGER NOT NULL REFERENCES search_log (id),
-  kind TEXT NOT NULL CHECK (kind IN ('click', 'basket', 'purchase')),
-  product TEXT NOT NULL,
-  place INTEGER                         -- of a click, from 1
-) STRICT;
-CREATE INDEX IF NOT EXISTS search_outcome_by_search ON search_outcome (search_id, kind);
-CREATE TABLE IF NOT EXISTS mapping (
-  storefront TEXT NOT NULL,
-  shape TEXT NOT NULL,                  -- the columns of the files it is for
-  mapping TEXT NOT NULL,
-  at INTEGER NOT NULL,
-  PRIMARY KEY (storefront, shape)
-) STRICT, WITHOUT ROWID;
-CREATE TABLE IF NOT EXISTS family_correction (
-  storefront TEXT NOT NULL,
-  record TEXT NOT NULL,
-  family TEXT NOT NULL,
-  PRIMARY KEY (storefront, record)
-) STRICT, WITHOUT ROWID;
-CREATE TABLE IF NOT EXISTS declined (
-  storefront TEXT NOT NULL,
-  proposal TEXT NOT NULL,
-  PRIMARY KEY (storefront, proposal)
-) STRICT, WITHOUT ROWID;
-CREATE TABLE IF NOT EXISTS content_version (
-  storefront TEXT PRIMARY KEY,
-  version INTEGER NOT NULL
-) STRICT;
-CREATE TABLE IF NOT EXISTS content (
-  storefront TEXT NOT NULL,
-  kind TEXT NOT NULL CHECK (kind IN ('article', 'collection')),
-  id TEXT NOT NULL,
-  value TEXT NOT NULL,
-  PRIMARY KEY (storefront, kind, id)
-) STRICT, WITHOUT ROWID;
-`;
+/**
+ * How long a statement waits for another program's transaction, in milliseconds. Short, since it holds up its thread:
+ * the server tries again later instead (`whenFree`), the terminal has time.
+ */
+const patience = { server: 40, terminal: 10_000 } as const;
 
 /**
- * Opens the main database, making its tables where they are missing. Every acknowledged write is on the disk: WAL
- * with full synchronisation, since edits are few and must outlive a crash at any moment.
+ * Opens the main database and brings it to today's version. Every acknowledged write is on the disk: WAL with full
+ * synchronisation, since edits are few and must outlive a crash at any moment. Throws a `StartProblem`, and changes
+ * nothing, where a newer program wrote it.
  */
-export function openDatabase(path: string, options: { readonly readOnly?: boolean } = {}): Db {
-  const db = new Database(path, { readonly: options.readOnly ?? false, timeout: 10_000 });
+export function openDatabase(
+  path: string,
+  options: { readonly readOnly?: boolean; readonly waits?: keyof typeof patience } = {},
+): Db {
+  const db = new Database(path, {
+    readonly: options.readOnly ?? false,
+    timeout: patience[options.waits ?? 'terminal'],
+  });
+  const version = versionOf(db);
+  if (version > databaseVersion) {
+    db.close();
+    throw new StartProblem(
+      `${path} was written by a newer version of this program (format ${version}, this one knows ${databaseVersion}). Nothing was changed. Start the newer version, or name another folder with --data DIR.`,
+    );
+  }
   if (options.readOnly) return db;
   db.pragma('journal_mode = WAL');
   db.pragma('synchronous = FULL');
-  db.exec(schema);
+  migrate(db);
+  upgradeDrafts(db);
   return db;
 }

@@ -1,4 +1,6 @@
 import { afterEach, beforeEach, expect, test } from '@jest/globals';
+import { pick, seededRandom } from '../../core/random.ts';
+import { changesBetween } from '../../core/setup/entries.ts';
 import { openLocalSearch } from '../searching/localSearch.ts';
 import { openTestShelf, smallCatalog, type TestShelf } from '../testing/openTestShelf.ts';
 import { openDatabase } from './database.ts';
@@ -85,4 +87,72 @@ test('what was written is there when the folder is opened again', () => {
   expect(openSetupStore(again).draft()).toEqual(setups.draft());
   expect(openSetupStore(again).nextUndo()).toEqual(setups.nextUndo());
   again.close();
+});
+
+test('steps joined into one keep what they touched: who looked in between is told of it', () => {
+  const { setups } = shelf;
+  const hiding = { part: 'hiding' as const, key: 'product:b' };
+  setups.edit([{ ...hiding, value: { what: 'product', product: 'b' } }], setups.revision(), 'Ada', 2_000_000);
+  const lookedAt = setups.revision();
+  setups.edit([{ ...hiding, value: null }], lookedAt, 'Ada', 2_000_200);
+  expect(setups.nextUndo()).toBeNull();
+  expect(setups.draft().hiding).toEqual({});
+  const other = [{ ...hiding, value: { what: 'product', product: 'b', from: ['results'] } }];
+  expect(setups.edit(other, lookedAt, 'Ben', 2_000_300)).toMatchObject({ refusal: { code: 'stale-write' } });
+  expect(setups.edit(other, setups.revision(), 'Ben', 2_000_400)).toHaveProperty('revision');
+});
+
+test('a revision that is not there yet is refused', () => {
+  const { setups } = shelf;
+  expect(setups.edit(width(9), setups.revision() + 1, 'Ada', 1)).toMatchObject({
+    refusal: { code: 'unknown-revision', revision: 1 },
+  });
+  expect(setups.publish(setups.revision() + 5, 'Ada', '', 1)).toMatchObject({ refusal: { code: 'unknown-revision' } });
+});
+
+test('a draft with entries that cannot be read opens with them set aside, and they come back by undo', () => {
+  const { setups, db } = shelf;
+  const spoil = db.prepare('UPDATE setup_entry SET value = ? WHERE part = ? AND key = ?');
+  spoil.run('{"width":"wide"}', 'relevance', 'closeCall');
+  spoil.run('{"searchable":', 'attributes', 'title');
+  const reopened = openSetupStore(db);
+  expect(reopened.setAside().map(({ part, key }) => `${part}/${key}`)).toEqual([
+    'attributes/title',
+    'relevance/closeCall',
+  ]);
+  expect(reopened.draft().relevance.closeCall).toEqual({ width: 3 });
+  reopened.edit(width(4), reopened.revision(), 'Ada', 1);
+  expect(reopened.setAside().map(({ key }) => key)).toEqual(['title']);
+  reopened.undo(reopened.revision(), 'Ada', 2);
+  expect(reopened.setAside().map(({ key }) => key)).toContain('closeCall');
+});
+
+test('the draft that is kept up to date by its journal is the one read anew, after any steps', () => {
+  const { setups, db } = shelf;
+  const random = seededRandom(7);
+  const act = [
+    () => setups.edit(width(Math.floor(random() * 9)), setups.revision(), pick(random, ['Ada', 'Ben']), clock),
+    () =>
+      setups.edit(
+        [{ part: 'hiding', key: 'product:b', value: random() < 0.5 ? null : { what: 'product', product: 'b' } }],
+        setups.revision(),
+        'Ada',
+        clock,
+      ),
+    () => setups.undo(setups.revision(), 'Ada', clock),
+    () => setups.redo(setups.revision(), 'Ben', clock),
+    () => setups.publish(setups.revision(), 'Ada', '', clock),
+    () => setups.publishAgain(1, 'Ada', clock),
+  ];
+  const other = openSetupStore(openDatabase(shelf.folder.database, { readOnly: true }));
+  let clock = 1;
+  for (let round = 0; round < 120; round++) {
+    pick(random, act)();
+    clock += random() < 0.5 ? 200 : 5000;
+    if (random() < 0.4) continue;
+    const anew = openSetupStore(db);
+    expect(setups.draft()).toEqual(anew.draft());
+    expect(other.draft()).toEqual(anew.draft());
+    expect(setups.changes()).toEqual(changesBetween(anew.live()!.setup, anew.draft()));
+  }
 });

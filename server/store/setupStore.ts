@@ -1,22 +1,17 @@
+import { canonical } from '../../core/setup/canonical.ts';
 import {
-  canonical,
+  changesBetween,
   checkEdit,
   type EditRefusal,
   type EntryChange,
   entriesOf,
-  setupFromEntries,
+  isChange,
 } from '../../core/setup/entries.ts';
-import { type Setup, type SetupPart, setupSchema } from '../../core/setup/schema.ts';
+import { readEntry } from '../../core/setup/readSetup.ts';
+import { mostEntries, type Setup, setupVersion } from '../../core/setup/schema.ts';
 import type { EntryEdit } from '../../core/setup/withEntry.ts';
 import { type Db, draftId, storefrontId } from './database.ts';
-
-export interface Release {
-  readonly number: number;
-  readonly at: number;
-  readonly who: string;
-  readonly note: string;
-  readonly setup: Setup;
-}
+import { type DraftReader, entryKey, openDraftReader, type Release } from './draftReader.ts';
 
 /** Someone else changed the same entries (or the draft) since the writer looked. */
 export interface StaleWrite {
@@ -24,7 +19,14 @@ export interface StaleWrite {
   readonly revision: number;
   readonly changes: readonly EntryChange[];
 }
-export type WriteOutcome = { readonly revision: number } | { readonly refusal: EditRefusal | StaleWrite | NothingToDo };
+/** The writer names a revision that is not there yet: it looked at another folder, or at one before it was put back. */
+export interface UnknownRevision {
+  readonly code: 'unknown-revision';
+  readonly revision: number;
+}
+export type WriteOutcome =
+  | { readonly revision: number }
+  | { readonly refusal: EditRefusal | StaleWrite | UnknownRevision | NothingToDo };
 export interface NothingToDo {
   readonly code: 'nothing-to-undo' | 'nothing-to-redo' | 'nothing-to-publish' | 'unknown-release';
 }
@@ -39,14 +41,8 @@ interface JournalRow {
 /** Edits of the same entries by the same person within this time, in milliseconds, are one step for undo. */
 const oneStep = 1500;
 
-const entryKey = ({ part, key }: { readonly part: string; readonly key: string }): string => `${part}/${key}`;
-
 /** The draft, its journal and the releases of the storefront. Every write is one transaction. */
-export interface SetupStore {
-  revision(): number;
-  draft(): Setup;
-  live(): Release | null;
-  releases(): Release[];
+export interface SetupStore extends DraftReader {
   /** The change that undo (redo) would take back (make again), or null. */
   nextUndo(): readonly EntryChange[] | null;
   nextRedo(): readonly EntryChange[] | null;
@@ -58,81 +54,93 @@ export interface SetupStore {
   publishAgain(number: number, who: string, at: number): WriteOutcome;
 }
 
+const changesIn = (row: JournalRow | undefined): EntryChange[] | null =>
+  row ? (JSON.parse(row.changes) as EntryChange[]).filter(isChange) : null;
+
+/** A write that is refused after it has begun: what it wrote is rolled back. */
+class RolledBack extends Error {
+  readonly refusal: EditRefusal;
+  constructor(refusal: EditRefusal) {
+    super(refusal.message);
+    this.refusal = refusal;
+  }
+}
+
 export function openSetupStore(db: Db): SetupStore {
   const names = { storefront: storefrontId, draft: draftId };
-  const readRevision = db
-    .prepare<typeof names, number>('SELECT revision FROM draft WHERE storefront = @storefront AND id = @draft')
-    .pluck();
-  const readEntries = db.prepare<typeof names, { part: SetupPart; key: string; value: string }>(
-    'SELECT part, key, value FROM setup_entry WHERE storefront = @storefront AND draft = @draft',
-  );
-  const readEntry = db
+  const reader = openDraftReader(db);
+  const { revision } = reader;
+  const readStored = db
     .prepare<typeof names & { part: string; key: string }, string>(
       'SELECT value FROM setup_entry WHERE storefront = @storefront AND draft = @draft AND part = @part AND key = @key',
     )
     .pluck();
-  const lastStep = (state: 'done' | 'undone', order: 'DESC' | 'ASC') =>
+  const countStored = db
+    .prepare<typeof names & { part: string }, number>(
+      'SELECT count(*) FROM setup_entry WHERE storefront = @storefront AND draft = @draft AND part = @part',
+    )
+    .pluck();
+  const removeEntry = db.prepare(
+    'DELETE FROM setup_entry WHERE storefront = @storefront AND draft = @draft AND part = @part AND key = @key',
+  );
+  const storeEntry = db.prepare(
+    `INSERT OR REPLACE INTO setup_entry (storefront, draft, part, key, value)
+     VALUES (@storefront, @draft, @part, @key, @value)`,
+  );
+  const bumpRevision = db
+    .prepare<typeof names, number>(
+      'UPDATE draft SET revision = revision + 1 WHERE storefront = @storefront AND id = @draft RETURNING revision',
+    )
+    .pluck();
+  const steps = (state: 'done' | 'undone', order: 'DESC' | 'ASC') =>
     db.prepare<typeof names, JournalRow>(
       `SELECT id, who, at, changes FROM journal
        WHERE storefront = @storefront AND draft = @draft AND kind = 'edit' AND state = '${state}' ORDER BY id ${order} LIMIT 1`,
     );
-  const lastDone = lastStep('done', 'DESC');
-  const firstUndone = lastStep('undone', 'ASC');
-  const lastJournaled = db.prepare<typeof names, { id: number }>(
-    'SELECT id FROM journal WHERE storefront = @storefront AND draft = @draft ORDER BY id DESC LIMIT 1',
-  );
+  const lastDone = steps('done', 'DESC');
+  const firstUndone = steps('undone', 'ASC');
+  const lastJournaled = db
+    .prepare<typeof names, number>('SELECT max(id) FROM journal WHERE storefront = @storefront AND draft = @draft')
+    .pluck();
   const changesSince = db
     .prepare<typeof names & { revision: number }, string>(
       'SELECT changes FROM journal WHERE storefront = @storefront AND draft = @draft AND revision > @revision ORDER BY id',
     )
     .pluck();
-  const readReleases = db.prepare<
-    { storefront: string },
-    { number: number; at: number; who: string; note: string; document: string }
-  >('SELECT number, at, who, note, document FROM release WHERE storefront = @storefront ORDER BY number DESC');
-  const readLive = db.prepare<
-    { storefront: string },
-    { number: number; at: number; who: string; note: string; document: string }
-  >(
-    `SELECT number, at, who, note, document FROM release
-     WHERE storefront = @storefront AND number = (SELECT release FROM storefront WHERE id = @storefront)`,
+  const addStep = db.prepare(
+    `INSERT INTO journal (storefront, draft, revision, who, at, kind, changes, state)
+     VALUES (@storefront, @draft, @revision, @who, @at, @kind, @changes, 'done')`,
   );
+  const setStepState = db.prepare('UPDATE journal SET state = @state WHERE id = @id');
+  const joinStep = db.prepare(
+    'UPDATE journal SET changes = @changes, revision = @revision, at = @at, state = @state WHERE id = @id',
+  );
+  const dropUndone = db.prepare<typeof names>(
+    `UPDATE journal SET state = 'gone' WHERE storefront = @storefront AND draft = @draft AND state = 'undone'`,
+  );
+  const lastRelease = db
+    .prepare<[string], number | null>('SELECT max(number) FROM release WHERE storefront = ?')
+    .pluck();
+  const addRelease = db.prepare(
+    `INSERT INTO release (storefront, number, at, who, note, document, changes)
+     VALUES (@storefront, @number, @at, @who, @note, @document, @changes)`,
+  );
+  const setLive = db.prepare('UPDATE storefront SET release = @number WHERE id = @storefront');
+  const addDraft = db.prepare('INSERT INTO draft (storefront, id, revision, format) VALUES (?, ?, 1, ?)');
 
-  const revision = (): number => readRevision.get(names) ?? 0;
-  const draft = (): Setup =>
-    setupFromEntries(readEntries.all(names).map(({ part, key, value }) => ({ part, key, value: JSON.parse(value) })));
-  const toRelease = (row: { number: number; at: number; who: string; note: string; document: string }): Release => ({
-    number: row.number,
-    at: row.at,
-    who: row.who,
-    note: row.note,
-    setup: setupSchema.parse(JSON.parse(row.document)),
-  });
-  const live = (): Release | null => {
-    const row = readLive.get({ storefront: storefrontId });
-    return row ? toRelease(row) : null;
+  /** An entry as it is stored, whether or not it can be read; null where there is none. */
+  const stored = (part: string, key: string): unknown => {
+    const text = readStored.get({ ...names, part, key });
+    if (text === undefined) return null;
+    try {
+      return JSON.parse(text);
+    } catch {
+      return text;
+    }
   };
-
   const writeEntry = ({ part, key, value }: EntryEdit): void => {
-    if (value === null)
-      db.prepare('DELETE FROM setup_entry WHERE storefront = ? AND draft = ? AND part = ? AND key = ?').run(
-        storefrontId,
-        draftId,
-        part,
-        key,
-      );
-    else
-      db.prepare('INSERT OR REPLACE INTO setup_entry (storefront, draft, part, key, value) VALUES (?, ?, ?, ?, ?)').run(
-        storefrontId,
-        draftId,
-        part,
-        key,
-        JSON.stringify(value),
-      );
-  };
-  const bump = (): number => {
-    db.prepare('UPDATE draft SET revision = revision + 1 WHERE storefront = ? AND id = ?').run(storefrontId, draftId);
-    return revision();
+    if (value === null) removeEntry.run({ ...names, part, key });
+    else storeEntry.run({ ...names, part, key, value: JSON.stringify(value) });
   };
   const journal = (
     kind: 'edit' | 'undo' | 'redo',
@@ -140,60 +148,48 @@ export function openSetupStore(db: Db): SetupStore {
     who: string,
     at: number,
   ): number => {
-    const now = bump();
-    db.prepare(
-      `INSERT INTO journal (storefront, draft, revision, who, at, kind, changes, state) VALUES (?, ?, ?, ?, ?, ?, ?, 'done')`,
-    ).run(storefrontId, draftId, now, who, at, kind, JSON.stringify(changes));
+    const now = bumpRevision.get(names)!;
+    addStep.run({ ...names, revision: now, who, at, kind, changes: JSON.stringify(changes) });
     return now;
   };
   /** What others changed in these entries since the writer looked, or null where nothing. */
-  const stale = (keys: ReadonlySet<string> | null, seen: number): StaleWrite | null => {
+  const stale = (keys: ReadonlySet<string> | null, seen: number): StaleWrite | UnknownRevision | null => {
     const now = revision();
     if (seen === now) return null;
+    if (seen > now) return { code: 'unknown-revision', revision: now };
     const changes = changesSince
       .all({ ...names, revision: seen })
       .flatMap((text) => JSON.parse(text) as EntryChange[])
       .filter((change) => keys === null || keys.has(entryKey(change)));
     return keys !== null && changes.length === 0 ? null : { code: 'stale-write', revision: now, changes };
   };
-  const insertRelease = (setup: Setup, who: string, note: string, at: number): void => {
-    const number =
-      (db.prepare('SELECT max(number) FROM release WHERE storefront = ?').pluck().get(storefrontId) as number | null) ??
-      0;
-    db.prepare('INSERT INTO release (storefront, number, at, who, note, document) VALUES (?, ?, ?, ?, ?, ?)').run(
-      storefrontId,
-      number + 1,
-      at,
-      who,
-      note,
-      canonical(setup),
-    );
-    db.prepare('UPDATE storefront SET release = ? WHERE id = ?').run(number + 1, storefrontId);
+  /** `against` is the release before it: the one its changes are told against. */
+  const insertRelease = (setup: Setup, against: Setup | null, who: string, note: string, at: number): void => {
+    const number = (lastRelease.get(storefrontId) ?? 0) + 1;
+    const changes = against === null ? null : JSON.stringify(changesBetween(against, setup));
+    addRelease.run({ storefront: storefrontId, number, at, who, note, document: canonical(setup), changes });
+    setLive.run({ storefront: storefrontId, number });
   };
-  /** Joins an edit to the one before it where both are one movement of the hand (a slider, typing). */
+  const newest = (): Setup | null => reader.release(lastRelease.get(storefrontId) ?? 0)?.setup ?? null;
+  /**
+   * Joins an edit to the one before it where both are one movement of the hand (a slider, typing). Entries that end as
+   * they began stay in the step: who looked in between saw something else.
+   */
   const joinToLast = (changes: readonly EntryChange[], who: string, at: number): number | null => {
     const last = lastDone.get(names);
-    if (!last || lastJournaled.get(names)?.id !== last.id || last.who !== who || at - last.at > oneStep) return null;
+    if (!last || lastJournaled.get(names) !== last.id || last.who !== who || at - last.at > oneStep) return null;
     // What has been published in between is a step of its own: undo must be able to go back to just that.
-    if ((readLive.get({ storefront: storefrontId })?.at ?? 0) >= last.at) return null;
+    if ((reader.live()?.at ?? 0) >= last.at) return null;
     const before = JSON.parse(last.changes) as EntryChange[];
     const sameEntries =
       before.length === changes.length &&
       before.every((change, index) => entryKey(change) === entryKey(changes[index]!));
     if (!sameEntries) return null;
-    const joined = before
-      .map((change, index) => ({ ...change, after: changes[index]!.after }))
-      .filter((change) => canonical(change.before) !== canonical(change.after));
-    const now = bump();
+    const joined = before.map((change, index) => ({ ...change, after: changes[index]!.after }));
+    const now = bumpRevision.get(names)!;
     // Done and taken back in one movement: there is nothing left to undo.
-    if (joined.length === 0) db.prepare('DELETE FROM journal WHERE id = ?').run(last.id);
-    else
-      db.prepare('UPDATE journal SET changes = ?, revision = ?, at = ? WHERE id = ?').run(
-        JSON.stringify(joined),
-        now,
-        at,
-        last.id,
-      );
+    const state = joined.some(isChange) ? 'done' : 'gone';
+    joinStep.run({ id: last.id, changes: JSON.stringify(joined), revision: now, at, state });
     return now;
   };
   const step = (kind: 'undo' | 'redo', seen: number, who: string, at: number): WriteOutcome => {
@@ -205,30 +201,42 @@ export function openSetupStore(db: Db): SetupStore {
     const refusal = stale(new Set(changes.map(entryKey)), seen);
     if (refusal) return { refusal };
     for (const { part, key, after } of changes) writeEntry({ part, key, value: after });
-    db.prepare('UPDATE journal SET state = ? WHERE id = ?').run(kind === 'undo' ? 'undone' : 'done', row.id);
+    setStepState.run({ id: row.id, state: kind === 'undo' ? 'undone' : 'done' });
     return { revision: journal(kind, changes, who, at) };
   };
-  const inOne = <Arguments extends unknown[], Outcome>(work: (...given: Arguments) => Outcome) =>
-    db.transaction(work).immediate;
+  /** Throws where what has just been written could not be read again, or is more than a part holds. */
+  const holdToSchema = (changes: readonly EntryChange[]): void => {
+    for (const { part, key, after } of changes) {
+      const read = after === null ? null : readEntry(part, key, after);
+      if (read && 'reason' in read)
+        throw new RolledBack({ code: 'invalid-entry', part, key, field: '', message: read.reason });
+    }
+    for (const part of new Set(changes.map((change) => change.part)))
+      if (countStored.get({ ...names, part })! > mostEntries(part)) {
+        const message = `There can be at most ${mostEntries(part)} entries in ${part}.`;
+        throw new RolledBack({ code: 'too-many-entries', part, key: '', field: '', message });
+      }
+  };
+  const inOne =
+    <Arguments extends unknown[]>(work: (...given: Arguments) => WriteOutcome) =>
+    (...given: Arguments): WriteOutcome => {
+      try {
+        return db.transaction(work).immediate(...given);
+      } catch (error) {
+        if (error instanceof RolledBack) return { refusal: error.refusal };
+        throw error;
+      }
+    };
 
   return {
-    revision,
-    draft,
-    live,
-    releases: () => readReleases.all({ storefront: storefrontId }).map(toRelease),
-    nextUndo() {
-      const row = lastDone.get(names);
-      return row ? (JSON.parse(row.changes) as EntryChange[]) : null;
-    },
-    nextRedo() {
-      const row = firstUndone.get(names);
-      return row ? (JSON.parse(row.changes) as EntryChange[]) : null;
-    },
-    begin: inOne((setup: Setup, at: number) => {
-      db.prepare('INSERT INTO draft (storefront, id, revision) VALUES (?, ?, 1)').run(storefrontId, draftId);
+    ...reader,
+    nextUndo: () => changesIn(lastDone.get(names)),
+    nextRedo: () => changesIn(firstUndone.get(names)),
+    begin: db.transaction((setup: Setup, at: number) => {
+      addDraft.run(storefrontId, draftId, setupVersion);
       for (const entry of entriesOf(setup)) writeEntry(entry);
-      insertRelease(setup, 'Clever Shelf', 'The setup to begin with', at);
-    }),
+      insertRelease(setup, null, 'Clever Shelf', 'Initial setup', at);
+    }).immediate,
     edit: inOne((edits: readonly EntryEdit[], seen: number, who: string, at: number): WriteOutcome => {
       const checked: EntryEdit[] = [];
       for (const edit of edits) {
@@ -239,17 +247,12 @@ export function openSetupStore(db: Db): SetupStore {
       const refusal = stale(new Set(checked.map(entryKey)), seen);
       if (refusal) return { refusal };
       const changes = checked
-        .map(({ part, key, value }): EntryChange => {
-          const before = readEntry.get({ ...names, part, key });
-          return { part, key, before: before === undefined ? null : JSON.parse(before), after: value };
-        })
-        .filter(({ before, after }) => canonical(before) !== canonical(after));
+        .map(({ part, key, value }): EntryChange => ({ part, key, before: stored(part, key), after: value }))
+        .filter(isChange);
       if (changes.length === 0) return { revision: revision() };
       for (const { part, key, after } of changes) writeEntry({ part, key, value: after });
-      db.prepare(`UPDATE journal SET state = 'gone' WHERE storefront = ? AND draft = ? AND state = 'undone'`).run(
-        storefrontId,
-        draftId,
-      );
+      holdToSchema(changes);
+      dropUndone.run(names);
       return { revision: joinToLast(changes, who, at) ?? journal('edit', changes, who, at) };
     }),
     undo: inOne((seen: number, who: string, at: number) => step('undo', seen, who, at)),
@@ -257,15 +260,14 @@ export function openSetupStore(db: Db): SetupStore {
     publish: inOne((seen: number, who: string, note: string, at: number): WriteOutcome => {
       const refusal = stale(null, seen);
       if (refusal) return { refusal };
-      const setup = draft();
-      if (canonical(setup) === canonical(live()?.setup)) return { refusal: { code: 'nothing-to-publish' } };
-      insertRelease(setup, who, note, at);
+      if (reader.changes().length === 0) return { refusal: { code: 'nothing-to-publish' } };
+      insertRelease(reader.draft(), newest(), who, note, at);
       return { revision: revision() };
     }),
     publishAgain: inOne((number: number, who: string, at: number): WriteOutcome => {
-      const row = readReleases.all({ storefront: storefrontId }).find((release) => release.number === number);
-      if (!row) return { refusal: { code: 'unknown-release' } };
-      insertRelease(toRelease(row).setup, who, `Release ${number} again`, at);
+      const release = reader.release(number);
+      if (!release) return { refusal: { code: 'unknown-release' } };
+      insertRelease(release.setup, newest(), who, `Release ${number} again`, at);
       return { revision: revision() };
     }),
   };

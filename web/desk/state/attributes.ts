@@ -1,11 +1,11 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import type { AttributeRow } from '../../../api/endpoints.ts';
+import { own } from '../../../core/named.ts';
+import { unsetAttribute } from '../../../core/setup/normalEntry.ts';
 import type { AttributeSetting } from '../../../core/setup/schema.ts';
 import { call } from '../../client/call.ts';
 import { knownState, useDeskState } from './deskState.ts';
 import { edit } from './edits.ts';
-
-const unset: AttributeSetting = { searchable: false, weight: 1, onCard: false };
 
 /** Every attribute of the catalog, with what the draft says of it at this moment, unsaved edits included. */
 export function useAttributes() {
@@ -16,7 +16,7 @@ export function useAttributes() {
     queryFn: ({ signal }) => call('attributes', { signal }),
   });
   const attributes = data?.attributes.map((row): AttributeRow => {
-    const setting = setup.attributes[row.key] ?? unset;
+    const setting = own(setup.attributes, row.key) ?? unsetAttribute;
     return { ...row, ...setting, searchable: setting.searchable && row.canSearch };
   });
   return { attributes, error, refetch };
@@ -26,7 +26,7 @@ type AttributeChange = { readonly [Key in keyof AttributeSetting]?: AttributeSet
 
 /** Changes what the draft says of one attribute; undefined takes a setting away. */
 export function setAttributeByKey(key: string, change: AttributeChange): void {
-  const before = knownState()?.setup.attributes[key] ?? unset;
+  const before = own(knownState()?.setup.attributes, key) ?? unsetAttribute;
   const after = Object.entries({ ...before, ...change }).filter(([, value]) => value !== undefined);
   void edit({ part: 'attributes', key, value: Object.fromEntries(after) });
 }

@@ -1,0 +1,89 @@
+import { expect, test } from '@jest/globals';
+import { changesBetween, checkEdit } from './entries.ts';
+import { initialSetup } from './initialSetup.ts';
+import { entriesIn, readEntries, readSetup } from './readSetup.ts';
+import { setupVersion } from './schema.ts';
+import { withEntries, withEntry } from './withEntry.ts';
+
+const setup = initialSetup([]);
+const plan = { name: 'Brushes', on: true, searches: ['brush'], pins: [], pulls: [] };
+const namesOfLanguage = ['constructor', 'toString', '__proto__', 'hasOwnProperty', 'valueOf', '__defineGetter__'];
+
+test('a key that may be written may be read, and one that may not is refused when written', () => {
+  for (const length of [1, 80, 81, 700, 701]) {
+    const key = 'k'.repeat(length);
+    const isWritten = 'edit' in checkEdit({ part: 'plans', key, value: plan });
+    const { setAside } = readEntries([{ part: 'plans', key, value: plan }]);
+    expect([length, isWritten]).toEqual([length, setAside.length === 0]);
+    expect(isWritten).toBe(length <= 80);
+  }
+});
+
+test('what cannot be read is set aside with its reason, and the rest is a whole setup', () => {
+  const read = readEntries([
+    { part: 'plans', key: 'good', value: plan },
+    { part: 'plans', key: 'bad', value: { ...plan, on: 'perhaps' } },
+    { part: 'relevance', key: 'closeCall', value: 'damaged' },
+    { part: 'moods', key: 'x', value: 1 },
+  ]);
+  expect(Object.keys(read.setup.plans)).toEqual(['good']);
+  expect(read.setup.relevance.closeCall).toEqual({ width: 3 });
+  expect(read.setAside.map(({ part, key }) => `${part}/${key}`)).toEqual([
+    'plans/bad',
+    'relevance/closeCall',
+    'moods/x',
+  ]);
+  expect(read.setAside[0]!.reason).toMatch(/^on: /);
+});
+
+test('a document of the first format has what came later, as it then was', () => {
+  const first = {
+    format: 'clever-shelf-setup',
+    version: 1,
+    attributes: {},
+    relevance: { spelling: { tolerance: false }, closeCall: { width: 5 }, tieBreakers: { signals: [] } },
+    filters: {},
+    plans: { a: plan },
+    hiding: {},
+    emptyShelf: { content: { message: 'Nothing', searches: [], products: [] } },
+  };
+  const read = readSetup(first);
+  expect(read.setAside).toEqual([]);
+  expect(read.setup).toMatchObject({
+    version: setupVersion,
+    plans: { a: plan },
+    relevance: { spelling: { tolerance: false }, sorting: { orders: [{ key: 'relevance' }] } },
+    storefront: { shop: { currency: 'GBP' } },
+  });
+  expect(readSetup(JSON.parse(JSON.stringify(read.setup)))).toEqual(read);
+  expect(entriesIn({ format: 'something else' })).toEqual([]);
+});
+
+test('entries named as the language names things are entries like any other', () => {
+  const named = withEntries(
+    setup,
+    namesOfLanguage.map((key) => ({ part: 'plans' as const, key, value: plan })),
+  );
+  for (const key of namesOfLanguage) {
+    expect(setup.plans[key]).toBeUndefined();
+    expect(named.plans[key]).toEqual(plan);
+  }
+  expect(changesBetween(setup, named).map(({ key }) => key)).toEqual([...namesOfLanguage].sort());
+  const again = readSetup(JSON.parse(JSON.stringify(named))).setup;
+  expect(changesBetween(named, again)).toEqual([]);
+  expect(Object.keys(withEntry(named, { part: 'plans', key: '__proto__', value: null }).plans)).not.toContain(
+    '__proto__',
+  );
+});
+
+test('what is set back to what it was is no change, whichever way it is said', () => {
+  const changed = (part: 'attributes' | 'relevance', key: string, value: unknown) => {
+    const outcome = checkEdit({ part, key, value });
+    return 'edit' in outcome ? changesBetween(setup, withEntry(setup, outcome.edit)) : outcome;
+  };
+  const spelling = { tolerance: true, oneEditFrom: 4, twoEditsFrom: 7, atOnce: true, offers: 3 };
+  expect(changed('relevance', 'spelling', spelling)).toEqual([]);
+  expect(changed('relevance', 'spelling', { ...spelling, offers: 2 })).toHaveLength(1);
+  expect(changed('attributes', 'mood', { searchable: false, weight: 1, onCard: false, forms: true })).toEqual([]);
+  expect(changed('attributes', 'mood', { searchable: true, weight: 1, onCard: false })).toHaveLength(1);
+});

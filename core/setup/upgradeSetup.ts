@@ -1,0 +1,46 @@
+import { own } from '../named.ts';
+import { setupVersion } from './schema.ts';
+
+/** A setup as it was written, in whatever format: parts by name, each with its entries. */
+export type SetupDocument = Readonly<Record<string, unknown>>;
+
+const isObject = (value: unknown): value is SetupDocument =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+const partIn = (document: SetupDocument, part: string): SetupDocument => {
+  const found = own(document, part);
+  return isObject(found) ? found : {};
+};
+
+/** Format 2 has every part and every fixed entry; format 1 left out those that had come later. */
+function fromFirst(document: SetupDocument): SetupDocument {
+  const soldOut = { results: 'asItIs', box: 'asItIs', collections: 'asItIs' };
+  const sorting = { orders: [{ key: 'relevance', label: 'Best match', signals: [] }] };
+  return {
+    ...document,
+    relevance: { soldOut, partNumbers: { lead: true }, sorting, ...partIn(document, 'relevance') },
+    products: partIn(document, 'products'),
+    content: partIn(document, 'content'),
+    vocabulary: partIn(document, 'vocabulary'),
+    valueGroups: partIn(document, 'valueGroups'),
+    storefront: {
+      filters: { wide: 'left', middle: 'above', narrow: 'drawer', keep: false },
+      languages: { list: [] },
+      shop: { name: 'Your shop', currency: 'GBP' },
+      ...partIn(document, 'storefront'),
+    },
+    version: 2,
+  };
+}
+
+/** One step for each format there was, the first being from format 1 to 2. A step never changes once it has shipped. */
+const steps: readonly ((document: SetupDocument) => SetupDocument)[] = [fromFirst];
+
+/**
+ * Brings a setup of an earlier format to today's; a document of today's format, or of none that is known, is answered
+ * as it is. Drafts, releases and files all go through here.
+ */
+export function upgradeSetup(document: SetupDocument): SetupDocument {
+  const { version } = document;
+  if (typeof version !== 'number' || !Number.isInteger(version) || version < 1) return document;
+  return steps.slice(version - 1, setupVersion - 1).reduce((upgraded, step) => step(upgraded), document);
+}

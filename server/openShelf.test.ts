@@ -1,0 +1,56 @@
+import { cpSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { afterEach, beforeEach, expect, test } from '@jest/globals';
+import Database from 'better-sqlite3';
+import { openShelf } from './openShelf.ts';
+import { openLocalSearch } from './searching/localSearch.ts';
+
+const fixture = join(dirname(fileURLToPath(import.meta.url)), 'testing', 'fixtures', 'folder-1');
+let root: string;
+beforeEach(() => {
+  root = mkdtempSync(join(tmpdir(), 'clever-shelf-folder-'));
+  cpSync(fixture, root, { recursive: true });
+});
+afterEach(() => rmSync(root, { recursive: true, force: true }));
+
+test('a folder of the first version opens with nothing lost', () => {
+  const shelf = openShelf(root);
+  const { setups, log, catalogs } = shelf;
+  expect(setups.setAside()).toEqual([]);
+  expect(setups.revision()).toBe(8);
+  expect(setups.draft()).toMatchObject({
+    version: 2,
+    relevance: { closeCall: { width: 7 } },
+    plans: { brushes: { name: 'Brushes', pins: [{ product: 'b', place: 1 }] } },
+    hiding: { 'product:c': { what: 'product' } },
+    vocabulary: { ink: { what: 'synonyms' } },
+  });
+  expect(Object.keys(setups.draft().products)).toHaveLength(1);
+  expect(setups.releases().map(({ number, note }) => [number, note])).toEqual([
+    [2, 'First'],
+    [1, 'The setup to begin with'],
+  ]);
+  expect(setups.live()!.setup.plans.brushes).toBeDefined();
+  expect(setups.changesOf(2).map(({ key }) => key)).toEqual(['closeCall', 'brushes']);
+  expect(setups.nextRedo()).toMatchObject([{ key: 'closeCall', after: { width: 9 } }]);
+  expect(log.summary()).toMatchObject({ searches: 2, clicks: 1, purchases: 1, foundNothing: 1 });
+  expect(catalogs.info()).toMatchObject({ records: 5, families: 4, rejected: 1 });
+  expect(catalogs.current()!.record(0).values.price).toBe(4.2);
+  const search = openLocalSearch(shelf.folder, shelf.db, () => 0);
+  const request = { query: 'brush', filters: {}, page: 1, limit: 5 };
+  const found = search.answer({ from: 'live', generation: catalogs.generation(), request });
+  expect(found.results.map(({ id }) => id)).toEqual(['b1', 'a1']);
+  shelf.db.close();
+});
+
+test('a folder of a newer version is told so and left as it is', () => {
+  const path = join(root, 'shelf.sqlite');
+  const db = new Database(path);
+  db.pragma('user_version = 9999');
+  db.close();
+  const before = readFileSync(path);
+  expect(() => openShelf(root)).toThrow(/newer version of this program .* Nothing was changed/);
+  expect(readFileSync(path)).toEqual(before);
+});

@@ -1,0 +1,141 @@
+import type Database from 'better-sqlite3';
+
+/** Tables as they were before databases had a version; a folder of that time has some of them or all. */
+const firstSchema = `
+CREATE TABLE IF NOT EXISTS storefront (
+  id TEXT PRIMARY KEY,
+  release INTEGER,                      -- number of the release shoppers get
+  generation INTEGER NOT NULL DEFAULT 0 -- catalog generation in force; 0: none yet
+) STRICT;
+CREATE TABLE IF NOT EXISTS draft (
+  storefront TEXT NOT NULL REFERENCES storefront (id),
+  id TEXT NOT NULL,
+  revision INTEGER NOT NULL,
+  PRIMARY KEY (storefront, id)
+) STRICT;
+CREATE TABLE IF NOT EXISTS setup_entry (
+  storefront TEXT NOT NULL,
+  draft TEXT NOT NULL,
+  part TEXT NOT NULL,
+  key TEXT NOT NULL,
+  value TEXT NOT NULL,
+  PRIMARY KEY (storefront, draft, part, key)
+) STRICT, WITHOUT ROWID;
+CREATE TABLE IF NOT EXISTS journal (
+  id INTEGER PRIMARY KEY AUTOINCREMENT,
+  storefront TEXT NOT NULL,
+  draft TEXT NOT NULL,
+  revision INTEGER NOT NULL,            -- the draft's after this change
+  who TEXT NOT NULL,
+  at INTEGER NOT NULL,                  -- milliseconds since 1970
+  kind TEXT NOT NULL CHECK (kind IN ('edit', 'undo', 'redo')),
+  changes TEXT NOT NULL,                -- [{part, key, before, after}]
+  state TEXT NOT NULL CHECK (state IN ('done', 'undone', 'gone'))
+) STRICT;
+CREATE INDEX IF NOT EXISTS journal_by_draft ON journal (storefront, draft, kind, state, id);
+CREATE TABLE IF NOT EXISTS release (
+  storefront TEXT NOT NULL,
+  number INTEGER NOT NULL,
+  at INTEGER NOT NULL,
+  who TEXT NOT NULL,
+  note TEXT NOT NULL,
+  document TEXT NOT NULL,
+  PRIMARY KEY (storefront, number)
+) STRICT;
+CREATE TABLE IF NOT EXISTS catalog_import (
+  generation INTEGER PRIMARY KEY,
+  storefront TEXT NOT NULL,
+  file TEXT NOT NULL,
+  at INTEGER NOT NULL,
+  records INTEGER NOT NULL,
+  families INTEGER NOT NULL,
+  rejected INTEGER NOT NULL,
+  index_bytes INTEGER NOT NULL
+) STRICT;
+CREATE TABLE IF NOT EXISTS fact_note (
+  storefront TEXT PRIMARY KEY,
+  facts_at INTEGER NOT NULL             -- when a feed last changed a price or stock
+) STRICT;
+CREATE TABLE IF NOT EXISTS search_log (
+  id INTEGER PRIMARY KEY,
+  storefront TEXT NOT NULL,
+  at INTEGER NOT NULL,
+  session TEXT NOT NULL,
+  search TEXT NOT NULL,
+  key TEXT NOT NULL,                    -- the folded words in order
+  filters TEXT NOT NULL,
+  results INTEGER NOT NULL,
+  by_desk INTEGER NOT NULL              -- 1: made by a merchandiser in the desk's window; not counted as demand
+) STRICT;
+CREATE INDEX IF NOT EXISTS search_log_by_key ON search_log (storefront, by_desk, key);
+CREATE INDEX IF NOT EXISTS search_log_by_session ON search_log (storefront, session, at);
+CREATE INDEX IF NOT EXISTS search_log_by_time ON search_log (storefront, at);
+CREATE TABLE IF NOT EXISTS search_outcome (
+  search_id INTEGER NOT NULL REFERENCES search_log (id),
+  kind TEXT NOT NULL CHECK (kind IN ('click', 'basket', 'purchase')),
+  product TEXT NOT NULL,
+  place INTEGER                         -- of a click, from 1
+) STRICT;
+CREATE INDEX IF NOT EXISTS search_outcome_by_search ON search_outcome (search_id, kind);
+CREATE TABLE IF NOT EXISTS mapping (
+  storefront TEXT NOT NULL,
+  shape TEXT NOT NULL,                  -- the columns of the files it is for
+  mapping TEXT NOT NULL,
+  at INTEGER NOT NULL,
+  PRIMARY KEY (storefront, shape)
+) STRICT, WITHOUT ROWID;
+CREATE TABLE IF NOT EXISTS family_correction (
+  storefront TEXT NOT NULL,
+  record TEXT NOT NULL,
+  family TEXT NOT NULL,
+  PRIMARY KEY (storefront, record)
+) STRICT, WITHOUT ROWID;
+CREATE TABLE IF NOT EXISTS declined (
+  storefront TEXT NOT NULL,
+  proposal TEXT NOT NULL,
+  PRIMARY KEY (storefront, proposal)
+) STRICT, WITHOUT ROWID;
+CREATE TABLE IF NOT EXISTS content_version (
+  storefront TEXT PRIMARY KEY,
+  version INTEGER NOT NULL
+) STRICT;
+CREATE TABLE IF NOT EXISTS content (
+  storefront TEXT NOT NULL,
+  kind TEXT NOT NULL CHECK (kind IN ('article', 'collection')),
+  id TEXT NOT NULL,
+  value TEXT NOT NULL,
+  PRIMARY KEY (storefront, kind, id)
+) STRICT, WITHOUT ROWID;
+`;
+
+/**
+ * What a release changed, so that a list of releases needs no document; drafts know the format of their entries;
+ * generation numbers are given once, whatever becomes of the files.
+ */
+const second = `
+ALTER TABLE release ADD COLUMN changes TEXT;           -- [{part, key, before, after}] against the release before it
+ALTER TABLE draft ADD COLUMN format INTEGER NOT NULL DEFAULT 1;
+ALTER TABLE storefront ADD COLUMN last_generation INTEGER NOT NULL DEFAULT 0;
+UPDATE storefront SET last_generation = max(generation, coalesce((SELECT max(generation) FROM catalog_import), 0));
+CREATE INDEX journal_by_revision ON journal (storefront, draft, revision);
+CREATE INDEX search_outcome_by_kind ON search_outcome (kind, search_id);
+`;
+
+/** One step for each version of the main database, the first being from nothing to 1. A step never changes once it has shipped. */
+const steps: readonly string[] = [firstSchema, second];
+
+/** Version of the main database that this program reads and writes. */
+export const databaseVersion = steps.length;
+
+/** The version a database is of; 0 before databases had one. */
+export const versionOf = (db: Database.Database): number => db.pragma('user_version', { simple: true }) as number;
+
+/** Brings a database to today's version in one transaction, or leaves it as it was. */
+export function migrate(db: Database.Database): void {
+  db.transaction(() => {
+    for (let version = versionOf(db); version < databaseVersion; version++) {
+      db.exec(steps[version]!);
+      db.pragma(`user_version = ${version + 1}`);
+    }
+  }).immediate();
+}
