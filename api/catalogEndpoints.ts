@@ -1,5 +1,7 @@
 import { z } from 'zod';
+import { importPhases } from '../core/catalog/importPhases.ts';
 import { columnReadingSchema, joiningSchema, mappingSchema } from '../core/catalog/mappingSchema.ts';
+import { concernCodes } from '../core/catalog/replaceConcerns.ts';
 import { endpoint } from './endpoint.ts';
 import { paths } from './paths.ts';
 
@@ -17,19 +19,7 @@ export const differencesSchema = z.object({
 export const importJobSchema = z.object({
   id: whole,
   file: z.string(),
-  phase: z.enum([
-    'examining',
-    'mapping',
-    'reading',
-    'sorting',
-    'comparing',
-    'profiling',
-    'indexing',
-    'ready',
-    'done',
-    'failed',
-    'cancelled',
-  ]),
+  phase: z.enum(importPhases),
   mode: z.enum(['replace', 'update']),
   rows: whole,
   rejected: whole,
@@ -127,6 +117,11 @@ export const catalogEndpoints = {
       indexBytes: whole,
       articles: whole,
       collections: whole,
+      earlier: z
+        .array(
+          z.object({ generation: whole, file: z.string(), importedAt: z.string(), records: whole, families: whole }),
+        )
+        .describe('Catalogs before this one that can be put back, newest first.'),
       job: importJobSchema.nullable(),
     }),
   }),
@@ -161,6 +156,7 @@ export const catalogEndpoints = {
   }),
   readImport: endpoint({
     ...paths.readImport,
+    mostBytes: 4_000_000,
     summary: 'Reads the received file by a mapping into a catalog that is not in force yet.',
     query: none,
     body: z.strictObject({ mapping: mappingSchema, mode: z.enum(['replace', 'update']) }),
@@ -181,11 +177,28 @@ export const catalogEndpoints = {
     body: none,
     answer: z.object({ rows: z.array(rejectedRowSchema) }),
   }),
-  commitImport: endpoint({
-    ...paths.commitImport,
-    summary: 'Puts the catalog that is ready in force, in one step.',
+  concerns: endpoint({
+    ...paths.concerns,
+    summary: 'What is to be asked about before the catalog that is ready replaces the one in force.',
     query: none,
     body: none,
+    answer: z.object({
+      concerns: z.array(z.object({ code: z.enum(concernCodes), message: z.string(), examples: z.array(z.string()) })),
+    }),
+  }),
+  putBackCatalog: endpoint({
+    ...paths.putBackCatalog,
+    summary: 'Puts an earlier catalog in force again, with the prices and stock that feeds told since.',
+    query: none,
+    body: z.strictObject({ generation: whole.min(1) }),
+    answer: importJobSchema,
+  }),
+  commitImport: endpoint({
+    ...paths.commitImport,
+    summary:
+      'Puts the catalog that is ready in force, in one step; what has to be asked about first is to be accepted.',
+    query: none,
+    body: z.strictObject({ accept: z.array(z.enum(concernCodes)).max(concernCodes.length).default([]) }),
     answer: importJobSchema,
   }),
   cancelImport: endpoint({
@@ -206,6 +219,7 @@ export const catalogEndpoints = {
   }),
   readAgain: endpoint({
     ...paths.readAgain,
+    mostBytes: 4_000_000,
     summary: 'Reads the rows in force again by other mappings, into a catalog that is not in force yet.',
     query: none,
     body: z.strictObject({
@@ -218,6 +232,7 @@ export const catalogEndpoints = {
   }),
   correctFamilies: endpoint({
     ...paths.correctFamilies,
+    mostBytes: 4_000_000,
     summary: 'Says to which product records belong, whatever their file says; holds from the next reading on.',
     query: none,
     body: z.strictObject({

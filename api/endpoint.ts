@@ -8,6 +8,8 @@ export interface Endpoint<Query extends z.ZodType, Body extends z.ZodType, Answe
   readonly query: Query;
   readonly body: Body;
   readonly answer: Answer;
+  /** Largest body it takes, in bytes; absent: 256 kB. */
+  readonly mostBytes?: number;
 }
 
 export function endpoint<Query extends z.ZodType, Body extends z.ZodType, Answer extends z.ZodType>(

@@ -87,8 +87,18 @@ export const endpoints = {
     body: none,
     answer: deskStateSchema,
   }),
+  setAside: endpoint({
+    ...paths.setAside,
+    summary: 'Entries of the draft that this version cannot read, as they are kept.',
+    query: none,
+    body: none,
+    answer: z.object({
+      entries: z.array(z.object({ part: z.string(), key: z.string(), value: z.unknown(), reason: z.string() })),
+    }),
+  }),
   edit: endpoint({
     ...paths.edit,
+    mostBytes: 16_000_000,
     summary: 'Changes entries of the draft, all or none.',
     query: none,
     body: z.strictObject({

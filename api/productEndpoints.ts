@@ -117,6 +117,7 @@ export const productEndpoints = {
   }),
   editCells: endpoint({
     ...paths.editCells,
+    mostBytes: 16_000_000,
     summary: 'Types values into cells of the catalog’s table: decisions of the draft, all or none.',
     query: none,
     body: z.strictObject({
@@ -130,6 +131,7 @@ export const productEndpoints = {
   }),
   editProducts: endpoint({
     ...paths.editProducts,
+    mostBytes: 8_000_000,
     summary: 'Does one thing to many products: decisions of the draft, all or none, one step for undo.',
     query: none,
     body: z.strictObject({ revision, which: whichSchema, what: productActSchema }),
@@ -144,6 +146,7 @@ export const productEndpoints = {
   }),
   facts: endpoint({
     ...paths.facts,
+    mostBytes: 8_000_000,
     summary: 'What a feed says of prices and stock; it is in the next answer.',
     query: none,
     body: z.strictObject({

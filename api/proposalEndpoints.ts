@@ -34,7 +34,13 @@ export const proposalEndpoints = {
     summary: 'What a setup for this catalog might say and the draft does not, each with its reason and its effect.',
     query: none,
     body: none,
-    answer: z.object({ proposals: z.array(proposalSchema), declined: whole }),
+    answer: z.object({
+      proposals: z.array(proposalSchema),
+      declined: whole,
+      isComplete: z.boolean().describe('Whether all are worked out; else ask again in a moment for more.'),
+      done: whole,
+      of: whole.describe('Proposals known to be there so far.'),
+    }),
   }),
   acceptProposals: endpoint({
     ...paths.acceptProposals,

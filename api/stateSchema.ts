@@ -19,6 +19,7 @@ export const deskStateSchema = z.object({
   setup: setupSchema.describe('The draft; of decisions about products only their number is told.'),
   decisions: z.number().int().describe('Decisions about products in the draft.'),
   changes: z.array(changeSchema).describe('What the draft changes against what is published.'),
+  setAside: z.number().int().describe('Entries of the draft that cannot be read; they are kept.'),
   canUndo: z.string().nullable().describe('What undo would take back, in words.'),
   canRedo: z.string().nullable(),
   release: z.object({ number: z.number().int(), at: z.string(), who: z.string() }).nullable(),

@@ -1,13 +1,13 @@
 import { unknownName } from '../api/problem.ts';
 import { own } from '../core/named.ts';
 import { unsetAttribute } from '../core/setup/normalEntry.ts';
-import { Failure, onOff, openWithCatalog, table, UsageError } from './usage.ts';
+import { Failure, lookAtCatalog, onOff, openWithCatalog, table, UsageError } from './usage.ts';
 
 export function attributesCommand(data: string, rest: readonly string[], json: boolean): void {
   if (rest.length > 0) throw new UsageError('“attributes” takes no further words; did you mean “attribute set KEY”?');
-  const { setups, catalogs } = openWithCatalog(data);
+  const { setups, reader } = lookAtCatalog(data);
   const settings = setups.draft().attributes;
-  const attributes = catalogs.current()!.snapshot.attributes.map((profile) => ({
+  const attributes = reader.snapshot.attributes.map((profile) => ({
     ...profile,
     ...(own(settings, profile.key) ?? unsetAttribute),
   }));
@@ -26,11 +26,11 @@ export function attributesCommand(data: string, rest: readonly string[], json: b
   process.stdout.write(`${table(rows)}\n`);
 }
 
-export function attributeSetCommand(
+export async function attributeSetCommand(
   data: string,
   rest: readonly string[],
   values: { readonly weight?: string; readonly searchable?: string; readonly card?: string; readonly json: boolean },
-): void {
+): Promise<void> {
   const [verb, key, ...more] = rest;
   if (verb !== 'set' || key === undefined || more.length > 0)
     throw new UsageError('Say: attribute set KEY --weight N --searchable on|off.');
@@ -41,7 +41,7 @@ export function attributeSetCommand(
     throw new UsageError(`--weight is a number from 0 to 100, not “${values.weight}”.`);
   if (searchable === undefined && onCard === undefined && weight === undefined)
     throw new UsageError('Say what to set: --weight N, --searchable on|off or --card on|off.');
-  const { setups, catalogs } = openWithCatalog(data);
+  const { setups, catalogs, writer } = openWithCatalog(data);
   const known = catalogs.current()!.snapshot.attributes.map((profile) => profile.key);
   if (!known.includes(key)) throw new Failure(unknownName('attribute', key, known));
   const before = own(setups.draft().attributes, key) ?? unsetAttribute;
@@ -50,7 +50,8 @@ export function attributeSetCommand(
     weight: weight ?? before.weight,
     onCard: onCard ?? before.onCard,
   };
-  const outcome = setups.edit([{ part: 'attributes', key, value }], setups.revision(), 'Terminal', Date.now());
+  const edits = [{ part: 'attributes' as const, key, value }];
+  const outcome = await writer.edit(edits, setups.revision(), 'Terminal', Date.now());
   if ('refusal' in outcome)
     throw new Failure('part' in outcome.refusal ? outcome.refusal.message : outcome.refusal.code);
   process.stdout.write(

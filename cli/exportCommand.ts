@@ -3,7 +3,8 @@ import { extname } from 'node:path';
 import { unknownName } from '../api/problem.ts';
 import { type ExportFormat, exportFormats } from '../core/catalog/writeCatalog.ts';
 import { exportCatalog } from '../server/catalog/exportCatalog.ts';
-import { Failure, openWithCatalog, UsageError } from './usage.ts';
+import { openStandingCatalog } from '../server/catalog/standingCatalog.ts';
+import { Failure, lookAtCatalog, UsageError } from './usage.ts';
 
 const byEnding: Readonly<Record<string, ExportFormat>> = {
   '.csv': 'csv',
@@ -25,9 +26,9 @@ export function exportCommand(data: string, files: readonly string[], said: stri
   const [file, ...more] = files;
   if (file === undefined || more.length > 0) throw new UsageError('Name one file: export FILE.');
   const format = formatOf(file, said);
-  const { catalogs, setups } = openWithCatalog(data);
+  const { reader, setups } = lookAtCatalog(data);
   const draft = setups.draft();
-  const view = catalogs.standing()!.view(draft);
+  const view = openStandingCatalog(reader).view(draft);
   let out: number;
   try {
     out = openSync(file, 'w');

@@ -2,6 +2,7 @@ import { existsSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { basename } from 'node:path';
 import { checkMapping } from '../core/catalog/mapping.ts';
 import { type Mapping, mappingSchema } from '../core/catalog/mappingSchema.ts';
+import { replaceConcerns } from '../core/catalog/replaceConcerns.ts';
 import { examineFile } from '../server/catalog/examineFile.ts';
 import { importCatalog } from '../server/catalog/importCatalog.ts';
 import { FileProblem } from '../server/catalog/sources/source.ts';
@@ -13,6 +14,8 @@ const rejectedTold = 20;
 export interface ImportValues {
   readonly json: boolean;
   readonly update: boolean;
+  /** Import what could be read, though much could not. */
+  readonly anyway: boolean;
   /** A mapping to read by. */
   readonly mapping: string | undefined;
   /** Write the mapping there that would be used, and bring nothing in. */
@@ -36,7 +39,7 @@ export async function importCommand(data: string, files: readonly string[], valu
   const [file, ...more] = files;
   if (file === undefined || more.length > 0) throw new UsageError('Name one file: import FILE.');
   if (!existsSync(file) || !statSync(file).isFile()) throw new Failure(`There is no file ${file}.`);
-  const { folder, catalogs, setups, mappings } = openShelf(data);
+  const { folder, catalogs, mappings, writer } = openShelf(data);
   try {
     const examined = await examineFile(file);
     const known = mappings.known(examined.columns.map(({ column }) => column));
@@ -57,7 +60,7 @@ export async function importCommand(data: string, files: readonly string[], valu
     const imported = await importCatalog(
       {
         folder,
-        generation: catalogs.nextGeneration(),
+        generation: await writer.reserveGeneration(),
         base: catalogs.comparable(),
         mode: values.update && catalogs.comparable() > 0 ? 'update' : 'replace',
         rows: { kind: 'file', path: file, name: basename(file), form: examined.form, mapping },
@@ -68,9 +71,15 @@ export async function importCommand(data: string, files: readonly string[], valu
       },
     );
     if (process.stderr.isTTY) process.stderr.write('\n');
-    catalogs.putInForce(imported, basename(file), Date.now(), setups);
-    mappings.keep(mapping, Date.now());
-    catalogs.tidy();
+    const refused = { before: 0, gone: 0, compared: 0, pricesChanged: 0, shownGone: [] };
+    const [lost] = replaceConcerns({ ...refused, rows: imported.records, refused: imported.rejected });
+    if (lost && !values.anyway) {
+      catalogs.tidy(new Set());
+      throw new Failure(`${lost.message} The catalog is as it was. Say --anyway to import what could be read.`);
+    }
+    await writer.putInForce(imported, basename(file), Date.now());
+    await writer.keepMapping(mapping, Date.now());
+    catalogs.tidy(new Set());
     const rejectedRows = catalogs.current()!.rejectedRows(rejectedTold);
     if (values.json) {
       process.stdout.write(`${JSON.stringify({ ...imported, rejectedRows }, null, 2)}\n`);

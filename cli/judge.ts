@@ -1,8 +1,7 @@
 import { createReadStream, existsSync, statSync } from 'node:fs';
 import { type JudgedSearch, type Judgement, judge, judgedSearchSchema, summarise } from '../core/compare/judgement.ts';
 import { lines } from '../server/catalog/sources/jsonRows.ts';
-import { openLocalSearch } from '../server/searching/localSearch.ts';
-import { Failure, openWithCatalog, table, UsageError } from './usage.ts';
+import { Failure, lookAtCatalog, table, UsageError } from './usage.ts';
 
 /** Places in which the first right product is looked for. */
 const depth = 100;
@@ -45,9 +44,7 @@ export async function judgeCommand(
   if (file === undefined || more.length > 0) throw new UsageError('Name one file: judge QUERIES.jsonl.');
   if (!existsSync(file) || !statSync(file).isFile()) throw new Failure(`There is no file ${file}.`);
   const judged = await readJudged(file);
-  const { folder, db, catalogs } = openWithCatalog(data);
-  const local = openLocalSearch(folder, db, Date.now);
-  const reader = catalogs.current()!;
+  const { local, reader } = lookAtCatalog(data);
   /** A product's own id, or that of the product a variant's id is of. */
   const productOf = (id: string): string => {
     if (reader.snapshot.findFamily(id) >= 0) return id;
@@ -64,7 +61,6 @@ export async function judgeCommand(
     }
     const { results } = local.answer({
       from: draft ? 'draft' : 'live',
-      generation: catalogs.generation(),
       request: { query, filters: {}, page: 1, limit: depth },
     });
     return judge(

@@ -9,9 +9,9 @@ export async function logCommand(data: string, files: readonly string[], json: b
   const [file, ...more] = files;
   if (file === undefined || more.length > 0) throw new UsageError('Name one file: log FILE.');
   if (!existsSync(file) || !statSync(file).isFile()) throw new Failure(`There is no file ${file}.`);
-  const { log } = openShelf(data);
+  const { log, writer } = openShelf(data);
   try {
-    const taken = await log.bringIn(file);
+    const taken = await writer.bringInLog(file);
     if (json) {
       process.stdout.write(`${JSON.stringify({ ...taken, ...log.summary() }, null, 2)}\n`);
       return;

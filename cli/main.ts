@@ -17,9 +17,11 @@ const help = `Usage: npm run --silent shelf -- COMMAND [options]
                  [--filter KEY=VALUE]… [--sort KEY] [--typing]
                  [--collection ID]
                                what a shopper finds (--draft: by the draft)
-  import FILE [--update] [--mapping FILE] [--propose-mapping FILE]
+  import FILE [--update] [--anyway] [--mapping FILE]
+              [--propose-mapping FILE]
                                bring in a catalog: CSV, JSON, JSON Lines or
-                               JSON-LD (--update: keep what it does not have)
+                               JSON-LD (--update: keep what it does not have;
+                               --anyway: though many rows cannot be read)
   export FILE [--format csv|jsonl|jsonld]
                                take the catalog away as it stands in the draft
   log FILE                     bring in a shopper log: JSON Lines or CSV
@@ -51,6 +53,7 @@ const options = {
   card: { type: 'string' },
   note: { type: 'string', default: '' },
   update: { type: 'boolean', default: false },
+  anyway: { type: 'boolean', default: false },
   mapping: { type: 'string' },
   format: { type: 'string' },
   'propose-mapping': { type: 'string' },
@@ -59,7 +62,7 @@ const options = {
 
 const allowed: Readonly<Record<string, readonly string[]>> = {
   search: ['json', 'draft', 'explain', 'typing', 'collection', 'sort', 'limit', 'page', 'filter'],
-  import: ['json', 'update', 'mapping', 'propose-mapping'],
+  import: ['json', 'update', 'anyway', 'mapping', 'propose-mapping'],
   export: ['format'],
   log: ['json'],
   judge: ['json', 'draft'],

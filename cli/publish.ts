@@ -1,16 +1,16 @@
-import { changesBetween } from '../core/setup/entries.ts';
-import { namesFrom, tellChanges } from '../server/http/deskState.ts';
+import { namesOf } from '../server/catalog/namesOf.ts';
+import { tellChanges } from '../server/http/deskState.ts';
 import { Failure, openWithCatalog, UsageError } from './usage.ts';
 
-export function publishCommand(
+export async function publishCommand(
   data: string,
   rest: readonly string[],
   values: { readonly note: string; readonly json: boolean },
-): void {
+): Promise<void> {
   if (rest.length > 0) throw new UsageError('“publish” takes no further words.');
-  const { setups, catalogs } = openWithCatalog(data);
-  const before = setups.live()!.setup;
-  const outcome = setups.publish(setups.revision(), 'Terminal', values.note, Date.now());
+  const { setups, catalogs, writer } = openWithCatalog(data);
+  const changes = setups.changes();
+  const outcome = await writer.publish(setups.revision(), 'Terminal', values.note, Date.now());
   if ('refusal' in outcome) {
     if (outcome.refusal.code !== 'nothing-to-publish')
       throw new Failure('The draft was changed at this moment; try again.');
@@ -19,10 +19,8 @@ export function publishCommand(
     );
     return;
   }
-  const { number, setup } = setups.live()!;
-  const sentences = tellChanges(changesBetween(before, setup), namesFrom(catalogs)).flatMap(
-    (change) => change.sentences,
-  );
+  const number = setups.liveNumber();
+  const sentences = tellChanges(changes, namesOf(catalogs.current())).flatMap((change) => change.sentences);
   if (values.json)
     process.stdout.write(`${JSON.stringify({ published: true, release: number, changes: sentences })}\n`);
   else process.stdout.write(`Release ${number} is live.\n${sentences.map((sentence) => `  ${sentence}.\n`).join('')}`);

@@ -1,7 +1,7 @@
 import { deskSearchQuery, requestOf } from '../api/searchQuery.ts';
 import type { SearchAnswer } from '../core/answer.ts';
-import { openLocalSearch } from '../server/searching/localSearch.ts';
-import { openWithCatalog, table, UsageError } from './usage.ts';
+import { named } from '../core/named.ts';
+import { lookAtCatalog, table, UsageError } from './usage.ts';
 
 interface SearchValues {
   readonly json: boolean;
@@ -17,7 +17,7 @@ interface SearchValues {
 
 /** The same validated query that the interface over HTTP takes. */
 function queryOf(words: readonly string[], values: SearchValues) {
-  const filters: Record<string, string[]> = {};
+  const filters = named<string[]>();
   for (const text of values.filter) {
     const at = text.indexOf('=');
     if (at < 1) throw new UsageError(`--filter is KEY=VALUE, not “${text}”.`);
@@ -81,11 +81,7 @@ function readable(answer: SearchAnswer, explain: boolean): string {
 export function searchCommand(data: string, words: readonly string[], values: SearchValues): void {
   const query = queryOf(words, values);
   const { from, explain } = query;
-  const { folder, db, catalogs } = openWithCatalog(data);
-  const answer = openLocalSearch(folder, db, Date.now).answer({
-    from,
-    generation: catalogs.generation(),
-    request: { ...requestOf(query), explain, marks: explain },
-  });
+  const { local } = lookAtCatalog(data);
+  const answer = local.answer({ from, request: { ...requestOf(query), explain, marks: explain } });
   process.stdout.write(`${values.json ? JSON.stringify(answer, null, 2) : readable(answer, explain)}\n`);
 }

@@ -27,6 +27,7 @@ export async function build() {
     'server/main': 'server/main.ts',
     'server/importWorker': 'server/catalog/importWorker.ts',
     'server/searchWorker': 'server/searching/searchWorker.ts',
+    'server/writeWorker': 'server/store/writeWorker.ts',
     'server/cli': 'cli/main.ts',
   });
   const { build: buildInterface } = await import('vite');

@@ -1,18 +1,21 @@
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Shop } from '../core/setup/shop.ts';
-import { importContent } from './catalog/content.ts';
 import { bringIn, type ImportJobs } from './catalog/importJobs.ts';
-import type { Shelf } from './openShelf.ts';
+import type { Writer } from './store/writes.ts';
 
 export const demoShop: Shop = { name: 'Wren & Umber', currency: 'GBP' };
 
 /** Brings a store's files in, a catalog, articles and collections, through the same import a user's file goes through. */
-export async function loadDemoStore(shelf: Shelf, imports: ImportJobs, folder: string): Promise<void> {
+export async function loadDemoStore(
+  imports: ImportJobs,
+  writer: Pick<Writer, 'bringInContent' | 'bringInLog'>,
+  folder: string,
+): Promise<void> {
   const job = await bringIn(imports, join(folder, 'catalog.csv'), 'catalog.csv');
   if (job?.phase !== 'done') throw new Error(job?.error ?? 'The demo store could not be brought in.');
-  await importContent(shelf.db, 'article', join(folder, 'articles.jsonl'));
+  await writer.bringInContent('article', join(folder, 'articles.jsonl'));
   const log = join(folder, 'log.jsonl.gz');
-  if (existsSync(log)) await shelf.log.bringIn(log);
-  await importContent(shelf.db, 'collection', join(folder, 'collections.jsonl'));
+  if (existsSync(log)) await writer.bringInLog(log);
+  await writer.bringInContent('collection', join(folder, 'collections.jsonl'));
 }

@@ -3,16 +3,26 @@ import { fileURLToPath } from 'node:url';
 import { parseArgs } from 'node:util';
 import { serve } from '@hono/node-server';
 import { pino } from 'pino';
+import { openCatalogLater } from './catalog/catalogReader.ts';
 import { openImportJobs } from './catalog/importJobs.ts';
+import { indexTrouble } from './catalog/mendCatalog.ts';
 import { StartProblem } from './dataFolder.ts';
+import { openLogDesk } from './demand/logDesk.ts';
 import { demoShop, loadDemoStore } from './demoStore.ts';
 import { openSimulatedFeed } from './feed/simulatedFeed.ts';
 import { createApp } from './http/app.ts';
 import { serveStatic } from './http/staticFiles.ts';
-import { openShelf, tidyAfterCrash } from './openShelf.ts';
-import { pooledSearcher } from './searching/searcher.ts';
+import { prepareFolder, readFolder, tidyIncoming } from './openShelf.ts';
+import { noCatalog, rebuildingIndex } from './refused.ts';
+import { lanedSearcher } from './searching/searcher.ts';
+import { threadedWriter } from './store/writer.ts';
 
 const here = dirname(fileURLToPath(import.meta.url));
+const worker = (name: string): URL => new URL(`./${name}.js`, import.meta.url);
+/** How often files that nobody uses any more are looked for, in milliseconds. */
+const tidyEvery = 600_000;
+/** Longest time that requests under way are waited for when the server stops, in milliseconds. */
+const patience = 3000;
 
 async function start(): Promise<void> {
   const { values } = parseArgs({
@@ -20,6 +30,7 @@ async function start(): Promise<void> {
       port: { type: 'string', default: '4180' },
       data: { type: 'string', default: 'data' },
       demo: { type: 'string', default: 'demo/store' },
+      host: { type: 'string', multiple: true, default: [] as string[] },
       fresh: { type: 'boolean', default: false },
     },
   });
@@ -27,29 +38,54 @@ async function start(): Promise<void> {
   if (!Number.isInteger(port) || port < 0 || port > 65_535)
     throw new StartProblem(`“${values.port}” is no port: name a number from 0 to 65535 with --port N.`);
   const log = pino({ level: process.env.LOG_LEVEL ?? 'warn' });
-  const shelf = openShelf(resolve(values.data), { fresh: values.fresh });
-  tidyAfterCrash(shelf);
+  const { folder, lock } = prepareFolder(resolve(values.data), { fresh: values.fresh });
+  tidyIncoming(folder);
+  const shelf = readFolder(folder);
   const now = () => Date.now();
-  const imports = openImportJobs({
-    folder: shelf.folder,
-    worker: new URL('./importWorker.js', import.meta.url),
-    catalogs: shelf.catalogs,
-    mappings: shelf.mappings,
-    setups: shelf.setups,
-    now,
-    firstShop: demoShop,
-    removeFile: (path) => path.startsWith(shelf.folder.incoming),
+  const writer = threadedWriter(folder, worker('writeWorker'));
+  const trouble = indexTrouble(folder, shelf.catalogs.generation());
+  const searcher = lanedSearcher({
+    folder,
+    worker: worker('searchWorker'),
+    whenClosed: () => (shelf.catalogs.generation() > 0 ? rebuildingIndex() : noCatalog()),
+    whenFree: () => imports.tidy(),
   });
+  const imports = openImportJobs({
+    ...shelf,
+    writer,
+    now,
+    worker: worker('importWorker'),
+    used: searcher.used,
+    firstShop: demoShop,
+    removeFile: (path) => path.startsWith(folder.incoming),
+    async handOver(generation, putInForce) {
+      const reader = await openCatalogLater(folder, generation);
+      shelf.catalogs.adopt(reader);
+      await searcher.handOver(reader, putInForce);
+    },
+  });
+  imports.tidy();
+  setInterval(imports.tidy, tidyEvery).unref();
   const demo = resolve(values.demo);
   if (shelf.catalogs.generation() === 0) {
-    console.log(`Bringing in the demo store, ${demoShop.name} …`);
-    await loadDemoStore(shelf, imports, demo);
+    console.log(`Importing the demo store, ${demoShop.name} …`);
+    await loadDemoStore(imports, writer, demo);
+  } else if (trouble) {
+    log.warn(trouble);
+    console.log('The search index is damaged. It is built again from the stored rows; nothing is lost.');
+    // The desk can be opened meanwhile and says so.
+    void imports.rebuild(shelf.catalogs.info()?.file ?? 'the catalog').catch((error) => log.error(error));
+  } else {
+    const reader = shelf.catalogs.current()!;
+    await searcher.handOver(reader, async () => {});
   }
-  const searcher = pooledSearcher(shelf.folder, new URL('./searchWorker.js', import.meta.url), 2);
-  const feed = openSimulatedFeed({ ...shelf, now, seed: 20261101 });
-  const app = createApp({ ...shelf, imports, searcher, feed, now });
+  const logDesk = openLogDesk({ writer, log: shelf.log, now, tell: (error) => log.warn(error) });
+  await logDesk.ready();
+  const feed = openSimulatedFeed({ catalogs: shelf.catalogs, writer, now, seed: 20261101 });
+  const app = createApp({ ...shelf, writer, imports, searcher, logDesk, feed, now, hosts: values.host });
   serveStatic(app, { web: join(here, '..', 'web'), pictures: join(demo, 'pictures') });
   const server = serve({ fetch: app.fetch, port, hostname: '127.0.0.1' }, (address) => {
+    lock.serveAt(`http://127.0.0.1:${address.port}/`);
     console.log(`Clever Shelf is at http://127.0.0.1:${address.port}/`);
   });
   server.on('error', (error: NodeJS.ErrnoException) => {
@@ -61,14 +97,20 @@ async function start(): Promise<void> {
     );
     process.exit(1);
   });
-  const stop = (): void => {
+  const stop = async (): Promise<void> => {
     log.info('stopping');
     server.close();
-    imports.cancel();
-    void searcher.close().finally(() => process.exit(0));
+    setTimeout(() => process.exit(0), patience).unref();
+    void feed.set(false);
+    await imports.cancel().catch(() => {});
+    await logDesk.close().catch(() => {});
+    await writer.close().catch(() => {});
+    lock.release();
+    await searcher.close().catch(() => {});
+    process.exit(0);
   };
-  process.on('SIGINT', stop);
-  process.on('SIGTERM', stop);
+  process.on('SIGINT', () => void stop());
+  process.on('SIGTERM', () => void stop());
 }
 
 start().catch((error: unknown) => {

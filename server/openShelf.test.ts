@@ -6,6 +6,7 @@ import { afterEach, beforeEach, expect, test } from '@jest/globals';
 import Database from 'better-sqlite3';
 import { openShelf } from './openShelf.ts';
 import { openLocalSearch } from './searching/localSearch.ts';
+import { openWorkbench } from './searching/workbench.ts';
 
 const fixture = join(dirname(fileURLToPath(import.meta.url)), 'testing', 'fixtures', 'folder-1');
 let root: string;
@@ -38,11 +39,12 @@ test('a folder of the first version opens with nothing lost', () => {
   expect(log.summary()).toMatchObject({ searches: 2, clicks: 1, purchases: 1, foundNothing: 1 });
   expect(catalogs.info()).toMatchObject({ records: 5, families: 4, rejected: 1 });
   expect(catalogs.current()!.record(0).values.price).toBe(4.2);
-  const search = openLocalSearch(shelf.folder, shelf.db, () => 0);
+  const { folder, db } = shelf;
+  const search = openLocalSearch(openWorkbench({ folder, db, reader: catalogs.current()!, now: () => 0 }));
   const request = { query: 'brush', filters: {}, page: 1, limit: 5 };
-  const found = search.answer({ from: 'live', generation: catalogs.generation(), request });
+  const found = search.answer({ from: 'live', request });
   expect(found.results.map(({ id }) => id)).toEqual(['b1', 'a1']);
-  shelf.db.close();
+  shelf.close();
 });
 
 test('a folder of a newer version is told so and left as it is', () => {

@@ -2,46 +2,140 @@ import { existsSync, readdirSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { type CatalogStore, openCatalogStore } from './catalog/catalogStore.ts';
 import { type MappingStore, openMappingStore } from './catalog/mappingStore.ts';
-import { mendCatalog } from './catalog/mendCatalog.ts';
-import { type DataFolder, openDataFolder } from './dataFolder.ts';
+import { addTables, mendCatalog } from './catalog/mendCatalog.ts';
+import {
+  type DataFolder,
+  dataFolder,
+  forgetShop,
+  noteShop,
+  openDataFolder,
+  refuseLostShop,
+  StartProblem,
+} from './dataFolder.ts';
 import { type LogStore, openLogStore } from './demand/logStore.ts';
+import { type FolderLock, lockFolder } from './folderLock.ts';
+import { storageRefusal } from './storageProblem.ts';
 import { type Db, openDatabase, storefrontId } from './store/database.ts';
-import { openSetupStore, type SetupStore } from './store/setupStore.ts';
+import { databaseVersion, versionOf } from './store/migrations.ts';
+import { openSetupStore, type SetupReader } from './store/setupStore.ts';
+import { directWriter } from './store/writer.ts';
+import { openWrites, type Writer } from './store/writes.ts';
 
-/** A data folder opened: what both the server and the terminal work on. */
+/** A data folder opened for reading: what both the server and the terminal work on. */
 export interface Shelf {
   readonly folder: DataFolder;
   readonly db: Db;
-  readonly setups: SetupStore;
+  readonly setups: SetupReader;
   readonly catalogs: CatalogStore;
   readonly mappings: MappingStore;
   readonly log: LogStore;
 }
 
-/** Opens a data folder, with the storefront in it; `fresh` empties it of everything that is ours first. */
-export function openShelf(root: string, options: { readonly fresh?: boolean } = {}): Shelf {
+/** A data folder this process holds alone. Everything is written through `writer`. */
+export interface HeldShelf extends Shelf {
+  readonly lock: FolderLock;
+  readonly writer: Writer;
+  close(): void;
+}
+
+const over = (folder: DataFolder, db: Db): Shelf => ({
+  folder,
+  db,
+  setups: openSetupStore(db),
+  catalogs: openCatalogStore(db, folder),
+  mappings: openMappingStore(db),
+  log: openLogStore(db),
+});
+
+/** What belongs to us in a data folder. */
+const ownFiles = /^(shelf\.sqlite|lock\.sqlite|served-at\.txt|catalogs$|incoming$)/;
+
+/** Tells what cannot be opened in one sentence, where it is the disk's or the database's doing. */
+function opening<Opened>(folder: DataFolder, open: () => Opened): Opened {
+  try {
+    return open();
+  } catch (error) {
+    const refusal = error instanceof StartProblem ? null : storageRefusal(error, folder.database);
+    throw refusal ? new StartProblem(refusal.message) : error;
+  }
+}
+
+/**
+ * Takes a data folder for this process and brings it to today's version. `fresh` empties it of everything that is ours
+ * first. Throws a `StartProblem` where another process holds it, a newer version wrote it, or its shop is lost.
+ */
+export function prepareFolder(
+  root: string,
+  options: { readonly fresh?: boolean } = {},
+): {
+  readonly folder: DataFolder;
+  readonly lock: FolderLock;
+} {
+  if (!options.fresh) refuseLostShop(root);
   const folder = openDataFolder(root);
-  if (options.fresh)
-    for (const name of readdirSync(root))
-      if (/^(shelf\.sqlite|catalogs$|incoming$)/.test(name)) rmSync(join(root, name), { recursive: true, force: true });
-  const ready = options.fresh ? openDataFolder(root) : folder;
-  const db = openDatabase(ready.database);
-  db.prepare('INSERT OR IGNORE INTO storefront (id) VALUES (?)').run(storefrontId);
-  const catalogs = openCatalogStore(db, ready);
-  mendCatalog(ready, catalogs.generation());
+  const lock = opening(folder, () => lockFolder(folder));
+  try {
+    if (options.fresh) {
+      for (const name of readdirSync(root))
+        if (ownFiles.test(name) && !name.startsWith('lock.'))
+          rmSync(join(root, name), { recursive: true, force: true });
+      forgetShop(root);
+      openDataFolder(root);
+    }
+    opening(folder, () => {
+      const db = openDatabase(folder.database);
+      db.prepare('INSERT OR IGNORE INTO storefront (id) VALUES (?)').run(storefrontId);
+      addTables(folder, openCatalogStore(db, folder).generation());
+      db.close();
+    });
+    noteShop(root);
+    return { folder, lock };
+  } catch (error) {
+    lock.release();
+    throw error;
+  }
+}
+
+/** Opens a prepared folder for reading, as the server's own thread does. */
+export const readFolder = (folder: DataFolder): Shelf =>
+  over(folder, openDatabase(folder.database, { readOnly: true, waits: 'server' }));
+
+/** Opens a data folder with all that can be done to it in this thread: for the terminal and for tests. */
+export function openShelf(root: string, options: { readonly fresh?: boolean } = {}): HeldShelf {
+  const { folder, lock } = prepareFolder(root, options);
+  const db = openDatabase(folder.database);
+  const shelf = over(folder, db);
+  mendCatalog(folder, shelf.catalogs.generation());
   return {
-    folder: ready,
-    db,
-    setups: openSetupStore(db),
-    catalogs,
-    mappings: openMappingStore(db),
-    log: openLogStore(db),
+    ...shelf,
+    lock,
+    writer: directWriter(openWrites(folder, db), folder),
+    close() {
+      db.close();
+      lock.release();
+    },
   };
 }
 
-/** Removes what a crash left behind: files received but never read to the end, generations never put in force. */
-export function tidyAfterCrash({ folder, catalogs }: Shelf): void {
-  if (existsSync(folder.incoming))
-    for (const name of readdirSync(folder.incoming)) rmSync(join(folder.incoming, name), { force: true });
-  catalogs.tidy();
+/**
+ * Opens a data folder for looking only: beside a server that holds it, or, where none does, after bringing it to today's
+ * version.
+ */
+export function lookInto(root: string): Shelf {
+  const folder = dataFolder(root);
+  if (existsSync(folder.database)) {
+    const db = openDatabase(folder.database, { readOnly: true });
+    const isNow = versionOf(db) === databaseVersion;
+    db.close();
+    if (isNow) return readFolder(folder);
+  }
+  const { lock } = prepareFolder(root);
+  lock.release();
+  return readFolder(folder);
+}
+
+/** Removes files received but never read to the end: what a crash left behind. */
+export function tidyIncoming(folder: DataFolder): void {
+  if (!existsSync(folder.incoming)) return;
+  for (const name of readdirSync(folder.incoming)) rmSync(join(folder.incoming, name), { force: true });
 }

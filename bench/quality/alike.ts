@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { parse } from 'csv-parse/sync';
 import type { Cells } from '../../core/catalog/readRow.ts';
-import { neighboursIn } from '../../server/http/wordEvidence.ts';
+import { neighboursIn } from '../../server/questions/wordEvidence.ts';
 import { shelfOf, snapshotOf } from './finders.ts';
 import { type RealCatalog, realCatalogs } from './realCatalogs.ts';
 import { readCatalog } from './run.ts';

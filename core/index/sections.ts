@@ -29,8 +29,6 @@ const makeView = (type: TypeName, buffer: SharedArrayBuffer, offset: number, len
   new (arrayTypes[type] as unknown as ViewMaker)(buffer, offset, length);
 
 const magic = 0x53485633;
-/** Whether a file's first 32-bit word is that of a snapshot of this version. */
-export const isSnapshotHead = (word: number): boolean => word === magic;
 const aligned = (bytes: number): number => Math.ceil(bytes / 8) * 8;
 
 function typeOf(array: SectionArray): TypeName {

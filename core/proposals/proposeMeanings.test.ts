@@ -111,8 +111,6 @@ describe('what meanings and colours propose', () => {
     explained: new Set(['explained']),
     plainColours: ['red'],
     shades: [],
-    pairs: [],
-    alike: [],
   };
   const usual = initialSetup([]);
   const titles = (change: Partial<MeaningEvidence>, setup: Setup = usual): string[] =>

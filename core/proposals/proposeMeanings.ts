@@ -3,8 +3,6 @@ import type { Setup } from '../setup/schema.ts';
 import { isNumberLike, tokenize } from '../text/tokenize.ts';
 import type { Lexicon } from './lexicon.ts';
 import { type Proposal, quoted } from './proposal.ts';
-import type { WordPair } from './proposePhrases.ts';
-import type { AlikeWords } from './samePlaces.ts';
 
 /** What a lexical database, a list of colours and the catalog say about the words shoppers use. */
 export interface MeaningEvidence {
@@ -23,10 +21,6 @@ export interface MeaningEvidence {
   /** The plain colours and the other shades among the catalog's values. */
   readonly plainColours: readonly string[];
   readonly shades: readonly string[];
-  /** Words of the catalog that belong together. */
-  readonly pairs: readonly WordPair[];
-  /** Words of the catalog that stand in the same places and look or mean alike. */
-  readonly alike: readonly AlikeWords[];
 }
 
 const mostSenses = 3;

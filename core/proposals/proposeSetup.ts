@@ -7,8 +7,9 @@ import type { AttributeSetting, Setup, TieBreaker } from '../setup/schema.ts';
 import type { Proposal } from './proposal.ts';
 import { proposeAlike } from './proposeAlike.ts';
 import { type MeaningEvidence, proposeMeanings } from './proposeMeanings.ts';
-import { proposePhrases } from './proposePhrases.ts';
+import { proposePhrases, type WordPair } from './proposePhrases.ts';
 import { proposeWords, type WordEvidence } from './proposeWords.ts';
+import type { AlikeWords } from './samePlaces.ts';
 
 const coverageTold = (share: number): string =>
   share > 0.995 ? 'Every record has it' : `${Math.max(1, Math.round(share * 100))}% of the records have it`;
@@ -74,27 +75,30 @@ export interface Evidence {
   readonly filters?: readonly FilterProposal[];
   readonly words?: WordEvidence | null;
   readonly meanings?: MeaningEvidence | null;
+  readonly neighbours?: NeighbourEvidence | null;
+}
+
+/** Words of the catalog that belong together, and that stand in the same places and look or mean alike. */
+export interface NeighbourEvidence {
+  readonly pairs: readonly WordPair[];
+  readonly alike: readonly AlikeWords[];
+  readonly searches: WordEvidence['searches'];
 }
 
 /** Attributes nobody searches by, whatever their values: computed here, or said by other means. */
 const never = new Set(['availability', 'hidden', 'contains', 'parts']);
 
-/**
- * What a setup might say about a catalog and does not: attributes it knows nothing of, filters and tie-breakers that
- * the catalog is good for. What was decided already is left alone, so that another import proposes only what is new.
- */
-export function proposeSetup(
+function settingProposals(
   profiles: readonly AttributeProfile[],
   setup: Setup,
-  { filters: proposed = [], words = null, meanings = null }: Evidence = {},
+  proposed: readonly FilterProposal[],
 ): Proposal[] {
   const usual = initialSetup(profiles);
   const profileOf = new Map(profiles.map((profile) => [profile.key, profile]));
   const attributes = profiles
-    .filter(({ key }) => !(key in setup.attributes) && !never.has(key))
+    .filter(({ key }) => !Object.hasOwn(setup.attributes, key) && !never.has(key))
     .filter((profile) => usual.attributes[profile.key]?.searchable && isIndexedAsText(profile))
     .map((profile) => attributeProposal(profile, usual.attributes[profile.key]!));
-  const filters = filterProposals(proposed, setup);
   const signals = new Set(setup.relevance.tieBreakers.signals.map(({ attribute }) => attribute));
   const tieBreakers = usual.relevance.tieBreakers.signals
     .filter(({ attribute }) => !signals.has(attribute))
@@ -105,17 +109,47 @@ export function proposeSetup(
         profileOf.get(signal.attribute)?.label ?? standardColumn.get(signal.attribute)?.label ?? signal.attribute,
       ),
     );
-  const told = words ? proposeWords(words, setup) : [];
-  if (!meanings) return [...attributes, ...filters, ...tieBreakers, ...told];
-  // A word that shoppers themselves explained needs no dictionary.
-  const explained = new Set([...told.flatMap(({ words: own }) => own ?? []), ...(words?.stopWords ?? [])]);
-  return [
-    ...attributes,
-    ...filters,
-    ...tieBreakers,
-    ...told,
-    ...proposeMeanings({ ...meanings, explained }, setup),
-    ...proposeAlike(meanings.alike, meanings.searches, setup),
-    ...proposePhrases(meanings.pairs, meanings.searches, setup),
-  ];
+  return [...attributes, ...filterProposals(proposed, setup), ...tieBreakers];
 }
+
+/** Groups of proposals in the order in which they are made and shown; each needs evidence of its own. */
+export const proposalGroups = ['settings', 'words', 'meanings', 'neighbours'] as const;
+export type ProposalGroup = (typeof proposalGroups)[number];
+
+/** What one group might say about a catalog and the setup does not; nothing where its evidence is missing. */
+export function proposeGroup(
+  group: ProposalGroup,
+  profiles: readonly AttributeProfile[],
+  setup: Setup,
+  { filters = [], words = null, meanings = null, neighbours = null }: Evidence,
+): Proposal[] {
+  const told = (): Proposal[] => (words ? proposeWords(words, setup) : []);
+  switch (group) {
+    case 'settings':
+      return settingProposals(profiles, setup, filters);
+    case 'words':
+      return told();
+    case 'meanings': {
+      // A word that shoppers themselves explained needs no dictionary.
+      const explained = new Set([...told().flatMap(({ words: own }) => own ?? []), ...(words?.stopWords ?? [])]);
+      return meanings ? proposeMeanings({ ...meanings, explained }, setup) : [];
+    }
+    case 'neighbours':
+      return neighbours
+        ? [
+            ...proposeAlike(neighbours.alike, neighbours.searches, setup),
+            ...proposePhrases(neighbours.pairs, neighbours.searches, setup),
+          ]
+        : [];
+  }
+}
+
+/**
+ * What a setup might say about a catalog and does not: attributes it knows nothing of, filters and tie-breakers that
+ * the catalog is good for. What was decided already is left alone, so that another import proposes only what is new.
+ */
+export const proposeSetup = (
+  profiles: readonly AttributeProfile[],
+  setup: Setup,
+  evidence: Evidence = {},
+): Proposal[] => proposalGroups.flatMap((group) => proposeGroup(group, profiles, setup, evidence));

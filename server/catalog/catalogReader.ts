@@ -1,4 +1,3 @@
-import { closeSync, fstatSync, openSync, readSync } from 'node:fs';
 import Database from 'better-sqlite3';
 import { type Mapping, mappingSchema } from '../../core/catalog/mappingSchema.ts';
 import type { CatalogRecord } from '../../core/catalog/record.ts';
@@ -6,6 +5,7 @@ import type { Twins } from '../../core/catalog/twins.ts';
 import { openSnapshot, type Snapshot } from '../../core/index/snapshot.ts';
 import { type DataFolder, generationFiles } from '../dataFolder.ts';
 import type { ChangedValue } from './compareCatalogs.ts';
+import { IndexDamaged, type IndexNote, readIndex, readIndexLater } from './indexFile.ts';
 
 /** One generation of the catalog, opened for reading. */
 export interface CatalogReader {
@@ -30,39 +30,82 @@ export interface CatalogReader {
   /** The files it was read from, with the records of each and how it was read. */
   sources(): { number: number; file: string; records: number; mapping: Mapping }[];
   twins(): Twins[];
-  /** Examples of what it changed against the catalog in force when it was read. */
-  differences(
-    kind: 'added' | 'changed' | 'gone',
-    limit: number,
-  ): { id: string; title: string; values: ChangedValue[] }[];
   close(): void;
 }
 
-/** Reads an index file into memory that threads can share. */
-function readShared(path: string): SharedArrayBuffer {
-  const file = openSync(path, 'r');
+/** What was noted of a generation's index when it was written; null where that was before notes were kept. */
+export function indexNote(db: Database.Database): IndexNote | null {
+  if (!db.prepare("SELECT 1 FROM sqlite_master WHERE name = 'index_note'").get()) return null;
+  return db.prepare<[], IndexNote>('SELECT bytes, crc FROM index_note').get() ?? null;
+}
+
+/** The rows of a generation, opened for reading. */
+export const openRecords = (folder: DataFolder, generation: number): Database.Database =>
+  new Database(generationFiles(folder, generation).records, { readonly: true });
+
+/** The first rows that were refused when a generation was read. */
+export const readRejected = (
+  db: Database.Database,
+  limit: number,
+): { line: number; column: string; reason: string }[] =>
+  db
+    .prepare<[number], { line: number; column: string; reason: string }>(
+      'SELECT line, column_name AS "column", reason FROM rejected ORDER BY line LIMIT ?',
+    )
+    .all(limit);
+
+/** Examples of what a generation changed against the one in force when it was read. */
+export const readDifferences = (
+  db: Database.Database,
+  kind: 'added' | 'changed' | 'gone',
+  limit: number,
+): { id: string; title: string; values: ChangedValue[] }[] =>
+  db
+    .prepare<[string, number], { id: string; title: string; detail: string }>(
+      'SELECT id, title, detail FROM difference WHERE kind = ? LIMIT ?',
+    )
+    .all(kind, limit)
+    .map(({ id, title, detail }) => ({ id, title, values: detail ? (JSON.parse(detail) as ChangedValue[]) : [] }));
+
+/**
+ * Opens a generation, its index from the file or from memory another thread shares. Throws `IndexDamaged` where the
+ * index is not the one that was written.
+ */
+export function openCatalog(folder: DataFolder, generation: number, shared?: SharedArrayBuffer): CatalogReader {
+  const db = openRecords(folder, generation);
   try {
-    const { size } = fstatSync(file);
-    const buffer = new SharedArrayBuffer(size);
-    const bytes = new Uint8Array(buffer);
-    for (let at = 0; at < size; ) {
-      const read = readSync(file, bytes, at, Math.min(size - at, 1 << 28), at);
-      if (read === 0) throw new Error(`The index ${path} ends early.`);
-      at += read;
-    }
-    return buffer;
-  } finally {
-    closeSync(file);
+    return openOver(
+      db,
+      folder,
+      generation,
+      shared ?? readIndex(generationFiles(folder, generation).index, indexNote(db)),
+    );
+  } catch (error) {
+    db.close();
+    throw error;
   }
 }
 
-/** Opens a generation, its index from the file or from memory another thread shares. */
-export function openCatalog(folder: DataFolder, generation: number, shared?: SharedArrayBuffer): CatalogReader {
-  const files = generationFiles(folder, generation);
-  const buffer = shared ?? readShared(files.index);
+/** The same without holding up the thread while the index is read. */
+export async function openCatalogLater(folder: DataFolder, generation: number): Promise<CatalogReader> {
+  const db = openRecords(folder, generation);
+  try {
+    const buffer = await readIndexLater(generationFiles(folder, generation).index, indexNote(db));
+    return openOver(db, folder, generation, buffer);
+  } catch (error) {
+    db.close();
+    throw error;
+  }
+}
+
+function openOver(
+  db: Database.Database,
+  folder: DataFolder,
+  generation: number,
+  buffer: SharedArrayBuffer,
+): CatalogReader {
   const snapshot = openSnapshot(buffer);
-  if (!snapshot) throw new Error(`The index of catalog generation ${generation} is damaged; import the catalog again.`);
-  const db = new Database(files.records, { readonly: true });
+  if (!snapshot) throw new IndexDamaged(generationFiles(folder, generation).index, 'is none that this version reads');
   const byOrdinal = db.prepare<[number], string>('SELECT json FROM record WHERE ordinal = ?').pluck();
   const byFamily = db
     .prepare<[string], string>('SELECT json FROM record WHERE family = ? ORDER BY ordinal LIMIT 1')
@@ -71,9 +114,6 @@ export function openCatalog(folder: DataFolder, generation: number, shared?: Sha
   const lastVersion = db.prepare<[], number>('SELECT max(version) FROM fact').pluck();
   const changedSince = db.prepare<[number], number>('SELECT ordinal FROM fact WHERE version > ?').pluck();
   const byId = db.prepare<[string], number>('SELECT ordinal FROM record WHERE id = ?').pluck();
-  const rejected = db.prepare<[number], { line: number; column: string; reason: string }>(
-    'SELECT line, column_name AS "column", reason FROM rejected ORDER BY line LIMIT ?',
-  );
   return {
     generation,
     buffer,
@@ -88,7 +128,7 @@ export function openCatalog(folder: DataFolder, generation: number, shared?: Sha
       const json = byFamily.get(familyId);
       return json === undefined ? null : (JSON.parse(json) as CatalogRecord);
     },
-    rejectedRows: (limit) => rejected.all(limit),
+    rejectedRows: (limit) => readRejected(db, limit),
     sources: () =>
       db
         .prepare<[], { number: number; file: string; records: number; mapping: string }>(
@@ -101,13 +141,6 @@ export function openCatalog(folder: DataFolder, generation: number, shared?: Sha
         .prepare<[], { families: string; differs: string }>('SELECT families, differs FROM twin')
         .all()
         .map(({ families, differs }) => ({ families: JSON.parse(families), differs: JSON.parse(differs) })),
-    differences: (kind, limit) =>
-      db
-        .prepare<[string, number], { id: string; title: string; detail: string }>(
-          'SELECT id, title, detail FROM difference WHERE kind = ? LIMIT ?',
-        )
-        .all(kind, limit)
-        .map(({ id, title, detail }) => ({ id, title, values: detail ? (JSON.parse(detail) as ChangedValue[]) : [] })),
     close: () => db.close(),
   };
 }

@@ -2,6 +2,7 @@ import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import type { SearchAnswer } from '../../core/answer.ts';
 import type { Mapping } from '../../core/catalog/mappingSchema.ts';
 import { openTestShelf, smallCatalog, type TestShelf } from '../testing/openTestShelf.ts';
+import { openRecords, readDifferences } from './catalogReader.ts';
 import { importCatalog } from './importCatalog.ts';
 
 let shelf: TestShelf;
@@ -119,8 +120,8 @@ describe('what changes is told before it happens', () => {
         { key: 'price', records: 1 },
       ],
     });
-    const reader = shelf.catalogs.current()!;
-    expect(reader.differences('changed', 5)).toEqual([
+    const rows = openRecords(shelf.folder, shelf.catalogs.generation());
+    expect(readDifferences(rows, 'changed', 5)).toEqual([
       {
         id: 'c',
         title: 'Brush',
@@ -130,7 +131,8 @@ describe('what changes is told before it happens', () => {
         ].sort((a, b) => (a.key < b.key ? -1 : 1)),
       },
     ]);
-    expect(reader.differences('gone', 5)).toMatchObject([{ id: 'a', title: 'Ink' }]);
+    expect(readDifferences(rows, 'gone', 5)).toMatchObject([{ id: 'a', title: 'Ink' }]);
+    rows.close();
   });
 
   test('a file that updates it: what the file does not have is kept, in its place', async () => {
@@ -164,7 +166,7 @@ describe('the rows in force are read again', () => {
     const imported = await importCatalog(
       {
         folder: shelf.folder,
-        generation: shelf.catalogs.nextGeneration(),
+        generation: await shelf.writer.reserveGeneration(),
         base: shelf.catalogs.comparable(),
         mode: 'replace',
         rows: { kind: 'again', mappings: { [source!.number]: change(source!.mapping) } },
@@ -172,7 +174,7 @@ describe('the rows in force are read again', () => {
       },
       () => {},
     );
-    shelf.catalogs.putInForce(imported, 'again', 1, shelf.setups);
+    await shelf.writer.putInForce(imported, 'again', 1);
     return imported;
   };
   const paper = 'id,title,paper_weight\n1,Cartridge paper,60\n2,Masking fluid 60 ml,\n3,Rag paper,300\n';

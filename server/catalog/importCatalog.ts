@@ -1,4 +1,4 @@
-import { closeSync, fsyncSync, openSync, renameSync, rmSync, writeSync } from 'node:fs';
+import { rmSync } from 'node:fs';
 import Database from 'better-sqlite3';
 import { checkMapping } from '../../core/catalog/mapping.ts';
 import { type Mapping, mappingSchema } from '../../core/catalog/mappingSchema.ts';
@@ -11,6 +11,7 @@ import type { Language } from '../../core/text/languages.ts';
 import { type DataFolder, generationFiles } from '../dataFolder.ts';
 import { compareWithBase, type Differences } from './compareCatalogs.ts';
 import { carryFacts } from './facts.ts';
+import { writeIndex } from './indexFile.ts';
 import { resolveParts } from './resolveParts.ts';
 import { openSource } from './sources/openSource.ts';
 import { type FileForm, FileProblem, type SourceRow } from './sources/source.ts';
@@ -70,7 +71,17 @@ CREATE INDEX IF NOT EXISTS fact_version ON fact (version);
 CREATE TABLE IF NOT EXISTS fed (id TEXT PRIMARY KEY, version INTEGER NOT NULL, figures TEXT NOT NULL) STRICT;
 CREATE TABLE IF NOT EXISTS twin (families TEXT NOT NULL, differs TEXT NOT NULL) STRICT;
 CREATE TABLE IF NOT EXISTS difference (kind TEXT NOT NULL, id TEXT NOT NULL, title TEXT NOT NULL, detail TEXT NOT NULL) STRICT;
+CREATE TABLE IF NOT EXISTS index_note (bytes INTEGER NOT NULL, crc INTEGER NOT NULL) STRICT;
 `;
+
+/** Writes an index beside its rows, with the note by which it is known again. */
+export function fileIndex(db: Database.Database, path: string, bytes: Uint8Array): void {
+  const note = writeIndex(path, bytes);
+  db.transaction(() => {
+    db.exec('DELETE FROM index_note');
+    db.prepare('INSERT INTO index_note (bytes, crc) VALUES (@bytes, @crc)').run(note);
+  })();
+}
 
 const tables = `
 CREATE TABLE staged (id TEXT PRIMARY KEY, family TEXT NOT NULL, source INTEGER NOT NULL, line INTEGER NOT NULL, json TEXT NOT NULL, cells TEXT NOT NULL) STRICT;
@@ -117,10 +128,10 @@ export async function importCatalog(options: ImportOptions, tell: Tell): Promise
     const buffer = buildIndex(db, records, (phase, share) => tell({ phase, ...counts, share }));
     const families = db.prepare('SELECT count(DISTINCT family) FROM record').pluck().get() as number;
     if (options.base > 0) db.exec('DETACH base');
+    fileIndex(db, files.index, new Uint8Array(buffer));
     db.pragma('synchronous = FULL');
     db.exec('VACUUM');
     db.close();
-    writeWhole(files.index, new Uint8Array(buffer));
     const { generation, base } = options;
     const { rejected } = counts;
     return { generation, records, families, rejected, indexBytes: buffer.byteLength, differences, base, factsSeen };
@@ -274,13 +285,4 @@ export function buildIndex(
   each('indexing', (record) => builder.add(record));
   tell('indexing', 1);
   return builder.finish();
-}
-
-/** Writes a file so that it is either whole under its name or not there at all. */
-export function writeWhole(path: string, bytes: Uint8Array): void {
-  const file = openSync(`${path}.part`, 'w');
-  for (let at = 0; at < bytes.length; ) at += writeSync(file, bytes, at, Math.min(bytes.length - at, 1 << 28));
-  fsyncSync(file);
-  closeSync(file);
-  renameSync(`${path}.part`, path);
 }

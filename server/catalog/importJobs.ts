@@ -1,11 +1,13 @@
 import { rmSync } from 'node:fs';
 import { Worker } from 'node:worker_threads';
 import type { ImportJob } from '../../api/catalogEndpoints.ts';
+import { type ImportEvent, isWorkingPhase, nextPhase } from '../../core/catalog/importPhases.ts';
 import type { Mapping } from '../../core/catalog/mappingSchema.ts';
 import type { Shop } from '../../core/setup/shop.ts';
 import type { DataFolder } from '../dataFolder.ts';
-import type { SetupStore } from '../store/setupStore.ts';
+import type { Writer } from '../store/writes.ts';
 import type { CatalogStore } from './catalogStore.ts';
+import type { PutInForce } from './catalogWrites.ts';
 import type { ExaminedFile } from './examineFile.ts';
 import type { ImportedCatalog, ImportPhase, ImportRows } from './importCatalog.ts';
 import type { ImportMessage, ImportOrder } from './importWorker.ts';
@@ -20,33 +22,42 @@ export interface ExaminedJob extends ExaminedFile {
 
 /**
  * Imports, one at a time, each in a thread of its own while the old catalog serves: a file is received and looked at,
- * read by a mapping into a new catalog that nobody sees yet, and put in force or given up.
+ * read by a mapping into a new catalog that nobody sees yet, and put in force or given up. `core/catalog/importPhases.ts`
+ * says what may follow what; a method that is not taken in the present phase answers null and changes nothing.
  */
 export interface ImportJobs {
   /** The job under way or the last one ended, or null. */
   last(): ImportJob | null;
-  /** Whether a file may not be received now: one is being looked at or read. */
+  /** Whether a file may not be received now: another one is being received, looked at, read or put in force. */
   isBusy(): boolean;
-  /** Takes a file that has been received whole and looks at it; `name` is what the user calls it. */
-  receive(path: string, name: string, form?: FileForm): ImportJob;
+  /** A file begins to come in; `name` is what the user calls it. */
+  receive(name: string): ImportJob | null;
+  /** It has come in whole, and is looked at. */
+  received(path: string, form?: FileForm): ImportJob | null;
+  /** It has not come in whole. */
+  notReceived(error: string): void;
   examined(): ExaminedJob | null;
   /** Looks at the file again, written as the user says. */
   lookAgain(form: FileForm): ImportJob | null;
-  /** Reads the file by a mapping; it is then ready to be put in force. Null where there is no file. */
-  read(mapping: Mapping, mode: 'replace' | 'update'): ImportJob | null;
+  /** Reads the file by a mapping; it is then ready to be put in force. */
+  read(mapping: Mapping, mode: 'replace' | 'update'): Promise<ImportJob | null>;
   /** Reads the rows in force again by other mappings. */
-  readAgain(mappings: Readonly<Record<number, Mapping>>, what: string): ImportJob;
-  /** Puts what was read in force. Null where nothing is ready. */
-  commit(): ImportJob | null;
-  /** Stops, or gives up what is ready; the catalog stays as it was. */
-  cancel(): void;
+  readAgain(mappings: Readonly<Record<number, Mapping>>, what: string): Promise<ImportJob | null>;
+  /** Puts what was read in force. */
+  commit(): Promise<ImportJob | null>;
+  /** Puts a catalog of before in force again, as a new generation. */
+  putBack(generation: number): Promise<ImportJob | null>;
+  /** Builds the damaged index of the generation in force anew from its rows. */
+  rebuild(what: string): Promise<void>;
+  /** Stops, or gives up what is ready; the catalog stays as it was. Resolves when nothing writes any more. */
+  cancel(): Promise<void>;
   /** What was read and is ready, or null. */
   ready(): ImportedCatalog | null;
   /** Resolves when nothing is under way: the file is looked at, read, or the job has ended. */
   settled(): Promise<ImportJob | null>;
+  /** Removes what earlier imports left behind. */
+  tidy(): void;
 }
-
-const working: ReadonlySet<string> = new Set(['examining', 'reading', 'sorting', 'comparing', 'profiling', 'indexing']);
 
 /** How far each phase of reading begins and how much of the whole it is, as measured on the demo store and 100,000 rows. */
 const parts: Readonly<Record<ImportPhase, readonly [number, number]>> = {
@@ -57,19 +68,28 @@ const parts: Readonly<Record<ImportPhase, readonly [number, number]>> = {
   indexing: [0.66, 0.34],
 };
 
-export function openImportJobs(options: {
+export interface ImportJobOptions {
   readonly folder: DataFolder;
   readonly worker: URL;
   readonly catalogs: CatalogStore;
   readonly mappings: MappingStore;
-  readonly setups: SetupStore;
+  readonly writer: Pick<Writer, 'reserveGeneration' | 'putInForce' | 'putBack' | 'keepMapping'>;
   readonly now: () => number;
+  /**
+   * Makes everybody who reads ready for a generation, then lets `putInForce` happen, then hands over. Whatever fails
+   * leaves the former generation in force and being read.
+   */
+  readonly handOver: (generation: number, putInForce: () => Promise<void>) => Promise<void>;
+  /** Generations somebody still reads. */
+  readonly used: () => ReadonlySet<number>;
   /** What a shop is called that has no catalog yet; nothing in particular where it is not said. */
   readonly firstShop?: Shop;
   /** Whether the received file is removed when the job is over. */
   readonly removeFile: (path: string) => boolean;
-}): ImportJobs {
-  const { catalogs, mappings, now } = options;
+}
+
+export function openImportJobs(options: ImportJobOptions): ImportJobs {
+  const { catalogs, mappings, writer, now } = options;
   let job: ImportJob | null = null;
   let path = '';
   let examined: ExaminedFile | null = null;
@@ -77,157 +97,190 @@ export function openImportJobs(options: {
   let mapping: Mapping | null = null;
   let worker: Worker | null = null;
   let ended: Promise<void> = Promise.resolve();
+  /** The generation being written or waiting to be put in force. */
+  let writing: number | null = null;
   let startedAt = 0;
   let numbers = 0;
 
-  const isWorking = (): boolean => job !== null && working.has(job.phase);
   const set = (change: Partial<ImportJob>): ImportJob => {
     job = { ...job!, ...change };
     return job;
   };
+  /** Takes an event where the phase allows it; answers whether it did. */
+  const take = (event: ImportEvent, change: Partial<ImportJob> = {}): boolean => {
+    const phase = nextPhase(job?.phase ?? null, event);
+    if (phase === null) return false;
+    set({ ...change, phase });
+    return true;
+  };
+  const tidy = (): void => catalogs.tidy(writing === null ? options.used() : new Set([...options.used(), writing]));
   const forget = (): void => {
     if (path && options.removeFile(path)) rmSync(path, { force: true });
     path = '';
     examined = null;
     imported = null;
     mapping = null;
-    catalogs.tidy();
+    writing = null;
+    tidy();
   };
+  const begin = (event: 'receive' | 'readAgain', file: string): boolean => {
+    if (nextPhase(job?.phase ?? null, event) === null) return false;
+    forget();
+    job = {
+      ...{ id: ++numbers, file, phase: nextPhase(null, event)!, mode: 'replace', rows: 0, rejected: 0, records: 0 },
+      ...{ families: 0, share: 0, rowsPerSecond: 0, secondsLeft: null, differences: null, error: null },
+    };
+    return true;
+  };
+  const fail = (error: string): void => {
+    if (take('fail', { error })) forget();
+  };
+  const noteProgress = (message: Extract<ImportMessage, { progress: unknown }>): void => {
+    const { phase, rows, rejected, share } = message.progress;
+    const [from, size] = parts[phase];
+    const done = from + size * share;
+    const seconds = (now() - startedAt) / 1000;
+    const known = phase === 'reading' && seconds > 0.2;
+    if (phase !== 'reading') take(phase);
+    set({
+      ...{ rows, rejected, share: done },
+      rowsPerSecond: known ? Math.round((rows + rejected) / seconds) : job!.rowsPerSecond,
+      secondsLeft: done > 0.05 && seconds > 1 ? Math.ceil((seconds * (1 - done)) / done) : null,
+    });
+  };
+  const noteImported = (result: ImportedCatalog): void => {
+    const { records, rejected, differences, families } = result;
+    imported = result;
+    const told = { ...differences, attributes: [...differences.attributes] };
+    take('imported', { records, families, rejected, differences: told, share: 1, secondsLeft: null });
+  };
+  /** Runs an order in a thread; its messages count only while the job is this one and has not been stopped. */
   const run = (order: ImportOrder): void => {
     const running = new Worker(options.worker, { workerData: order });
     const id = job!.id;
     worker = running;
     startedAt = now();
-    const isMine = (): boolean => job?.id === id && worker === running && isWorking();
+    const isMine = (): boolean => job?.id === id && worker === running && job.phase !== 'stopping';
     ended = new Promise((resolve) => {
-      const fail = (error: string): void => {
-        if (!isMine()) return;
-        set({ phase: 'failed', error });
-        forget();
-      };
       running.on('message', (message: ImportMessage) => {
         if (!isMine()) return;
-        if ('progress' in message) {
-          const { phase, rows, rejected, share } = message.progress;
-          const [from, size] = parts[phase];
-          const done = from + size * share;
-          const seconds = (now() - startedAt) / 1000;
-          set({
-            phase,
-            rows,
-            rejected,
-            share: done,
-            rowsPerSecond:
-              phase === 'reading' && seconds > 0.2 ? Math.round((rows + rejected) / seconds) : job!.rowsPerSecond,
-            secondsLeft: done > 0.05 && seconds > 1 ? Math.ceil((seconds * (1 - done)) / done) : null,
-          });
-        } else if ('examined' in message) {
+        if ('progress' in message) noteProgress(message);
+        else if ('examined' in message) {
           examined = message.examined;
-          set({ phase: 'mapping', share: 0 });
-        } else if ('imported' in message) {
-          imported = message.imported;
-          const { records, rejected, differences, families } = message.imported;
-          set({
-            phase: 'ready',
-            records,
-            families,
-            rejected,
-            differences: { ...differences, attributes: [...differences.attributes] },
-            share: 1,
-            secondsLeft: null,
-          });
-        } else fail(message.failed);
+          take('examined', { share: 0 });
+        } else if ('imported' in message) noteImported(message.imported);
+        else if ('rebuilt' in message) take('imported', { share: 1, secondsLeft: null });
+        else fail(message.failed);
       });
-      running.on('error', (error) => fail(`The import broke off: ${error.message}`));
+      running.on('error', (error) => isMine() && fail(`The import broke off: ${error.message}`));
       running.on('exit', () => {
-        fail('The import ended early.');
+        if (isMine() && isWorkingPhase(job!.phase) && job!.phase !== 'committing') fail('The import ended early.');
+        if (worker === running) worker = null;
         resolve();
       });
     });
   };
-  const begin = (file: string, phase: ImportJob['phase'], mode: ImportJob['mode']): ImportJob => {
-    job = {
-      id: ++numbers,
-      file,
-      phase,
-      mode,
-      rows: 0,
-      rejected: 0,
-      records: 0,
-      families: 0,
-      share: 0,
-      rowsPerSecond: 0,
-      secondsLeft: null,
-      differences: null,
-      error: null,
-    };
-    return job;
-  };
-  const read = (rows: ImportRows, mode: 'replace' | 'update'): ImportJob => {
-    const { folder } = options;
+  const read = async (rows: ImportRows, mode: 'replace' | 'update'): Promise<ImportJob> => {
+    const id = job!.id;
+    const generation = await writer.reserveGeneration();
+    // Cancelled, or another one begun, while the number was asked for.
+    if (job!.id !== id || job!.phase !== 'reading') return job!;
+    writing = generation;
     const base = catalogs.comparable();
+    const { folder } = options;
+    const corrections = mappings.corrections();
     run({
       kind: 'read',
-      options: {
-        folder,
-        generation: catalogs.nextGeneration(),
-        base,
-        mode: base === 0 ? 'replace' : mode,
-        rows,
-        corrections: mappings.corrections(),
-      },
+      options: { folder, generation, base, mode: base === 0 ? 'replace' : mode, rows, corrections },
     });
+    return job!;
+  };
+  /** Hands over to a generation; where that is refused, the job is as it was before. */
+  const commit = async (ready: PutInForce, file: string): Promise<ImportJob> => {
+    try {
+      await options.handOver(ready.generation, () => writer.putInForce(ready, file, now(), options.firstShop));
+    } catch (error) {
+      take('notCommitted');
+      throw error;
+    }
+    if (mapping) await writer.keepMapping(mapping, now());
+    take('committed');
+    forget();
     return job!;
   };
 
   return {
     last: () => job,
-    isBusy: isWorking,
-    ready: () => imported,
-    receive(received, name, form) {
-      forget();
+    isBusy: () => isWorkingPhase(job?.phase ?? null),
+    ready: () => (job?.phase === 'ready' ? imported : null),
+    tidy,
+    receive: (name) => (begin('receive', name) ? job : null),
+    received(received, form) {
+      if (!take('received')) {
+        // Cancelled while it came in.
+        if (options.removeFile(received)) rmSync(received, { force: true });
+        return null;
+      }
       path = received;
-      begin(name, 'examining', 'replace');
       run({ kind: 'examine', path, form: form ?? null });
-      return job!;
+      return job;
     },
+    notReceived: fail,
     examined: () =>
       examined && job
         ? { ...examined, file: job.file, known: mappings.known(examined.columns.map(({ column }) => column)) }
         : null,
     lookAgain(form) {
-      if (!path || isWorking()) return null;
-      set({ phase: 'examining' });
+      if (!path || !take('lookAgain')) return null;
       run({ kind: 'examine', path, form });
       return job;
     },
-    read(given, mode) {
-      if (!path || !examined || isWorking()) return null;
+    async read(given, mode) {
+      if (!path || !examined) return null;
+      const { form } = examined;
+      if (!take('read', { mode, rows: 0, rejected: 0, share: 0, differences: null })) return null;
       mapping = given;
       imported = null;
-      set({ phase: 'reading', mode, rows: 0, rejected: 0, share: 0, differences: null });
-      return read({ kind: 'file', path, name: job!.file, form: examined.form, mapping }, mode);
+      return read({ kind: 'file', path, name: job!.file, form, mapping }, mode);
     },
-    readAgain(given, what) {
+    async readAgain(given, what) {
+      return begin('readAgain', what) ? read({ kind: 'again', mappings: given }, 'replace') : null;
+    },
+    async commit() {
+      const ready = imported;
+      return ready && take('commit') ? commit(ready, job!.file) : null;
+    },
+    async putBack(generation) {
+      if (!begin('readAgain', '')) return null;
+      try {
+        const { file, ...ready } = await writer.putBack(generation);
+        writing = ready.generation;
+        take('imported', { file, records: ready.records, families: ready.families, rejected: ready.rejected });
+        take('commit');
+        return await commit(ready, file);
+      } catch (error) {
+        // What was copied is of no use to anybody.
+        job = { ...job!, phase: 'failed', error: (error as Error).message };
+        forget();
+        throw error;
+      }
+    },
+    async rebuild(what) {
+      if (!begin('readAgain', what)) return;
+      const generation = catalogs.generation();
+      run({ kind: 'rebuild', folder: options.folder, generation });
+      await ended;
+      if (!take('commit')) return;
+      await options.handOver(generation, async () => {});
+      take('committed');
       forget();
-      begin(what, 'reading', 'replace');
-      return read({ kind: 'again', mappings: given }, 'replace');
     },
-    commit() {
-      if (!imported || job?.phase !== 'ready') return null;
-      catalogs.putInForce(imported, job.file, now(), options.setups, options.firstShop);
-      if (mapping) mappings.keep(mapping, now());
-      set({ phase: 'done' });
+    async cancel() {
+      if (!take('cancel')) return;
+      await worker?.terminate();
+      await ended;
+      take('stopped');
       forget();
-      return job;
-    },
-    cancel() {
-      if (!job || (!isWorking() && job.phase !== 'mapping' && job.phase !== 'ready')) return;
-      set({ phase: 'cancelled' });
-      const stopping = worker;
-      void (stopping ? stopping.terminate() : Promise.resolve()).then(() => {
-        if (job?.phase === 'cancelled') forget();
-      });
     },
     async settled() {
       await ended;
@@ -238,11 +291,12 @@ export function openImportJobs(options: {
 
 /** Brings a file in without asking: by the mapping kept for its shape, or else by the one proposed. */
 export async function bringIn(jobs: ImportJobs, path: string, name: string): Promise<ImportJob | null> {
-  jobs.receive(path, name);
+  jobs.receive(name);
+  jobs.received(path);
   await jobs.settled();
   const examined = jobs.examined();
   if (!examined) return jobs.last();
-  jobs.read(examined.known ?? examined.mapping, 'replace');
+  await jobs.read(examined.known ?? examined.mapping, 'replace');
   await jobs.settled();
-  return jobs.commit() ?? jobs.last();
+  return (await jobs.commit()) ?? jobs.last();
 }

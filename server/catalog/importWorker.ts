@@ -1,22 +1,48 @@
 import { parentPort, workerData } from 'node:worker_threads';
+import { type DataFolder, dataFolder } from '../dataFolder.ts';
+import { storageRefusal } from '../storageProblem.ts';
 import { type ExaminedFile, examineFile } from './examineFile.ts';
 import { type ImportedCatalog, type ImportOptions, type ImportProgress, importCatalog } from './importCatalog.ts';
+import { rebuildIndex } from './mendCatalog.ts';
 import { type FileForm, FileProblem } from './sources/source.ts';
 
 export type ImportOrder =
   | { readonly kind: 'examine'; readonly path: string; readonly form: FileForm | null }
-  | { readonly kind: 'read'; readonly options: ImportOptions };
+  | { readonly kind: 'read'; readonly options: ImportOptions }
+  | { readonly kind: 'rebuild'; readonly folder: DataFolder; readonly generation: number };
 export type ImportMessage =
   | { readonly progress: ImportProgress }
   | { readonly examined: ExaminedFile }
   | { readonly imported: ImportedCatalog }
+  | { readonly rebuilt: number }
   | { readonly failed: string };
 
 const order = workerData as ImportOrder;
 const say = (message: ImportMessage): void => parentPort!.postMessage(message);
+
+async function work(): Promise<ImportMessage> {
+  switch (order.kind) {
+    case 'examine':
+      return { examined: await examineFile(order.path, order.form ?? undefined) };
+    case 'read':
+      return { imported: await importCatalog(order.options, (progress) => say({ progress })) };
+    case 'rebuild':
+      rebuildIndex(order.folder, order.generation, (phase, share) =>
+        say({ progress: { phase, rows: 0, rejected: 0, share } }),
+      );
+      return { rebuilt: order.generation };
+  }
+}
+
+/** Where a read failed for want of room, the person wants to know which disk is full. */
+function told(error: unknown): string {
+  if (error instanceof FileProblem) return error.message;
+  const database = order.kind === 'read' ? dataFolder(order.options.folder.root).catalogs : 'The file';
+  return storageRefusal(error, database)?.message ?? `The import broke off: ${String(error)}`;
+}
+
 try {
-  if (order.kind === 'examine') say({ examined: await examineFile(order.path, order.form ?? undefined) });
-  else say({ imported: await importCatalog(order.options, (progress) => say({ progress })) });
+  say(await work());
 } catch (error) {
-  say({ failed: error instanceof FileProblem ? error.message : `The import broke off: ${String(error)}` });
+  say({ failed: told(error) });
 }

@@ -1,5 +1,6 @@
 import { shapeOf } from '../../core/catalog/mapping.ts';
 import { type Mapping, mappingSchema } from '../../core/catalog/mappingSchema.ts';
+import { named } from '../../core/named.ts';
 import { type Db, storefrontId } from '../store/database.ts';
 
 /** Mappings kept by the shape of the file they were made for, and families corrected by hand. */
@@ -32,7 +33,7 @@ export function openMappingStore(db: Db): MappingStore {
       );
     },
     corrections: () =>
-      Object.fromEntries(
+      named(
         db
           .prepare<[string], [string, string]>('SELECT record, family FROM family_correction WHERE storefront = ?')
           .raw()

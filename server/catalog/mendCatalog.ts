@@ -1,44 +1,71 @@
-import { closeSync, existsSync, openSync, readSync } from 'node:fs';
+import { existsSync } from 'node:fs';
 import Database from 'better-sqlite3';
-import { isSnapshotHead } from '../../core/index/sections.ts';
+import { openSnapshot } from '../../core/index/snapshot.ts';
 import { type DataFolder, generationFiles } from '../dataFolder.ts';
-import { addedTables, buildIndex, writeWhole } from './importCatalog.ts';
+import { indexNote } from './catalogReader.ts';
+import { addedTables, buildIndex, fileIndex, type ImportPhase } from './importCatalog.ts';
+import { IndexDamaged, readIndex } from './indexFile.ts';
 
-function hasIndex(path: string): boolean {
-  if (!existsSync(path)) return false;
-  const head = Buffer.alloc(8);
-  const file = openSync(path, 'r');
-  readSync(file, head, 0, 8, 0);
-  closeSync(file);
-  return isSnapshotHead(head.readUInt32LE(0));
+/** Whether a generation's rows were kept as the file had them; of catalogs of before that, only the records were. */
+const keepsCells = (db: Database.Database): boolean =>
+  (db.pragma('table_info(record)') as { name: string }[]).some(({ name }) => name === 'cells');
+
+/** Why a generation's index cannot be used, in a few words; null where it can, or where there are no rows of it at all. */
+export function indexTrouble(folder: DataFolder, generation: number): string | null {
+  const files = generationFiles(folder, generation);
+  if (generation === 0 || !existsSync(files.records)) return null;
+  const db = new Database(files.records, { readonly: true });
+  try {
+    if (!keepsCells(db)) return 'it was written by an earlier version';
+    return openSnapshot(readIndex(files.index, indexNote(db))) ? null : 'it was written by another version';
+  } catch (error) {
+    if (error instanceof IndexDamaged) return error.message;
+    throw error;
+  } finally {
+    db.close();
+  }
 }
 
-/**
- * Makes a catalog generation readable that an earlier version wrote, or whose index is missing: tables that have come
- * since are added and the index is built anew from the records. Answers whether anything had to be done.
- */
-export function mendCatalog(folder: DataFolder, generation: number): boolean {
+/** Adds the tables that have come since a generation was written. */
+export function addTables(folder: DataFolder, generation: number): void {
+  const { records } = generationFiles(folder, generation);
+  if (generation === 0 || !existsSync(records)) return;
+  const db = new Database(records, { timeout: 10_000 });
+  try {
+    db.exec(addedTables);
+  } finally {
+    db.close();
+  }
+}
+
+/** Builds the index of a generation anew from its rows. Meant for a worker thread, or a terminal. */
+export function rebuildIndex(
+  folder: DataFolder,
+  generation: number,
+  tell: (phase: ImportPhase, share: number) => void = () => {},
+): void {
   const files = generationFiles(folder, generation);
-  if (generation === 0 || !existsSync(files.records)) return false;
   const db = new Database(files.records, { timeout: 10_000 });
   try {
-    const columns = db.pragma('table_info(record)') as { name: string }[];
-    const isOld = !columns.some(({ name }) => name === 'cells');
-    const isWhole = db.prepare(`SELECT 1 FROM sqlite_master WHERE name = 'fed'`).get() !== undefined;
-    if (isOld || !isWhole) db.exec(addedTables);
-    if (!isOld && hasIndex(files.index)) return false;
-    if (isOld) {
+    db.exec(addedTables);
+    if (!keepsCells(db))
       // The rows as the file had them were not kept then: they can be searched, but not read again.
       db.exec(`ALTER TABLE record ADD COLUMN source INTEGER NOT NULL DEFAULT 0;
         ALTER TABLE record ADD COLUMN cells TEXT NOT NULL DEFAULT '{}';
         CREATE UNIQUE INDEX IF NOT EXISTS record_id ON record (id);`);
-    }
     // The index is built from the records as they are now, so nothing a feed changed lies over it any more.
     db.exec('DELETE FROM fact; DELETE FROM twin;');
     const records = db.prepare('SELECT count(*) FROM record').pluck().get() as number;
-    writeWhole(files.index, new Uint8Array(buildIndex(db, records, () => {})));
-    return true;
+    fileIndex(db, files.index, new Uint8Array(buildIndex(db, records, tell)));
   } finally {
     db.close();
   }
+}
+
+/** Makes a generation readable where its index cannot be used; answers whether anything had to be done. */
+export function mendCatalog(folder: DataFolder, generation: number): boolean {
+  addTables(folder, generation);
+  if (indexTrouble(folder, generation) === null) return false;
+  rebuildIndex(folder, generation);
+  return true;
 }

@@ -142,19 +142,18 @@ describe('what a feed changes', () => {
 describe('what a feed said outlives', () => {
   const take = (price: number) => takeFacts(shelf.folder, shelf.catalogs.generation(), [{ id: 'b1', price }]);
   const price = async () => (await found('flat', 'live')).results[0]!.price;
-  const readAgain = () =>
+  const readAgain = async () =>
     importCatalog(
       {
         folder: shelf.folder,
-        generation: shelf.catalogs.nextGeneration(),
+        generation: await shelf.writer.reserveGeneration(),
         base: shelf.catalogs.comparable(),
         mode: 'replace',
         rows: { kind: 'again', mappings: {} },
       },
       () => {},
     );
-  const put = (imported: Awaited<ReturnType<typeof readAgain>>) =>
-    shelf.catalogs.putInForce(imported, 'again', tick(), shelf.setups);
+  const put = (imported: Awaited<ReturnType<typeof readAgain>>) => shelf.writer.putInForce(imported, 'again', tick());
   test('another reading of the rows, however often, and is no difference in it', async () => {
     take(2);
     for (let turn = 0; turn < 2; turn++) {

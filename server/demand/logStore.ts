@@ -1,7 +1,6 @@
-import { type Demand, demandKey, type LogEntry } from '../../core/demand/logEntry.ts';
+import type { Demand } from '../../core/demand/logEntry.ts';
 import type { Retry } from '../../core/proposals/proposeWords.ts';
 import { type Db, storefrontId } from '../store/database.ts';
-import { type LogLine, readLog } from './readLog.ts';
 
 export interface LogSummary {
   readonly searches: number;
@@ -14,75 +13,40 @@ export interface LogSummary {
   readonly to: number | null;
 }
 
-export interface LogImported {
-  readonly searches: number;
-  readonly refused: number;
-  /** The first refused lines. */
-  readonly refusedLines: readonly { readonly line: number; readonly column: string; readonly reason: string }[];
-}
-
 /** A second search counts as another try of the first within this time, in milliseconds. */
 const retryWithin = 5 * 60_000;
 /** Searches whose counts are kept. */
-const mostCounted = 1000;
-const refusedKept = 200;
-const linesATransaction = 5_000;
+const mostCounted = 2000;
 
-/** What shoppers searched for, and what came of it. */
+/** What shoppers searched for, and what came of it; read only. */
 export interface LogStore {
+  /** Changes when a log was imported or cleared, and when what shoppers did since makes a difference to the counts. */
+  version(): string;
   summary(): LogSummary;
-  /** The searches made most often, by demand. */
+  /** The searches made most often, by demand; counted anew when the version changes. */
   top(limit: number): Demand[];
   /** Searches that found nothing and were followed, in the same visit, by one that led to a click; most often first. */
   retries(limit: number): Retry[];
-  /** Notes a search as it is made; answers its number, for what comes of it. */
-  noteSearch(entry: Pick<LogEntry, 'session' | 'search' | 'filters' | 'results'>, at: number, byDesk: boolean): number;
-  /** Notes what came of a search of the same session; false where there is no such search. */
-  noteOutcome(
-    search: number,
-    session: string,
-    kind: 'click' | 'basket' | 'purchase',
-    product: string,
-    place: number | null,
-  ): boolean;
-  /** Takes a log file in besides what is there; lines that are there already are taken once. */
-  bringIn(path: string): Promise<LogImported>;
-  clear(): void;
+  /** Whether there is such a search of a session. */
+  hasSearch(search: number, session: string): boolean;
 }
 
+/** The log must have grown by this share before it is counted anew: counting a long one takes seconds. */
+const growth = 1.05;
+
 export function openLogStore(db: Db): LogStore {
-  const insert = db.prepare(
-    `INSERT INTO search_log (storefront, at, session, search, key, filters, results, by_desk) VALUES (?, ?, ?, ?, ?, ?, ?, ?)`,
-  );
-  const outcome = db.prepare('INSERT INTO search_outcome (search_id, kind, product, place) VALUES (?, ?, ?, ?)');
-  const known = db
-    .prepare<[string, number, string, string], number>(
-      'SELECT 1 FROM search_log WHERE storefront = ? AND at = ? AND session = ? AND search = ?',
+  const own = db.prepare('SELECT 1 FROM search_log WHERE id = ? AND session = ?');
+  const imports = db.prepare<[string], number>('SELECT version FROM log_note WHERE storefront = ?').pluck();
+  const lastRows = db
+    .prepare<[], [number, number]>(
+      `SELECT (SELECT count(*) FROM search_log), coalesce((SELECT max(rowid) FROM search_outcome), 0)`,
     )
-    .pluck();
-  const add = (entry: LogEntry): boolean => {
-    const at = Date.parse(entry.time);
-    if (known.get(storefrontId, at, entry.session, entry.search)) return false;
-    const { lastInsertRowid } = insert.run(
-      storefrontId,
-      at,
-      entry.session,
-      entry.search,
-      demandKey(entry.search),
-      JSON.stringify(entry.filters),
-      entry.results,
-      0,
-    );
-    for (const { product, place } of entry.clicks) outcome.run(lastInsertRowid, 'click', product, place);
-    for (const product of entry.baskets) outcome.run(lastInsertRowid, 'basket', product, null);
-    for (const product of entry.purchases) outcome.run(lastInsertRowid, 'purchase', product, null);
-    return true;
+    .raw();
+  const step = (rows: number): number => Math.floor(Math.log(rows + 1) / Math.log(growth));
+  const version = (): string => {
+    const [searches, outcomes] = lastRows.get()!;
+    return `${imports.get(storefrontId) ?? 0}/${step(searches)}/${step(outcomes)}`;
   };
-  const lastWritten = db
-    .prepare<[], string>(
-      `SELECT coalesce((SELECT max(id) FROM search_log), 0) || '/' || coalesce((SELECT max(rowid) FROM search_outcome), 0)`,
-    )
-    .pluck();
   let counted: { readonly state: string; readonly top: readonly Demand[] } | null = null;
   const countTop = (limit: number): Demand[] => {
     const outcomes = db
@@ -111,6 +75,8 @@ export function openLogStore(db: Db): LogStore {
       }));
   };
   return {
+    version,
+    hasSearch: (search, session) => own.get(search, session) !== undefined,
     summary() {
       const counted = db
         .prepare<
@@ -140,8 +106,7 @@ export function openLogStore(db: Db): LogStore {
       };
     },
     top(limit) {
-      // Counting the log takes a tenth of a second; until something is written to it, the counts are the same.
-      const state = lastWritten.get() ?? '';
+      const state = version();
       if (counted?.state !== state) counted = { state, top: countTop(mostCounted) };
       return limit <= mostCounted ? counted.top.slice(0, limit) : countTop(limit);
     },
@@ -166,50 +131,6 @@ export function openLogStore(db: Db): LogStore {
         )
         .all({ storefront: storefrontId, within: retryWithin, limit })
         .map((retry) => ({ ...retry, of: without.get(retry.from) ?? retry.sessions }));
-    },
-    noteSearch({ session, search, filters, results }, at, byDesk) {
-      const row = insert.run(
-        storefrontId,
-        at,
-        session,
-        search,
-        demandKey(search),
-        JSON.stringify(filters),
-        results,
-        byDesk ? 1 : 0,
-      );
-      return Number(row.lastInsertRowid);
-    },
-    noteOutcome(search, session, kind, product, place) {
-      const own = db.prepare('SELECT 1 FROM search_log WHERE id = ? AND session = ?').get(search, session);
-      if (own) outcome.run(search, kind, product, place);
-      return own !== undefined;
-    },
-    async bringIn(path) {
-      let searches = 0;
-      let refused = 0;
-      const refusedLines: { line: number; column: string; reason: string }[] = [];
-      const take = db.transaction((batch: readonly LogLine[]) => {
-        for (const line of batch)
-          if ('entry' in line) searches += add(line.entry) ? 1 : 0;
-          else if (refused++ < refusedKept) refusedLines.push(line);
-      });
-      let batch: LogLine[] = [];
-      for await (const line of readLog(path)) {
-        batch.push(line);
-        if (batch.length >= linesATransaction) {
-          take.immediate(batch);
-          batch = [];
-        }
-      }
-      take.immediate(batch);
-      return { searches, refused, refusedLines };
-    },
-    clear() {
-      db.transaction(() => {
-        db.prepare('DELETE FROM search_outcome').run();
-        db.prepare('DELETE FROM search_log WHERE storefront = ?').run(storefrontId);
-      }).immediate();
     },
   };
 }

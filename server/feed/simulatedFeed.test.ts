@@ -17,13 +17,13 @@ test('switched on, it changes the catalog at once; switched off, it stops', asyn
   const shelf = openTestShelf();
   await shelf.bringIn(smallCatalog);
   const feed = openSimulatedFeed({ ...shelf, now: () => 7, seed: 2 });
-  const before = shelf.catalogs.standing()!.facts;
-  feed.set(true);
+  const before = shelf.catalogs.current()!.factVersion();
+  await feed.set(true);
   expect(feed.isOn()).toBe(true);
   expect(feed.changed()).toBeGreaterThan(0);
-  expect(shelf.catalogs.standing()!.facts).toBeGreaterThan(before);
+  expect(shelf.catalogs.current()!.factVersion()).toBeGreaterThan(before);
   expect(shelf.catalogs.factsAt()).toBe(7);
-  feed.set(false);
+  await feed.set(false);
   expect(feed.isOn()).toBe(false);
   shelf.remove();
 });

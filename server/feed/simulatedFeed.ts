@@ -1,14 +1,14 @@
 import { pick, seededRandom } from '../../core/random.ts';
 import type { CatalogStore } from '../catalog/catalogStore.ts';
-import { type FactChange, takeFacts } from '../catalog/facts.ts';
-import type { DataFolder } from '../dataFolder.ts';
+import type { FactChange } from '../catalog/facts.ts';
+import type { Writer } from '../store/writes.ts';
 
 /** A stand-in for a shop's stock system: every few seconds it changes some prices and stocks, through the same door. */
 export interface SimulatedFeed {
   isOn(): boolean;
   /** Records changed since it was switched on. */
   changed(): number;
-  set(isOn: boolean): void;
+  set(isOn: boolean): Promise<void>;
 }
 
 const everyMilliseconds = 2000;
@@ -31,33 +31,32 @@ export function nextFacts(
 }
 
 export function openSimulatedFeed(options: {
-  readonly folder: DataFolder;
   readonly catalogs: CatalogStore;
+  readonly writer: Pick<Writer, 'takeFacts'>;
   readonly now: () => number;
   readonly seed: number;
 }): SimulatedFeed {
-  const { folder, catalogs, now } = options;
+  const { catalogs, writer, now } = options;
   const random = seededRandom(options.seed);
   let timer: NodeJS.Timeout | null = null;
   let changed = 0;
-  const push = (): void => {
+  const push = async (): Promise<void> => {
     const reader = catalogs.current();
     if (!reader) return;
     const facts = nextFacts(random, (ordinal) => reader.record(ordinal), reader.snapshot.records);
-    const taken = takeFacts(folder, reader.generation, facts);
-    changed += taken.changed;
-    if (taken.changed > 0) catalogs.noteFacts(now());
+    changed += (await writer.takeFacts(facts, now())).changed;
   };
   return {
     isOn: () => timer !== null,
     changed: () => changed,
-    set(isOn) {
+    async set(isOn) {
       if (isOn === (timer !== null)) return;
       if (timer) clearInterval(timer);
       changed = isOn ? 0 : changed;
-      timer = isOn ? setInterval(push, everyMilliseconds) : null;
+      // What cannot be written now is said again later: a feed goes on.
+      timer = isOn ? setInterval(() => void push().catch(() => {}), everyMilliseconds) : null;
       timer?.unref();
-      if (isOn) push();
+      if (isOn) await push();
     },
   };
 }

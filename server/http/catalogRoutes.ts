@@ -1,5 +1,6 @@
+import { createReadStream, rmSync } from 'node:fs';
+import { Readable } from 'node:stream';
 import type { OpenAPIHono } from '@hono/zod-openapi';
-import { stream } from 'hono/streaming';
 import { catalogEndpoints } from '../../api/catalogEndpoints.ts';
 import { filePaths } from '../../api/paths.ts';
 import { checkMapping } from '../../core/catalog/mapping.ts';
@@ -7,14 +8,15 @@ import type { Mapping } from '../../core/catalog/mappingSchema.ts';
 import { firstText } from '../../core/catalog/record.ts';
 import { exportFormats } from '../../core/catalog/writeCatalog.ts';
 import { writeCsv } from '../../core/catalog/writeCsv.ts';
-import { openCatalog } from '../catalog/catalogReader.ts';
+import { openRecords, readDifferences, readRejected } from '../catalog/catalogReader.ts';
 import { countContent } from '../catalog/content.ts';
-import { exportCatalog } from '../catalog/exportCatalog.ts';
-import { namesFrom } from './deskState.ts';
+import { namesOf } from '../catalog/namesOf.ts';
+import { Refused } from '../refused.ts';
+import { concernsAbout } from './concernsAbout.ts';
 import { problem } from './problems.ts';
 import { receiveFile } from './receiveFile.ts';
 import type { Services } from './services.ts';
-import { Refused, type Serve } from './serving.ts';
+import type { Serve } from './serving.ts';
 
 const rejectedShown = 500;
 const rejectedSaved = 10_000;
@@ -23,10 +25,12 @@ const differencesShown = 500;
 const busy = () =>
   new Refused(409, {
     code: 'import-under-way',
-    message: 'Another file is being read. Wait for it or cancel it.',
+    message: 'Another file is being imported. Wait for it or cancel it.',
   });
 const nothingReceived = () =>
   new Refused(409, { code: 'no-file', message: 'There is no file to read. Choose one first.' });
+const nothingReady = () =>
+  new Refused(409, { code: 'nothing-ready', message: 'No catalog is waiting to replace the live one.' });
 
 function refuseMistakes(mapping: Mapping): void {
   const [problem] = checkMapping(mapping);
@@ -41,7 +45,7 @@ function refuseMistakes(mapping: Mapping): void {
 
 /** Bringing a catalog in, and what is known of it. */
 export function serveCatalog(app: OpenAPIHono, serve: Serve, services: Services): void {
-  const { db, catalogs, imports, mappings, folder } = services;
+  const { db, catalogs, imports, mappings, folder, writer, searcher } = services;
   serve(catalogEndpoints.catalog, () => {
     const info = catalogs.info();
     return {
@@ -53,6 +57,10 @@ export function serveCatalog(app: OpenAPIHono, serve: Serve, services: Services)
       indexBytes: info?.index_bytes ?? 0,
       articles: countContent(db, 'article'),
       collections: countContent(db, 'collection'),
+      earlier: catalogs.earlier().map(({ generation, file, at, records, families }) => ({
+        ...{ generation, file, records, families },
+        importedAt: new Date(at).toISOString(),
+      })),
       job: imports.last(),
     };
   });
@@ -60,9 +68,17 @@ export function serveCatalog(app: OpenAPIHono, serve: Serve, services: Services)
   serve(
     catalogEndpoints.startImport,
     async ({ file }, _, context) => {
-      if (imports.isBusy()) throw busy();
-      const path = await receiveFile(context, folder);
-      return imports.receive(path, file);
+      // Refused before a byte of it is received.
+      if (!imports.receive(file)) throw busy();
+      try {
+        const path = await receiveFile(context, folder);
+        const job = imports.received(path);
+        if (!job) throw new Refused(409, { code: 'cancelled', message: 'The import was cancelled.' });
+        return job;
+      } catch (error) {
+        imports.notReceived('The file did not arrive whole.');
+        throw error;
+      }
     },
     false,
   );
@@ -76,33 +92,30 @@ export function serveCatalog(app: OpenAPIHono, serve: Serve, services: Services)
     if (!job) throw imports.isBusy() ? busy() : nothingReceived();
     return job;
   });
-  serve(catalogEndpoints.readImport, (_, { mapping, mode }) => {
+  serve(catalogEndpoints.readImport, async (_, { mapping, mode }) => {
     refuseMistakes(mapping);
-    const job = imports.read(mapping, mode);
+    const job = await imports.read(mapping, mode);
     if (!job) throw imports.isBusy() ? busy() : nothingReceived();
     return job;
   });
-  serve(catalogEndpoints.differences, ({ kind }) => {
+  /** Reads what a generation that is not in force noted about itself. */
+  const ofReady = <Read>(read: (db: ReturnType<typeof openRecords>) => Read): Read => {
     const ready = imports.ready();
-    if (!ready)
-      throw new Refused(409, { code: 'nothing-ready', message: 'No catalog is waiting to be put in the shop.' });
-    const reader = openCatalog(folder, ready.generation);
+    if (!ready) throw nothingReady();
+    const records = openRecords(folder, ready.generation);
     try {
-      return { rows: reader.differences(kind, differencesShown) };
+      return read(records);
     } finally {
-      reader.close();
-    }
-  });
-  const rejectedRows = (of: 'force' | 'ready', limit: number) => {
-    const ready = of === 'ready' ? imports.ready() : null;
-    if (!ready) return catalogs.current()?.rejectedRows(limit) ?? [];
-    const reader = openCatalog(folder, ready.generation);
-    try {
-      return reader.rejectedRows(limit);
-    } finally {
-      reader.close();
+      records.close();
     }
   };
+  serve(catalogEndpoints.differences, ({ kind }) => ({
+    rows: ofReady((records) => readDifferences(records, kind, differencesShown)),
+  }));
+  const rejectedRows = (of: 'force' | 'ready', limit: number) =>
+    of === 'ready' && imports.ready()
+      ? ofReady((records) => readRejected(records, limit))
+      : (catalogs.current()?.rejectedRows(limit) ?? []);
   serve(catalogEndpoints.rejectedRows, ({ of }) => ({ rows: rejectedRows(of, rejectedShown) }));
   app.get(filePaths.rejectedRows, (context) => {
     const rows = rejectedRows(context.req.query('of') === 'ready' ? 'ready' : 'force', rejectedSaved);
@@ -115,55 +128,65 @@ export function serveCatalog(app: OpenAPIHono, serve: Serve, services: Services)
       ),
     );
   });
-  app.get(filePaths.exportCatalog, (context) => {
+  app.get(filePaths.exportCatalog, async (context) => {
     const format = exportFormats.find((each) => each === (context.req.query('format') ?? 'csv'));
-    const standing = catalogs.standing();
-    if (!format || !standing)
+    if (!format)
       return problem(context, 400, {
         code: 'invalid-parameter',
-        message: standing ? `format: is one of ${exportFormats.join(', ')}.` : 'There is no catalog to take away yet.',
+        message: `format: is one of ${exportFormats.join(', ')}.`,
         field: 'format',
       });
-    const draft = services.setups.draft();
-    const view = standing.view(draft);
-    const { currency } = draft.storefront.shop;
+    const path = await searcher.exportCatalog(format);
     const type = { csv: 'text/csv', jsonl: 'application/jsonl', jsonld: 'application/ld+json' }[format];
     context.header('content-type', `${type}; charset=utf-8`);
     context.header('content-disposition', `attachment; filename="catalog.${format}"`);
-    return stream(context, async (out) => {
-      for (const piece of exportCatalog(view, format, currency)) await out.write(piece);
-    });
+    const file = createReadStream(path);
+    // The file is open or will never be read: either way its name is no longer needed once the stream has closed.
+    file.on('close', () => rmSync(path, { force: true }));
+    return context.body(Readable.toWeb(file) as ReadableStream);
   });
-  serve(catalogEndpoints.commitImport, () => {
-    const job = imports.commit();
-    if (!job)
-      throw new Refused(409, { code: 'nothing-ready', message: 'No catalog is waiting to be put in the shop.' });
+  serve(catalogEndpoints.concerns, async () => ({ concerns: await concernsAbout(services) }));
+  serve(catalogEndpoints.commitImport, async (_, { accept }) => {
+    const open = (await concernsAbout(services)).filter(({ code }) => !accept.includes(code));
+    if (open.length > 0)
+      throw new Refused(409, {
+        code: 'needs-confirmation',
+        message: `${open.map(({ message }) => message).join(' ')} Nothing was changed.`,
+        details: open,
+      });
+    const job = await imports.commit();
+    if (!job) throw imports.isBusy() ? busy() : nothingReady();
+    return job;
+  });
+  serve(catalogEndpoints.putBackCatalog, async (_, { generation }) => {
+    const job = await imports.putBack(generation);
+    if (!job) throw busy();
     return job;
   });
   serve(
     catalogEndpoints.cancelImport,
-    () => {
-      imports.cancel();
+    async () => {
+      await imports.cancel();
       return {};
     },
     false,
   );
   serve(catalogEndpoints.sources, () => ({ sources: catalogs.current()?.sources() ?? [] }));
-  serve(catalogEndpoints.readAgain, (_, body) => {
+  serve(catalogEndpoints.readAgain, async (_, body) => {
     if (imports.isBusy()) throw busy();
     if (catalogs.comparable() === 0)
       throw new Refused(409, {
         code: 'no-sources',
-        message: 'The rows this catalog was read from are not kept. Bring the file in again.',
+        message: 'The rows this catalog was read from are not kept. Import the file again.',
       });
     for (const { mapping } of body.mappings) refuseMistakes(mapping);
-    return imports.readAgain(
-      Object.fromEntries(body.mappings.map(({ number, mapping }) => [number, mapping])),
-      catalogs.info()?.file ?? 'the catalog',
-    );
+    const mappingsByNumber = Object.fromEntries(body.mappings.map(({ number, mapping }) => [number, mapping]));
+    const job = await imports.readAgain(mappingsByNumber, catalogs.info()?.file ?? 'the catalog');
+    if (!job) throw busy();
+    return job;
   });
-  serve(catalogEndpoints.correctFamilies, (_, { records, family }) => {
-    mappings.correct(records, family);
+  serve(catalogEndpoints.correctFamilies, async (_, { records, family }) => {
+    await writer.correctFamilies(records, family);
     return {};
   });
   serve(catalogEndpoints.corrections, () => {
@@ -177,7 +200,7 @@ export function serveCatalog(app: OpenAPIHono, serve: Serve, services: Services)
   });
   serve(catalogEndpoints.twins, () => {
     const catalog = catalogs.current();
-    const names = namesFrom(catalogs);
+    const names = namesOf(catalog);
     const found = catalog?.twins() ?? [];
     return {
       looked: catalog?.snapshot.families ?? 0,

@@ -1,29 +1,24 @@
 import type { DeskState, ToldChange } from '../../api/stateSchema.ts';
-import { firstText } from '../../core/catalog/record.ts';
-import { labelFromKey, standardColumn } from '../../core/catalog/standardColumns.ts';
 import { canonical } from '../../core/setup/canonical.ts';
 import { decisionTold, describeChange, type NamesForChanges } from '../../core/setup/describeChange.ts';
 import type { EntryChange } from '../../core/setup/entries.ts';
 import type { Decision } from '../../core/setup/schema.ts';
 import type { CatalogStore } from '../catalog/catalogStore.ts';
-import type { SetupStore } from '../store/setupStore.ts';
+import { namesOf } from '../catalog/namesOf.ts';
+import type { SetupReader } from '../store/setupStore.ts';
 
-/** Names of attributes and products as the catalog in force has them. */
-export function namesFrom(catalogs: CatalogStore): NamesForChanges {
-  const catalog = catalogs.current();
-  const labels = new Map(catalog?.snapshot.attributes.map(({ key, label }) => [key, label]));
-  return {
-    attribute: (key) => labels.get(key) ?? standardColumn.get(key)?.label ?? labelFromKey(key),
-    product: (id) => {
-      const record = catalog?.familyRecord(id);
-      return record ? `“${firstText(record.values.title)}”` : `“${id}” (no longer in the catalog)`;
-    },
-  };
-}
+/** Names of groups by change: a change that stays is the same object, and there may be ten thousands of them. */
+const knownGroups = new WeakMap<EntryChange, string>();
 
 /** What makes two decisions about different products one change when they are told. */
-export function groupOf({ part, before, after }: EntryChange): string | null {
-  if (part !== 'products') return null;
+export function groupOf(change: EntryChange): string | null {
+  if (change.part !== 'products') return null;
+  const known = knownGroups.get(change) ?? groupName(change);
+  knownGroups.set(change, known);
+  return known;
+}
+
+function groupName({ before, after }: EntryChange): string {
   const { product: _, variant: __, ...decision } = (after ?? before) as Decision;
   return canonical([after === null ? 'given up' : 'decided', decision]).slice(0, 2000);
 }
@@ -55,8 +50,8 @@ const inWords = (changes: readonly EntryChange[] | null, names: NamesForChanges)
   changes && tellChanges(changes, names).flatMap(({ sentences }) => sentences)[0]!;
 
 /** Everything the desk shows of the draft; read, never written. */
-export function deskState(setups: SetupStore, catalogs: CatalogStore): DeskState {
-  const names = namesFrom(catalogs);
+export function deskState(setups: SetupReader, catalogs: CatalogStore): DeskState {
+  const names = namesOf(catalogs.current());
   const setup = setups.draft();
   const live = setups.live();
   const catalog = catalogs.current();
@@ -65,6 +60,7 @@ export function deskState(setups: SetupStore, catalogs: CatalogStore): DeskState
     setup: { ...setup, products: {} },
     decisions: Object.keys(setup.products).length,
     changes: tellChanges(setups.changes(), names),
+    setAside: setups.setAside().length,
     canUndo: inWords(setups.nextUndo(), names),
     canRedo: inWords(setups.nextRedo(), names),
     release: live && { number: live.number, at: new Date(live.at).toISOString(), who: live.who },

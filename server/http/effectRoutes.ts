@@ -1,27 +1,27 @@
 import { effectEndpoints } from '../../api/effectEndpoints.ts';
 import { firstText } from '../../core/catalog/record.ts';
 import { contentVersion } from '../catalog/content.ts';
+import { noCatalog, Refused } from '../refused.ts';
 import { openEffectOfDraft } from '../searching/effectOfDraft.ts';
 import type { Services } from './services.ts';
-import { noCatalog, Refused, type Serve } from './serving.ts';
+import type { Serve } from './serving.ts';
 
 /** Searches looked at: those made most. */
 const searchesLookedAt = 200;
 
 /** What the draft changes for shoppers, worked out while the desk waits for nothing else. */
-export function serveEffect(serve: Serve, { db, setups, catalogs, searcher, log, now }: Services): void {
+export function serveEffect(serve: Serve, { db, setups, catalogs, searcher, now }: Services): void {
   const ofDraft = openEffectOfDraft(searcher);
   serve(effectEndpoints.effect, async (_, __, context) => {
     const reader = catalogs.current();
     if (!reader) throw noCatalog();
     const revision = setups.revision();
-    const searches = log.top(searchesLookedAt).map(({ search, searches: times }) => ({ search, searches: times }));
-    const stock = `${reader.generation}/${catalogs.standing()!.facts}/${contentVersion(db)}/${Math.floor(now() / 86_400_000)}`;
+    const searches = await searcher.topSearches(searchesLookedAt);
+    const stock = `${reader.generation}/${reader.factVersion()}/${contentVersion(db)}/${Math.floor(now() / 86_400_000)}`;
     const { signal } = context.req.raw;
     const worked = await ofDraft.effect(
-      { generation: reader.generation, shared: reader.buffer },
       searches,
-      { draft: `${revision}/${stock}`, live: `${setups.live()?.number ?? 0}/${stock}` },
+      { draft: `${revision}/${stock}`, live: `${setups.liveNumber() ?? 0}/${stock}` },
       () => signal.aborted || setups.revision() !== revision,
     );
     if (!worked)

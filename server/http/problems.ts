@@ -1,8 +1,9 @@
 import type { Context } from 'hono';
 import type { z } from 'zod';
 import { type Problem, unknownName } from '../../api/problem.ts';
+import type { RefusalStatus } from '../refused.ts';
 
-type Status = 400 | 403 | 404 | 409 | 413 | 500 | 503;
+type Status = RefusalStatus | 500;
 
 export function problem(context: Context, status: Status, error: Problem['error']): Response {
   return context.json({ error } satisfies Problem, status);

@@ -5,7 +5,7 @@ import { pipeline } from 'node:stream/promises';
 import type { Context } from 'hono';
 import { FileProblem } from '../catalog/sources/source.ts';
 import type { DataFolder } from '../dataFolder.ts';
-import { Refused } from './serving.ts';
+import { Refused } from '../refused.ts';
 
 /** Largest file taken, in bytes. */
 const largestUpload = 4 * 1024 ** 3;
@@ -25,7 +25,12 @@ export async function receiveFile(context: Context, folder: DataFolder): Promise
       yield chunk;
     }
   };
-  await pipeline(Readable.fromWeb(body as never), limited, createWriteStream(path));
+  try {
+    await pipeline(Readable.fromWeb(body as never), limited, createWriteStream(path));
+  } catch (error) {
+    rmSync(path, { force: true });
+    throw error;
+  }
   return path;
 }
 

@@ -1,24 +1,10 @@
 import { createRoute, type OpenAPIHono } from '@hono/zod-openapi';
 import type { Context } from 'hono';
+import { bodyLimit } from 'hono/body-limit';
+import { HTTPException } from 'hono/http-exception';
 import type { z } from 'zod';
 import type { Endpoint } from '../../api/endpoint.ts';
-import { type Problem, problemSchema } from '../../api/problem.ts';
-
-type Status = 400 | 404 | 409 | 413 | 503;
-
-/** A refusal on its way out of a handler. */
-export class Refused extends Error {
-  readonly status: Status;
-  readonly problem: Problem['error'];
-  constructor(status: Status, error: Problem['error']) {
-    super(error.message);
-    this.status = status;
-    this.problem = error;
-  }
-}
-
-export const noCatalog = (): Refused =>
-  new Refused(503, { code: 'no-catalog', message: 'There is no catalog yet. Bring one in on the Catalog screen.' });
+import { problemSchema } from '../../api/problem.ts';
 
 export type Serve = <Query extends z.ZodType, Body extends z.ZodType, Answer extends z.ZodType>(
   endpoint: Endpoint<Query, Body, Answer>,
@@ -30,9 +16,16 @@ export type Serve = <Query extends z.ZodType, Body extends z.ZodType, Answer ext
   takesJson?: boolean,
 ) => void;
 
+/** Largest body of a request that does not say otherwise, in bytes. */
+const usualBytes = 256 * 1024;
+const tooLarge = (): never => {
+  throw new HTTPException(413);
+};
+
 /** Registers endpoints of the contract, each validated by its own schema and described in the OpenAPI document. */
 export function servingOn(app: OpenAPIHono): Serve {
-  return ({ method, path, summary, query, body, answer }, handle, takesJson = method === 'post') => {
+  return (endpoint, handle, takesJson = endpoint.method === 'post') => {
+    const { method, path, summary, query, body, answer, mostBytes = usualBytes } = endpoint;
     const content = (schema: z.ZodType) => ({ content: { 'application/json': { schema } } });
     const route = createRoute({
       method,
@@ -45,6 +38,15 @@ export function servingOn(app: OpenAPIHono): Serve {
         409: { description: 'The draft has changed, or there is nothing to do.', ...content(problemSchema) },
       },
     });
+    if (takesJson) {
+      app.use(path, async (context, next) => {
+        if (context.req.method !== 'POST') return next();
+        const type = context.req.header('content-type') ?? '';
+        if (!/^application\/json(\s*;|$)/i.test(type)) throw new HTTPException(415);
+        return next();
+      });
+      app.use(path, bodyLimit({ maxSize: mostBytes, onError: tooLarge }));
+    }
     app.openapi(route, (async (context: Context) => {
       const valid = context.req as unknown as { valid(part: 'query' | 'json'): never };
       const told = await handle(valid.valid('query'), takesJson ? valid.valid('json') : ({} as never), context);

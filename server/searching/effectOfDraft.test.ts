@@ -3,12 +3,11 @@ import type { FirstPage } from '../../core/compare/firstPage.ts';
 import { openEffectOfDraft } from './effectOfDraft.ts';
 
 const searches = Array.from({ length: 35 }, (_, at) => ({ search: `s${at}`, searches: 1 }));
-const task = { generation: 1 };
 
 function counting() {
   const asked: string[] = [];
   const effects = openEffectOfDraft({
-    firstPages: async ({ from }, list) => {
+    firstPages: async (from, list) => {
       asked.push(...list.map((search) => `${from} ${search}`));
       return list.map((): FirstPage => ({ families: [from], total: 1, decided: [1, 0] }));
     },
@@ -18,12 +17,12 @@ function counting() {
 
 test('each side is worked out once for its version: a changed draft leaves what is published alone', async () => {
   const { asked, effects } = counting();
-  const first = await effects.effect(task, searches, { draft: '1', live: '1' }, () => false);
+  const first = await effects.effect(searches, { draft: '1', live: '1' }, () => false);
   expect(first).toMatchObject({ effect: { looked: 35, changed: 35 }, decides: [35, 0] });
   expect(asked).toHaveLength(70);
-  await effects.effect(task, searches, { draft: '1', live: '1' }, () => false);
+  await effects.effect(searches, { draft: '1', live: '1' }, () => false);
   expect(asked).toHaveLength(70);
-  await effects.effect(task, searches, { draft: '2', live: '1' }, () => false);
+  await effects.effect(searches, { draft: '2', live: '1' }, () => false);
   expect(asked.slice(70).every((text) => text.startsWith('draft'))).toBe(true);
   expect(asked).toHaveLength(105);
 });
@@ -31,8 +30,8 @@ test('each side is worked out once for its version: a changed draft leaves what 
 test('what nobody waits for any more ends after the stretch it is at, and what it found is kept', async () => {
   const { asked, effects } = counting();
   let turns = 0;
-  expect(await effects.effect(task, searches, { draft: '1', live: '1' }, () => ++turns > 2)).toBeNull();
+  expect(await effects.effect(searches, { draft: '1', live: '1' }, () => ++turns > 2)).toBeNull();
   expect(asked).toHaveLength(6);
-  expect(await effects.effect(task, searches, { draft: '1', live: '1' }, () => false)).not.toBeNull();
+  expect(await effects.effect(searches, { draft: '1', live: '1' }, () => false)).not.toBeNull();
   expect(asked).toHaveLength(70);
 });

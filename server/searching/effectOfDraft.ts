@@ -1,10 +1,8 @@
 import type { FirstPage } from '../../core/compare/firstPage.ts';
 import { type PageEffect, pageEffect } from '../../core/compare/pageEffect.ts';
 import type { WeighedSearch } from '../../core/proposals/effect.ts';
-import type { SearchTask } from './localSearch.ts';
 import type { Searcher } from './searcher.ts';
-
-type Side = SearchTask['from'];
+import type { Side } from './workbench.ts';
 
 /** Searches answered in one go: few, so that what a person is waiting for comes in between. */
 const atOnce = 3;
@@ -17,7 +15,6 @@ export interface EffectOfDraft {
    * stretches of work, that nobody wants the answer any more.
    */
   effect(
-    task: Pick<SearchTask, 'generation' | 'shared'>,
     searches: readonly WeighedSearch[],
     version: Readonly<Record<Side, string>>,
     isOutdated: () => boolean,
@@ -34,7 +31,7 @@ export function openEffectOfDraft(searcher: Pick<Searcher, 'firstPages'>): Effec
     return pages;
   };
   return {
-    async effect(task, searches, version, isOutdated) {
+    async effect(searches, version, isOutdated) {
       const sides: Record<Side, Map<string, FirstPage>> = {
         draft: pagesFor('draft', version.draft),
         live: pagesFor('live', version.live),
@@ -44,7 +41,7 @@ export function openEffectOfDraft(searcher: Pick<Searcher, 'firstPages'>): Effec
         for (let at = 0; at < missing.length; at += atOnce) {
           if (isOutdated()) return null;
           const stretch = missing.slice(at, at + atOnce);
-          const pages = await searcher.firstPages({ ...task, from: side }, stretch);
+          const pages = await searcher.firstPages(side, stretch);
           for (const [index, page] of pages.entries()) sides[side].set(stretch[index]!, page);
         }
       }

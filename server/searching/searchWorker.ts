@@ -1,14 +1,33 @@
+import { setPriority } from 'node:os';
 import { workerData } from 'node:worker_threads';
-import { openDataFolder } from '../dataFolder.ts';
+import { openCatalog } from '../catalog/catalogReader.ts';
+import { dataFolder } from '../dataFolder.ts';
+import { storageRefusal } from '../storageProblem.ts';
 import { openDatabase } from '../store/database.ts';
-import { type LocalSearch, openLocalSearch } from './localSearch.ts';
+import { outcomeOf } from '../threadOutcome.ts';
+import type { LaneWork } from './lanes.ts';
+import { answerQuestion, openLocalSearch, type Question } from './localSearch.ts';
+import { openWorkbench } from './workbench.ts';
 
-/** A method of the local search with what it is called with. */
-export type WorkerTask = {
-  [Name in keyof LocalSearch]: { readonly call: Name; readonly given: Parameters<LocalSearch[Name]> };
-}[keyof LocalSearch];
+const { root, generation, shared, nice } = workerData as LaneWork;
+try {
+  // On Linux 0 is the calling thread, and no other.
+  if (nice > 0 && process.platform === 'linux') setPriority(0, nice);
+} catch {
+  // Not allowed here: the lanes alone must do.
+}
+const folder = dataFolder(root);
+const local = openLocalSearch(
+  openWorkbench({
+    folder,
+    db: openDatabase(folder.database, { readOnly: true }),
+    reader: openCatalog(folder, generation, shared),
+    now: Date.now,
+  }),
+);
 
-const folder = openDataFolder((workerData as { root: string }).root);
-const local = openLocalSearch(folder, openDatabase(folder.database, { readOnly: true }), Date.now);
-
-export default ({ call, given }: WorkerTask): unknown => (local[call] as (...given: unknown[]) => unknown)(...given);
+export default (question: Question) =>
+  outcomeOf(
+    () => answerQuestion(local, question),
+    (error) => storageRefusal(error, folder.database),
+  );

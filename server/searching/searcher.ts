@@ -1,50 +1,110 @@
-import { Piscina } from 'piscina';
+import type { CatalogReader } from '../catalog/catalogReader.ts';
 import type { DataFolder } from '../dataFolder.ts';
-import type { LocalSearch } from './localSearch.ts';
-import type { WorkerTask } from './searchWorker.ts';
+import { noCatalog, type Refused } from '../refused.ts';
+import { outcomeOf, valueOf } from '../threadOutcome.ts';
+import { type Lane, type LaneName, laneSettings, openLane } from './lanes.ts';
+import { answerQuestion, type LocalSearch, laneOf, type Question, questionNames } from './localSearch.ts';
 
-/** Answers searches, in other threads or in this one: the local search's methods, each answered later. */
+/** Answers questions, in other threads or in this one: the local search's methods, each answered later. */
 export type Searcher = {
-  [Name in keyof LocalSearch]: (...given: Parameters<LocalSearch[Name]>) => Promise<ReturnType<LocalSearch[Name]>>;
-} & { close(): Promise<void> };
+  readonly [Name in keyof LocalSearch]: (
+    ...given: Parameters<LocalSearch[Name]>
+  ) => Promise<ReturnType<LocalSearch[Name]>>;
+};
 
-const methods = [
-  'answer',
-  'why',
-  'rows',
-  'productIds',
-  'places',
-  'effects',
-  'firstPages',
-  'filtersOf',
-  'filterProposals',
-  'valuesOf',
-] as const satisfies readonly (keyof LocalSearch)[];
-
-function searcherBy(run: (task: WorkerTask) => Promise<unknown>, close: () => Promise<void>): Searcher {
-  const calls = methods.map((call) => [call, (...given: never) => run({ call, given } as WorkerTask)]);
-  return { ...Object.fromEntries(calls), close } as Searcher;
+function searcherBy(run: (question: Question) => Promise<unknown>): Searcher {
+  const calls = questionNames.map((call) => [call, (...given: never) => run({ call, given } as unknown as Question)]);
+  return Object.fromEntries(calls) as Searcher;
 }
 
-/** Searches in worker threads, so that the server's own thread is never busy with one. */
-export function pooledSearcher(folder: DataFolder, worker: URL, threads: number): Searcher {
-  const pool = new Piscina<WorkerTask, unknown>({
-    filename: worker.href,
-    workerData: { root: folder.root },
-    minThreads: threads,
-    maxThreads: threads,
-    maxQueue: 10_000,
+/** Searches every thread answers before shoppers are sent to it: those made most, and some that need other code. */
+const warmedWith = ['', 'a', 'blue', 'red brush', 'xqzzk', 'watercolour papr', 'black ink 30 ml', 'sketch book'];
+const searchesWarmed = 40;
+
+/** A searcher whose threads are replaced, all together, when another generation of the catalog is put in force. */
+export interface LanedSearcher extends Searcher {
+  /**
+   * Starts threads for a generation and has each answer some searches, then does `putInForce`, and only then sends
+   * questions to them. The threads before end when they have answered what they were asked. Where any of it fails,
+   * questions go where they went.
+   */
+  handOver(reader: CatalogReader, putInForce: () => Promise<void>): Promise<void>;
+  /** Generations that threads still answer from. */
+  used(): ReadonlySet<number>;
+  close(): Promise<void>;
+}
+
+type Lanes = Readonly<Record<LaneName, Lane>> & { readonly generation: number };
+
+export function lanedSearcher(options: {
+  readonly folder: DataFolder;
+  readonly worker: URL;
+  /** Why nothing can be answered while no catalog is open. */
+  readonly whenClosed?: () => Refused;
+  /** Called when threads have ended. */
+  readonly whenFree?: () => void;
+}): LanedSearcher {
+  const { folder, worker, whenClosed = noCatalog, whenFree = () => {} } = options;
+  let lanes: Lanes | null = null;
+  const all = new Set<Lanes>();
+
+  const open = (reader: CatalogReader): Lanes => {
+    const names = Object.keys(laneSettings) as LaneName[];
+    const opened = names.map((name) => [name, openLane(name, folder, reader, worker)]);
+    const fresh = { ...Object.fromEntries(opened), generation: reader.generation } as Lanes;
+    all.add(fresh);
+    return fresh;
+  };
+  const close = async (old: Lanes): Promise<void> => {
+    await Promise.all((Object.keys(laneSettings) as LaneName[]).map((name) => old[name].close()));
+    all.delete(old);
+    whenFree();
+  };
+  const warm = async (fresh: Lanes): Promise<void> => {
+    const question = (call: string, ...given: unknown[]) => ({ call, given });
+    const top = (await fresh.long.run(question('topSearches', searchesWarmed))) as { search: string }[];
+    const searches = [...top.map(({ search }) => search), ...warmedWith];
+    await fresh.shop.runEverywhere(question('warm', 'live', searches));
+    // The desk is not waited for: it only saves the first person there a moment.
+    void fresh.desk.runEverywhere(question('warm', 'draft', searches.slice(0, 8))).catch(() => {});
+  };
+  const searcher = searcherBy(async (question) => {
+    if (!lanes) throw whenClosed();
+    return lanes[laneOf(question)].run(question);
   });
-  return searcherBy(
-    (task) => pool.run(task),
-    () => pool.destroy(),
-  );
+  return {
+    ...searcher,
+    async handOver(reader, putInForce) {
+      const before = lanes;
+      const fresh = open(reader);
+      try {
+        // The first generation has no setup before it is in force, so there is nothing to warm up with.
+        if (before) await warm(fresh);
+        await putInForce();
+        if (!before) await warm(fresh);
+      } catch (error) {
+        void close(fresh).catch(() => {});
+        throw error;
+      }
+      lanes = fresh;
+      if (before) void close(before).catch(() => {});
+    },
+    used: () => new Set([...all].map(({ generation }) => generation)),
+    async close() {
+      lanes = null;
+      await Promise.all([...all].map(close));
+    },
+  };
 }
 
-/** Searches in this thread: for the terminal and for tests. */
-export function directSearcher(local: LocalSearch): Searcher {
-  return searcherBy(
-    async ({ call, given }) => (local[call] as (...given: unknown[]) => unknown)(...given),
-    async () => {},
+/** Answers in this thread: for the terminal and for tests. `local` is asked for with every question. */
+export function directSearcher(local: () => LocalSearch): Searcher {
+  return searcherBy(async (question) =>
+    valueOf(
+      await outcomeOf(
+        () => answerQuestion(local(), question),
+        () => null,
+      ),
+    ),
   );
 }

@@ -10,10 +10,10 @@ export const storefrontId = 'main';
 export const draftId = 'main';
 
 /**
- * How long a statement waits for another program's transaction, in milliseconds. Short, since it holds up its thread:
- * the server tries again later instead (`whenFree`), the terminal has time.
+ * How long a statement waits for another program's transaction, in milliseconds. In the server only the thread that
+ * writes waits, and then refuses with a time to try again; the terminal has longer.
  */
-const patience = { server: 40, terminal: 10_000 } as const;
+const patience = { server: 1500, terminal: 10_000 } as const;
 
 /**
  * Opens the main database and brings it to today's version. Every acknowledged write is on the disk: WAL with full

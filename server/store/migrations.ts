@@ -117,6 +117,7 @@ ALTER TABLE release ADD COLUMN changes TEXT;           -- [{part, key, before, a
 ALTER TABLE draft ADD COLUMN format INTEGER NOT NULL DEFAULT 1;
 ALTER TABLE storefront ADD COLUMN last_generation INTEGER NOT NULL DEFAULT 0;
 UPDATE storefront SET last_generation = max(generation, coalesce((SELECT max(generation) FROM catalog_import), 0));
+CREATE TABLE log_note (storefront TEXT PRIMARY KEY, version INTEGER NOT NULL) STRICT; -- grows with every import of a log
 CREATE INDEX journal_by_revision ON journal (storefront, draft, revision);
 CREATE INDEX search_outcome_by_kind ON search_outcome (kind, search_id);
 `;

@@ -2,6 +2,7 @@ import { afterEach, beforeEach, expect, test } from '@jest/globals';
 import { pick, seededRandom } from '../../core/random.ts';
 import { changesBetween } from '../../core/setup/entries.ts';
 import { openLocalSearch } from '../searching/localSearch.ts';
+import { openWorkbench } from '../searching/workbench.ts';
 import { openTestShelf, smallCatalog, type TestShelf } from '../testing/openTestShelf.ts';
 import { openDatabase } from './database.ts';
 import { openSetupStore } from './setupStore.ts';
@@ -63,10 +64,11 @@ test('an edit that changes nothing leaves no step behind', () => {
 
 test('another connection, as a search thread has, sees an edit at once and rebuilds no index', () => {
   const reader = openDatabase(shelf.folder.database, { readOnly: true });
-  const local = openLocalSearch(shelf.folder, reader, () => 0);
+  const catalog = shelf.catalogs.current()!;
+  const bench = openWorkbench({ folder: shelf.folder, db: reader, reader: catalog, now: () => 0 });
+  const local = openLocalSearch(bench);
   const task = {
     from: 'draft' as const,
-    generation: shelf.catalogs.generation(),
     request: { query: 'brush', filters: {}, page: 1, limit: 5 },
   };
   expect(local.answer(task).total).toBe(2);

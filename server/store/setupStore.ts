@@ -41,11 +41,15 @@ interface JournalRow {
 /** Edits of the same entries by the same person within this time, in milliseconds, are one step for undo. */
 const oneStep = 1500;
 
-/** The draft, its journal and the releases of the storefront. Every write is one transaction. */
-export interface SetupStore extends DraftReader {
+/** The draft, its journal and the releases of the storefront, for reading. */
+export interface SetupReader extends DraftReader {
   /** The change that undo (redo) would take back (make again), or null. */
   nextUndo(): readonly EntryChange[] | null;
   nextRedo(): readonly EntryChange[] | null;
+}
+
+/** The same with its writes. Every write is one transaction. */
+export interface SetupStore extends SetupReader {
   begin(setup: Setup, at: number): void;
   edit(edits: readonly EntryEdit[], seen: number, who: string, at: number): WriteOutcome;
   undo(seen: number, who: string, at: number): WriteOutcome;

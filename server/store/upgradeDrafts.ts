@@ -1,3 +1,4 @@
+import { named } from '../../core/named.ts';
 import { entriesIn } from '../../core/setup/readSetup.ts';
 import { setupVersion } from '../../core/setup/schema.ts';
 import type { Db } from './database.ts';
@@ -25,11 +26,12 @@ export function upgradeDrafts(db: Db): void {
   const note = db.prepare('UPDATE draft SET format = ? WHERE storefront = ? AND id = ?');
   for (const { storefront, id, format } of drafts)
     db.transaction(() => {
-      const document: Record<string, Record<string, unknown>> = {};
+      const document = named<Record<string, unknown>>();
       const rows = read.all(storefront, id);
       for (const { part, key, value } of rows)
         try {
-          const entries = (document[part] ??= Object.create(null) as Record<string, unknown>);
+          const entries = document[part] ?? named<unknown>();
+          document[part] = entries;
           entries[key] = JSON.parse(value);
           remove.run(storefront, id, part, key);
         } catch {

@@ -1,16 +1,16 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import type { ImportJob } from '../../../api/catalogEndpoints.ts';
+import { isWorkingPhase } from '../../../core/catalog/importPhases.ts';
 import { call } from '../../client/call.ts';
 import { stateKey } from './deskState.ts';
 import { queryClient } from './queryClient.ts';
 import { useShopWindow } from './shopWindow.ts';
 
 const jobKey = ['desk', 'catalog', 'job'] as const;
-const working = new Set<ImportJob['phase']>(['examining', 'reading', 'sorting', 'comparing', 'profiling', 'indexing']);
 
 /** Whether the job goes on by itself; else it waits for a person or is over. */
-export const isWorking = (job: ImportJob | null | undefined): boolean => !!job && working.has(job.phase);
+export const isWorking = (job: ImportJob | null | undefined): boolean => !!job && isWorkingPhase(job.phase);
 
 /** The import under way, followed while it works; a catalog put in force shows everywhere at once. */
 export function useImportJob(): ImportJob | null | undefined {

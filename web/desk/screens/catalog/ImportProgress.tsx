@@ -7,6 +7,7 @@ import { shelfRow } from '../../parts/Screen.tsx';
 import { forgetJob, isWorking } from '../../state/catalog.ts';
 
 const phases: Record<ImportJob['phase'], string> = {
+  receiving: 'Receiving the file',
   examining: 'Looking at the file',
   mapping: 'Waiting for you to say what its columns are',
   reading: 'Reading the rows',
@@ -15,6 +16,8 @@ const phases: Record<ImportJob['phase'], string> = {
   profiling: 'Looking at what each attribute holds',
   indexing: 'Building the index',
   ready: 'Ready to be put in the shop',
+  committing: 'Replacing the live catalog',
+  stopping: 'Stopping',
   done: 'In the shop',
   failed: 'It could not be brought in',
   cancelled: 'Given up; the catalog is as it was',

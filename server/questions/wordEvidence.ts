@@ -7,6 +7,7 @@ import type { Snapshot } from '../../core/index/snapshot.ts';
 import { type Lexicon, type LexiconPart, openLexicon } from '../../core/proposals/lexicon.ts';
 import type { MeaningEvidence } from '../../core/proposals/proposeMeanings.ts';
 import { findPairs, type WordPair } from '../../core/proposals/proposePhrases.ts';
+import type { NeighbourEvidence } from '../../core/proposals/proposeSetup.ts';
 import type { WordEvidence } from '../../core/proposals/proposeWords.ts';
 import { type AlikeWords, findAlike } from '../../core/proposals/samePlaces.ts';
 import { phrasePostings } from '../../core/query/phrasePostings.ts';
@@ -107,56 +108,55 @@ export function neighboursIn(snapshot: Snapshot): { pairs: WordPair[]; alike: Al
 interface CatalogWords {
   readonly heads: ReadonlySet<string>;
   readonly colours: ReturnType<typeof coloursOf>;
-  readonly neighbours: ReturnType<typeof neighboursIn>;
 }
 /** What depends on the catalog alone, worked out once for each. */
-const remembered = perSnapshot<CatalogWords>(1);
+const rememberedWords = perSnapshot<CatalogWords>(1);
+const rememberedNeighbours = perSnapshot<ReturnType<typeof neighboursIn>>(1);
 
-/** What catalog, log, lexical database and colours say about words: everything proposals about words are made from. */
-export function wordEvidence(
-  snapshot: Snapshot,
-  setup: Setup,
-  log: LogStore,
-): { readonly words: WordEvidence; readonly meanings: MeaningEvidence } {
-  const known = remembered(snapshot, '', () => ({
-    heads: productNames(snapshot),
-    colours: coloursOf(snapshot),
-    neighbours: neighboursIn(snapshot),
-  }));
-  const isEnglish = snapshot.language === 'en';
-  const retries = log.retries(searchesForWords);
-  const searches = log.top(searchesForWords);
-  const isKnown = (word: string): boolean => snapshot.terms.find(word) >= 0;
-  const spelling = spellingOf(setup);
+/** What catalog and log say about words shoppers use. */
+export function wordEvidence(snapshot: Snapshot, log: LogStore): WordEvidence {
   return {
-    words: {
-      tellsProducts: (word) => tellsProducts(snapshot, word),
-      isKnown,
-      searches,
-      retries,
-      stopWords: publishedStopWords(snapshot.language),
-    },
-    meanings: {
-      lexicon: isEnglish ? englishLexicon() : null,
-      colours: isEnglish ? known.colours.colours : null,
-      searches,
-      isKnown: (word) => says(snapshot, word),
-      says: (text) => says(snapshot, text),
-      isProduct: (word) => known.heads.has(stem(word, snapshot.language)),
-      correctedTo(word) {
-        const limit = spelling.tolerance ? allowedEdits(word.length, spelling) : 0;
-        const [nearest] = snapshot.deletions
-          .near(word, limit)
-          .sort(
-            (a, b) =>
-              a.edits - b.edits || snapshot.postings.termRecords[b.term]! - snapshot.postings.termRecords[a.term]!,
-          );
-        return nearest ? snapshot.terms.get(nearest.term) : null;
-      },
-      explained: new Set(),
-      plainColours: known.colours.colours.plain,
-      shades: known.colours.shades,
-      ...known.neighbours,
-    },
+    tellsProducts: (word) => tellsProducts(snapshot, word),
+    isKnown: (word) => snapshot.terms.find(word) >= 0,
+    searches: log.top(searchesForWords),
+    retries: log.retries(searchesForWords),
+    stopWords: publishedStopWords(snapshot.language),
   };
 }
+
+/** What a lexical database and the names of colours say about words of searches that the catalog does not know. */
+export function meaningEvidence(snapshot: Snapshot, setup: Setup, log: LogStore): MeaningEvidence {
+  const { heads, colours } = rememberedWords(snapshot, '', () => ({
+    heads: productNames(snapshot),
+    colours: coloursOf(snapshot),
+  }));
+  const isEnglish = snapshot.language === 'en';
+  const spelling = spellingOf(setup);
+  return {
+    lexicon: isEnglish ? englishLexicon() : null,
+    colours: isEnglish ? colours.colours : null,
+    searches: log.top(searchesForWords),
+    isKnown: (word) => says(snapshot, word),
+    says: (text) => says(snapshot, text),
+    isProduct: (word) => heads.has(stem(word, snapshot.language)),
+    correctedTo(word) {
+      const limit = spelling.tolerance ? allowedEdits(word.length, spelling) : 0;
+      const [nearest] = snapshot.deletions
+        .near(word, limit)
+        .sort(
+          (a, b) =>
+            a.edits - b.edits || snapshot.postings.termRecords[b.term]! - snapshot.postings.termRecords[a.term]!,
+        );
+      return nearest ? snapshot.terms.get(nearest.term) : null;
+    },
+    explained: new Set(),
+    plainColours: colours.colours.plain,
+    shades: colours.shades,
+  };
+}
+
+/** Words that stand side by side in the catalog, or in the same places. */
+export const neighbourEvidence = (snapshot: Snapshot, log: LogStore): NeighbourEvidence => ({
+  ...rememberedNeighbours(snapshot, '', () => neighboursIn(snapshot)),
+  searches: log.top(searchesForWords),
+});

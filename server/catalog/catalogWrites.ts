@@ -1,0 +1,115 @@
+import { constants, copyFileSync, existsSync } from 'node:fs';
+import { initialSetup } from '../../core/setup/initialSetup.ts';
+import type { Shop } from '../../core/setup/shop.ts';
+import { type DataFolder, generationFiles } from '../dataFolder.ts';
+import { Refused } from '../refused.ts';
+import { type Db, storefrontId } from '../store/database.ts';
+import { openSetupStore } from '../store/setupStore.ts';
+import { openCatalog } from './catalogReader.ts';
+import { type FactChange, type FactsTaken, factsAfter, takeFacts } from './facts.ts';
+import type { ImportedCatalog } from './importCatalog.ts';
+
+/** Writes about catalog generations. */
+export interface CatalogWrites {
+  /** A number no generation ever had, and none will have again. */
+  reserveGeneration(): number;
+  /**
+   * Puts a new generation in force in one transaction; with the first one, the setup to begin with is made. Refused,
+   * with nothing changed, where its files are not there.
+   */
+  putInForce(imported: PutInForce, file: string, at: number, firstShop?: Shop): void;
+  /** Copies an earlier generation to a new number, what feeds said since laid over it; it is not in force yet. */
+  putBack(generation: number): PutInForce & { readonly file: string };
+  /** Takes changed figures into the generation in force. */
+  takeFacts(changes: readonly FactChange[], at: number): FactsTaken;
+}
+
+/** What has to be known of a generation to put it in force. */
+export type PutInForce = Pick<
+  ImportedCatalog,
+  'generation' | 'records' | 'families' | 'rejected' | 'indexBytes' | 'base' | 'factsSeen'
+>;
+
+interface ImportRow {
+  readonly file: string;
+  readonly records: number;
+  readonly families: number;
+  readonly rejected: number;
+  readonly index_bytes: number;
+}
+
+function refuseMissing(folder: DataFolder, generation: number): void {
+  const missing = Object.values(generationFiles(folder, generation)).find((path) => !existsSync(path));
+  if (missing)
+    throw new Refused(409, {
+      code: 'catalog-files-missing',
+      message: `${missing} is missing, so the catalog stays as it is. Import the file again.`,
+    });
+}
+
+export function openCatalogWrites(db: Db, folder: DataFolder): CatalogWrites {
+  const setups = openSetupStore(db);
+  const readGeneration = db.prepare<[string], number>('SELECT generation FROM storefront WHERE id = ?').pluck();
+  const reserve = db
+    .prepare<[string], number>(
+      'UPDATE storefront SET last_generation = max(last_generation, generation) + 1 WHERE id = ? RETURNING last_generation',
+    )
+    .pluck();
+  const readImport = db.prepare<[number, string], ImportRow>(
+    'SELECT file, records, families, rejected, index_bytes FROM catalog_import WHERE generation = ? AND storefront = ?',
+  );
+  const addImport = db.prepare(
+    `INSERT INTO catalog_import (generation, storefront, file, at, records, families, rejected, index_bytes)
+     VALUES (@generation, @storefront, @file, @at, @records, @families, @rejected, @indexBytes)`,
+  );
+  const setGeneration = db.prepare('UPDATE storefront SET generation = ? WHERE id = ?');
+  const dropFactNote = db.prepare('DELETE FROM fact_note WHERE storefront = ?');
+  const noteFacts = db.prepare('INSERT OR REPLACE INTO fact_note (storefront, facts_at) VALUES (?, ?)');
+  const generation = (): number => readGeneration.get(storefrontId) ?? 0;
+  const reserveGeneration = (): number => reserve.get(storefrontId)!;
+  return {
+    reserveGeneration,
+    putInForce(imported, file, at, firstShop) {
+      refuseMissing(folder, imported.generation);
+      const isFirst = generation() === 0;
+      // What a feed said while the rows were read and looked at is newer than they are.
+      const later =
+        imported.base > 0 && imported.base === generation()
+          ? factsAfter(folder, imported.base, imported.factsSeen)
+          : [];
+      if (later.length > 0) takeFacts(folder, imported.generation, later);
+      const attributes = isFirst ? openCatalog(folder, imported.generation).snapshot.attributes : [];
+      const { records, families, rejected, indexBytes } = imported;
+      db.transaction(() => {
+        addImport.run({
+          ...{ generation: imported.generation, storefront: storefrontId, file, at },
+          ...{ records, families, rejected, indexBytes },
+        });
+        setGeneration.run(imported.generation, storefrontId);
+        dropFactNote.run(storefrontId);
+        if (isFirst && setups.liveNumber() === null) setups.begin(initialSetup(attributes, firstShop), at);
+      }).immediate();
+    },
+    putBack(earlier) {
+      const row = readImport.get(earlier, storefrontId);
+      if (!row)
+        throw new Refused(409, { code: 'unknown-catalog', message: 'There is no such earlier catalog any more.' });
+      refuseMissing(folder, earlier);
+      const fresh = reserveGeneration();
+      const [from, to] = [generationFiles(folder, earlier), generationFiles(folder, fresh)];
+      // Where the file system can, a copy shares its blocks with the original until one of them changes.
+      copyFileSync(from.records, to.records, constants.COPYFILE_FICLONE);
+      copyFileSync(from.index, to.index, constants.COPYFILE_FICLONE);
+      const inForce = generation();
+      const said = inForce > 0 ? factsAfter(folder, inForce, -1) : [];
+      if (said.length > 0) takeFacts(folder, fresh, said);
+      const { index_bytes: indexBytes, ...counts } = row;
+      return { ...counts, indexBytes, generation: fresh, base: 0, factsSeen: 0 };
+    },
+    takeFacts(changes, at) {
+      const taken = takeFacts(folder, generation(), changes);
+      if (taken.changed > 0) noteFacts.run(storefrontId, at);
+      return taken;
+    },
+  };
+}

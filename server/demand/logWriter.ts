@@ -1,0 +1,115 @@
+import { demandKey, type LogEntry } from '../../core/demand/logEntry.ts';
+import { type Db, storefrontId } from '../store/database.ts';
+import { type LogLine, readLog } from './readLog.ts';
+
+export interface LogImported {
+  readonly searches: number;
+  readonly refused: number;
+  /** The first refused lines. */
+  readonly refusedLines: readonly { readonly line: number; readonly column: string; readonly reason: string }[];
+}
+
+/** A search as it was made, with the number it is told by. */
+export interface SearchNoted extends Pick<LogEntry, 'session' | 'search' | 'filters' | 'results'> {
+  readonly id: number;
+  readonly at: number;
+  readonly byDesk: boolean;
+}
+/** What came of a search. */
+export interface OutcomeNoted {
+  readonly search: number;
+  readonly kind: 'click' | 'basket' | 'purchase';
+  readonly product: string;
+  readonly place: number | null;
+}
+
+const refusedKept = 200;
+/** Lines taken in one transaction: few, so that an edit never waits long for its turn. */
+const linesATransaction = 500;
+
+/** Writes the shopper log. Numbers of searches are given here and nowhere else. */
+export interface LogWriter {
+  /** Numbers for so many searches to come, from the one answered on. */
+  reserve(count: number): number;
+  /** Writes what shoppers did, in one transaction. */
+  note(searches: readonly SearchNoted[], outcomes: readonly OutcomeNoted[]): void;
+  /** Takes a log file in besides what is there; lines that are there already are taken once. */
+  bringIn(path: string): Promise<LogImported>;
+  clear(): void;
+}
+
+export function openLogWriter(db: Db): LogWriter {
+  const insert = db.prepare(
+    `INSERT INTO search_log (id, storefront, at, session, search, key, filters, results, by_desk)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+  );
+  const outcome = db.prepare('INSERT INTO search_outcome (search_id, kind, product, place) VALUES (?, ?, ?, ?)');
+  const known = db
+    .prepare<[string, number, string, string], number>(
+      'SELECT 1 FROM search_log WHERE storefront = ? AND at = ? AND session = ? AND search = ?',
+    )
+    .pluck();
+  const noteChange = db.prepare(
+    'INSERT INTO log_note (storefront, version) VALUES (?, 1) ON CONFLICT (storefront) DO UPDATE SET version = version + 1',
+  );
+  const lastId = db.prepare<[], number | null>('SELECT max(id) FROM search_log').pluck();
+  let next = 0;
+  const reserve = (count: number): number => {
+    next = Math.max(next, (lastId.get() ?? 0) + 1);
+    next += count;
+    return next - count;
+  };
+  const add = (entry: LogEntry): boolean => {
+    const at = Date.parse(entry.time);
+    if (known.get(storefrontId, at, entry.session, entry.search)) return false;
+    const id = reserve(1);
+    const filters = JSON.stringify(entry.filters);
+    insert.run(id, storefrontId, at, entry.session, entry.search, demandKey(entry.search), filters, entry.results, 0);
+    for (const { product, place } of entry.clicks) outcome.run(id, 'click', product, place);
+    for (const product of entry.baskets) outcome.run(id, 'basket', product, null);
+    for (const product of entry.purchases) outcome.run(id, 'purchase', product, null);
+    return true;
+  };
+  return {
+    reserve,
+    note: db.transaction((searches: readonly SearchNoted[], outcomes: readonly OutcomeNoted[]) => {
+      for (const { id, at, session, search, filters, results, byDesk } of searches) {
+        const text = JSON.stringify(filters);
+        insert.run(id, storefrontId, at, session, search, demandKey(search), text, results, byDesk ? 1 : 0);
+      }
+      for (const { search, kind, product, place } of outcomes) outcome.run(search, kind, product, place);
+    }).immediate,
+    async bringIn(path) {
+      let searches = 0;
+      let refused = 0;
+      const refusedLines: { line: number; column: string; reason: string }[] = [];
+      const take = db.transaction((batch: readonly LogLine[]) => {
+        for (const line of batch)
+          if ('entry' in line) searches += add(line.entry) ? 1 : 0;
+          else if (refused++ < refusedKept) refusedLines.push(line);
+      }).immediate;
+      let batch: LogLine[] = [];
+      try {
+        for await (const line of readLog(path)) {
+          batch.push(line);
+          if (batch.length < linesATransaction) continue;
+          take(batch);
+          batch = [];
+          // Other writes come in between.
+          await new Promise(setImmediate);
+        }
+        take(batch);
+      } finally {
+        noteChange.run(storefrontId);
+      }
+      return { searches, refused, refusedLines };
+    },
+    clear: db.transaction(() => {
+      db.prepare('DELETE FROM search_outcome WHERE search_id IN (SELECT id FROM search_log WHERE storefront = ?)').run(
+        storefrontId,
+      );
+      db.prepare('DELETE FROM search_log WHERE storefront = ?').run(storefrontId);
+      noteChange.run(storefrontId);
+    }).immediate,
+  };
+}

@@ -1,0 +1,96 @@
+import type { OpenAPIHono } from '@hono/zod-openapi';
+import { compress } from 'hono/compress';
+import { csrf } from 'hono/csrf';
+import { HTTPException } from 'hono/http-exception';
+import { secureHeaders } from 'hono/secure-headers';
+import { Refused } from '../refused.ts';
+import { requestSignal } from '../requestSignal.ts';
+import { storageRefusal } from '../storageProblem.ts';
+import { problem } from './problems.ts';
+
+/** Names under which this machine reaches itself. */
+const ownHosts = ['localhost', '127.0.0.1', '[::1]'];
+/** Seconds after which a refused request may be tried again. */
+const tryAgainAfter = '2';
+
+/** The name in a host header or an origin, without its port; null where it is none. */
+function hostName(text: string): string | null {
+  try {
+    return new URL(text.includes('://') ? text : `http://${text}`).hostname;
+  } catch {
+    return null;
+  }
+}
+
+/** Pages may run our own scripts and nothing else; styles may stand in elements, since dragged things are placed there. */
+const policy = {
+  defaultSrc: ["'self'"],
+  styleSrc: ["'self'", "'unsafe-inline'"],
+  fontSrc: ["'self'", 'data:'],
+  imgSrc: ["'self'", 'data:'],
+  frameAncestors: ["'self'"],
+  baseUri: ["'none'"],
+  formAction: ["'self'"],
+};
+
+const httpCodes: Readonly<Record<number, readonly [string, string]>> = {
+  400: ['malformed-body', 'The body of the request is no valid JSON. Nothing was changed.'],
+  403: ['other-origin', 'This address only takes changes from its own pages. Nothing was changed.'],
+  413: ['too-large', 'The request is larger than this address takes. Nothing was changed.'],
+  415: ['wrong-content-type', 'The body of the request must be application/json. Nothing was changed.'],
+};
+
+/**
+ * What every request passes first. The name it is sent to must be one of this server's own (`hosts` adds some): a site
+ * whose name was pointed at this machine then reads and writes nothing. A change must come from the same name.
+ */
+export function openDoor(
+  app: OpenAPIHono,
+  options: { readonly hosts: readonly string[]; readonly database: string },
+): void {
+  const names = new Set([...ownHosts, ...options.hosts.map((host) => hostName(host) ?? host)]);
+  app.onError((error, context) => {
+    const refused = error instanceof Refused ? error : storageRefusal(error, options.database);
+    if (refused) {
+      if (refused.status === 503) context.header('retry-after', tryAgainAfter);
+      return problem(context, refused.status, refused.problem);
+    }
+    if (error instanceof HTTPException) {
+      const [code, message] = httpCodes[error.status] ?? ['refused', 'The request cannot be taken.'];
+      return problem(context, error.status as 400, { code, message });
+    }
+    console.error(error);
+    return problem(context, 500, { code: 'our-mistake', message: 'Something went wrong here. Nothing was changed.' });
+  });
+  app.notFound((context) => problem(context, 404, { code: 'not-found', message: 'There is nothing at this address.' }));
+  app.use('*', (context, next) => requestSignal.run(context.req.raw.signal, next));
+  const headers = { xFrameOptions: 'SAMEORIGIN', strictTransportSecurity: false } as const;
+  const ofPages = secureHeaders({ ...headers, contentSecurityPolicy: policy });
+  // A picture is a file somebody brought: it must not run as a page, even when opened by itself.
+  const pictures = { defaultSrc: ["'none'"], styleSrc: ["'unsafe-inline'"], sandbox: [] };
+  const ofPictures = secureHeaders({ ...headers, contentSecurityPolicy: pictures });
+  app.use('*', (context, next) =>
+    context.req.path.startsWith('/pictures/') ? ofPictures(context, next) : ofPages(context, next),
+  );
+  app.use('*', async (context, next) => {
+    const name = hostName(context.req.header('host') ?? new URL(context.req.url).host);
+    if (name === null || !names.has(name))
+      return problem(context, 403, {
+        code: 'unknown-host',
+        message: `This server does not answer under the name “${(name ?? '').slice(0, 80)}”. Start it with --host NAME to allow that.`,
+      });
+    const origin = context.req.header('origin');
+    const isChange = !['GET', 'HEAD', 'OPTIONS'].includes(context.req.method);
+    if (isChange && origin !== undefined && (origin === 'null' || hostName(origin) !== name))
+      throw new HTTPException(403);
+    return next();
+  });
+  // A form or a plain text needs no permission of the browser to be sent here, so it must name its own page.
+  const fromOwnPage = csrf({ origin: (origin) => names.has(hostName(origin) ?? '') });
+  app.use('*', (context, next) =>
+    context.req.header('origin') === undefined && context.req.header('sec-fetch-site') === undefined
+      ? next()
+      : fromOwnPage(context, next),
+  );
+  app.use('*', compress());
+}

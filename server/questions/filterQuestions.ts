@@ -1,0 +1,104 @@
+import { type AttributeValues, attributeValues } from '../../core/facets/attributeValues.ts';
+import { bindFilter } from '../../core/facets/boundFilter.ts';
+import { filtersOfSearches, filterWorth } from '../../core/facets/filterWorth.ts';
+import {
+  type FilterProposal,
+  type FilterWarning,
+  keyFor,
+  proposeFilters,
+  sourceWarnings,
+} from '../../core/facets/proposeFilters.ts';
+import { alikeValues, type CountedValue, coloursOf, proposeGroups } from '../../core/facets/proposeGroups.ts';
+import type { Snapshot } from '../../core/index/snapshot.ts';
+import { own } from '../../core/named.ts';
+import type { FilterSetting } from '../../core/setup/filterSchema.ts';
+import type { Setup } from '../../core/setup/schema.ts';
+import { basicColours } from '../namedColours.ts';
+import type { Workbench } from '../searching/workbench.ts';
+import { searchesTried, triedSearches } from './triedSearches.ts';
+
+/** Searches looked at: the ones made most. */
+const searchesLookedAt = 200;
+/** Values that are looked through for ones nobody could tell apart. */
+const mostLookedThrough = 5000;
+
+function textsOf(snapshot: Snapshot, attribute: string): string[] {
+  const column = snapshot.values.get(attribute);
+  return column
+    ? Array.from({ length: Math.min(column.size, mostLookedThrough) }, (_, value) => column.name(value))
+    : [];
+}
+
+/** What may be wrong with a filter: with its attribute, or with the groups it shows it through. */
+function warningsOf(snapshot: Snapshot, { valueGroups }: Setup, setting: FilterSetting): FilterWarning[] {
+  const profile = snapshot.attributes.find(({ key }) => key === setting.attribute);
+  const groups = setting.groups === undefined ? null : own(valueGroups, setting.groups);
+  const isGone = groups === undefined || (groups !== null && groups.attribute !== setting.attribute);
+  // What groups show is what shoppers choose from, however untidy the values beneath.
+  const warnings = sourceWarnings(profile, textsOf(snapshot, setting.attribute)).filter(
+    ({ what }) => !groups || (what !== 'manyValues' && what !== 'mixedUnits'),
+  );
+  return [...warnings, ...(isGone ? [{ what: 'groupsGone' as const }] : [])];
+}
+
+/** Values a filter shows that nobody could tell apart. */
+function alikeIn(snapshot: Snapshot, { valueGroups }: Setup, key: string, setting: FilterSetting): string[][] {
+  const { values, bands } = bindFilter(snapshot, key, setting, valueGroups);
+  if (!values || bands.size > 0 || values.size > mostLookedThrough) return [];
+  const all = Uint32Array.from(snapshot.recordFamily, (_, record) => record);
+  const { counts, standing } = values.countFamilies({ records: all, failing: null });
+  const shown = [...standing].map((value): CountedValue => ({ value: values.name(value), products: counts[value]! }));
+  const hidden = new Set(setting.hiddenValues);
+  return alikeValues(
+    shown.filter(({ value }) => !hidden.has(value)),
+    snapshot.language,
+  );
+}
+
+/** The filters the catalog is good for and the draft does not have, tried on searches; best first. */
+export function proposedFilters({ ready, log }: Workbench): FilterProposal[] {
+  const { engine, setup } = ready('draft');
+  const searches = triedSearches(log, searchesTried);
+  return proposeFilters(engine, setup, searches, (texts) => coloursOf(texts, basicColours()));
+}
+
+/** What filters are made from, what they are worth, and those that might be added. */
+export function filterQuestions(bench: Workbench) {
+  const { ready, log, setups } = bench;
+  return {
+    filterProposals() {
+      const { filters } = setups.draft();
+      return proposedFilters(bench).map((proposal) => ({ ...proposal, key: keyFor(filters, proposal.setting) }));
+    },
+    /** Which filters stand beside searches under the draft, and what each leaves. */
+    filterWorth() {
+      const revision = setups.revision();
+      const { engine, setup: prepared, view } = ready('draft');
+      const { setup } = prepared;
+      const searches = filtersOfSearches(engine, prepared, triedSearches(log, searchesLookedAt));
+      const worth = filterWorth(
+        Object.keys(setup.filters).map((key) => ({ key })),
+        searches,
+      );
+      return {
+        revision,
+        searches,
+        filters: worth.map((each) => ({
+          ...each,
+          alike: alikeIn(view.snapshot, setup, each.key, setup.filters[each.key]!),
+          warnings: warningsOf(view.snapshot, setup, setup.filters[each.key]!),
+        })),
+      };
+    },
+    /** What an attribute holds in the whole catalog and in one search under the draft. */
+    attributeValues(attribute: string, query: string) {
+      const { engine, setup, view } = ready('draft');
+      const { values, ...others }: AttributeValues = attributeValues(engine, setup, attribute, query);
+      return {
+        ...others,
+        values: values.map((each) => ({ ...each, colour: basicColours().hexOf(each.value) })),
+        groups: values.length > 0 ? proposeGroups(values, view.snapshot.language, basicColours()) : [],
+      };
+    },
+  };
+}

@@ -1,0 +1,92 @@
+import { type Effect, effectsOf, type WeighedSearch } from '../../core/proposals/effect.ts';
+import type { Proposal } from '../../core/proposals/proposal.ts';
+import { type Evidence, type ProposalGroup, proposalGroups, proposeGroup } from '../../core/proposals/proposeSetup.ts';
+import { changesBetween } from '../../core/setup/entries.ts';
+import type { EntryEdit } from '../../core/setup/withEntry.ts';
+import { withEntries } from '../../core/setup/withEntry.ts';
+import { tokenize } from '../../core/text/tokenize.ts';
+import type { Workbench } from '../searching/workbench.ts';
+import { proposedFilters } from './filterQuestions.ts';
+import { searchesTried } from './triedSearches.ts';
+import { meaningEvidence, neighbourEvidence, searchesForWords, wordEvidence } from './wordEvidence.ts';
+
+/** A proposal as far as it is told before its effect is known. */
+export type ProposalHead = Pick<Proposal, 'id' | 'kind' | 'title' | 'reason'>;
+
+/**
+ * Proposals, group by group and effect by effect: each question is a short piece of work, so that others come in
+ * between. What was worked out for one state of draft, catalog and log is kept until another is asked about.
+ */
+export function proposalQuestions(bench: Workbench) {
+  const { ready, log, standing } = bench;
+  const { attributes } = standing.reader.snapshot;
+  let known = { version: '', groups: new Map<ProposalGroup, Proposal[]>(), evidence: {} as Evidence };
+
+  /** Everything about one group that its proposals need; what an earlier group needed is there already. */
+  const evidenceFor = (group: ProposalGroup): Evidence => {
+    const { view, setup } = ready('draft');
+    const { evidence } = known;
+    const { snapshot } = view;
+    if (group === 'settings') return { filters: proposedFilters(bench) };
+    const words = evidence.words ?? wordEvidence(snapshot, log);
+    if (group === 'words') return { ...evidence, words };
+    if (group === 'meanings') return { ...evidence, words, meanings: meaningEvidence(snapshot, setup.setup, log) };
+    return { ...evidence, neighbours: neighbourEvidence(snapshot, log) };
+  };
+  const version = (): string => `${ready('draft').version}/${log.version()}`;
+  const inGroup = (group: ProposalGroup): Proposal[] => {
+    const now = version();
+    if (known.version !== now) known = { version: now, groups: new Map(), evidence: {} };
+    const kept = known.groups.get(group);
+    if (kept) return kept;
+    const evidence = evidenceFor(group);
+    known.evidence = { ...known.evidence, ...evidence };
+    const proposals = proposeGroup(group, attributes, ready('draft').setup.setup, evidence);
+    known.groups.set(group, proposals);
+    return proposals;
+  };
+  const top = (): WeighedSearch[] => log.top(searchesForWords).map(({ search, searches }) => ({ search, searches }));
+  const holding = (searches: readonly WeighedSearch[], words: readonly string[]): WeighedSearch[] =>
+    searches.filter(({ search }) => words.some((word) => ` ${tokenize(search).join(' ')} `.includes(` ${word} `)));
+
+  return {
+    /** Changes with everything proposals depend on. */
+    proposalVersion: version,
+    proposals: (group: ProposalGroup): ProposalHead[] =>
+      inGroup(group).map(({ id, kind, title, reason }) => ({ id, kind, title, reason })),
+    /** What each of some proposals of a group would change for the searches made most, and those that have its words. */
+    proposalEffects(group: ProposalGroup, ids: readonly string[]): (Effect | null)[] {
+      const { engine, setup: prepared } = ready('draft');
+      const { setup, today } = prepared;
+      const searches = top();
+      const most = searches.slice(0, searchesTried);
+      const proposals = inGroup(group);
+      // What is proposed about words changes searches that have them, and no other.
+      let general: Effect | null = null;
+      return ids.map((id) => {
+        const proposal = proposals.find((each) => each.id === id);
+        if (!proposal) return null;
+        const { words, edits } = proposal;
+        if (!words) return effectsOf(engine, setup, today, [edits], most)[0]!;
+        general ??= effectsOf(engine, setup, today, [[]], most)[0]!;
+        const [effect] = effectsOf(engine, setup, today, [edits], holding(searches, words));
+        const { looked, finding, foundBefore } = general;
+        const foundAfter = foundBefore + effect!.foundAfter - effect!.foundBefore;
+        return { ...effect!, looked, finding, foundBefore, foundAfter };
+      });
+    },
+    /** What accepting proposals changes in the draft; one that is no longer proposed changes nothing. */
+    editsForProposals(ids: readonly string[]): EntryEdit[] {
+      const before = ready('draft').setup.setup;
+      let after = before;
+      const groups = proposalGroups.filter((group) => inGroup(group).some(({ id }) => ids.includes(id)));
+      // One after the other, since several may change the same entry, as tie-breakers do.
+      for (const id of ids)
+        for (const group of groups) {
+          const proposal = proposeGroup(group, attributes, after, known.evidence).find((each) => each.id === id);
+          if (proposal) after = withEntries(after, proposal.edits);
+        }
+      return changesBetween(before, after).map(({ part, key, after: value }) => ({ part, key, value }));
+    },
+  };
+}

@@ -1,0 +1,76 @@
+import type { Result, SearchAnswer } from '../../core/answer.ts';
+import { type FirstPage, firstPage, pageSize } from '../../core/compare/firstPage.ts';
+import { movementDepth, withMovement } from '../../core/compare/movement.ts';
+import { rank, rankedFamilies, type SearchRequest } from '../../core/ranking/rank.ts';
+import { collectionOf, search } from '../../core/search.ts';
+import type { Side, Workbench } from '../searching/workbench.ts';
+
+/** One search to answer: by which setup, and what to tell besides. */
+export interface SearchTask {
+  readonly from: Side;
+  readonly request: SearchRequest;
+  /** Compare places with what is published. */
+  readonly movement?: boolean;
+}
+
+export interface Place {
+  readonly query: string;
+  readonly place: number | null;
+  /** Products found. */
+  readonly of: number;
+}
+
+/** Products looked through for one that is asked about. */
+const whyDepth = 2000;
+/** Places of a search looked through on a product's page. */
+const placesDepth = 500;
+
+/** Searches, and where products stand in them. */
+export function searchQuestions({ ready, log }: Workbench) {
+  const answer = (task: SearchTask): SearchAnswer => {
+    const { engine, setup, view, content } = ready(task.from);
+    const found = search(engine, setup, task.request, view.record, content);
+    // Inside a collection every product stands among others than in a search: places there are not compared.
+    if (!task.movement || task.request.collection) return found;
+    const before = { ...task.request, page: 1, limit: movementDepth };
+    const live = ready('live');
+    return withMovement(found, rankedFamilies(live.engine, live.setup, before, movementDepth));
+  };
+  return {
+    answer,
+    /** Answers searches so that the next ones find this thread's code, catalog and setup ready. */
+    warm(side: Side, searches: readonly string[]): void {
+      for (const query of searches) answer({ from: side, request: { query, filters: {}, page: 1, limit: 24 } });
+    },
+    /** One product of a search wherever it stands, with its arithmetic, or null where the search does not show it. */
+    why(task: SearchTask, product: string): { result: Result | null; total: number } {
+      const { engine, setup, content } = ready(task.from);
+      const { scope } = collectionOf(engine, task.request, content);
+      const order = rankedFamilies(engine, setup, task.request, whyDepth, scope);
+      const place = order.indexOf(product) + 1;
+      const page = answer({ ...task, request: { ...task.request, page: Math.max(1, place), limit: 1, explain: true } });
+      return { result: place > 0 ? (page.results[0] ?? null) : null, total: page.total };
+    },
+    /** The first pages of searches, as far as they are compared. */
+    firstPages(side: Side, searches: readonly string[]): FirstPage[] {
+      const { engine, setup } = ready(side);
+      return searches.map((query) => firstPage(engine, setup, query));
+    },
+    /** Products on the first pages of the searches made most, by what is published. */
+    shownProducts(most: number): string[] {
+      const { engine, setup } = ready('live');
+      const searches = log.top(most).map(({ search }) => search);
+      return [...new Set(searches.flatMap((query) => firstPage(engine, setup, query).families.slice(0, pageSize)))];
+    },
+    /** Where a product stands for searches under the draft, from 1; null where it is not among the first. */
+    places(product: string, searches: readonly string[]): Place[] {
+      const { engine, setup } = ready('draft');
+      return searches.map((query) => {
+        const ranking = rank(engine, setup, { query, filters: {}, page: 1, limit: 1 }, placesDepth);
+        const families = ranking.placed.map(({ candidate }) => ranking.candidates.families[candidate]!);
+        const place = families.indexOf(engine.snapshot.findFamily(product)) + 1;
+        return { query, place: place > 0 ? place : null, of: ranking.total };
+      });
+    },
+  };
+}

@@ -1,0 +1,94 @@
+import { type Effect, reasonToWithhold } from '../../core/proposals/effect.ts';
+import { type ProposalGroup, proposalGroups } from '../../core/proposals/proposeSetup.ts';
+import type { ProposalHead } from '../questions/proposalQuestions.ts';
+import type { Searcher } from './searcher.ts';
+
+/** A proposal with what it would change. */
+export interface WorkedProposal extends ProposalHead {
+  readonly effect: Effect;
+  readonly withheld: string | null;
+}
+
+/** Proposals as far as they are worked out. */
+export interface WorkedProposals {
+  readonly proposals: readonly WorkedProposal[];
+  readonly isComplete: boolean;
+  /** Proposals worked out, and those known to be there so far. */
+  readonly done: number;
+  readonly of: number;
+}
+
+/** Effects worked out in one go: few, so that other long questions come in between. */
+const atOnce = 2;
+
+/**
+ * Keeps the proposals until something they depend on changes, and works them out group by group meanwhile: whoever asks
+ * gets at once what is there. What is still proposed after a change keeps being shown until its effect is known anew.
+ */
+export interface ProposalDesk {
+  /** What is there now; work begins where it has not. */
+  look(): Promise<WorkedProposals>;
+  /** Resolves when all is worked out. */
+  complete(): Promise<WorkedProposals>;
+}
+
+type Asked = Pick<Searcher, 'proposalVersion' | 'proposals' | 'proposalEffects'>;
+
+interface Work {
+  readonly version: string;
+  readonly proposals: WorkedProposal[];
+  of: number;
+  isComplete: boolean;
+  error: unknown;
+  ended: Promise<void>;
+}
+
+export function openProposalDesk(searcher: Asked): ProposalDesk {
+  let work: Work | null = null;
+
+  async function workOut(own: Work): Promise<void> {
+    const isOutdated = (): boolean => work !== own;
+    const groups: (readonly [ProposalGroup, ProposalHead[]])[] = [];
+    for (const group of proposalGroups) {
+      const heads = await searcher.proposals(group);
+      groups.push([group, heads]);
+      own.of += heads.length;
+      for (let at = 0; at < heads.length; at += atOnce) {
+        if (isOutdated()) return;
+        const stretch = heads.slice(at, at + atOnce);
+        const ids = stretch.map(({ id }) => id);
+        const effects = await searcher.proposalEffects(group, ids);
+        for (const [index, head] of stretch.entries()) {
+          const effect = effects[index];
+          if (effect) own.proposals.push({ ...head, effect, withheld: reasonToWithhold(head.kind, effect) });
+        }
+      }
+    }
+    own.isComplete = true;
+  }
+  async function current(): Promise<Work> {
+    const version = await searcher.proposalVersion();
+    if (work?.version === version && !work.error) return work;
+    const fresh: Work = { version, proposals: [], of: 0, isComplete: false, error: null, ended: Promise.resolve() };
+    work = fresh;
+    fresh.ended = workOut(fresh).catch((error) => {
+      fresh.error = error;
+    });
+    return fresh;
+  }
+  const told = ({ proposals, isComplete, of }: Work): WorkedProposals => ({
+    proposals: [...proposals],
+    isComplete,
+    done: proposals.length,
+    of,
+  });
+  return {
+    look: async () => told(await current()),
+    async complete() {
+      const own = await current();
+      await own.ended;
+      if (own.error) throw own.error;
+      return told(own);
+    },
+  };
+}

@@ -1,0 +1,94 @@
+import {
+  type ContentEngine,
+  openContent,
+  type PreparedContent,
+  prepareContent,
+} from '../../core/content/contentEngine.ts';
+import { type Engine, openEngine, type PreparedSetup, prepareSetup } from '../../core/prepareSetup.ts';
+import { decisionsByProduct } from '../../core/rules/decisions.ts';
+import type { Decision } from '../../core/setup/schema.ts';
+import type { Language } from '../../core/text/languages.ts';
+import type { CatalogReader } from '../catalog/catalogReader.ts';
+import { contentVersion, readContent } from '../catalog/content.ts';
+import { type CatalogView, openStandingCatalog, type StandingCatalog } from '../catalog/standingCatalog.ts';
+import type { DataFolder } from '../dataFolder.ts';
+import { type LogStore, openLogStore } from '../demand/logStore.ts';
+import type { Db } from '../store/database.ts';
+import { type DraftReader, openDraftReader } from '../store/draftReader.ts';
+
+export type Side = 'draft' | 'live';
+
+/** A setup bound to the catalog as it stands under it. */
+export interface Ready {
+  readonly version: string;
+  readonly view: CatalogView;
+  readonly engine: Engine;
+  readonly setup: PreparedSetup;
+  readonly decisions: ReadonlyMap<string, readonly Decision[]>;
+  /** Lists kept in order, so that scrolling does not sort anew. */
+  readonly lists: Map<string, Uint32Array>;
+  readonly content: PreparedContent;
+}
+
+/**
+ * What one thread answers from: one generation of the catalog, the draft and the release that is live. It keeps what it
+ * worked out until the setup, the facts or the day changes; another generation gets another workbench.
+ */
+export interface Workbench {
+  readonly folder: DataFolder;
+  readonly standing: StandingCatalog;
+  readonly setups: DraftReader;
+  readonly log: LogStore;
+  ready(side: Side): Ready;
+}
+
+/** Milliseconds in a day: newness is told by days. */
+const day = 86_400_000;
+
+export function openWorkbench(options: {
+  readonly folder: DataFolder;
+  /** A connection of this thread's own; nothing is written through it. */
+  readonly db: Db;
+  readonly reader: CatalogReader;
+  readonly now: () => number;
+}): Workbench {
+  const { folder, db, reader, now } = options;
+  const setups = openDraftReader(db);
+  const standing = openStandingCatalog(reader);
+  let opened: { readonly version: number; readonly language: Language; readonly engine: ContentEngine } | null = null;
+  const known: Record<Side, Ready | null> = { draft: null, live: null };
+  return {
+    folder,
+    standing,
+    setups,
+    log: openLogStore(db),
+    ready(side) {
+      const inVersion = contentVersion(db);
+      const today = Math.floor(now() / day);
+      const number = side === 'draft' ? setups.revision() : (setups.liveNumber() ?? 0);
+      const version = `${number}/${standing.facts}/${inVersion}/${today}`;
+      const before = known[side];
+      if (before?.version === version) return before;
+      const setup = side === 'draft' ? setups.draft() : setups.live()!.setup;
+      const view = standing.view(setup);
+      // An engine is scratch memory for one index: setups that share the index share it, as one search runs at a time.
+      const engine =
+        [known.draft, known.live].find((other) => other?.view.version === view.version)?.engine ??
+        openEngine(view.snapshot);
+      const { language } = view.snapshot;
+      if (opened?.version !== inVersion || opened.language !== language)
+        opened = { version: inVersion, language, engine: openContent(readContent(db), language) };
+      const fresh: Ready = {
+        version,
+        view,
+        engine,
+        setup: prepareSetup(engine, setup, today),
+        decisions: decisionsByProduct(setup),
+        lists: new Map(),
+        content: prepareContent(opened.engine, setup),
+      };
+      known[side] = fresh;
+      return fresh;
+    },
+  };
+}
