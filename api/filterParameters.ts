@@ -1,9 +1,10 @@
+import { named } from '../core/named.ts';
 /**
  * The chosen filters of a validated query, by filter key. One that is given without a value (`f.colour=`) says that
  * nothing is chosen in it, not even what is chosen beforehand.
  */
 export function chosenFilters(query: Readonly<Record<string, unknown>>): Record<string, string[]> {
-  const chosen: Record<string, string[]> = {};
+  const chosen = named<string[]>();
   for (const [name, value] of Object.entries(query))
     if (name.startsWith('f.')) chosen[name.slice(2)] = ([value].flat() as string[]).filter((text) => text !== '');
   return chosen;

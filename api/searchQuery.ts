@@ -79,7 +79,7 @@ export function withFilters<Fields extends z.ZodRawShape>(fields: Fields) {
     .catchall(texts)
     .superRefine((query, context) => {
       for (const name of Object.keys(query))
-        if (!(name in fields) && !/^f\..{1,80}$/.test(name))
+        if (!Object.hasOwn(fields, name) && !/^f\..{1,80}$/.test(name))
           context.addIssue({ code: 'custom', path: [name], message: unknownName('parameter', name, known) });
       const { page, limit } = query as unknown as { page?: number; limit?: number };
       if ((page ?? 1) * (limit ?? 1) > furthestPlace)

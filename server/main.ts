@@ -5,7 +5,7 @@ import { serve } from '@hono/node-server';
 import { pino } from 'pino';
 import { openCatalogLater } from './catalog/catalogReader.ts';
 import { openImportJobs } from './catalog/importJobs.ts';
-import { indexTrouble } from './catalog/mendCatalog.ts';
+import { IndexDamaged } from './catalog/indexFile.ts';
 import { StartProblem } from './dataFolder.ts';
 import { openLogDesk } from './demand/logDesk.ts';
 import { demoShop, loadDemoStore } from './demoStore.ts';
@@ -23,6 +23,13 @@ const worker = (name: string): URL => new URL(`./${name}.js`, import.meta.url);
 const tidyEvery = 600_000;
 /** Longest time that requests under way are waited for when the server stops, in milliseconds. */
 const patience = 3000;
+
+/** Asks this server some searches as a shopper would, so that the first one's is no slower than the tenth one's. */
+async function warmUp(address: string): Promise<void> {
+  for (const query of ['', 'a', 'blue', 'red brush', 'xqzzk', 'paper'])
+    for (let times = 0; times < 3; times++)
+      await fetch(`${address}shop/search?q=${encodeURIComponent(query)}`).then((answer) => answer.arrayBuffer());
+}
 
 async function start(): Promise<void> {
   const { values } = parseArgs({
@@ -43,7 +50,6 @@ async function start(): Promise<void> {
   const shelf = readFolder(folder);
   const now = () => Date.now();
   const writer = threadedWriter(folder, worker('writeWorker'));
-  const trouble = indexTrouble(folder, shelf.catalogs.generation());
   const searcher = lanedSearcher({
     folder,
     worker: worker('searchWorker'),
@@ -67,26 +73,32 @@ async function start(): Promise<void> {
   imports.tidy();
   setInterval(imports.tidy, tidyEvery).unref();
   const demo = resolve(values.demo);
+  /** Opens the catalog in force; where its index cannot be used, it is built anew while the desk says so. */
+  const openInForce = async (): Promise<void> => {
+    const generation = shelf.catalogs.generation();
+    try {
+      const reader = await openCatalogLater(folder, generation);
+      shelf.catalogs.adopt(reader);
+      await searcher.handOver(reader, async () => {});
+    } catch (error) {
+      if (!(error instanceof IndexDamaged)) throw error;
+      console.log(`${error.message} It is built again from the stored rows; nothing is lost.`);
+      void imports.rebuild(shelf.catalogs.info()?.file ?? 'the catalog').catch((reason) => log.error(reason));
+    }
+  };
   if (shelf.catalogs.generation() === 0) {
     console.log(`Importing the demo store, ${demoShop.name} …`);
     await loadDemoStore(imports, writer, demo);
-  } else if (trouble) {
-    log.warn(trouble);
-    console.log('The search index is damaged. It is built again from the stored rows; nothing is lost.');
-    // The desk can be opened meanwhile and says so.
-    void imports.rebuild(shelf.catalogs.info()?.file ?? 'the catalog').catch((error) => log.error(error));
-  } else {
-    const reader = shelf.catalogs.current()!;
-    await searcher.handOver(reader, async () => {});
-  }
+  } else await openInForce();
   const logDesk = openLogDesk({ writer, log: shelf.log, now, tell: (error) => log.warn(error) });
   await logDesk.ready();
   const feed = openSimulatedFeed({ catalogs: shelf.catalogs, writer, now, seed: 20261101 });
   const app = createApp({ ...shelf, writer, imports, searcher, logDesk, feed, now, hosts: values.host });
   serveStatic(app, { web: join(here, '..', 'web'), pictures: join(demo, 'pictures') });
   const server = serve({ fetch: app.fetch, port, hostname: '127.0.0.1' }, (address) => {
-    lock.serveAt(`http://127.0.0.1:${address.port}/`);
-    console.log(`Clever Shelf is at http://127.0.0.1:${address.port}/`);
+    const own = `http://127.0.0.1:${address.port}/`;
+    lock.serveAt(own);
+    void warmUp(own).finally(() => console.log(`Clever Shelf is at ${own}`));
   });
   server.on('error', (error: NodeJS.ErrnoException) => {
     const taken = error.code === 'EADDRINUSE';

@@ -24,7 +24,7 @@ export async function outcomeOf(
 }
 
 /** The value of an outcome, on the side that asked. */
-export function valueOf(outcome: ThreadOutcome): unknown {
+export function answerIn(outcome: ThreadOutcome): unknown {
   if ('value' in outcome) return outcome.value;
   if ('file' in outcome) throw new FileProblem(outcome.file.code, outcome.file.message);
   throw new Refused(outcome.refused.status, outcome.refused.problem);

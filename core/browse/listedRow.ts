@@ -1,4 +1,4 @@
-import { type CatalogRecord, firstText, textsOf } from '../catalog/record.ts';
+import { type CatalogRecord, firstText, textsOf, heldBy } from '../catalog/record.ts';
 import { availability, standardColumn } from '../catalog/standardColumns.ts';
 import { standingOf } from '../rules/decisions.ts';
 import type { Decision, Setup } from '../setup/schema.ts';
@@ -31,7 +31,7 @@ export interface ListedRow {
 /** An attribute of a record as it is typed into a cell: of a path its last level, which holds the others. */
 export function cellText(record: CatalogRecord, key: string): string {
   if (key === 'sku') return record.sku;
-  const texts = textsOf(record.values[key]);
+  const texts = textsOf(heldBy(record, key));
   return (key === 'category' ? texts.slice(-1) : texts).join('|');
 }
 

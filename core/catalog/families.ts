@@ -1,3 +1,4 @@
+import { own } from '../named.ts';
 import { fold } from '../text/fold.ts';
 import { tokenize } from '../text/tokenize.ts';
 import type { Joining } from './mappingSchema.ts';
@@ -90,7 +91,7 @@ function shared(rows: readonly Joinable[], options: readonly string[]): number {
 }
 
 const described = (row: Joinable, options: readonly string[]): string =>
-  [firstText(row.values.title), ...options.map((key) => firstText(row.values[key]))].filter(Boolean).join(' · ');
+  [firstText(row.values.title), ...options.map((key) => firstText(own(row.values, key)))].filter(Boolean).join(' · ');
 
 function tryJoining(rows: readonly Joinable[], joining: Joining, options: readonly string[]): JoiningProposal {
   const families = new Map<string, Joinable[]>();

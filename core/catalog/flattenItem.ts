@@ -1,3 +1,4 @@
+import { named } from '../named.ts';
 import type { Cells } from './readRow.ts';
 
 /** How deep an object is looked into, and how many cells one item may fill: what a file says is never trusted for size. */
@@ -57,13 +58,13 @@ function flattenInto(
 export function flattenItem(item: unknown): Cells[] {
   if (!isObject(item)) return [];
   const key = variantKeys.find((each) => Array.isArray(item[each]) && (item[each] as unknown[]).some(isObject));
-  const shared: Record<string, string | readonly string[]> = {};
+  const shared = named<string | readonly string[]>();
   flattenInto(shared, key ? { ...item, [key]: undefined } : item, '', 0);
   if (!key) return [shared];
   return (item[key] as unknown[]).filter(isObject).map((variant) => {
-    const own: Record<string, string | readonly string[]> = {};
-    flattenInto(own, variant, '', 0);
+    const single = named<string | readonly string[]>();
+    flattenInto(single, variant, '', 0);
     const family = shared.productGroupID ?? shared.id ?? shared.sku ?? shared.handle;
-    return { ...shared, ...own, ...(family === undefined ? {} : { family }) };
+    return named(Object.entries({ ...shared, ...single, ...(family === undefined ? {} : { family }) }));
   });
 }

@@ -1,3 +1,4 @@
+import { named } from '../named.ts';
 import { flattenItem } from './flattenItem.ts';
 import type { Cells } from './readRow.ts';
 import type { AttributeValue, CatalogRecord } from './record.ts';
@@ -51,7 +52,7 @@ const renamed: readonly (readonly [string, string])[] = [
 export function rowsOfJsonLd(item: Thing): Cells[] {
   const offers = Array.isArray(item.offers) ? item.offers[0] : item.offers;
   return flattenItem({ ...item, ...(offers === undefined ? {} : { offers }), '@context': undefined }).map((cells) => {
-    const row: Record<string, string | readonly string[]> = {};
+    const row = named<string | readonly string[]>();
     const left = { ...cells } as Record<string, string | readonly string[]>;
     delete left['@type'];
     delete left['offers.priceCurrency'];

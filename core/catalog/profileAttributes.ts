@@ -1,5 +1,5 @@
 import { readAmount } from './readAmount.ts';
-import type { AttributeValue, CatalogRecord } from './record.ts';
+import { type AttributeValue, type CatalogRecord, heldBy } from './record.ts';
 import { type AttributeKind, availability, labelFromKey, standardColumn, standardColumns } from './standardColumns.ts';
 
 /** What an attribute holds over the whole catalog. */
@@ -137,8 +137,8 @@ export function attributeProfiler(): {
     family.variants++;
     family.varying ??= new Set();
     if (record.sku !== first.sku) family.varying.add('sku');
-    for (const key in record.values) if (!isSame(record.values[key], first.values[key])) family.varying.add(key);
-    for (const key in first.values) if (record.values[key] === undefined) family.varying.add(key);
+    for (const key in record.values) if (!isSame(heldBy(record, key), heldBy(first, key))) family.varying.add(key);
+    for (const key in first.values) if (heldBy(record, key) === undefined) family.varying.add(key);
   };
   const tallyOf = (key: string): Tally => {
     let tally = tallies.get(key);

@@ -1,3 +1,4 @@
+import { named, own } from '../named.ts';
 import { familyOf } from './families.ts';
 import { standardMapping, withPattern } from './mapping.ts';
 import { type ColumnReading, type Mapping, mostColumns } from './mappingSchema.ts';
@@ -131,9 +132,9 @@ function takeColumn(draft: Draft, reading: ColumnReading, texts: readonly string
  * attribute. The record's values stand in order of their keys, so that equal records are written alike.
  */
 export function readRow(cells: Cells, bound: BoundMapping): RowReading {
-  const draft: Draft = { id: '', sku: '', named: '', soldOut: null, levels: [], values: {} };
+  const draft: Draft = { id: '', sku: '', named: '', soldOut: null, levels: [], values: named() };
   for (const reading of bound.columns) {
-    const cell = cells[reading.column];
+    const cell = own(cells, reading.column);
     if (cell === undefined) continue;
     const texts = textsIn(cell);
     if (texts.length === 0) continue;
@@ -142,7 +143,7 @@ export function readRow(cells: Cells, bound: BoundMapping): RowReading {
     const refusal = takeColumn(draft, reading, texts);
     if (refusal) return { refusal };
   }
-  const { sku, named, values } = draft;
+  const { sku, named: familyName, values } = draft;
   const id = draft.id || sku;
   const columnOf = (role: string): string => bound.columns.find(({ as }) => as === role)?.column ?? role;
   if (!id) return refuse(columnOf('id'), 'The row has no id.');
@@ -151,7 +152,7 @@ export function readRow(cells: Cells, bound: BoundMapping): RowReading {
   if (draft.levels.length > 0) values.category = levelsOf(draft.levels);
   const told = draft.soldOut === null ? null : draft.soldOut ? availability.soldOut : availability.inStock;
   values[availability.key] = told ?? availabilityOf(values.stock);
-  const familyId = familyOf({ id, sku, named, values }, bound.mapping.families, bound.options).slice(0, 200);
+  const familyId = familyOf({ id, sku, named: familyName, values }, bound.mapping.families, bound.options).slice(0, 200);
   return { record: { id, familyId, sku, values: inKeyOrder(values) } };
 }
 

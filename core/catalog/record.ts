@@ -1,3 +1,5 @@
+import { named, own } from '../named.ts';
+
 /** What one attribute of one record holds: a text, an amount, or several texts (tags, the levels of a category). */
 export type AttributeValue = string | number | readonly string[];
 
@@ -24,4 +26,9 @@ export function firstText(value: AttributeValue | undefined, fallback = ''): str
 
 /** Values in order of their keys, so that equal records are written alike. */
 export const inKeyOrder = (values: Readonly<Record<string, AttributeValue>>): Record<string, AttributeValue> =>
-  Object.fromEntries(Object.entries(values).sort(([a], [b]) => (a < b ? -1 : 1)));
+  named(Object.entries(values).sort(([a], [b]) => (a < b ? -1 : 1)));
+
+/** What a record holds under a key, which may be the name of something every object has. */
+export const heldBy = ({ values }: Pick<CatalogRecord, 'values'>, key: string): AttributeValue | undefined =>
+  own(values, key);
+

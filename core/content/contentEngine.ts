@@ -1,3 +1,4 @@
+import { named, own } from '../named.ts';
 import { attributeProfiler } from '../catalog/profileAttributes.ts';
 import type { AttributeValue, CatalogRecord } from '../catalog/record.ts';
 import { snapshotBuilder } from '../index/buildSnapshot.ts';
@@ -20,7 +21,7 @@ const recordOf = (id: string, values: Record<string, AttributeValue | undefined>
   const filled = Object.entries(values).filter(
     (entry): entry is [string, AttributeValue] => entry[1] !== undefined && entry[1] !== '' && String(entry[1]) !== '',
   );
-  return { id, familyId: id, sku: '', values: Object.fromEntries(filled) };
+  return { id, familyId: id, sku: '', values: named(filled) };
 };
 
 function engineOf(records: readonly CatalogRecord[], language: Language): Engine | null {
@@ -52,7 +53,7 @@ export function openContent(content: Content, language: Language = 'en'): Conten
 
 /** What a setup decides about one kind: whether search finds it, and how much each attribute counts. */
 export function contentSetting(setup: Setup, kind: ContentKind): { found: boolean; weights: Record<string, number> } {
-  const entry = setup.content[kind];
+  const entry = own(setup.content, kind);
   const usual = Object.fromEntries(contentAttributes[kind].map(([key, , weight]) => [key, weight]));
   return entry?.what === 'kind'
     ? { found: entry.found, weights: { ...usual, ...entry.weights } }
@@ -60,7 +61,7 @@ export function contentSetting(setup: Setup, kind: ContentKind): { found: boolea
 }
 
 export const isLeftOut = (setup: Setup, kind: ContentKind, id: string): boolean =>
-  leftOutKey(kind, id) in setup.content;
+  Object.hasOwn(setup.content, leftOutKey(kind, id));
 
 /** A setup under which one kind is searched: its own weights, nothing arranged, left-out items hidden. */
 function setupFor(setup: Setup, kind: ContentKind): Setup {

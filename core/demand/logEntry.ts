@@ -1,3 +1,4 @@
+import { named } from '../named.ts';
 import { z } from 'zod';
 import { searchKey } from '../query/readUnits.ts';
 
@@ -54,7 +55,7 @@ export function entryOfCells(cells: Readonly<Record<string, string | readonly st
       .split('|')
       .map((item) => item.trim())
       .filter(Boolean);
-  const filters: Record<string, string[]> = {};
+  const filters = named<string[]>();
   for (const item of items('filters')) {
     const [key, ...value] = item.split('=');
     filters[key!] = [...(filters[key!] ?? []), value.join('=')];

@@ -1,6 +1,6 @@
 import { numberOf } from '../catalog/numberOf.ts';
 import { type AttributeProfile, hasValueColumn, isIndexedAsText, isNumeric } from '../catalog/profileAttributes.ts';
-import { type CatalogRecord, textsOf } from '../catalog/record.ts';
+import { type CatalogRecord, textsOf, heldBy } from '../catalog/record.ts';
 import type { Language } from '../text/languages.ts';
 import { PlainText } from '../text/plainText.ts';
 import { normalizeCode } from '../text/tokenize.ts';
@@ -167,7 +167,7 @@ export function snapshotBuilder(attributes: readonly AttributeProfile[], languag
       }
       for (let attribute = 0; attribute < attributes.length; attribute++) {
         const profile = attributes[attribute]!;
-        const value = record.values[profile.key];
+        const value = heldBy(record, profile.key);
         valueColumns[attribute]?.add(typeof value === 'string' ? value : textsOf(value));
         if (isText[attribute]) addTexts(attribute, typeof value === 'string' ? value : indexedTexts(profile, record));
         amounts[attribute]?.push(numberOf(value, profile.kind));

@@ -1,6 +1,6 @@
 import { numberOf } from '../catalog/numberOf.ts';
 import { hasValueColumn, isIndexedAsText, isNumeric } from '../catalog/profileAttributes.ts';
-import { type AttributeValue, type CatalogRecord, textsOf } from '../catalog/record.ts';
+import { type AttributeValue, type CatalogRecord, textsOf, heldBy } from '../catalog/record.ts';
 import { packNumbers } from './numberColumns.ts';
 import { patchColumns } from './patchColumns.ts';
 import { patchPostings } from './patchPostings.ts';
@@ -42,7 +42,7 @@ export function patchSnapshot(snapshot: Snapshot, changes: readonly RecordChange
   for (const { ordinal, before, after } of changes)
     for (const [attribute, profile] of attributes.entries()) {
       const { key } = profile;
-      if (isSame(before.values[key], after.values[key])) continue;
+      if (isSame(heldBy(before, key), heldBy(after, key))) continue;
       if (isIndexedAsText(profile)) {
         const place = placeOf(ordinal, attribute);
         const now = standingsOf(profile, after);
@@ -51,7 +51,7 @@ export function patchSnapshot(snapshot: Snapshot, changes: readonly RecordChange
       }
       if (hasValueColumn(profile)) {
         const known = texts.get(key) ?? new Map<number, readonly string[]>();
-        texts.set(key, known.set(ordinal, textsOf(after.values[key])));
+        texts.set(key, known.set(ordinal, textsOf(heldBy(after, key))));
       }
       if (isNumeric(profile)) {
         let column = amounts.get(key);
@@ -59,7 +59,7 @@ export function patchSnapshot(snapshot: Snapshot, changes: readonly RecordChange
           column = sections.f64(`numbers.${key}`).slice();
           amounts.set(key, column);
         }
-        column[ordinal] = numberOf(after.values[key], profile.kind);
+        column[ordinal] = numberOf(heldBy(after, key), profile.kind);
       }
     }
   const postings = edits.size > 0 ? patchPostings(snapshot, edits) : null;

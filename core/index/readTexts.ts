@@ -1,5 +1,5 @@
 import type { AttributeProfile } from '../catalog/profileAttributes.ts';
-import { type CatalogRecord, textsOf } from '../catalog/record.ts';
+import { type CatalogRecord, textsOf, heldBy } from '../catalog/record.ts';
 import { normalizeCode, type ReadWords, readWords } from '../text/tokenize.ts';
 import { lastPosition } from './gatheredTexts.ts';
 import { valueGap } from './postings.ts';
@@ -8,7 +8,7 @@ import { standOf } from './spot.ts';
 /** The texts of one attribute of a record that the index reads: of a path only its last level, which holds the others. */
 export function indexedTexts(profile: AttributeProfile, record: CatalogRecord): readonly string[] {
   if (profile.key === 'sku') return record.sku ? [record.sku] : [];
-  const texts = textsOf(record.values[profile.key]);
+  const texts = textsOf(heldBy(record, profile.key));
   return profile.kind === 'path' ? texts.slice(-1) : texts;
 }
 

@@ -1,3 +1,4 @@
+import { own } from '../named.ts';
 import type { FoundLine, Why } from '../answer.ts';
 import { positionsLookedAt } from '../index/postings.ts';
 import type { Snapshot } from '../index/snapshot.ts';
@@ -96,7 +97,7 @@ export function explainMatch(
   if (words.length === 0 || finds.some((list) => list.length === 0)) return null;
   const line = (find: Find, given: number): FoundLine => {
     const { key, label } = snapshot.attributes[find.attribute]!;
-    const setting = setup.attributes[key];
+    const setting = own(setup.attributes, key);
     const spot = snapshot.postings.spot[find.posting]!;
     const parts = gainParts(setting, gains.heaviest, find.how, spot, words.length);
     return {

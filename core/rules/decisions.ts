@@ -1,4 +1,5 @@
-import { type AttributeValue, type CatalogRecord, inKeyOrder, textsOf } from '../catalog/record.ts';
+import { copyNamed, own } from '../named.ts';
+import { type AttributeValue, type CatalogRecord, inKeyOrder, textsOf, heldBy } from '../catalog/record.ts';
 import { availability, availabilityOf } from '../catalog/standardColumns.ts';
 import type { Decision, Setup } from '../setup/schema.ts';
 
@@ -33,7 +34,7 @@ export interface Standing {
 
 /** Whether a decision about an attribute counts for a record that has (or lacks) a value of its own from the file. */
 export function counts(setup: Setup, attribute: string, fact: AttributeValue | undefined): boolean {
-  return fact === undefined || setup.attributes[attribute]?.wins !== 'file';
+  return fact === undefined || own(setup.attributes, attribute)?.wins !== 'file';
 }
 
 function decided(fact: AttributeValue | undefined, decision: Decision): AttributeValue | undefined {
@@ -64,11 +65,11 @@ function inForce(record: CatalogRecord, decisions: readonly Decision[]): Decisio
  * was, and answered itself where nothing is decided about it.
  */
 export function applyDecisions(record: CatalogRecord, decisions: readonly Decision[], setup: Setup): CatalogRecord {
-  const values: Record<string, AttributeValue> = { ...record.values };
+  const values = copyNamed(record.values);
   let isChanged = false;
   for (const decision of inForce(record, decisions)) {
     const { attribute } = decision;
-    if (!counts(setup, attribute, record.values[attribute])) continue;
+    if (!counts(setup, attribute, heldBy(record, attribute))) continue;
     const value = decided(values[attribute], decision);
     if (value === undefined) delete values[attribute];
     else values[attribute] = value;
@@ -87,7 +88,7 @@ export function standingOf(
   setup: Setup,
 ): Standing {
   const own = inForce(record, decisions).filter((decision) => decision.attribute === attribute);
-  const fact = record.values[attribute];
+  const fact = heldBy(record, attribute);
   if (own.length === 0) return { from: 'file', contested: false };
   const from = counts(setup, attribute, fact) ? 'here' : 'file';
   return { from, contested: fact !== undefined };

@@ -1,7 +1,8 @@
+import { own } from '../named.ts';
 import type { AttributeProfile } from '../catalog/profileAttributes.ts';
 import { readAmount, readDate } from '../catalog/readAmount.ts';
 import { pathLevels } from '../catalog/readRow.ts';
-import { type AttributeValue, type CatalogRecord, textsOf } from '../catalog/record.ts';
+import { type AttributeValue, type CatalogRecord, textsOf, heldBy } from '../catalog/record.ts';
 import type { Decision, Setup } from '../setup/schema.ts';
 import type { EntryEdit } from '../setup/withEntry.ts';
 import { decisionKey, untouchable } from './decisions.ts';
@@ -52,7 +53,7 @@ export function valueEdit(
 ): EntryEdit {
   const key = decisionKey(about);
   const meant = facts.filter(({ id }) => about.variant === null || id === about.variant);
-  const isFact = meant.every(({ values }) => same(values[about.attribute], value));
+  const isFact = meant.every((record) => same(heldBy(record, about.attribute), value));
   if (isFact) return { part: 'products', key, value: null };
   const decision: Decision =
     value === null
@@ -69,7 +70,7 @@ export function tagEdit(
   change: { readonly add?: string; readonly remove?: string },
 ): EntryEdit {
   const key = decisionKey({ product, variant: null, attribute: 'tags' });
-  const known = setup.products[key];
+  const known = own(setup.products, key);
   const before: { readonly add: readonly string[]; readonly remove: readonly string[] } =
     known?.act === 'tags' ? known : { add: [], remove: [] };
   const has = (tag: string): boolean => facts.every(({ values }) => textsOf(values.tags).includes(tag));

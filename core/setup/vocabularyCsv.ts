@@ -1,3 +1,4 @@
+import { own } from '../named.ts';
 import { writeCsv } from '../catalog/writeCsv.ts';
 import { tokenize } from '../text/tokenize.ts';
 import { canonical } from './canonical.ts';
@@ -55,7 +56,7 @@ const off = /^(off|no|false|0|aus|non)$/i;
 
 /** Reads one row of such a CSV; what is wrong is said in a sentence. */
 export function readSynonymRow(cells: Readonly<Record<string, string>>): ReadSynonym {
-  const cell = (name: string): string => cells[name]?.trim() ?? '';
+  const cell = (name: string): string => own(cells, name)?.trim() ?? '';
   const words = sayingsIn(cell('words'));
   const finds = sayingsIn(cell('finds'));
   const kind = cell('kind').toLowerCase();

@@ -1,5 +1,6 @@
+import { own } from '../named.ts';
 import type { Card } from '../answer.ts';
-import { type CatalogRecord, firstText, textsOf } from '../catalog/record.ts';
+import { type CatalogRecord, firstText, textsOf, heldBy } from '../catalog/record.ts';
 import { availability, labelFromKey, standardColumn } from '../catalog/standardColumns.ts';
 import type { Setup } from '../setup/schema.ts';
 
@@ -7,19 +8,19 @@ import type { Setup } from '../setup/schema.ts';
 const placed = new Set(['title', 'brand', 'price', 'former_price', 'rating', 'picture', 'link', availability.key]);
 
 const amount = (record: CatalogRecord, key: string): number | null => {
-  const value = record.values[key];
+  const value = heldBy(record, key);
   return typeof value === 'number' ? value : null;
 };
 
 /** A record as a shopper sees it on a results page, with the attributes that the setup puts on cards. */
 export function cardOf(record: CatalogRecord, variants: number, setup: Setup): Card {
-  const shows = (key: string): boolean => setup.attributes[key]?.onCard ?? false;
+  const shows = (key: string): boolean => own(setup.attributes, key)?.onCard ?? false;
   const details = Object.keys(setup.attributes)
     .filter((key) => shows(key) && !placed.has(key))
     .map((key) => ({
       key,
       label: standardColumn.get(key)?.label ?? labelFromKey(key),
-      value: key === 'sku' ? record.sku : textsOf(record.values[key]).join(', '),
+      value: key === 'sku' ? record.sku : textsOf(heldBy(record, key)).join(', '),
     }))
     .filter(({ value }) => value !== '');
   const price = amount(record, 'price');

@@ -1,5 +1,5 @@
 import type Database from 'better-sqlite3';
-import { type CatalogRecord, firstText, textsOf } from '../../core/catalog/record.ts';
+import { type CatalogRecord, firstText, textsOf, heldBy } from '../../core/catalog/record.ts';
 
 /** What a new catalog changes against the one in force, in records. */
 export interface Differences {
@@ -27,7 +27,7 @@ const inText = (record: CatalogRecord, key: string): string =>
     ? record.sku
     : key === 'family'
       ? record.familyId
-      : textsOf(record.values[key]).join(', ').slice(0, 300);
+      : textsOf(heldBy(record, key)).join(', ').slice(0, 300);
 
 /** What changed from one reading of a record to another, by attribute. */
 export function changedValues(before: CatalogRecord, after: CatalogRecord): ChangedValue[] {

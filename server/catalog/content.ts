@@ -1,3 +1,4 @@
+import { named } from '../../core/named.ts';
 import type { Cells } from '../../core/catalog/readRow.ts';
 import { articleSchema, type Content, collectionSchema } from '../../core/content/content.ts';
 import type { ContentKind } from '../../core/content/contentKinds.ts';
@@ -11,7 +12,7 @@ const lists = new Set(['tags', 'values', 'products']);
 /** A row as an item: lists split where the file has them as one text; names of columns in any case. */
 function itemOf(kind: ContentKind, cells: Cells): unknown {
   const known = Object.keys((kind === 'article' ? articleSchema : collectionSchema).shape);
-  const item: Record<string, unknown> = {};
+  const item = named<unknown>();
   for (const [name, cell] of Object.entries(cells)) {
     const key = name.trim().toLowerCase();
     if (!known.includes(key) || cell.length === 0) continue;

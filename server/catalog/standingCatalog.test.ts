@@ -159,7 +159,7 @@ describe('what a feed said outlives', () => {
     for (let turn = 0; turn < 2; turn++) {
       const imported = await readAgain();
       expect(imported.differences).toMatchObject({ changed: 0, unchanged: 4 });
-      put(imported);
+      await put(imported);
       expect(await price()).toBe(2);
     }
   });
@@ -167,7 +167,7 @@ describe('what a feed said outlives', () => {
     take(2);
     const imported = await readAgain();
     take(3);
-    put(imported);
+    await put(imported);
     expect(await price()).toBe(3);
     expect(await titles('flat')).toEqual(['Flat brush']);
   });

@@ -1,3 +1,4 @@
+import { own } from '../../core/named.ts';
 import type { CatalogRecord } from '../../core/catalog/record.ts';
 import { patchSnapshot, type RecordChange } from '../../core/index/patchSnapshot.ts';
 import type { Snapshot } from '../../core/index/snapshot.ts';
@@ -45,7 +46,7 @@ let versions = 0;
 /** Which attributes the file wins changes what decisions do, so it belongs to a decision's text. */
 function textOf(decisions: readonly Decision[], setup: Setup): string {
   const wins = decisions
-    .filter(({ attribute }) => setup.attributes[attribute]?.wins === 'file')
+    .filter(({ attribute }) => own(setup.attributes, attribute)?.wins === 'file')
     .map(({ attribute }) => attribute);
   return canonical([decisions, wins]);
 }

@@ -39,7 +39,7 @@ export function openLogStore(db: Db): LogStore {
   const imports = db.prepare<[string], number>('SELECT version FROM log_note WHERE storefront = ?').pluck();
   const lastRows = db
     .prepare<[], [number, number]>(
-      `SELECT (SELECT count(*) FROM search_log), coalesce((SELECT max(rowid) FROM search_outcome), 0)`,
+      'SELECT coalesce((SELECT max(id) FROM search_log), 0), coalesce((SELECT max(rowid) FROM search_outcome), 0)',
     )
     .raw();
   const step = (rows: number): number => Math.floor(Math.log(rows + 1) / Math.log(growth));

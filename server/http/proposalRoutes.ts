@@ -1,5 +1,6 @@
 import { proposalEndpoints } from '../../api/proposalEndpoints.ts';
-import { Refused } from '../refused.ts';
+import { contentVersion } from '../catalog/content.ts';
+import { noCatalog, Refused } from '../refused.ts';
 import { openProposalDesk } from '../searching/proposalDesk.ts';
 import { type Db, storefrontId } from '../store/database.ts';
 import type { Services } from './services.ts';
@@ -8,12 +9,18 @@ import { type Written, who } from './setupRoutes.ts';
 
 /** What the application proposes for the catalog in force. */
 export function serveProposals(serve: Serve, services: Services, written: Written): void {
-  const { db, searcher, writer, now } = services;
-  const desk = openProposalDesk(searcher);
+  const { db, setups, catalogs, log, searcher, writer, now } = services;
+  const desk = openProposalDesk(searcher, () => {
+    const reader = catalogs.current();
+    if (!reader) throw noCatalog();
+    const today = Math.floor(now() / 86_400_000);
+    const stock = `${reader.generation}/${reader.factVersion()}/${contentVersion(db)}`;
+    return `${setups.revision()}/${stock}/${today}/${log.version()}`;
+  });
   const declined = declinedIn(db);
 
-  serve(proposalEndpoints.proposals, async () => {
-    const { proposals, ...progress } = await desk.look();
+  serve(proposalEndpoints.proposals, () => {
+    const { proposals, ...progress } = desk.look();
     const left = declined();
     const open = proposals.filter(({ id }) => !left.has(id));
     return {

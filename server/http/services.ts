@@ -3,6 +3,7 @@ import type { ImportJobs } from '../catalog/importJobs.ts';
 import type { MappingStore } from '../catalog/mappingStore.ts';
 import type { DataFolder } from '../dataFolder.ts';
 import type { LogDesk } from '../demand/logDesk.ts';
+import type { LogStore } from '../demand/logStore.ts';
 import type { SimulatedFeed } from '../feed/simulatedFeed.ts';
 import type { Searcher } from '../searching/searcher.ts';
 import type { Db } from '../store/database.ts';
@@ -18,6 +19,7 @@ export interface Services {
   readonly imports: ImportJobs;
   readonly mappings: MappingStore;
   readonly feed: SimulatedFeed;
+  readonly log: LogStore;
   readonly logDesk: LogDesk;
   readonly searcher: Searcher;
   readonly writer: Writer;

@@ -106,7 +106,7 @@ export function productQuestions({ ready, standing, setups }: Workbench) {
       const about = decisionsByProduct(setup).get(id) ?? [];
       const names = namesOf(reader);
       const attributes = view.snapshot.attributes.filter(({ key }) => key !== 'sku');
-      const valueOf = (record: CatalogRecord, fact: CatalogRecord, key: string) => ({
+      const cellOf = (record: CatalogRecord, fact: CatalogRecord, key: string) => ({
         text: cellText(record, key),
         fact: cellText(fact, key),
         ...standingOf(fact, key, about, setup),
@@ -127,7 +127,7 @@ export function productQuestions({ ready, standing, setups }: Workbench) {
           sku: record.sku,
           values: named(
             attributes
-              .map(({ key }) => [key, valueOf(record, facts[at]!, key)] as const)
+              .map(({ key }) => [key, cellOf(record, facts[at]!, key)] as const)
               .filter(([, { text, fact }]) => text !== '' || fact !== ''),
           ),
         })),

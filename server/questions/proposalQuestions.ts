@@ -50,8 +50,6 @@ export function proposalQuestions(bench: Workbench) {
     searches.filter(({ search }) => words.some((word) => ` ${tokenize(search).join(' ')} `.includes(` ${word} `)));
 
   return {
-    /** Changes with everything proposals depend on. */
-    proposalVersion: version,
     proposals: (group: ProposalGroup): ProposalHead[] =>
       inGroup(group).map(({ id, kind, title, reason }) => ({ id, kind, title, reason })),
     /** What each of some proposals of a group would change for the searches made most, and those that have its words. */

@@ -3,7 +3,7 @@ import type { CatalogReader } from '../catalog/catalogReader.ts';
 import type { DataFolder } from '../dataFolder.ts';
 import { Refused } from '../refused.ts';
 import { requestSignal } from '../requestSignal.ts';
-import { type ThreadOutcome, valueOf } from '../threadOutcome.ts';
+import { answerIn, type ThreadOutcome } from '../threadOutcome.ts';
 
 /**
  * Shoppers' searches, what a merchandiser is looking at, and everything that takes long: each waits in a lane of its own,
@@ -65,7 +65,7 @@ export function openLane(name: LaneName, folder: DataFolder, reader: CatalogRead
     // A thread that computes for longer than any question may is ended; another takes its place.
     const limit = AbortSignal.timeout(seconds * 1000);
     try {
-      return valueOf(await pool.run(task, { signal: limit }));
+      return answerIn(await pool.run(task, { signal: limit }));
     } catch (error) {
       if (!limit.aborted) throw error;
       throw new Refused(503, {

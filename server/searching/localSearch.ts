@@ -54,7 +54,6 @@ const lanes: Readonly<Record<keyof LocalSearch, LaneName>> = {
   usualStopWords: 'long',
   vocabularyTimes: 'long',
   dictionary: 'long',
-  proposalVersion: 'long',
   proposals: 'long',
   proposalEffects: 'long',
   editsForProposals: 'long',

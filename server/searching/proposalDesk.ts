@@ -27,12 +27,12 @@ const atOnce = 2;
  */
 export interface ProposalDesk {
   /** What is there now; work begins where it has not. */
-  look(): Promise<WorkedProposals>;
+  look(): WorkedProposals;
   /** Resolves when all is worked out. */
   complete(): Promise<WorkedProposals>;
 }
 
-type Asked = Pick<Searcher, 'proposalVersion' | 'proposals' | 'proposalEffects'>;
+type Asked = Pick<Searcher, 'proposals' | 'proposalEffects'>;
 
 interface Work {
   readonly version: string;
@@ -43,7 +43,8 @@ interface Work {
   ended: Promise<void>;
 }
 
-export function openProposalDesk(searcher: Asked): ProposalDesk {
+/** `versionNow` changes with everything proposals depend on. */
+export function openProposalDesk(searcher: Asked, versionNow: () => string): ProposalDesk {
   let work: Work | null = null;
 
   async function workOut(own: Work): Promise<void> {
@@ -66,8 +67,8 @@ export function openProposalDesk(searcher: Asked): ProposalDesk {
     }
     own.isComplete = true;
   }
-  async function current(): Promise<Work> {
-    const version = await searcher.proposalVersion();
+  function current(): Work {
+    const version = versionNow();
     if (work?.version === version && !work.error) return work;
     const fresh: Work = { version, proposals: [], of: 0, isComplete: false, error: null, ended: Promise.resolve() };
     work = fresh;
@@ -83,9 +84,9 @@ export function openProposalDesk(searcher: Asked): ProposalDesk {
     of,
   });
   return {
-    look: async () => told(await current()),
+    look: () => told(current()),
     async complete() {
-      const own = await current();
+      const own = current();
       await own.ended;
       if (own.error) throw own.error;
       return told(own);

@@ -1,7 +1,7 @@
 import type { CatalogReader } from '../catalog/catalogReader.ts';
 import type { DataFolder } from '../dataFolder.ts';
 import { noCatalog, type Refused } from '../refused.ts';
-import { outcomeOf, valueOf } from '../threadOutcome.ts';
+import { answerIn, outcomeOf } from '../threadOutcome.ts';
 import { type Lane, type LaneName, laneSettings, openLane } from './lanes.ts';
 import { answerQuestion, type LocalSearch, laneOf, type Question, questionNames } from './localSearch.ts';
 
@@ -19,7 +19,7 @@ function searcherBy(run: (question: Question) => Promise<unknown>): Searcher {
 
 /** Searches every thread answers before shoppers are sent to it: those made most, and some that need other code. */
 const warmedWith = ['', 'a', 'blue', 'red brush', 'xqzzk', 'watercolour papr', 'black ink 30 ml', 'sketch book'];
-const searchesWarmed = 40;
+const searchesWarmed = 24;
 
 /** A searcher whose threads are replaced, all together, when another generation of the catalog is put in force. */
 export interface LanedSearcher extends Searcher {
@@ -100,7 +100,7 @@ export function lanedSearcher(options: {
 /** Answers in this thread: for the terminal and for tests. `local` is asked for with every question. */
 export function directSearcher(local: () => LocalSearch): Searcher {
   return searcherBy(async (question) =>
-    valueOf(
+    answerIn(
       await outcomeOf(
         () => answerQuestion(local(), question),
         () => null,

@@ -113,7 +113,7 @@ test('a revision that is not there yet is refused', () => {
 });
 
 test('a draft with entries that cannot be read opens with them set aside, and they come back by undo', () => {
-  const { setups, db } = shelf;
+  const { db } = shelf;
   const spoil = db.prepare('UPDATE setup_entry SET value = ? WHERE part = ? AND key = ?');
   spoil.run('{"width":"wide"}', 'relevance', 'closeCall');
   spoil.run('{"searchable":', 'attributes', 'title');

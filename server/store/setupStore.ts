@@ -11,7 +11,7 @@ import { readEntry } from '../../core/setup/readSetup.ts';
 import { mostEntries, type Setup, setupVersion } from '../../core/setup/schema.ts';
 import type { EntryEdit } from '../../core/setup/withEntry.ts';
 import { type Db, draftId, storefrontId } from './database.ts';
-import { type DraftReader, entryKey, openDraftReader, type Release } from './draftReader.ts';
+import { type DraftReader, entryKey, openDraftReader } from './draftReader.ts';
 
 /** Someone else changed the same entries (or the draft) since the writer looked. */
 export interface StaleWrite {

@@ -1,7 +1,7 @@
 import { named } from '../../core/named.ts';
 import { entriesIn } from '../../core/setup/readSetup.ts';
 import { setupVersion } from '../../core/setup/schema.ts';
-import type { Db } from './database.ts';
+import type Database from 'better-sqlite3';
 
 interface Row {
   readonly part: string;
@@ -10,7 +10,7 @@ interface Row {
 }
 
 /** Brings drafts of an earlier format to today's, each in one transaction; entries that are no JSON stay as they are. */
-export function upgradeDrafts(db: Db): void {
+export function upgradeDrafts(db: Database.Database): void {
   const drafts = db
     .prepare<[number], { storefront: string; id: string; format: number }>(
       'SELECT storefront, id, format FROM draft WHERE format < ?',

@@ -2,7 +2,7 @@ import { Piscina } from 'piscina';
 import type { DataFolder } from '../dataFolder.ts';
 import { Refused } from '../refused.ts';
 import { storageRefusal } from '../storageProblem.ts';
-import { outcomeOf, type ThreadOutcome, valueOf } from '../threadOutcome.ts';
+import { answerIn, outcomeOf, type ThreadOutcome } from '../threadOutcome.ts';
 import { type Writer, type Writes, writeNames } from './writes.ts';
 
 /** One write with what it is called with. */
@@ -45,7 +45,7 @@ export function threadedWriter(folder: DataFolder, worker: URL): Writer {
           code: 'too-busy',
           message: 'Too much is being saved at once. Try again in a moment.',
         });
-      return valueOf(await pool.run(task));
+      return answerIn(await pool.run(task));
     },
     () => pool.close(),
   );
@@ -54,7 +54,7 @@ export function threadedWriter(folder: DataFolder, worker: URL): Writer {
 /** Writes in this thread: for the terminal and for tests. */
 export function directWriter(writes: Writes, folder: DataFolder): Writer {
   return writerBy(
-    async (task) => valueOf(await performWrite(writes, folder, task)),
+    async (task) => answerIn(await performWrite(writes, folder, task)),
     async () => {},
   );
 }

@@ -1,3 +1,4 @@
+import { named } from '../../core/named.ts';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useCallback, useRef } from 'react';
 import { filterParameters } from '../../api/filterParameters.ts';
@@ -25,7 +26,7 @@ export const perPage = 24;
 
 /** The shopper's search from the page's address. */
 export function readAddress(parameters: URLSearchParams): ShopperSearch {
-  const filters: Record<string, string[]> = {};
+  const filters = named<string[]>();
   for (const [name, value] of parameters)
     if (name.startsWith('f.')) {
       const key = name.slice(2);

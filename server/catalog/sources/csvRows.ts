@@ -1,3 +1,4 @@
+import { named } from '../../../core/named.ts';
 import type { Readable } from 'node:stream';
 import { type CsvError, parse } from 'csv-parse';
 import { mostColumns } from '../../../core/catalog/mappingSchema.ts';
@@ -73,7 +74,7 @@ export async function* csvRows(
       yield { line, reason, column: '' };
       continue;
     }
-    const cells: Record<string, string> = {};
+    const cells = named<string>();
     for (let at = 0; at < names.length; at++) cells[names[at]!] = plainAgain(record[at]!);
     yield { line, cells };
   }

@@ -30,7 +30,7 @@ export function TwinProducts() {
             <ul className="space-y-1">
               {products.map(({ id, title, picture, price: amount }) => {
                 const hiding = { what: 'product' as const, product: id };
-                const isHidden = hidingKey(hiding) in setup.hiding;
+                const isHidden = Object.hasOwn(setup.hiding, hidingKey(hiding));
                 return (
                   <li key={id} className="flex items-center gap-2.5">
                     <Picture src={picture} />
