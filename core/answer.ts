@@ -218,6 +218,17 @@ export const searchAnswerSchema = z.object({
   dropped: z.array(z.string()).describe('Words left out, since nothing has all of them.'),
   together: z.array(z.string()).describe('Phrases of the vocabulary: only what has their words side by side is shown.'),
   ignoredFilters: z.array(z.string()).describe('Chosen filters that this shop does not have.'),
+  ignored: z
+    .array(
+      z.object({
+        parameter: z.string(),
+        value: z.string(),
+        reason: z
+          .enum(['unknown', 'not-here', 'no-range'])
+          .describe('There is none of that name, it is not beside these results, or the value is no range.'),
+      }),
+    )
+    .describe('What was asked for and not done: filters, ranges, a sorting or a collection.'),
   collection: z
     .object({ id: z.string(), title: z.string(), text: z.string() })
     .nullable()

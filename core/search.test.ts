@@ -4,6 +4,7 @@ import { openEngine, prepareSetup } from './prepareSetup.ts';
 import { pick, seededRandom } from './random.ts';
 import { search } from './search.ts';
 import { changesBetween } from './setup/entries.ts';
+import { initialSetup } from './setup/initialSetup.ts';
 import { obviousSearch } from './testing/obviousSearch.ts';
 import { randomCatalog, randomQuery, randomSetup, snapshotOf } from './testing/randomCatalog.ts';
 
@@ -199,4 +200,23 @@ describe('a change shows at once', () => {
     expect(total(hidden)).toBeLessThan(everyBlue.size);
     expect(changesBetween(setup, hidden).some(({ part }) => part === 'hiding')).toBe(true);
   });
+});
+
+test('what was asked for and not done is told: a range that is none, a filter, an order and a collection there are not', () => {
+  const records = randomCatalog(seededRandom(3), 12);
+  const engine = openEngine(snapshotOf(records));
+  const prepared = prepareSetup(engine, initialSetup(engine.snapshot.attributes), 20_700);
+  const filters = { price: ['cheap'], mood: ['blue'], constructor: ['x'] };
+  const asked = { query: '', page: 1, limit: 3, sort: 'constructor', collection: 'nowhere', filters };
+  const { ignored } = search(engine, prepared, asked, (record) => records[record]!);
+  expect(ignored).toHaveLength(5);
+  expect(ignored).toEqual(
+    expect.arrayContaining([
+      { parameter: 'f.mood', value: 'blue', reason: 'unknown' },
+      { parameter: 'f.constructor', value: 'x', reason: 'unknown' },
+      { parameter: 'f.price', value: 'cheap', reason: 'no-range' },
+      { parameter: 'sort', value: 'constructor', reason: 'unknown' },
+      { parameter: 'collection', value: 'nowhere', reason: 'unknown' },
+    ]),
+  );
 });

@@ -4,6 +4,7 @@ import type { Collection } from './content/content.ts';
 import { findContent, type PreparedContent } from './content/contentEngine.ts';
 import { bindScope, type Scope } from './content/scope.ts';
 import { tellFilters } from './facets/filters.ts';
+import { ignoredParameters } from './ignoredParameters.ts';
 import type { Selection } from './index/familyCounts.ts';
 import type { Engine, PreparedSetup } from './prepareSetup.ts';
 import { offersFor } from './query/offers.ts';
@@ -164,6 +165,7 @@ export function search(
     dropped: [...ranking.dropped],
     together: [...ranking.together],
     ignoredFilters: [...ranking.ignoredFilters],
+    ignored: ignoredParameters(prepared, request, ranking, within !== undefined),
     collection: within ? { id: within.id, title: within.title, text: within.text } : null,
     ...contentFound(content, request, within !== undefined),
     emptyShelf: ranking.foundAny ? null : emptyShelf(engine, prepared, request.query, readRecord),

@@ -4,6 +4,7 @@ import { standardMapping, withPattern } from './mapping.ts';
 import { type ColumnReading, type Mapping, mostColumns } from './mappingSchema.ts';
 import { readAmount, readDate } from './readAmount.ts';
 import { type AttributeValue, type CatalogRecord, inKeyOrder } from './record.ts';
+import { safeLink } from './safeLink.ts';
 import { availability, availabilityOf, standardColumn } from './standardColumns.ts';
 
 /** Longest text kept of one value, in characters; a longer one is refused rather than cut unseen. */
@@ -122,7 +123,8 @@ function takeColumn(draft: Draft, reading: ColumnReading, texts: readonly string
     if (value !== null) draft.values[as] = value;
     return;
   }
-  draft.values[as] = first;
+  const text = kind === 'link' ? safeLink(first) : first;
+  if (text !== '') draft.values[as] = text;
   return;
 }
 

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { safeLink } from '../catalog/safeLink.ts';
 
 const id = z.string().min(1).max(200);
 const title = z.string().min(1).max(500);
@@ -8,8 +9,8 @@ export const articleSchema = z.strictObject({
   id,
   title,
   text: z.string().max(100_000).default(''),
-  link: z.string().max(2000).default(''),
-  picture: z.string().max(2000).default(''),
+  link: z.string().max(2000).default('').transform(safeLink),
+  picture: z.string().max(2000).default('').transform(safeLink),
   tags: z.array(z.string().max(200)).max(100).default([]),
 });
 export type Article = z.infer<typeof articleSchema>;
@@ -20,7 +21,7 @@ export const collectionSchema = z
     id,
     title,
     text: z.string().max(10_000).default(''),
-    picture: z.string().max(2000).default(''),
+    picture: z.string().max(2000).default('').transform(safeLink),
     attribute: z.string().max(80).default(''),
     values: z.array(z.string().max(500)).max(1000).default([]),
     products: z.array(id).max(5000).default([]),
