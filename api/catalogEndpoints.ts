@@ -73,6 +73,9 @@ export const examinedSchema = z.object({
   file: z.string(),
   form: fileFormSchema,
   rows: whole,
+  leftOut: z
+    .object({ count: whole, names: z.array(z.string()) })
+    .describe('Names in the file beyond the columns that can be taken.'),
   columns: z.array(
     columnReadingSchema.extend({
       confidence: z.number(),

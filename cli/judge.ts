@@ -1,17 +1,18 @@
 import { createReadStream, existsSync, statSync } from 'node:fs';
 import { type JudgedSearch, type Judgement, judge, judgedSearchSchema, summarise } from '../core/compare/judgement.ts';
-import { lines } from '../server/catalog/sources/jsonRows.ts';
+import { textLines } from '../server/catalog/sources/textLines.ts';
 import { Failure, lookAtCatalog, table, UsageError } from './usage.ts';
 
 /** Places in which the first right product is looked for. */
 const depth = 100;
 const worstTold = 10;
 const mostSearches = 100_000;
+const longestLine = 1_000_000;
 
 /** Reads judged searches, one a line. A line that is wrong ends it: figures over half the searches would mislead. */
 async function readJudged(file: string): Promise<JudgedSearch[]> {
   const judged: JudgedSearch[] = [];
-  for await (const { line, text } of lines(createReadStream(file))) {
+  for await (const { line, text } of textLines(createReadStream(file), longestLine)) {
     if (text?.trim() === '') continue;
     let value: unknown;
     try {

@@ -1,4 +1,4 @@
-import { type CatalogRecord, firstText, textsOf, heldBy } from '../catalog/record.ts';
+import { type CatalogRecord, firstText, heldBy, textsOf } from '../catalog/record.ts';
 import { availability, standardColumn } from '../catalog/standardColumns.ts';
 import { standingOf } from '../rules/decisions.ts';
 import type { Decision, Setup } from '../setup/schema.ts';

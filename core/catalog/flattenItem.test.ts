@@ -40,7 +40,7 @@ describe('variants inside an item', () => {
       { id: 'p1', title: 'Round brush', price: '3', sku: 'B', family: 'p1' },
     ]));
   test('are told by a handle where there is no id', () =>
-    expect(flattenItem({ handle: 'round-brush', variants: [{ sku: 'A' }] })[0]).toMatchObject({
+    expect(flattenItem({ handle: 'round-brush', variants: [{ sku: 'A' }] })![0]).toMatchObject({
       family: 'round-brush',
     }));
   test('that are texts are a list like any other', () =>
@@ -54,10 +54,12 @@ describe('what a file says is never trusted for size', () => {
     const deep = { a: { b: { c: { d: { e: 'lost' }, text: 'kept' } } } };
     expect(flattenItem(deep)).toEqual([{ 'a.b.c.text': 'kept' }]);
   });
-  test('an item fills at most 400 cells', () => {
-    const wide = Object.fromEntries(Array.from({ length: 1000 }, (_, at) => [`column${at}`, 'x']));
-    expect(Object.keys(flattenItem(wide)[0]!)).toHaveLength(400);
+  test('an item with more named values than are taken is none', () => {
+    const wide = (length: number) => Object.fromEntries(Array.from({ length }, (_, at) => [`column${at}`, 'x']));
+    expect(Object.keys(flattenItem(wide(2000))![0]!)).toHaveLength(2000);
+    expect(flattenItem(wide(2001))).toBeNull();
+    expect(flattenItem({ title: 'Ink', variants: [wide(3000)] })).toBeNull();
   });
-  test('a list holds at most 500 texts', () =>
-    expect(flattenItem({ tags: Array.from({ length: 900 }, (_, at) => `t${at}`) })[0]!.tags).toHaveLength(500));
+  test('a list is looked at as far as shows that it is too long', () =>
+    expect(flattenItem({ tags: Array.from({ length: 900 }, (_, at) => `t${at}`) })![0]!.tags).toHaveLength(501));
 });

@@ -48,23 +48,29 @@ const renamed: readonly (readonly [string, string])[] = [
   ['isRelatedTo.sku', 'related'],
 ];
 
-/** The rows of one schema.org product, one a variant, with the standard columns' names where there is one. */
-export function rowsOfJsonLd(item: Thing): Cells[] {
+/**
+ * The rows of one schema.org product, one a variant, with the standard columns' names where there is one; null where it
+ * has more named values than are taken.
+ */
+export function rowsOfJsonLd(item: Thing): Cells[] | null {
   const offers = Array.isArray(item.offers) ? item.offers[0] : item.offers;
-  return flattenItem({ ...item, ...(offers === undefined ? {} : { offers }), '@context': undefined }).map((cells) => {
-    const row = named<string | readonly string[]>();
-    const left = { ...cells } as Record<string, string | readonly string[]>;
-    delete left['@type'];
-    delete left['offers.priceCurrency'];
-    for (const [from, to] of renamed) {
-      const value = left[from];
-      delete left[from];
-      if (value !== undefined && row[to] === undefined) row[to] = value;
-    }
-    for (const [key, value] of Object.entries(left)) if (!/(^|\.)@type$/.test(key)) row[key] ??= value;
-    if (row.family === undefined && cells.productGroupID !== undefined) row.family = cells.productGroupID;
-    return row;
-  });
+  const rows = flattenItem({ ...item, ...(offers === undefined ? {} : { offers }), '@context': undefined });
+  return (
+    rows?.map((cells) => {
+      const row = named<string | readonly string[]>();
+      const left = { ...cells } as Record<string, string | readonly string[]>;
+      delete left['@type'];
+      delete left['offers.priceCurrency'];
+      for (const [from, to] of renamed) {
+        const value = left[from];
+        delete left[from];
+        if (value !== undefined && row[to] === undefined) row[to] = value;
+      }
+      for (const [key, value] of Object.entries(left)) if (!/(^|\.)@type$/.test(key)) row[key] ??= value;
+      if (row.family === undefined && cells.productGroupID !== undefined) row.family = cells.productGroupID;
+      return row;
+    }) ?? null
+  );
 }
 
 /** Keys that have a place of their own in schema.org's product; all others are additional properties. */

@@ -1,5 +1,6 @@
 import { named, own } from '../named.ts';
 import { familyOf } from './families.ts';
+import { mostLevels, mostValues } from './limits.ts';
 import { standardMapping, withPattern } from './mapping.ts';
 import { type ColumnReading, type Mapping, mostColumns } from './mappingSchema.ts';
 import { readAmount, readDate } from './readAmount.ts';
@@ -81,6 +82,10 @@ function takeColumn(draft: Draft, reading: ColumnReading, texts: readonly string
   const { as, key, split, pattern } = reading;
   const first = texts[0]!;
   const several = (): string[] => [...new Set(texts.flatMap((text) => splitText(text, split)))];
+  const tooMany = (items: readonly string[]): RowRefusal | undefined =>
+    items.length > mostValues
+      ? { column: reading.column, reason: `The list has more than ${mostValues} values.` }
+      : undefined;
   switch (as) {
     case 'skip':
       return;
@@ -95,12 +100,14 @@ function takeColumn(draft: Draft, reading: ColumnReading, texts: readonly string
       return;
     case 'category':
       draft.levels.push(...several());
-      return;
+      return draft.levels.length > mostLevels
+        ? { column: reading.column, reason: `The category has more than ${mostLevels} levels.` }
+        : undefined;
     case 'tags':
     case 'parts': {
       const items = [...((draft.values[as] as string[] | undefined) ?? []), ...several()];
       if (items.length > 0) draft.values[as] = [...new Set(items)];
-      return;
+      return tooMany(items);
     }
     case 'hidden':
       if (yes.test(first)) draft.values.hidden = 'Hidden';
@@ -109,7 +116,7 @@ function takeColumn(draft: Draft, reading: ColumnReading, texts: readonly string
     case 'option': {
       const items = several().map((text) => withPattern(pattern, text));
       if (items.length > 0) draft.values[key] = items.length === 1 ? items[0]! : items;
-      return;
+      return tooMany(items);
     }
   }
   if (as === 'stock' && (soldOutWords.test(first) || inStockWords.test(first))) {
@@ -154,7 +161,10 @@ export function readRow(cells: Cells, bound: BoundMapping): RowReading {
   if (draft.levels.length > 0) values.category = levelsOf(draft.levels);
   const told = draft.soldOut === null ? null : draft.soldOut ? availability.soldOut : availability.inStock;
   values[availability.key] = told ?? availabilityOf(values.stock);
-  const familyId = familyOf({ id, sku, named: familyName, values }, bound.mapping.families, bound.options).slice(0, 200);
+  const familyId = familyOf({ id, sku, named: familyName, values }, bound.mapping.families, bound.options).slice(
+    0,
+    200,
+  );
   return { record: { id, familyId, sku, values: inKeyOrder(values) } };
 }
 

@@ -31,4 +31,3 @@ export const inKeyOrder = (values: Readonly<Record<string, AttributeValue>>): Re
 /** What a record holds under a key, which may be the name of something every object has. */
 export const heldBy = ({ values }: Pick<CatalogRecord, 'values'>, key: string): AttributeValue | undefined =>
   own(values, key);
-

@@ -1,8 +1,8 @@
-import { named, own } from '../named.ts';
 import { attributeProfiler } from '../catalog/profileAttributes.ts';
 import type { AttributeValue, CatalogRecord } from '../catalog/record.ts';
 import { snapshotBuilder } from '../index/buildSnapshot.ts';
 import { openSnapshot } from '../index/snapshot.ts';
+import { named, own } from '../named.ts';
 import { type Engine, openEngine, type PreparedSetup, prepareSetup } from '../prepareSetup.ts';
 import { rank } from '../ranking/rank.ts';
 import { hidingKey } from '../setup/hidingKey.ts';

@@ -1,5 +1,5 @@
-import { named } from '../named.ts';
 import { z } from 'zod';
+import { named } from '../named.ts';
 import { searchKey } from '../query/readUnits.ts';
 
 const product = z.string().min(1).max(200);
@@ -7,7 +7,11 @@ const product = z.string().min(1).max(200);
 /** One search of a shopper and what came of it: a line of the shopper log. */
 export const logEntrySchema = z.strictObject({
   /** When, as ISO 8601. */
-  time: z.iso.datetime({ offset: true }),
+  time: z.iso
+    .datetime({ offset: true })
+    .pipe(
+      z.string().refine((text) => text >= '2000' && text < '2100', { message: 'must be in a year from 2000 to 2099' }),
+    ),
   /** Names the visit, not the person. */
   session: z.string().min(1).max(100),
   search: z.string().max(512),

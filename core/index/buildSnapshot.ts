@@ -1,6 +1,6 @@
 import { numberOf } from '../catalog/numberOf.ts';
 import { type AttributeProfile, hasValueColumn, isIndexedAsText, isNumeric } from '../catalog/profileAttributes.ts';
-import { type CatalogRecord, textsOf, heldBy } from '../catalog/record.ts';
+import { type CatalogRecord, heldBy, textsOf } from '../catalog/record.ts';
 import type { Language } from '../text/languages.ts';
 import { PlainText } from '../text/plainText.ts';
 import { normalizeCode } from '../text/tokenize.ts';

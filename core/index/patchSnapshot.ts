@@ -1,6 +1,6 @@
 import { numberOf } from '../catalog/numberOf.ts';
 import { hasValueColumn, isIndexedAsText, isNumeric } from '../catalog/profileAttributes.ts';
-import { type AttributeValue, type CatalogRecord, textsOf, heldBy } from '../catalog/record.ts';
+import { type AttributeValue, type CatalogRecord, heldBy, textsOf } from '../catalog/record.ts';
 import { packNumbers } from './numberColumns.ts';
 import { patchColumns } from './patchColumns.ts';
 import { patchPostings } from './patchPostings.ts';

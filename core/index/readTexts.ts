@@ -1,5 +1,5 @@
 import type { AttributeProfile } from '../catalog/profileAttributes.ts';
-import { type CatalogRecord, textsOf, heldBy } from '../catalog/record.ts';
+import { type CatalogRecord, heldBy, textsOf } from '../catalog/record.ts';
 import { normalizeCode, type ReadWords, readWords } from '../text/tokenize.ts';
 import { lastPosition } from './gatheredTexts.ts';
 import { valueGap } from './postings.ts';

@@ -1,8 +1,8 @@
-import { own } from '../named.ts';
 import type { FoundLine, Why } from '../answer.ts';
 import { positionsLookedAt } from '../index/postings.ts';
 import type { Snapshot } from '../index/snapshot.ts';
 import { attributeAt, placeAt, wordsAt } from '../index/spot.ts';
+import { own } from '../named.ts';
 import type { QueryWord } from '../query/understand.ts';
 import type { Setup } from '../setup/schema.ts';
 import { readableToken } from '../text/quantity.ts';

@@ -1,6 +1,6 @@
-import { own } from '../named.ts';
 import { type AttributeProfile, isIndexedAsText } from '../catalog/profileAttributes.ts';
 import { attributeAt, exactUpTo, placeAt, spotSteps, wordsAt } from '../index/spot.ts';
+import { own } from '../named.ts';
 import type { AttributeSetting, Setup } from '../setup/schema.ts';
 import { lengthFactor, type MatchKind, placeFactor, quality } from './formula.ts';
 
@@ -77,7 +77,9 @@ export interface Gains {
 
 /** Binds weights and settings to a catalog's attributes. Tables are made when first asked for, one for each length of search. */
 export function bindGains(attributes: readonly AttributeProfile[], setup: Setup): Gains {
-  const settings = attributes.map((profile) => (isIndexedAsText(profile) ? own(setup.attributes, profile.key) : undefined));
+  const settings = attributes.map((profile) =>
+    isIndexedAsText(profile) ? own(setup.attributes, profile.key) : undefined,
+  );
   const heaviest = Math.max(0, ...settings.map((setting) => (setting?.searchable ? setting.weight : 0)));
   const found = matchKinds.map((kind) =>
     Uint8Array.from(attributes, (profile, index) => (isFoundBy(profile, settings[index], kind) ? 1 : 0)),

@@ -1,6 +1,6 @@
-import { copyNamed, own } from '../named.ts';
-import { type AttributeValue, type CatalogRecord, inKeyOrder, textsOf, heldBy } from '../catalog/record.ts';
+import { type AttributeValue, type CatalogRecord, heldBy, inKeyOrder, textsOf } from '../catalog/record.ts';
 import { availability, availabilityOf } from '../catalog/standardColumns.ts';
+import { copyNamed, own } from '../named.ts';
 import type { Decision, Setup } from '../setup/schema.ts';
 
 /** Attributes that no decision may touch: what a record is known by, and what is computed from others. */

@@ -1,5 +1,5 @@
-import { own } from '../named.ts';
 import { writeCsv } from '../catalog/writeCsv.ts';
+import { own } from '../named.ts';
 import { tokenize } from '../text/tokenize.ts';
 import { canonical } from './canonical.ts';
 import { type Setup, type VocabularyEntry, vocabularyEntrySchema } from './schema.ts';

@@ -1,7 +1,7 @@
-import { own } from '../named.ts';
 import type { Card } from '../answer.ts';
-import { type CatalogRecord, firstText, textsOf, heldBy } from '../catalog/record.ts';
+import { type CatalogRecord, firstText, heldBy, textsOf } from '../catalog/record.ts';
 import { availability, labelFromKey, standardColumn } from '../catalog/standardColumns.ts';
+import { own } from '../named.ts';
 import type { Setup } from '../setup/schema.ts';
 
 /** Attributes with a place of their own on a card; others chosen for it become lines below. */

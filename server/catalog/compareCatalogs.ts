@@ -1,5 +1,5 @@
 import type Database from 'better-sqlite3';
-import { type CatalogRecord, firstText, textsOf, heldBy } from '../../core/catalog/record.ts';
+import { type CatalogRecord, firstText, heldBy, textsOf } from '../../core/catalog/record.ts';
 
 /** What a new catalog changes against the one in force, in records. */
 export interface Differences {

@@ -1,7 +1,7 @@
-import { named } from '../../core/named.ts';
 import type { Cells } from '../../core/catalog/readRow.ts';
 import { articleSchema, type Content, collectionSchema } from '../../core/content/content.ts';
 import type { ContentKind } from '../../core/content/contentKinds.ts';
+import { named } from '../../core/named.ts';
 import { type Db, storefrontId } from '../store/database.ts';
 import { detectForm } from './sources/detectForm.ts';
 import { openSource } from './sources/openSource.ts';

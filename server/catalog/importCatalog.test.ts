@@ -4,6 +4,7 @@ import type { Mapping } from '../../core/catalog/mappingSchema.ts';
 import { openTestShelf, smallCatalog, type TestShelf } from '../testing/openTestShelf.ts';
 import { openRecords, readDifferences } from './catalogReader.ts';
 import { importCatalog } from './importCatalog.ts';
+import { neverClosed } from './sources/csvRecords.ts';
 
 let shelf: TestShelf;
 beforeEach(() => {
@@ -64,7 +65,19 @@ describe('what is wrong is told, and the rest comes in', () => {
     ],
     ['an id twice', 'id,title\n1,Pen\n1,Ink\n3,Brush\n', 3, 'The id “1” stands in an earlier row already.'],
     ['no id', 'id,title\n1,Pen\n,Ink\n3,Brush\n', 3, 'The row has no id.'],
-    ['a stray quote', 'id,title\n1,Pen\n2,In"k" x\n3,Brush\n', 3, 'The quotes in this row do not match.'],
+    ['a quote never closed', 'id,title\n1,Pen\n2,"In\n3,Brush\n', 3, neverClosed],
+    [
+      'a path without end',
+      `id,title,category\n1,Pen,\n2,Ink,${Array.from({ length: 900 }, (_, at) => `a${at}`).join(' > ')}\n3,Brush,\n`,
+      3,
+      'The category has more than 20 levels.',
+    ],
+    [
+      'a list without end',
+      `id,title,tags\n1,Pen,\n2,Ink,${Array.from({ length: 501 }, (_, at) => at).join('|')}\n3,Brush,\n`,
+      3,
+      'The list has more than 500 values.',
+    ],
   ])('%s', async (_, csv, line, reason) => {
     const imported = await shelf.bringIn(csv);
     expect(imported).toMatchObject({ records: 2, rejected: 1 });

@@ -1,7 +1,7 @@
+import type Database from 'better-sqlite3';
 import { named } from '../../core/named.ts';
 import { entriesIn } from '../../core/setup/readSetup.ts';
 import { setupVersion } from '../../core/setup/schema.ts';
-import type Database from 'better-sqlite3';
 
 interface Row {
   readonly part: string;

@@ -1,6 +1,6 @@
-import { readEntries } from '../../core/setup/readSetup.ts';
-import { entriesOf } from '../../core/setup/entries.ts';
 import { seededRandom } from '../../core/random.ts';
+import { entriesOf } from '../../core/setup/entries.ts';
+import { readEntries } from '../../core/setup/readSetup.ts';
 import { languageNames, type NastyRequest, nastyRequest } from './nastyRequests.ts';
 import { openTestShelf, type TestShelf } from './openTestShelf.ts';
 
@@ -8,7 +8,14 @@ import { openTestShelf, type TestShelf } from './openTestShelf.ts';
 export const nastyCatalog = [
   ['id', 'family', 'sku', 'title', 'price', ...languageNames].join(','),
   ...['a', 'b', 'c'].map((id, row) =>
-    [`${id}1`, id, `WU-${row}`, `${languageNames[row]} brush`, row + 1, ...languageNames.map((name) => `${name} ${row % 2}`)].join(','),
+    [
+      `${id}1`,
+      id,
+      `WU-${row}`,
+      `${languageNames[row]} brush`,
+      row + 1,
+      ...languageNames.map((name) => `${name} ${row % 2}`),
+    ].join(','),
   ),
 ].join('\n');
 
@@ -20,7 +27,11 @@ export interface FuzzReport {
 }
 
 /** Whether an answer is one the contract allows: never our mistake, and always with a code where it is refused. */
-async function faultIn(shelf: TestShelf, { path, init }: NastyRequest, tell: (status: number) => void): Promise<string | null> {
+async function faultIn(
+  shelf: TestShelf,
+  { path, init }: NastyRequest,
+  tell: (status: number) => void,
+): Promise<string | null> {
   const shown = `${init.method ?? 'GET'} ${path} ${String(init.body ?? '')}`.slice(0, 600);
   const response = await shelf.request(path, init);
   tell(response.status);

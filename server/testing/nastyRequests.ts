@@ -41,7 +41,20 @@ const jsonOf = (schema: z.ZodType): JsonSchema =>
 const wrongness = 0.12;
 
 const anything = (random: () => number): unknown =>
-  pick<unknown>(random, [null, true, 0, -1, 1e308, 0.1, [], {}, [[]], { constructor: 1 }, nasty(random), nasty(random)]);
+  pick<unknown>(random, [
+    null,
+    true,
+    0,
+    -1,
+    1e308,
+    0.1,
+    [],
+    {},
+    [[]],
+    { constructor: 1 },
+    nasty(random),
+    nasty(random),
+  ]);
 const nasty = (random: () => number): string => pick(random, nastyTexts);
 
 /** A value that fits a schema, but for nasty texts where it takes texts, and now and then something it does not take. */
@@ -100,7 +113,10 @@ export interface NastyRequest {
 /** A request to some endpoint with nasty parameters and body. `revision` is the draft's, so that writes get through. */
 export function nastyRequest(random: () => number, revision: number): NastyRequest {
   if (random() < 0.05)
-    return { path: `${pick(random, ['/pictures/', '/assets/', '/shop/', '/desk/', '/', ...Object.values(filePaths)])}${nastyPath(random)}`, init: {} };
+    return {
+      path: `${pick(random, ['/pictures/', '/assets/', '/shop/', '/desk/', '/', ...Object.values(filePaths)])}${nastyPath(random)}`,
+      init: {},
+    };
   const { method, path } = pick(random, all);
   const query = new URLSearchParams();
   const { properties = {}, additionalProperties } = querySchemas.get(path + method)!;
@@ -116,7 +132,8 @@ export function nastyRequest(random: () => number, revision: number): NastyReque
   if (typeof body === 'object' && body !== null && 'revision' in { revision: 0, ...body } && random() < 0.95)
     body = { ...body, revision };
   const text = random() < 0.04 ? nasty(random) : JSON.stringify(body);
-  const type = random() < 0.04 ? pick(random, ['text/plain', 'application/xml', '', 'multipart/form-data']) : 'application/json';
+  const type =
+    random() < 0.04 ? pick(random, ['text/plain', 'application/xml', '', 'multipart/form-data']) : 'application/json';
   return { path: address, init: { method: 'POST', body: text, headers: { 'content-type': type } } };
 }
 

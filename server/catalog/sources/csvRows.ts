@@ -1,12 +1,14 @@
-import { named } from '../../../core/named.ts';
 import type { Readable } from 'node:stream';
-import { type CsvError, parse } from 'csv-parse';
+import { parse } from 'csv-parse/sync';
 import { mostColumns } from '../../../core/catalog/mappingSchema.ts';
 import { plainAgain } from '../../../core/catalog/writeCsv.ts';
+import { named } from '../../../core/named.ts';
+import { type CsvRecord, csvRecords, longestLine } from './csvRecords.ts';
 import { type FileForm, FileProblem, type SourceRow } from './source.ts';
+import { textLines } from './textLines.ts';
 
-/** Longest row taken, in characters: what a file says is never trusted for size. */
-const longestRow = 1_000_000;
+/** Records parsed in one go. */
+const atOnce = 200;
 
 /** Column names as the file has them, each once: one that comes again or is empty gets a number. */
 export function columnNames(cells: readonly string[]): string[] {
@@ -29,55 +31,60 @@ export function columnNames(cells: readonly string[]): string[] {
   return names;
 }
 
-/** Reads a CSV file row by row, streaming; malformed rows come with their line and reason instead of stopping it. */
-export async function* csvRows(
-  input: Readable,
-  form: Pick<FileForm, 'delimiter' | 'quote' | 'escape'>,
-): AsyncGenerator<SourceRow> {
-  const refused: SourceRow[] = [];
-  let lastRefused = -1;
-  const parser = input.pipe(
-    parse({
-      bom: true,
-      info: true,
-      delimiter: form.delimiter,
-      quote: form.quote,
-      escape: form.escape,
+/** The cells of some records: of all in one go, or one by one where that does not give as many. */
+function cellsOf(records: readonly CsvRecord[], { delimiter, quote, escape }: CsvForm): string[][] {
+  const read = (text: string): string[][] =>
+    parse(text, {
+      ...{ delimiter, quote, escape },
+      // Records are divided already; a line end inside one belongs to a quoted cell.
+      record_delimiter: ['\n'],
+      relax_quotes: true,
       relax_column_count: true,
-      skip_empty_lines: true,
-      skip_records_with_error: true,
-      max_record_size: longestRow,
-      on_skip: (error: CsvError | undefined) => {
-        const line = Number((error as { lines?: number } | undefined)?.lines ?? 0);
-        const reason =
-          error?.code === 'CSV_MAX_RECORD_SIZE'
-            ? `The row is longer than ${longestRow} characters; perhaps a quote is never closed.`
-            : 'The quotes in this row do not match.';
-        // The parser goes on behind the fault, inside the same row: what is left of it is no second fault.
-        if (line !== lastRefused) refused.push({ line, reason, column: '' });
-        lastRefused = line;
-      },
-    }),
-  );
-  input.on('error', (error) => parser.destroy(error));
+    });
+  const together = read(records.map(({ text }) => text).join('\n'));
+  return together.length === records.length ? together : records.map(({ text }) => read(`${text}\n`).flat());
+}
+
+type CsvForm = Pick<FileForm, 'delimiter' | 'quote' | 'escape'>;
+
+/**
+ * Reads a CSV file row by row, streaming. Quotes inside a text that is not quoted belong to it (`12" ruler`), lines may
+ * end in any way; a row that cannot be read is told with its line and costs no other.
+ */
+export async function* csvRows(input: Readable, form: CsvForm): AsyncGenerator<SourceRow> {
   let names: string[] | null = null;
-  for await (const { record, info } of parser as AsyncIterable<{ record: string[]; info: { lines: number } }>) {
-    yield* refused.splice(0);
-    // The parser tells the line on which the row ends; it began as many lines earlier as its cells hold line breaks.
-    const line = info.lines - record.reduce((breaks, cell) => breaks + cell.split('\n').length - 1, 0);
-    if (names === null) {
-      names = columnNames(record);
-      continue;
+  let isFirst = true;
+  let batch: CsvRecord[] = [];
+  function* rows(): Generator<SourceRow> {
+    if (batch.length === 0) return;
+    const records = batch;
+    batch = [];
+    for (const [at, row] of cellsOf(records, form).entries()) {
+      const { line } = records[at]!;
+      if (names === null) {
+        names = columnNames(row);
+        continue;
+      }
+      if (row.length !== names.length) {
+        const reason = `The row has ${row.length} cells, the first line names ${names.length} columns.`;
+        yield { line, reason, column: '' };
+        continue;
+      }
+      const cells = named<string>();
+      for (let cell = 0; cell < names.length; cell++) cells[names[cell]!] = plainAgain(row[cell]!);
+      yield { line, cells };
     }
-    if (record.length !== names.length) {
-      const reason = `The row has ${record.length} cells, the first line names ${names.length} columns.`;
-      yield { line, reason, column: '' };
-      continue;
-    }
-    const cells = named<string>();
-    for (let at = 0; at < names.length; at++) cells[names[at]!] = plainAgain(record[at]!);
-    yield { line, cells };
   }
-  yield* refused.splice(0);
+  for await (const record of csvRecords(textLines(input, longestLine), form)) {
+    if ('reason' in record) {
+      yield* rows();
+      yield { ...record, column: '' };
+      continue;
+    }
+    batch.push(isFirst ? { ...record, text: record.text.replace(/^\ufeff/, '') } : record);
+    isFirst = false;
+    if (names === null || batch.length >= atOnce) yield* rows();
+  }
+  yield* rows();
   if (names === null) throw new FileProblem('empty-file', 'The file is empty: it has no first line with column names.');
 }

@@ -16,19 +16,31 @@ function readHead(path: string): Buffer {
   }
 }
 
-/** Whether every byte of the file belongs to valid UTF-8: one letter deep in a large file decides. */
+/** One byte in so many letters that is no UTF-8 is a fault of the file, and no other encoding. */
+const faultsAllowed = 1 / 10;
+
+/**
+ * Whether a file is UTF-8, by its whole length: its letters beyond ASCII are valid, but for a few faults. In another
+ * encoding nearly none of them would be, so one letter deep in a large file decides.
+ */
 function isUtf8(path: string): boolean {
-  const decoder = new TextDecoder('utf-8', { fatal: true });
+  const decoder = new TextDecoder('utf-8');
+  let [beyond, faults] = [0, 0];
+  const count = (text: string): void => {
+    for (let at = 0; at < text.length; at++) {
+      const code = text.charCodeAt(at);
+      if (code > 127) beyond++;
+      if (code === 0xfffd) faults++;
+    }
+  };
   const file = openSync(path, 'r');
   try {
     const chunk = Buffer.alloc(chunkBytes);
     for (;;) {
       const read = readSync(file, chunk, 0, chunk.length, null);
-      decoder.decode(chunk.subarray(0, read), { stream: read > 0 });
-      if (read === 0) return true;
+      count(decoder.decode(chunk.subarray(0, read), { stream: read > 0 }));
+      if (read === 0) return faults <= (beyond - faults) * faultsAllowed;
     }
-  } catch {
-    return false;
   } finally {
     closeSync(file);
   }
@@ -60,6 +72,8 @@ function worth(text: string, form: CsvForm): number {
   try {
     const rows = parse(text, {
       ...form,
+      record_delimiter: ['\r\n', '\n', '\r'],
+      relax_quotes: true,
       relax_column_count: true,
       skip_empty_lines: true,
       bom: true,
@@ -103,6 +117,24 @@ function detectCsv(head: string): CsvForm {
 /** The key of the list of things inside an outer object, where the object begins with one. */
 const listKeys = /"(products|items|data|records|results|catalog|articles|@graph|itemListElement|rows)"\s*:\s*\[/;
 
+/** Lines looked at for whether each is an item of its own. */
+const linesLookedAt = 12;
+
+/** Whether the lines of a text are items by themselves; one that is broken does not make it another kind of file. */
+function areItems(text: string): boolean {
+  const lines = text.split('\n').slice(0, linesLookedAt + 1);
+  // The last line of the head may be cut in the middle.
+  const whole = (lines.length > 1 ? lines.slice(0, -1) : lines).filter((line) => line.trim() !== '');
+  const items = whole.filter((line) => {
+    try {
+      return line.trimStart().startsWith('{') && typeof JSON.parse(line) === 'object' && !/"@graph"/.test(line);
+    } catch {
+      return false;
+    }
+  });
+  return items.length > 0 && (items[0] === whole[0] || items.length * 2 >= whole.length);
+}
+
 /** Guesses how a file is written, from its beginning and, for the encoding, its whole length. */
 export function detectForm(path: string): FileForm {
   const head = readHead(path);
@@ -116,12 +148,7 @@ export function detectForm(path: string): FileForm {
   if (start.startsWith('[')) return { ...plain, format: 'json' };
   if (start.startsWith('{')) {
     const firstLine = start.slice(0, start.indexOf('\n') < 0 ? start.length : start.indexOf('\n')).trim();
-    let isLine = false;
-    try {
-      isLine = typeof JSON.parse(firstLine) === 'object' && !/"@graph"/.test(firstLine);
-    } catch {
-      // Not a whole object on its first line: an object over several lines.
-    }
+    const isLine = areItems(start);
     const key = listKeys.exec(start)?.[1] ?? '';
     if (isLine && (key === '' || start.indexOf('{', firstLine.length) > 0)) return { ...plain, format: 'jsonl' };
     return { ...plain, format: 'json', list: key, isObject: true };

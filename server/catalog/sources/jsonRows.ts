@@ -2,15 +2,37 @@ import { type Readable, Transform } from 'node:stream';
 import streamJson from 'stream-json';
 import Pick from 'stream-json/filters/Pick.js';
 import StreamArray from 'stream-json/streamers/StreamArray.js';
-import { flattenItem } from '../../../core/catalog/flattenItem.ts';
+import { flattenItem, mostCells } from '../../../core/catalog/flattenItem.ts';
 import { isJsonLdProduct, rowsOfJsonLd } from '../../../core/catalog/jsonLd.ts';
 import { FileProblem, type SourceRow } from './source.ts';
+import { textLines } from './textLines.ts';
 
 /** Longest item taken, in characters: what a file says is never trusted for size. */
 const longestItem = 8_000_000;
 
+/** A string of JSON, or a whole number that is too long to be kept exactly as a number. */
+const stringOrLongNumber = /"(?:[^"\\]+|\\.)*"|(?<![\d.eE+-])-?\d{16,}(?![\d.eE])/g;
+
+/** Reads an item; long whole numbers, such as part numbers and bar codes, stay the texts they are written as. */
+export const parseItem = (text: string): unknown =>
+  JSON.parse(text.replace(stringOrLongNumber, (found) => (found.startsWith('"') ? found : `"${found}"`)));
+
+/** The same for an item that comes in pieces. */
+const keepLongNumbers = (): Transform =>
+  new Transform({
+    objectMode: true,
+    transform(token: { name: string; value?: string }, _, done) {
+      const isLong = token.name === 'numberValue' && /^-?\d{16,}$/.test(token.value ?? '');
+      done(null, isLong ? { name: 'stringValue', value: token.value } : token);
+    },
+  });
+
 function* rowsOf(item: unknown, line: number): Generator<SourceRow> {
   const rows = isJsonLdProduct(item) ? rowsOfJsonLd(item) : flattenItem(item);
+  if (rows === null) {
+    yield { line, column: '', reason: `The item has more than ${mostCells} named values.` };
+    return;
+  }
   if (rows.length === 0) yield { line, column: '', reason: 'This is no object with named values.' };
   for (const cells of rows) yield { line, cells };
 }
@@ -40,9 +62,10 @@ function guard(): { stream: Transform; cameOut(): void } {
 export async function* jsonRows(input: Readable, list: string): AsyncGenerator<SourceRow> {
   const guarded = guard();
   const parser = streamJson.parser();
+  const tokens = parser.pipe(keepLongNumbers());
   const items = list
-    ? parser.pipe(Pick.pick({ filter: list })).pipe(StreamArray.streamArray())
-    : parser.pipe(StreamArray.streamArray());
+    ? tokens.pipe(Pick.pick({ filter: list })).pipe(StreamArray.streamArray())
+    : tokens.pipe(StreamArray.streamArray());
   const fail = (error: Error): void => {
     items.destroy(error);
   };
@@ -72,37 +95,16 @@ export async function* jsonObject(input: Readable): AsyncGenerator<SourceRow> {
   }
   let item: unknown;
   try {
-    item = JSON.parse(text);
+    item = parseItem(text);
   } catch (error) {
     throw new FileProblem('bad-json', `The file is no JSON: ${(error as Error).message}.`);
   }
   yield* rowsOf(item, 1);
 }
 
-/** The lines of a text, from 1; one that is too long to be taken is null. */
-export async function* lines(input: Readable): AsyncGenerator<{ readonly line: number; readonly text: string | null }> {
-  const decoder = new TextDecoder();
-  let line = 0;
-  let left = '';
-  let isSkipping = false;
-  for await (const chunk of input as AsyncIterable<Buffer | string>) {
-    const parts = (left + (typeof chunk === 'string' ? chunk : decoder.decode(chunk, { stream: true }))).split('\n');
-    left = parts.pop()!;
-    for (const part of parts) {
-      yield { line: ++line, text: isSkipping ? null : part };
-      isSkipping = false;
-    }
-    if (left.length > longestItem) {
-      isSkipping = true;
-      left = '';
-    }
-  }
-  if (left !== '' || isSkipping) yield { line: ++line, text: isSkipping ? null : left };
-}
-
 /** Reads JSON Lines: one item a line; a line that is none is refused and the rest comes in. */
 export async function* jsonLines(input: Readable): AsyncGenerator<SourceRow> {
-  for await (const { line, text } of lines(input)) {
+  for await (const { line, text } of textLines(input, longestItem)) {
     if (text === null) {
       yield { line, column: '', reason: `The line is longer than ${longestItem} characters.` };
       continue;
@@ -110,7 +112,7 @@ export async function* jsonLines(input: Readable): AsyncGenerator<SourceRow> {
     if (text.trim() === '') continue;
     let item: unknown;
     try {
-      item = JSON.parse(text);
+      item = parseItem(text);
     } catch {
       yield { line, column: '', reason: 'The line is no JSON.' };
       continue;
