@@ -3,7 +3,8 @@ import { compress } from 'hono/compress';
 import { csrf } from 'hono/csrf';
 import { HTTPException } from 'hono/http-exception';
 import { secureHeaders } from 'hono/secure-headers';
-import { Refused } from '../refused.ts';
+import { IndexDamaged } from '../catalog/indexFile.ts';
+import { Refused, rebuildingIndex } from '../refused.ts';
 import { requestSignal } from '../requestSignal.ts';
 import { storageRefusal } from '../storageProblem.ts';
 import { problem } from './problems.ts';
@@ -50,7 +51,12 @@ export function openDoor(
 ): void {
   const names = new Set([...ownHosts, ...options.hosts.map((host) => hostName(host) ?? host)]);
   app.onError((error, context) => {
-    const refused = error instanceof Refused ? error : storageRefusal(error, options.database);
+    const refused =
+      error instanceof Refused
+        ? error
+        : error instanceof IndexDamaged
+          ? rebuildingIndex()
+          : storageRefusal(error, options.database);
     if (refused) {
       if (refused.status === 503) context.header('retry-after', tryAgainAfter);
       return problem(context, refused.status, refused.problem);

@@ -18,10 +18,24 @@ import { useTrial } from '../state/trial.ts';
 interface Proposed {
   readonly proposals: readonly ProposalRow[];
   readonly declined: number;
+  readonly isComplete: boolean;
+  readonly done: number;
+  readonly of: number;
 }
+/** While proposals are worked out, the next ones are asked for, in milliseconds. */
+const askAgainAfter = 400;
 const proposalsKey = ['desk', 'proposals'] as const;
 /** What is proposed depends on the draft: undo brings back what was accepted. */
 const keyAt = (revision: number) => [...proposalsKey, revision] as const;
+/** What is worked out so far; what was there before stays below it until all is. */
+async function readProposals(revision: number, signal: AbortSignal): Promise<Proposed> {
+  const fresh = await call('proposals', { signal });
+  if (fresh.isComplete) return fresh;
+  const known = queryClient.getQueryData<Proposed>(keyAt(revision))?.proposals ?? [];
+  const ids = new Set(fresh.proposals.map(({ id }) => id));
+  return { ...fresh, proposals: [...fresh.proposals, ...known.filter(({ id }) => !ids.has(id))] };
+}
+
 const groups = [
   ['attribute', 'What the search reads'],
   ['filter', 'Filters beside the results'],
@@ -37,8 +51,9 @@ export function Proposals() {
   const { revision } = useDeskState();
   const { data, error, refetch, isFetching } = useQuery({
     queryKey: keyAt(revision),
-    queryFn: ({ signal }): Promise<Proposed> => call('proposals', { signal }),
+    queryFn: ({ signal }) => readProposals(revision, signal),
     placeholderData: keepPreviousData,
+    refetchInterval: ({ state }) => (state.data?.isComplete === false ? askAgainAfter : false),
   });
   const [leaving, setLeaving] = useState<ReadonlySet<string>>(new Set());
   /** What is being decided is out of the list from the click on; where that is refused, it is back. */
@@ -63,7 +78,12 @@ export function Proposals() {
       {error && !data && <LoadProblem error={error} again={refetch} />}
       {!data && !error && <Loading what="Working out what each proposal would change" />}
       {data && proposals && (
-        <List proposals={proposals} declined={data.declined} decide={decide} isBusy={isFetching || leaving.size > 0} />
+        <List
+          {...data}
+          proposals={proposals}
+          decide={decide}
+          isBusy={isFetching || !data.isComplete || leaving.size > 0}
+        />
       )}
     </>
   );
@@ -74,6 +94,7 @@ async function leaveOut(ids: readonly string[], from: number, to: number, declin
   const known = queryClient.getQueryData<Proposed>(keyAt(from));
   if (known)
     queryClient.setQueryData<Proposed>(keyAt(to), {
+      ...known,
       proposals: known.proposals.filter(({ id }) => !ids.includes(id)),
       declined: known.declined + declined,
     });
@@ -111,7 +132,7 @@ interface ListProps extends Proposed {
   readonly isBusy: boolean;
 }
 
-function List({ proposals, declined, decide, isBusy }: ListProps) {
+function List({ proposals, declined, decide, isBusy, isComplete, done, of }: ListProps) {
   const open = proposals.filter(({ withheld }) => withheld === null);
   const withheld = proposals.filter((each) => each.withheld !== null);
   const again = declined > 0 && (
@@ -119,6 +140,8 @@ function List({ proposals, declined, decide, isBusy }: ListProps) {
       Show {counted(declined, 'declined proposal')} again
     </button>
   );
+  if (open.length === 0 && withheld.length === 0 && !isComplete)
+    return <Loading what="Working out what each proposal would change" />;
   if (open.length === 0 && withheld.length === 0)
     return (
       <>
@@ -145,7 +168,9 @@ function List({ proposals, declined, decide, isBusy }: ListProps) {
           </Button>
         )}
         <p role="status" className="text-[13px] text-soft">
-          {isBusy && 'Working out what the others would change now …'}
+          {isBusy && !isComplete && of > 0
+            ? `Working out what each would change: ${count(done)} of ${count(of)} so far …`
+            : isBusy && 'Working out what the others would change now …'}
         </p>
       </div>
       {groups.map(([kind, title]) => {

@@ -8,6 +8,7 @@ import { useShopWindow } from '../state/shopWindow.ts';
 import { useFirstTrial } from '../state/useFirstTrial.ts';
 import { useIsNarrow } from '../state/useIsNarrow.ts';
 import { Navigation } from './Navigation.tsx';
+import { SetAsideNotice } from './SetAsideNotice.tsx';
 import { ShopWindow } from './ShopWindow.tsx';
 import { TopBar } from './TopBar.tsx';
 
@@ -66,6 +67,7 @@ function Editor() {
       tabIndex={-1}
       className="h-full scroll-pb-40 overflow-y-auto px-[22px] pt-5 pb-10 outline-none max-[939px]:px-3.5"
     >
+      <SetAsideNotice />
       <Outlet />
     </main>
   );

@@ -1,11 +1,35 @@
-import { useQuery } from '@tanstack/react-query';
+import { queryOptions, useQuery } from '@tanstack/react-query';
 import type { DeskState } from '../../../api/stateSchema.ts';
-import { call } from '../../client/call.ts';
+import { namedParts } from '../../../core/setup/readSetup.ts';
+import { CallProblem, call } from '../../client/call.ts';
 import { queryClient } from './queryClient.ts';
+import { withUnsaved } from './waitingEdits.ts';
 
 export const stateKey = ['desk', 'state'] as const;
 
-const query = { queryKey: stateKey, queryFn: () => call('state') };
+/** Counts the states the server answered acts with: a read begun before one of them may be older than it. */
+let taken = 0;
+
+const fromServer = (state: DeskState): DeskState => withUnsaved({ ...state, setup: namedParts(state.setup) });
+
+/** Reads the state; one that is older than what an act was answered with meanwhile is not shown. */
+export async function readState(): Promise<DeskState> {
+  const before = taken;
+  const read = fromServer(await call('state'));
+  const known = knownState();
+  return taken !== before && known && known.revision >= read.revision ? known : read;
+}
+
+/** While the server says that it is getting ready, it is asked again, in milliseconds. */
+const askAgainAfter = 2000;
+const isGettingReady = (error: unknown): boolean =>
+  error instanceof CallProblem && (error.code === 'index-rebuilding' || error.code === 'no-connection');
+
+const query = queryOptions({
+  queryKey: stateKey,
+  queryFn: readState,
+  refetchInterval: ({ state }) => (isGettingReady(state.error) ? askAgainAfter : false),
+});
 
 /** The draft and how it differs from what is published. */
 export const useDeskStateQuery = () => useQuery(query);
@@ -21,8 +45,15 @@ export const knownState = (): DeskState | undefined => queryClient.getQueryData<
 
 /** Takes a state the server answered with; lists that depend on it are asked for anew. */
 export function takeState(state: DeskState): void {
-  queryClient.setQueryData(stateKey, state);
+  taken++;
+  queryClient.setQueryData(stateKey, fromServer(state));
   void queryClient.invalidateQueries({
     predicate: ({ queryKey }) => queryKey[0] === 'desk' && queryKey[1] !== 'state',
   });
+}
+
+/** Shows edits that wait to be sent. */
+export function showUnsaved(): void {
+  const known = knownState();
+  if (known) queryClient.setQueryData(stateKey, withUnsaved(known));
 }

@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import type { DeskState } from '../../../api/stateSchema.ts';
 import { type EntryEdit, withEntry } from '../../../core/setup/withEntry.ts';
-import { knownState, stateKey } from './deskState.ts';
+import { knownState, readState, stateKey } from './deskState.ts';
 import { edit, step, useSaving } from './edits.ts';
 import { queryClient } from './queryClient.ts';
 
@@ -10,9 +10,12 @@ interface PretendServer {
   state: DeskState;
   readonly sent: EntryEdit[][];
   readonly asked: string[];
-  refuses: { readonly code: string; readonly message: string } | null;
+  /** Refuses whatever changes this entry. */
+  refusesEntry: string | null;
   /** Lets the next request be answered. */
   answer(): Promise<void>;
+  /** Lets the one that came last be answered before those that came earlier. */
+  answerLast(): Promise<void>;
 }
 
 const weightOf = (state: DeskState | undefined, key: string): unknown =>
@@ -32,10 +35,14 @@ function pretend(): PretendServer {
     } as unknown as DeskState,
     sent: [],
     asked: [],
-    refuses: null,
+    refusesEntry: null,
     async answer() {
       while (waiting.length === 0) await pause();
       waiting.shift()!();
+      await pause();
+    },
+    async answerLast() {
+      waiting.pop()!();
       await pause();
     },
   };
@@ -43,15 +50,21 @@ function pretend(): PretendServer {
     const path = String(address);
     server.asked.push(path);
     await new Promise<void>((done) => waiting.push(done));
-    if (server.refuses && init?.method === 'POST') return Response.json({ error: server.refuses }, { status: 409 });
     if (path === '/desk/edits') {
       const { edits } = JSON.parse(String(init?.body)) as { edits: EntryEdit[] };
+      if (edits.some(({ key }) => key === server.refusesEntry))
+        return Response.json({ error: { code: 'stale-write', message: 'Somebody changed this.' } }, { status: 409 });
       server.sent.push(edits);
       let { setup } = server.state;
       for (const each of edits) setup = withEntry(setup, each);
       server.state = { ...server.state, setup, revision: server.state.revision + 1 };
     }
-    if (path === '/desk/undo') server.state = { ...server.state, revision: server.state.revision + 1, canUndo: null };
+    if (path === '/desk/undo') {
+      const { revision } = JSON.parse(String(init?.body)) as { revision: number };
+      if (revision !== server.state.revision)
+        return Response.json({ error: { code: 'stale-write', message: 'Somebody changed this.' } }, { status: 409 });
+      server.state = { ...server.state, revision: server.state.revision + 1, canUndo: null };
+    }
     return Response.json(server.state);
   };
   return server;
@@ -103,15 +116,29 @@ describe('an edit', () => {
     expect(weightOf(server.state, 'a1099')).toBe(1099);
   });
 
-  test('that is refused is taken back where it shows, and what waited behind it is not sent', async () => {
-    server.refuses = { code: 'stale-write', message: 'Somebody changed this since you looked.' };
+  test('that is refused takes back only itself: what waited behind it is saved', async () => {
+    server.refusesEntry = 'brand';
     const saved = edit(weighs('brand', 8));
     void edit(weighs('title', 1));
     await server.answer();
+    await server.answer();
+    expect([weightOf(knownState(), 'brand'), weightOf(knownState(), 'title')]).toEqual([2, 1]);
+    await server.answer();
     await saved;
-    expect(server.sent).toEqual([]);
+    expect(server.sent).toEqual([[weighs('title', 1)]]);
+    expect([weightOf(knownState(), 'brand'), weightOf(knownState(), 'title')]).toEqual([2, 1]);
     expect(useSaving.getState().isSaving).toBe(false);
-    expect(queryClient.getQueryState(stateKey)?.isInvalidated).toBe(true);
+  });
+
+  test('that is refused together with others is found, and the others are saved', async () => {
+    server.refusesEntry = 'brand';
+    const saved = edit(weighs('size', 3));
+    for (const each of [weighs('title', 1), weighs('brand', 8), weighs('colour', 4)]) void edit(each);
+    // The first, all three together, then each by itself with the state read anew behind the one that is refused.
+    for (let turn = 0; turn < 6; turn++) await server.answer();
+    await saved;
+    expect(server.sent).toEqual([[weighs('size', 3)], [weighs('title', 1)], [weighs('colour', 4)]]);
+    expect(['title', 'brand', 'colour'].map((key) => weightOf(knownState(), key))).toEqual([1, 2, 4]);
   });
 
   test('that takes an entry away takes it away', async () => {
@@ -131,4 +158,27 @@ test('taking back waits for the edit that is on its way', async () => {
   await server.answer();
   await back;
   expect(knownState()?.canUndo).toBeNull();
+});
+
+test('undo asked for twice, however quickly, undoes two steps', async () => {
+  const both = Promise.all([step('undo'), step('undo')]);
+  await server.answer();
+  await server.answer();
+  await both;
+  expect(server.asked).toEqual(['/desk/undo', '/desk/undo']);
+  expect(knownState()?.revision).toBe(3);
+});
+
+test('a state that was being read while something was saved does not show what was before', async () => {
+  const old = server.state;
+  const reading = queryClient.fetchQuery({ queryKey: stateKey, queryFn: readState, staleTime: 0 });
+  void edit(weighs('brand', 7));
+  while (server.asked.length < 2) await pause();
+  server.state = old;
+  await server.answerLast();
+  expect(knownState()?.revision).toBe(2);
+  server.state = old;
+  await server.answer();
+  await reading;
+  expect([knownState()?.revision, weightOf(knownState(), 'brand')]).toEqual([2, 7]);
 });

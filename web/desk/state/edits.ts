@@ -1,57 +1,107 @@
 import { toast } from 'sonner';
 import { create } from 'zustand';
 import type { DeskState } from '../../../api/stateSchema.ts';
-import { type EntryEdit, withEntry } from '../../../core/setup/withEntry.ts';
+import type { EntryEdit } from '../../../core/setup/withEntry.ts';
 import { CallProblem, call } from '../../client/call.ts';
-import { knownState, stateKey, takeState } from './deskState.ts';
-import { queryClient } from './queryClient.ts';
+import { knownState, showUnsaved, takeState } from './deskState.ts';
 import { useShopWindow } from './shopWindow.ts';
+import { addWaiting, giveBack, hasWaiting, leftUnderWay, takeWaiting, type WaitingEdit } from './waitingEdits.ts';
 
 /** Whether an edit is on its way: told beside the count of changes, so that nobody wonders whether it is saved. */
 export const useSaving = create<{ readonly isSaving: boolean }>(() => ({ isSaving: false }));
 
 /** Edits the server takes in one request. */
 const mostAtOnce = 500;
-/** Edits not yet sent, the last one for each entry: a slider sends what it is at, not where it has been. */
-let waiting = new Map<string, EntryEdit>();
 let sending: Promise<void> = Promise.resolve();
 let isSending = false;
 /** The act that was asked for last: each waits for the one before it, whose answer has the revision it must name. */
 let acting: Promise<unknown> = Promise.resolve();
 
-function showAtOnce(state: DeskState, edits: Iterable<EntryEdit>): DeskState {
-  let { setup } = state;
-  for (const edit of edits) setup = withEntry(setup, edit);
-  return { ...state, setup };
-}
-
 function take(state: DeskState): void {
-  takeState(showAtOnce(state, waiting.values()));
+  takeState(state);
   useShopWindow.getState().refresh();
 }
 
+/** Tells a refusal and shows what the server has; edits that still wait stay shown. */
 async function refused(error: unknown): Promise<void> {
-  waiting = new Map();
   const isStale = error instanceof CallProblem && error.code === 'stale-write';
   toast.error(isStale ? 'Somebody changed this at the same time' : 'This was not saved', {
     description: (error as Error).message,
   });
-  await queryClient.invalidateQueries({ queryKey: stateKey });
-  useShopWindow.getState().refresh();
+  try {
+    take(await call('state'));
+  } catch {
+    // The server does not answer: what is shown stays until it does.
+    useShopWindow.getState().refresh();
+  }
+}
+
+/** What several acts changed, act by act. */
+function byAct(edits: readonly WaitingEdit[]): WaitingEdit[][] {
+  const acts = new Map<number, WaitingEdit[]>();
+  for (const each of edits) acts.set(each.act, [...(acts.get(each.act) ?? []), each]);
+  return [...acts.values()];
+}
+
+const save = async (edits: readonly WaitingEdit[]): Promise<DeskState> =>
+  call('edit', { body: { revision: knownState()!.revision, edits: edits.map(({ edit }) => edit) } });
+
+/** Refusals that say nothing about the edit: it is sent again. */
+const passing: ReadonlySet<string> = new Set(['no-connection', 'storage-busy', 'too-busy']);
+const isPassing = (error: unknown): boolean => error instanceof CallProblem && passing.has(error.code);
+const tryAgainAfter = 2000;
+const notSaved = 'not-saved-yet';
+let isToldUnsaved = false;
+
+/** Saves what some acts changed; where they are refused together, each is sent by itself: one refusal takes back only itself. */
+async function saveActs(edits: readonly WaitingEdit[]): Promise<void> {
+  try {
+    const state = await save(edits);
+    leftUnderWay();
+    take(state);
+    return;
+  } catch (error) {
+    if (isPassing(error)) throw error;
+    const acts = byAct(edits);
+    if (acts.length === 1) {
+      leftUnderWay();
+      await refused(error);
+      return;
+    }
+    for (const [at, act] of acts.entries()) {
+      leftUnderWay(acts.slice(at).flat());
+      await saveActs(act);
+    }
+  }
+}
+
+function tryAgain(edits: readonly WaitingEdit[], error: unknown): void {
+  giveBack(edits);
+  isToldUnsaved = true;
+  toast.error('Not saved yet', {
+    id: notSaved,
+    description: `${(error as Error).message} Your change is kept here and sent again.`,
+  });
+  setTimeout(() => {
+    if (!isSending) sending = sendWaiting();
+  }, tryAgainAfter);
 }
 
 async function sendWaiting(): Promise<void> {
   isSending = true;
   useSaving.setState({ isSaving: true });
   try {
-    while (waiting.size > 0) {
-      const all = [...waiting];
-      const edits = all.slice(0, mostAtOnce).map(([, edit]) => edit);
-      waiting = new Map(all.slice(mostAtOnce));
-      take(await call('edit', { body: { revision: knownState()!.revision, edits } }));
+    while (hasWaiting()) {
+      const edits = takeWaiting(mostAtOnce);
+      try {
+        await saveActs(edits);
+      } catch (error) {
+        tryAgain(edits, error);
+        return;
+      }
+      if (isToldUnsaved) toast.dismiss(notSaved);
+      isToldUnsaved = false;
     }
-  } catch (error) {
-    await refused(error);
   } finally {
     isSending = false;
     useSaving.setState({ isSaving: false });
@@ -60,16 +110,15 @@ async function sendWaiting(): Promise<void> {
 
 /** Changes entries of the draft: shown at once, saved in the order made, taken back where the server refuses. */
 export function edit(...edits: EntryEdit[]): Promise<void> {
-  for (const each of edits) waiting.set(`${each.part}/${each.key}`, each);
-  const state = knownState();
-  if (state) queryClient.setQueryData(stateKey, showAtOnce(state, edits));
+  addWaiting(edits);
+  showUnsaved();
   if (!isSending) sending = sendWaiting();
   return sending;
 }
 
 /**
- * A change of the draft that the server works out, such as one act on many products: it waits for edits on their way,
- * shows what it answers, and tells a refusal. Answers null where it was refused.
+ * A change of the draft that the server works out, such as one act on many products: it waits for edits on their way
+ * and acts before it, shows what it answers, and tells a refusal. Answers null where it was refused.
  */
 export function act<Answer>(
   call: (revision: number) => Promise<Answer>,
@@ -85,9 +134,11 @@ async function actNow<Answer>(
   stateIn: (answer: Answer) => DeskState,
 ): Promise<Answer | null> {
   await sending;
+  const known = knownState();
+  if (!known) return null;
   useSaving.setState({ isSaving: true });
   try {
-    const answer = await call(knownState()!.revision);
+    const answer = await call(known.revision);
     take(stateIn(answer));
     return answer;
   } catch (error) {
@@ -98,48 +149,34 @@ async function actNow<Answer>(
   }
 }
 
+const itself = (state: DeskState): DeskState => state;
+
 /** Gives up decisions about products that are told as one change. */
 export const giveUpGroup = (group: string): Promise<DeskState | null> =>
-  act(
-    (revision) => call('giveUp', { body: { revision, group } }),
-    (state) => state,
-  );
+  act((revision) => call('giveUp', { body: { revision, group } }), itself);
 
 type Step = 'undo' | 'redo';
 
-/** Takes back, or makes again, one step of the draft. */
+/** Undoes, or redoes, one step of the draft; asked for twice, however quickly, two. */
 export async function step(which: Step): Promise<void> {
-  await sending;
-  const state = knownState();
-  if (!state) return;
-  const told = which === 'undo' ? state.canUndo : state.canRedo;
-  try {
-    take(await call(which, { body: { revision: state.revision } }));
-    toast(which === 'undo' ? 'Taken back' : 'Made again', { description: told });
-  } catch (error) {
-    await refused(error);
-  }
+  let told: string | null = null;
+  const done = await act((revision) => {
+    const known = knownState();
+    told = (which === 'undo' ? known?.canUndo : known?.canRedo) ?? null;
+    return call(which, { body: { revision } });
+  }, itself);
+  if (done) toast(which === 'undo' ? 'Undone' : 'Redone', { description: told });
 }
 
 /** Publishes the draft as the person saw it; answers whether it is live. */
 export async function publish(note: string): Promise<boolean> {
-  await sending;
-  try {
-    const state = await call('publish', { body: { revision: knownState()!.revision, note } });
-    take(state);
+  const state = await act((revision) => call('publish', { body: { revision, note } }), itself);
+  if (state)
     toast.success(`Release ${state.release?.number} is live`, { description: 'Shoppers get it from now on.' });
-    return true;
-  } catch (error) {
-    await refused(error);
-    return false;
-  }
+  return state !== null;
 }
 
 export async function publishAgain(number: number): Promise<void> {
-  try {
-    take(await call('takeBack', { body: { number } }));
-    toast.success(`Release ${number} is live again`, { description: 'Your draft is as it was.' });
-  } catch (error) {
-    await refused(error);
-  }
+  const state = await act(() => call('takeBack', { body: { number } }), itself);
+  if (state) toast.success(`Release ${number} is live again`, { description: 'Your draft is as it was.' });
 }

@@ -7,6 +7,7 @@ import { Button } from '../../parts/Button.tsx';
 import { Section } from '../../parts/Screen.tsx';
 import { isWorking, takeJob, useCatalog, useImportJob } from '../../state/catalog.ts';
 import { useRoom } from '../../state/room.ts';
+import { EarlierCatalogs } from './EarlierCatalogs.tsx';
 import { ImportProgress } from './ImportProgress.tsx';
 import { MapFile } from './MapFile.tsx';
 import { ReadyCatalog } from './ReadyCatalog.tsx';
@@ -30,6 +31,7 @@ export function BringIn() {
           </Link>
         </p>
       )}
+      <EarlierCatalogs isBusy={isWorking(job)} />
       {catalog && catalog.rejected > 0 && (
         <Section
           title="Rows that were refused"

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 import type { Examined } from '../../../../api/catalogEndpoints.ts';
 import { checkMapping } from '../../../../core/catalog/mapping.ts';
-import type { Mapping } from '../../../../core/catalog/mappingSchema.ts';
+import { type Mapping, mostColumns } from '../../../../core/catalog/mappingSchema.ts';
 import { call } from '../../../client/call.ts';
 import { counted } from '../../../look/price.ts';
 import { Button } from '../../parts/Button.tsx';
@@ -81,6 +81,13 @@ function Form({ examined }: { readonly examined: Examined }) {
         }
       >
         <FormOfFile examined={examined} />
+        {examined.leftOut.count > 0 && (
+          <p className="mb-2 text-[13px] text-wrong">
+            {counted(examined.leftOut.count, 'more column')} cannot be imported, since a catalog has at most{' '}
+            {mostColumns}: {examined.leftOut.names.join(', ')}
+            {examined.leftOut.count > examined.leftOut.names.length && ' and others'}.
+          </p>
+        )}
         <ColumnRows columns={examined.columns} mapping={mapping} problems={problems} change={setMapping} />
       </Section>
       <Section

@@ -4,12 +4,14 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 import type { ImportJob } from '../../../../api/catalogEndpoints.ts';
 import { labelFromKey, standardColumn } from '../../../../core/catalog/standardColumns.ts';
-import { call } from '../../../client/call.ts';
+import type { Concern } from '../../../../core/catalog/replaceConcerns.ts';
+import { CallProblem, call } from '../../../client/call.ts';
 import { count, counted } from '../../../look/price.ts';
 import { Button } from '../../parts/Button.tsx';
 import { RowList } from '../../parts/RowList.tsx';
 import { Loading, LoadProblem, Nothing, Section, shelfRow } from '../../parts/Screen.tsx';
 import { forgetJob, takeJob } from '../../state/catalog.ts';
+import { ConfirmReplace } from './ConfirmReplace.tsx';
 import { RejectedRows } from './RejectedRows.tsx';
 
 type Kind = 'added' | 'changed' | 'gone';
@@ -21,15 +23,19 @@ export function ReadyCatalog({ job }: { readonly job: ImportJob }) {
   const first = (['changed', 'added', 'gone'] as const).find((kind) => differences[kind] > 0);
   const [kind, setKind] = useState<Kind>(first ?? 'changed');
   const [isPutting, setPutting] = useState(false);
-  const put = async (): Promise<void> => {
+  const [concerns, setConcerns] = useState<readonly Concern[]>([]);
+  const put = async (accept: readonly Concern[]): Promise<void> => {
     setPutting(true);
+    setConcerns([]);
     try {
-      takeJob(await call('commitImport', { body: {} }));
+      takeJob(await call('commitImport', { body: { accept: accept.map(({ code }) => code) } }));
       toast.success(`${job.file} is in the shop`, {
         description: `${counted(job.families, 'product')} can be found from now on.`,
       });
     } catch (error) {
-      toast.error('It was not put in the shop', { description: (error as Error).message });
+      if (error instanceof CallProblem && error.code === 'needs-confirmation')
+        setConcerns([...accept, ...(error.details as Concern[])]);
+      else toast.error('The catalog was not replaced', { description: (error as Error).message });
     }
     setPutting(false);
   };
@@ -91,9 +97,10 @@ export function ReadyCatalog({ job }: { readonly job: ImportJob }) {
           <RejectedRows of="ready" all={job.rejected} />
         </Section>
       )}
+      <ConfirmReplace concerns={concerns} confirm={() => void put(concerns)} close={() => setConcerns([])} />
       <div className="sticky -bottom-10 z-10 mt-6 flex items-center gap-3 border-t bg-paper py-3">
-        <Button tone="strong" disabled={isPutting} onClick={() => void put()}>
-          Put it in the shop
+        <Button tone="strong" disabled={isPutting} onClick={() => void put([])}>
+          {isPutting ? 'Replacing the catalog …' : 'Put it in the shop'}
         </Button>
         <Button tone="quiet" onClick={() => void call('cancelImport').then(forgetJob)}>
           Give it up
