@@ -13,7 +13,12 @@ async function choose(page: Page, name: string, content: string | Buffer): Promi
 async function readAndPut(page: Page, name: string): Promise<void> {
   await page.getByRole('button', { name: 'Read the file' }).click();
   await page.getByRole('button', { name: 'Put it in the shop' }).click({ timeout: 60_000 });
-  await expect(page.getByText(`${name}: In the shop`)).toBeVisible();
+  // A catalog of which shoppers would miss something is asked about.
+  const confirm = page.getByRole('button', { name: 'Replace the live catalog' });
+  const done = page.getByText(`${name}: In the shop`);
+  await expect(confirm.or(done)).toBeVisible({ timeout: 60_000 });
+  if (await confirm.isVisible()) await confirm.click();
+  await expect(done).toBeVisible({ timeout: 60_000 });
 }
 /** Brings the demo store in again, whatever a test has left. */
 async function bringDemo(page: Page): Promise<void> {
@@ -60,7 +65,15 @@ test('a file with foreign columns is mapped by itself, put right by hand, compar
   const before = (await (await page.request.get('/shop/search?q=aquarellblock')).json()) as { total: number };
   expect(before.total).toBe(0);
   await page.getByRole('button', { name: 'Put it in the shop' }).click();
-  await expect(page.getByText('katalog.csv: In the shop')).toBeVisible();
+  // It has nothing of what shoppers find now: that is said, and changes nothing until it is confirmed.
+  const question = page.getByRole('dialog', { name: 'Replace the live catalog?' });
+  await expect(question).toContainText('variants are not in the new catalog');
+  await expect(question).toContainText('on the first page of frequent searches');
+  await question.getByRole('button', { name: 'Cancel' }).click();
+  expect(((await (await page.request.get('/shop/search?q=aquarellblock')).json()) as { total: number }).total).toBe(0);
+  await page.getByRole('button', { name: 'Put it in the shop' }).click();
+  await question.getByRole('button', { name: 'Replace the live catalog' }).click();
+  await expect(page.getByText('katalog.csv: In the shop')).toBeVisible({ timeout: 60_000 });
   const after = (await (await page.request.get('/shop/search?q=aquarellblock')).json()) as { total: number };
   expect(after.total).toBe(15);
   // Another file of the same shape is read as decided before.
@@ -68,6 +81,16 @@ test('a file with foreign columns is mapped by itself, put right by hand, compar
   await expect(page.getByText('You brought in a file with these columns before')).toBeVisible();
   await expect(page.getByLabel('What “Notiz” is')).toHaveValue('skip');
   await page.getByRole('button', { name: 'Give it up' }).click();
+  // The catalog of before is put back in one step.
+  await expect(page.getByRole('button', { name: 'Choose a file' })).toBeVisible();
+  await page
+    .getByRole('region', { name: 'Earlier catalogs' })
+    .getByRole('button', { name: 'Put back' })
+    .first()
+    .click();
+  await expect(page.getByText('is live again')).toBeVisible({ timeout: 60_000 });
+  const back = (await (await page.request.get('/shop/search?q=gouache')).json()) as { total: number };
+  expect(back.total).toBeGreaterThan(10);
   await bringDemo(page);
 });
 

@@ -9,6 +9,8 @@ const help = `Usage: npm start -- [options]
   --port N     serve on this port of 127.0.0.1 (default 4180)
   --data DIR   keep everything in this folder (default: data)
   --fresh      empty that folder first and begin with the demo store
+  --host NAME  also answer under this name, as behind a proxy; may be given
+               several times. Other names are refused.
   --help       show this
 `;
 
@@ -20,6 +22,7 @@ try {
       port: { type: 'string', default: '4180' },
       data: { type: 'string' },
       fresh: { type: 'boolean', default: false },
+      host: { type: 'string', multiple: true, default: [] },
       help: { type: 'boolean', short: 'h', default: false },
     },
   }));
@@ -42,5 +45,6 @@ process.argv = [
   ...[process.argv[0], join(root, 'dist', 'server', 'main.js')],
   ...['--port', values.port, '--data', data, '--demo', join(root, 'demo', 'store')],
   ...(values.fresh ? ['--fresh'] : []),
+  ...values.host.flatMap((name) => ['--host', name]),
 ];
 await import('../dist/server/main.js');

@@ -45,10 +45,16 @@ let versions = 0;
 
 /** Which attributes the file wins changes what decisions do, so it belongs to a decision's text. */
 function textOf(decisions: readonly Decision[], setup: Setup): string {
-  const wins = decisions
-    .filter(({ attribute }) => own(setup.attributes, attribute)?.wins === 'file')
-    .map(({ attribute }) => attribute);
-  return canonical([decisions, wins]);
+  const wins = decisions.filter(({ attribute }) => own(setup.attributes, attribute)?.wins === 'file');
+  return `${decisions.map(decisionText).join()}/${wins.map(({ attribute }) => attribute).join()}`;
+}
+
+/** Texts of decisions: those that stay are the same objects from one revision to the next, and may be ten thousands. */
+const texts = new WeakMap<Decision, string>();
+function decisionText(decision: Decision): string {
+  const known = texts.get(decision) ?? canonical(decision);
+  texts.set(decision, known);
+  return known;
 }
 
 export function openStandingCatalog(reader: CatalogReader): StandingCatalog {

@@ -1,0 +1,161 @@
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { parseArgs } from 'node:util';
+import { catalogWriter } from '../core/catalog/writeCatalog.ts';
+import { acceptAll, makeReady, type RealServer, startRealServer } from '../server/testing/realServer.ts';
+import { makeRecords } from './makeRecords.ts';
+
+/** Searches a second that shoppers make, and seconds they are watched for. */
+const aSecond = 20;
+const watched = 30;
+const port = 4296;
+
+const queries = ['', 'zebra', 'blue', 'brek', 'stall', 'dain', 'pla', 'quon', 'strem', 'glind dost', 'thail brom'];
+const percentile = (times: readonly number[], share: number): number =>
+  [...times].sort((a, b) => a - b)[Math.min(times.length - 1, Math.floor(times.length * share))] ?? Number.NaN;
+const shown = (time: number): string => `${time.toFixed(1)} ms`;
+const pause = (time: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, time));
+
+const timed = async (work: () => Promise<unknown>): Promise<number> => {
+  const begin = performance.now();
+  await work();
+  return performance.now() - begin;
+};
+const searchOf = (server: RealServer, at: number) => () =>
+  server.get(`/shop/search?q=${encodeURIComponent(queries[at % queries.length]!)}`);
+
+/** Times of searches that begin at even distances, whether or not those before have been answered. */
+async function shoppers(server: RealServer, seconds: number): Promise<number[]> {
+  const asked: Promise<number>[] = [];
+  for (let at = 0; at < seconds * aSecond; at++) {
+    asked.push(timed(searchOf(server, at)));
+    await pause(1000 / aSecond);
+  }
+  return Promise.all(asked);
+}
+
+const revisionOf = async (server: RealServer): Promise<number> =>
+  ((await server.get('/desk/state')).body as { revision: number }).revision;
+const weigh = async (server: RealServer, width: number) =>
+  server.post('/desk/edits', {
+    revision: await revisionOf(server),
+    edits: [{ part: 'relevance', key: 'closeCall', value: { width } }],
+  });
+
+/** Everything a desk can do at once, again and again until it is over: proposals, effect, an import and edits. */
+async function busyDesk(server: RealServer, csv: string, isOver: () => boolean): Promise<Map<string, number>> {
+  const done = new Map<string, number>();
+  const again = async (name: string, work: () => Promise<unknown>, rest: number): Promise<void> => {
+    while (!isOver()) {
+      await work().catch(() => null);
+      done.set(name, (done.get(name) ?? 0) + 1);
+      await pause(rest);
+    }
+  };
+  let width = 1;
+  await Promise.all([
+    again('proposals', () => server.get('/desk/proposals'), 400),
+    again('effects', () => server.get('/desk/effect'), 100),
+    again('edits', () => weigh(server, (width % 50) + ++width / 1000), 700),
+    again('previews', () => server.get('/desk/search?q=zebra'), 700),
+    again(
+      'imports',
+      async () => {
+        await makeReady(server, csv, 'again.csv');
+        await server.post('/desk/catalog/import/cancel', {});
+      },
+      100,
+    ),
+  ]);
+  return done;
+}
+
+/** A hundred releases and so many decisions: what one more edit takes, asked for over HTTP. */
+async function longHistory(server: RealServer, products: number): Promise<void> {
+  const which = { list: { q: '', filters: {}, missing: [], state: 'all', except: [] } };
+  const tagged = async (tag: string) =>
+    server.post('/desk/catalog/products', {
+      revision: await revisionOf(server),
+      which: products <= 20_000 ? which : { ids: Array.from({ length: 20_000 }, (_, at) => `f${at}`) },
+      what: { act: 'addTag', tag },
+    });
+  const bulk = await timed(async () => {
+    const { status, body } = await tagged('bench');
+    if (status !== 200) console.log(`The bulk edit was refused: ${JSON.stringify(body).slice(0, 200)}`);
+  });
+  console.log(`20,000 decisions in one step: ${shown(bulk)}`);
+  const edits = async (count: number): Promise<number[]> => {
+    const times: number[] = [];
+    for (let at = 0; at < count; at++) {
+      const revision = await revisionOf(server);
+      const body = { revision, edits: [{ part: 'relevance', key: 'closeCall', value: { width: (at % 90) + 0.5 } }] };
+      times.push(await timed(() => server.post('/desk/edits', body)));
+    }
+    return times;
+  };
+  const unpublished = await edits(40);
+  for (let release = 0; release < 100; release++) {
+    await weigh(server, (release % 80) + 1);
+    await server.post('/desk/publish', { revision: await revisionOf(server), note: `Release ${release}` });
+  }
+  const times = await edits(40);
+  const list = await timed(() => server.get('/desk/releases'));
+  console.log(
+    `an edit with 100 releases and 20,000 decisions (bound 20 ms): median ${shown(percentile(times, 0.5))}, 95th ${shown(percentile(times, 0.95))}; with the decisions not published yet ${shown(percentile(unpublished, 0.5))}; the list of releases ${shown(list)}`,
+  );
+}
+
+/** npm run bench -- serving: a real server with 100,000 records, and what a shopper waits while a desk is busy. */
+export async function runServing(rest: readonly string[]): Promise<void> {
+  const { values } = parseArgs({
+    args: [...rest],
+    options: { records: { type: 'string', default: '100000' }, seconds: { type: 'string', default: String(watched) } },
+  });
+  const [amount, seconds] = [Number(values.records), Number(values.seconds)];
+  const root = process.cwd();
+  const data = mkdtempSync(join(tmpdir(), 'clever-shelf-serving-'));
+  const records = [...makeRecords(1, amount)];
+  const writer = catalogWriter('csv', [...new Set(records.slice(0, 500).flatMap(({ values: own }) => Object.keys(own)))], 'GBP');
+  const csv = `${writer.begin}${records.map((record, at) => writer.record(record, at)).join('')}${writer.end}`;
+  writeFileSync(join(data, 'catalog.csv'), csv);
+  const families = new Set(records.map(({ familyId }) => familyId)).size;
+  let server = await startRealServer({ root, data: join(data, 'folder'), port });
+  try {
+    const importing = await timed(async () => {
+      await makeReady(server, csv);
+      await server.post('/desk/catalog/import/commit', acceptAll);
+    });
+    console.log(`${amount} records of ${families} products imported and put in force in ${(importing / 1000).toFixed(1)} s`);
+    const afterCommit: number[] = [];
+    for (let at = 0; at < 10; at++) afterCommit.push(await timed(searchOf(server, 1)));
+    console.log(`after it is put in force: first search ${shown(afterCommit[0]!)}, tenth ${shown(afterCommit[9]!)}`);
+    await server.kill();
+    const starting = await timed(async () => {
+      server = await startRealServer({ root, data: join(data, 'folder'), port });
+    });
+    const afterStart: number[] = [];
+    for (let at = 0; at < 10; at++) afterStart.push(await timed(searchOf(server, 2)));
+    console.log(
+      `start until the address is told ${shown(starting)}; first search ${shown(afterStart[0]!)}, tenth ${shown(afterStart[9]!)}`,
+    );
+    await shoppers(server, 5);
+    const idle = await shoppers(server, seconds);
+    let isOver = false;
+    const desk = busyDesk(server, csv, () => isOver);
+    await pause(1500);
+    const busy = await shoppers(server, seconds);
+    isOver = true;
+    const done = await desk;
+    const told = [...done].map(([name, times]) => `${name} ${times}`).join(', ');
+    const [quiet, loud] = [percentile(idle, 0.99), percentile(busy, 0.99)];
+    console.log(
+      `shoppers at ${aSecond} a second: median ${shown(percentile(idle, 0.5))}, 99th ${shown(quiet)}; beside a busy desk median ${shown(percentile(busy, 0.5))}, 99th ${shown(loud)}: ${(loud / quiet).toFixed(1)} times (bound 2)`,
+    );
+    console.log(`the desk meanwhile: ${told}`);
+    await longHistory(server, families);
+  } finally {
+    await server.kill();
+    rmSync(data, { recursive: true, force: true });
+  }
+}

@@ -1,0 +1,177 @@
+import { execFile } from 'node:child_process';
+import {
+  copyFileSync,
+  cpSync,
+  mkdtempSync,
+  readFileSync,
+  renameSync,
+  rmSync,
+  truncateSync,
+  writeFileSync,
+} from 'node:fs';
+import { tmpdir } from 'node:os';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { promisify } from 'node:util';
+import { expect, test } from '@playwright/test';
+import Database from 'better-sqlite3';
+import {
+  acceptAll,
+  makeReady,
+  markedCatalog,
+  type RealServer,
+  startRealServer,
+  until,
+} from '../server/testing/realServer.ts';
+
+/** Real processes: catalogs put in force under load, folders shared, locked, damaged and gone. */
+const root = join(dirname(fileURLToPath(import.meta.url)), '..');
+const port = 4292;
+let data: string;
+let server: RealServer;
+const start = (folder = data, more: readonly string[] = []) =>
+  startRealServer({ root, data: folder, port, arguments: more });
+const revision = async (): Promise<number> => ((await server.get('/desk/state')).body as { revision: number }).revision;
+const width = async (value: number) => ({
+  revision: await revision(),
+  edits: [{ part: 'relevance', key: 'closeCall', value: { width: value } }],
+});
+
+test.beforeAll(async () => {
+  data = mkdtempSync(join(tmpdir(), 'clever-shelf-firm-'));
+  server = await start();
+});
+test.afterAll(async () => {
+  await server.kill();
+  rmSync(data, { recursive: true, force: true });
+});
+
+test('catalogs put in force under load: no answer fails, and each is whole and of one catalog', async () => {
+  test.setTimeout(240_000);
+  await makeReady(server, markedCatalog(400, 'round0'));
+  expect((await server.post('/desk/catalog/import/commit', acceptAll)).status).toBe(200);
+  let isOver = false;
+  const faults: string[] = [];
+  let answers = 0;
+  const shopper = async (): Promise<void> => {
+    while (!isOver) {
+      const { status, body } = await server.get('/shop/search?q=brush&limit=24');
+      answers++;
+      if (status >= 500) faults.push(`${status} ${JSON.stringify(body).slice(0, 200)}`);
+      else {
+        const titles = (body as { results: { title: string }[] }).results.map(({ title }) => title.split(' ')[0]);
+        if (titles.length !== 24 || new Set(titles).size !== 1) faults.push(`mixed: ${titles.join(' ')}`);
+      }
+    }
+  };
+  const shoppers = Array.from({ length: 20 }, shopper);
+  for (let round = 1; round <= 8; round++) {
+    await makeReady(server, markedCatalog(400, `round${round}`));
+    const { status } = await server.post('/desk/catalog/import/commit', acceptAll);
+    expect(status).toBe(200);
+    const { body } = await server.get('/shop/search?q=brush&limit=1');
+    expect((body as { results: { title: string }[] }).results[0]!.title).toContain(`round${round}`);
+  }
+  isOver = true;
+  await Promise.all(shoppers);
+  expect(faults).toEqual([]);
+  expect(answers).toBeGreaterThan(200);
+});
+
+test('while one file comes in, another is refused before it is received; nothing is left behind', async () => {
+  const [first, second] = await Promise.all([
+    server.post('/desk/catalog/import?file=a.csv', markedCatalog(3000, 'first')),
+    server.post('/desk/catalog/import?file=b.csv', markedCatalog(3000, 'second')),
+  ]);
+  expect([first.status, second.status].sort()).toEqual([200, 409]);
+  await server.post('/desk/catalog/import/cancel', {});
+  const { body } = await server.get('/desk/catalog/import/job');
+  expect((body as { job: { phase: string } }).job.phase).toBe('cancelled');
+  const { readdirSync } = await import('node:fs');
+  expect(readdirSync(join(data, 'incoming'))).toEqual([]);
+});
+
+test('a second server and a terminal that writes are told who has the folder; one that reads is served', async () => {
+  const other = await startRealServer({ root, data, port: port + 1 });
+  await until(() => other.process.exitCode !== null);
+  expect(other.said()).toContain(`in use by the application at ${server.base}/`);
+  const terminal = (...words: string[]) =>
+    promisify(execFile)(process.execPath, [join(root, 'dist', 'server', 'cli.js'), ...words, '--data', data]);
+  await expect(terminal('publish')).rejects.toThrow(/in use by the application/);
+  await expect(terminal('attribute', 'set', 'title', '--weight', '3')).rejects.toThrow(/in use by the application/);
+  expect((await terminal('search', 'brush')).stdout).toContain('products for “brush”');
+  expect((await server.post('/desk/edits', await width(8))).status).toBe(200);
+});
+
+test('a locked database holds up nobody but who writes, and says when to try again', async () => {
+  const lock = new Database(join(data, 'shelf.sqlite'));
+  lock.exec('BEGIN IMMEDIATE');
+  const edit = width(5);
+  const writing = server.post('/desk/edits', await edit);
+  const times: number[] = [];
+  for (let turn = 0; turn < 30; turn++) {
+    const before = Date.now();
+    expect((await server.get('/shop/search?q=brush')).status).toBe(200);
+    times.push(Date.now() - before);
+  }
+  const { status, headers, body } = await writing;
+  expect([status, (body as { error: { code: string } }).error.code]).toEqual([503, 'storage-busy']);
+  expect(headers.get('retry-after')).toBe('2');
+  // None of the searches waited for the lock, which was held longer than all of them took.
+  expect(Math.max(...times)).toBeLessThan(1500);
+  const noted = await server.post('/shop/log/search', { session: 's', search: 'brush', results: 3 });
+  expect(noted.status).toBe(200);
+  lock.exec('ROLLBACK');
+  lock.close();
+  expect((await server.post('/desk/edits', await edit)).status).toBe(200);
+});
+
+test('a damaged index is noticed however it is damaged, and built again while the desk says so', async () => {
+  test.setTimeout(240_000);
+  const { body } = await server.get('/shop/search?q=brush&limit=24');
+  await server.kill();
+  const { generation } = new Database(join(data, 'shelf.sqlite'), { readonly: true })
+    .prepare('SELECT generation FROM storefront')
+    .get() as { generation: number };
+  const damages: readonly (readonly [string, (path: string, bytes: Buffer) => void])[] = [
+    ['truncated', (path, bytes) => truncateSync(path, bytes.length >> 1)],
+    [
+      'a bit flipped',
+      (path, bytes) => {
+        bytes[bytes.length - 9]! ^= 4;
+        writeFileSync(path, bytes);
+      },
+    ],
+    ['missing', (path) => rmSync(path)],
+    ['of another catalog', (path) => copyFileSync(join(data, 'catalogs', `${generation - 1}.index`), path)],
+  ];
+  for (const [what, damage] of damages) {
+    const copy = mkdtempSync(join(tmpdir(), 'clever-shelf-damaged-'));
+    cpSync(data, copy, { recursive: true });
+    const path = join(copy, 'catalogs', `${generation}.index`);
+    damage(path, readFileSync(path));
+    server = await start(copy);
+    expect(server.said(), what).toContain('built again from the stored rows');
+    await until(async () => (await server.get('/shop/search?q=brush&limit=24')).status === 200);
+    expect((await server.get('/shop/search?q=brush&limit=24')).body as object).toEqual(body);
+    await server.kill();
+    rmSync(copy, { recursive: true, force: true });
+  }
+  server = await start();
+});
+
+test('with the folder gone nothing is answered as if it were saved, and no other shop takes its place', async () => {
+  const edit = await width(3);
+  renameSync(data, `${data}-away`);
+  const { status, body } = await server.post('/desk/edits', edit);
+  expect([status, (body as { error: { code: string } }).error.code]).toEqual([503, 'data-folder-gone']);
+  await server.kill();
+  const again = await start();
+  await until(() => again.process.exitCode !== null);
+  expect(again.said()).toContain('A shop was kept in');
+  expect(again.said()).toContain('Nothing was changed');
+  rmSync(data, { recursive: true, force: true });
+  renameSync(`${data}-away`, data);
+  server = await start();
+  expect((await server.get('/desk/state')).status).toBe(200);
+});
