@@ -116,7 +116,11 @@ export async function runServing(rest: readonly string[]): Promise<void> {
   const root = process.cwd();
   const data = mkdtempSync(join(tmpdir(), 'clever-shelf-serving-'));
   const records = [...makeRecords(1, amount)];
-  const writer = catalogWriter('csv', [...new Set(records.slice(0, 500).flatMap(({ values: own }) => Object.keys(own)))], 'GBP');
+  const writer = catalogWriter(
+    'csv',
+    [...new Set(records.slice(0, 500).flatMap(({ values: own }) => Object.keys(own)))],
+    'GBP',
+  );
   const csv = `${writer.begin}${records.map((record, at) => writer.record(record, at)).join('')}${writer.end}`;
   writeFileSync(join(data, 'catalog.csv'), csv);
   const families = new Set(records.map(({ familyId }) => familyId)).size;
@@ -126,7 +130,9 @@ export async function runServing(rest: readonly string[]): Promise<void> {
       await makeReady(server, csv);
       await server.post('/desk/catalog/import/commit', acceptAll);
     });
-    console.log(`${amount} records of ${families} products imported and put in force in ${(importing / 1000).toFixed(1)} s`);
+    console.log(
+      `${amount} records of ${families} products imported and put in force in ${(importing / 1000).toFixed(1)} s`,
+    );
     const afterCommit: number[] = [];
     for (let at = 0; at < 10; at++) afterCommit.push(await timed(searchOf(server, 1)));
     console.log(`after it is put in force: first search ${shown(afterCommit[0]!)}, tenth ${shown(afterCommit[9]!)}`);

@@ -1,6 +1,6 @@
 const schemes = new Set(['http:', 'https:', 'mailto:', 'tel:']);
 /** Browsers pass over these inside an address, so `java\nscript:` would be a scheme of its own. */
-const passedOver = /[\u0000-\u0020\u007f-\u00a0\u2028\u2029]/g;
+const passedOver = /[\p{Cc}\s]/gu;
 
 /**
  * A link as it may be kept: one of the web, of mail or telephone, or a path within the shop. Empty where it is none of

@@ -1,3 +1,4 @@
+import type { Statement } from 'better-sqlite3';
 import type { Cells } from '../../core/catalog/readRow.ts';
 import { articleSchema, type Content, collectionSchema } from '../../core/content/content.ts';
 import type { ContentKind } from '../../core/content/contentKinds.ts';
@@ -74,9 +75,16 @@ export function countContent(db: Db, kind: ContentKind): number {
 }
 
 /** Changes with every import of articles or collections. */
-export const contentVersion = (db: Db): number =>
-  db.prepare<[string], number>('SELECT version FROM content_version WHERE storefront = ?').pluck().get(storefrontId) ??
-  0;
+export function contentVersion(db: Db): number {
+  let read = versions.get(db);
+  if (!read) {
+    read = db.prepare<[string], number>('SELECT version FROM content_version WHERE storefront = ?').pluck();
+    versions.set(db, read);
+  }
+  return read.get(storefrontId) ?? 0;
+}
+/** It is asked with every search, so its statement is prepared once for each connection. */
+const versions = new WeakMap<Db, Statement<[string], number>>();
 
 export function readContent(db: Db): Content {
   const of = (kind: ContentKind): unknown[] =>

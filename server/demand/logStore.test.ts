@@ -110,3 +110,39 @@ describe('the shop writes to the same log', () => {
     expect(answer.status).toBe(404);
   });
 });
+
+describe('a log that would never end', () => {
+  test('packed small and unpacked large is refused after so much', async () => {
+    const packed = gzipSync(Buffer.alloc(80 * 1024 * 1024));
+    expect(packed.length).toBeLessThan(100_000);
+    await expect(bring(packed)).rejects.toThrow('unpacks to far more than a log');
+    await expect(bring(packed.subarray(0, 500))).rejects.toThrow('damaged');
+  });
+  test('dates no shop was open at, and lines without end, are refused lines', async () => {
+    const at = (time: string) => JSON.stringify({ time, session: 's', search: 'ink', results: 1 });
+    const lines = [
+      at('0001-01-01T00:00:00Z'),
+      at('9999-12-31T23:59:59Z'),
+      'x'.repeat(200_000),
+      at('2026-10-01T10:00:00Z'),
+    ];
+    expect(await bring(lines.join('\n'))).toMatchObject({
+      searches: 1,
+      refused: 3,
+      refusedLines: [
+        { line: 1, column: 'time' },
+        { line: 2, column: 'time' },
+        { line: 3, reason: 'The line is too long.' },
+      ],
+    });
+  });
+});
+
+test('searches are noted in batches, and what comes of one is known before and after it is written', async () => {
+  const { body } = await shelf.post('/shop/log/search', { session: 's', search: 'brush', results: 2 });
+  const { id } = body as { id: number };
+  const outcome = { search: id, kind: 'click', product: 'a', place: 1 };
+  expect((await shelf.post('/shop/log/outcome', { ...outcome, session: 'other' })).status).toBe(404);
+  expect((await shelf.post('/shop/log/outcome', { ...outcome, session: 's' })).status).toBe(200);
+  expect(shelf.log.summary()).toMatchObject({ searches: 1, clicks: 1 });
+});

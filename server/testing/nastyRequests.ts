@@ -145,7 +145,7 @@ const asText = (random: () => number, schema: JsonSchema): string => {
 const nastyPath = (random: () => number): string => {
   const text = nasty(random);
   try {
-    return random() < 0.5 ? encodeURIComponent(text) : text.replace(/[\s#?\u0000-\u001f]/g, '');
+    return random() < 0.5 ? encodeURIComponent(text) : text.replace(/[\s#?\p{Cc}]/gu, '');
   } catch {
     return '%E0%A4%A';
   }

@@ -25,10 +25,10 @@ const tried = new Map<string, number>();
 
 /** What the server acknowledged, and what it may have done besides when it was killed before it could say so. */
 const expected = { width: 3, widthMaybe: 3, release: 1, releaseMaybe: 1, mark: 'round0', markMaybe: 'round0' };
-let server: RealServer;
+let server: RealServer | undefined;
 
 const state = async () =>
-  (await server.get('/desk/state')).body as unknown as {
+  (await server!.get('/desk/state')).body as unknown as {
     revision: number;
     canUndo: string | null;
     release: { number: number };
@@ -39,7 +39,7 @@ const edit = async (width: number): Promise<void> => {
   const { revision } = await state();
   const edits = [{ part: 'relevance', key: 'closeCall', value: { width } }];
   expected.widthMaybe = width;
-  const { status } = await server.post('/desk/edits', { revision, edits });
+  const { status } = await server!.post('/desk/edits', { revision, edits });
   if (status === 200) expected.width = width;
 };
 
@@ -53,7 +53,7 @@ const works: Readonly<Record<string, () => Promise<void>>> = {
       await edit(1 + Math.floor(random() * 50));
       const { revision, release } = await state();
       expected.releaseMaybe = release.number + 1;
-      const { status } = await server.post('/desk/publish', { revision, note: '' });
+      const { status } = await server!.post('/desk/publish', { revision, note: '' });
       if (status === 200) expected.release = expected.releaseMaybe;
     }
   },
@@ -61,7 +61,7 @@ const works: Readonly<Record<string, () => Promise<void>>> = {
     for (let turn = 0; turn < 100; turn++) {
       await edit(1 + Math.floor(random() * 50));
       const before = await state();
-      const { status, body } = await server.post('/desk/undo', { revision: before.revision });
+      const { status, body } = await server!.post('/desk/undo', { revision: before.revision });
       const { setup } = status === 200 ? (body as unknown as typeof before) : before;
       expected.widthMaybe = expected.width;
       expected.width = setup.relevance.closeCall.width;
@@ -70,15 +70,15 @@ const works: Readonly<Record<string, () => Promise<void>>> = {
   async importing() {
     for (let turn = 0; turn < 5; turn++) {
       const mark = `round${Math.floor(random() * 1e6)}`;
-      await makeReady(server, markedCatalog(1500, mark));
+      await makeReady(server!, markedCatalog(1500, mark));
       expected.markMaybe = mark;
-      const { status } = await server.post('/desk/catalog/import/commit', acceptAll);
+      const { status } = await server!.post('/desk/catalog/import/commit', acceptAll);
       if (status === 200) expected.mark = mark;
     }
   },
   async feeding() {
     for (let turn = 0; turn < 300; turn++)
-      await server.post('/desk/catalog/facts', { records: [{ id: `m${turn % 90}`, price: 1 + (turn % 50) }] });
+      await server!.post('/desk/catalog/facts', { records: [{ id: `m${turn % 90}`, price: 1 + (turn % 50) }] });
   },
 };
 
@@ -93,7 +93,7 @@ async function look(round: number, work: string): Promise<void> {
     fault(`the width is ${width}, not ${expected.width} or ${expected.widthMaybe}`);
   if (![expected.release, expected.releaseMaybe].includes(release.number))
     fault(`release ${release.number} is live, not ${expected.release} or ${expected.releaseMaybe}`);
-  const { status, body } = await server.get('/shop/search?q=brush&limit=24');
+  const { status, body } = await server!.get('/shop/search?q=brush&limit=24');
   const titles = status === 200 ? (body as { results: { title: string }[] }).results.map(({ title }) => title) : [];
   const marks = new Set(titles.map((title) => title.split(' ')[0]!));
   if (marks.size !== 1) fault(`a search answers ${status} with ${[...marks].join(', ') || 'nothing'}`);
@@ -121,11 +121,11 @@ try {
     await server!.kill();
     await working;
     await start();
-    await until(async () => (await server.get('/desk/state')).status === 200);
+    await until(async () => (await server!.get('/desk/state')).status === 200);
     await look(round, work);
   }
 } finally {
-  await server!?.kill();
+  await server?.kill();
   rmSync(data, { recursive: true, force: true });
 }
 for (const fault of faults) console.log(fault);

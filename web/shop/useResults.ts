@@ -1,8 +1,8 @@
-import { named } from '../../core/named.ts';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useCallback, useRef } from 'react';
 import { filterParameters } from '../../api/filterParameters.ts';
 import type { FilterValue, SearchAnswer } from '../../core/answer.ts';
+import { named } from '../../core/named.ts';
 import { isLanguage } from '../../core/text/languages.ts';
 import { call } from '../client/call.ts';
 import type { DeskView } from './useDesk.ts';

@@ -37,7 +37,7 @@ interface Scan {
 }
 
 /** Follows the quotes of one line; `isOpen` says whether it begins inside a quoted cell. */
-function scan(text: string, isOpen: boolean, { delimiter, quote, escape }: CsvForm): Scan {
+function scan(text: string, isOpen: boolean, { delimiter, quote, escape: before }: CsvForm): Scan {
   let at = 0;
   let cells = 1;
   let quoted = isOpen;
@@ -61,12 +61,12 @@ function scan(text: string, isOpen: boolean, { delimiter, quote, escape }: CsvFo
       const literalCells = cells + text.slice(at).split(delimiter).length - 1;
       return { isOpen: true, cells, literalCells, isUnclean };
     }
-    if (escape !== quote && next > 0 && text.startsWith(escape, next - escape.length)) {
+    if (before !== quote && next > 0 && text.startsWith(before, next - before.length)) {
       at = next + quote.length;
       continue;
     }
     const behind = next + quote.length;
-    if (escape === quote && text.startsWith(quote, behind)) {
+    if (before === quote && text.startsWith(quote, behind)) {
       at = behind + quote.length;
       continue;
     }

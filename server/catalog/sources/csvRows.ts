@@ -32,10 +32,10 @@ export function columnNames(cells: readonly string[]): string[] {
 }
 
 /** The cells of some records: of all in one go, or one by one where that does not give as many. */
-function cellsOf(records: readonly CsvRecord[], { delimiter, quote, escape }: CsvForm): string[][] {
+function cellsOf(records: readonly CsvRecord[], { delimiter, quote, escape: before }: CsvForm): string[][] {
   const read = (text: string): string[][] =>
     parse(text, {
-      ...{ delimiter, quote, escape },
+      ...{ delimiter, quote, escape: before },
       // Records are divided already; a line end inside one belongs to a quoted cell.
       record_delimiter: ['\n'],
       relax_quotes: true,

@@ -2,6 +2,7 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { examineFile } from '../examineFile.ts';
 import { detectForm } from './detectForm.ts';
 import { openSource } from './openSource.ts';
 import type { SourceRow } from './source.ts';
@@ -184,4 +185,50 @@ describe('schema.org products', () => {
     ],
     ['a line each', `${JSON.stringify(product)}\n`],
   ])('%s', async (_, content) => expect(await cells(content)).toMatchObject([row]));
+});
+
+describe('JSON keeps what it says', () => {
+  const code = '90071992547409931234';
+  test.each([
+    ['in a list', `[{"id":"a","ean":${code},"price":12.5,"text":"7${code} \\"8${code}\\""}]`],
+    [
+      'in a list inside an object',
+      `{"products":[{"id":"a","ean":${code},"price":12.5,"text":"7${code} \\"8${code}\\""}]}`,
+    ],
+    ['in lines', `{"id":"a","ean":${code},"price":12.5,"text":"7${code} \\"8${code}\\""}\n`],
+  ])('long whole numbers %s stay as they are written', async (_, content) =>
+    expect(await cells(content)).toEqual([{ id: 'a', ean: code, price: '12.5', text: `7${code} "8${code}"` }]),
+  );
+  test('one broken line, were it the first, is one refused line', async () => {
+    const lines = ['{"id":1,', '{"id":2}', '{"id":3}', '{"id":4}'];
+    expect(await read(lines.join('\n'))).toMatchObject([
+      { line: 1, reason: 'The line is no JSON.' },
+      { line: 2, cells: { id: '2' } },
+      { line: 3 },
+      { line: 4 },
+    ]);
+  });
+  test('names that only later items have are columns, and those that cannot be taken are told', async () => {
+    const items = Array.from({ length: 6000 }, (_, at) => ({
+      id: at,
+      title: `Ink ${at}`,
+      ...(at > 5500 && { late: 'x' }),
+    }));
+    const late = await examineFile(write(JSON.stringify(items)));
+    expect(late.columns.map(({ column }) => column)).toEqual(['id', 'title', 'late']);
+    expect(late.leftOut).toEqual({ count: 0, names: [] });
+    const wide = Array.from({ length: 230 }, (_, at) => ({ id: at, title: `Ink ${at}`, [`only ${at}`]: 'x' }));
+    const many = await examineFile(write(wide.map((item) => JSON.stringify(item)).join('\n')));
+    expect(many.columns).toHaveLength(200);
+    expect(many.columns.map(({ column }) => column)).toEqual(expect.arrayContaining(['id', 'title']));
+    expect(many.leftOut).toMatchObject({ count: 32, names: expect.arrayContaining(['only 198']) });
+  });
+});
+
+test('one byte that is no UTF-8 does not make a file of another encoding', () => {
+  const text = Array.from({ length: 50 }, (_, at) => `${at},Böttger Gouache é,2\n`).join('');
+  const bytes = Buffer.from(`id,title,price\n${text}`);
+  bytes[bytes.indexOf('Gouache')] = 0xff;
+  expect(detectForm(write(bytes)).encoding).toBe('utf-8');
+  expect(detectForm(write(Buffer.from(`id,title,price\n${text}`, 'latin1'))).encoding).toBe('windows-1252');
 });

@@ -50,7 +50,9 @@ export function SetAsideNotice() {
         </ul>
       )}
       <div className="mt-2 flex gap-2">
-        {!entries && <Button onClick={() => void load().then(setEntries)}>Show {setAside === 1 ? 'it' : 'them'}</Button>}
+        {!entries && (
+          <Button onClick={() => void load().then(setEntries)}>Show {setAside === 1 ? 'it' : 'them'}</Button>
+        )}
         <Button onClick={() => void save()}>Export</Button>
       </div>
     </section>

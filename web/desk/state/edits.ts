@@ -171,8 +171,7 @@ export async function step(which: Step): Promise<void> {
 /** Publishes the draft as the person saw it; answers whether it is live. */
 export async function publish(note: string): Promise<boolean> {
   const state = await act((revision) => call('publish', { body: { revision, note } }), itself);
-  if (state)
-    toast.success(`Release ${state.release?.number} is live`, { description: 'Shoppers get it from now on.' });
+  if (state) toast.success(`Release ${state.release?.number} is live`, { description: 'Shoppers get it from now on.' });
   return state !== null;
 }
 

@@ -26,7 +26,10 @@ export function EarlierCatalogs({ isBusy }: { readonly isBusy: boolean }) {
     setPuttingBack(null);
   };
   return (
-    <Section title="Earlier catalogs" note="The last ones are kept. Putting one back takes effect for shoppers at once.">
+    <Section
+      title="Earlier catalogs"
+      note="The last ones are kept. Putting one back takes effect for shoppers at once."
+    >
       <ul className="space-y-[5px]">
         {earlier.map(({ generation, file, importedAt, records, families }) => (
           <li key={generation} className={`${shelfRow(false)} flex items-center gap-3 px-3 py-2`}>

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { own } from '../../../../core/named.ts';
 import { type Language, languageNames } from '../../../../core/text/languages.ts';
 import { valueInWords } from '../../../look/filterWords.ts';
 import { Choice, TextField } from '../../parts/Controls.tsx';
@@ -77,7 +78,7 @@ export function OtherNames({ filterKey, filter }: OfFilter) {
               maxLength={80}
               className="min-w-0 flex-1"
               placeholder={name}
-              value={names.values[value] ?? ''}
+              value={own(names.values, value) ?? ''}
               change={(text) => setValue(value, text)}
             />
           </>

@@ -4,6 +4,7 @@ import { DropdownMenu, Popover } from 'radix-ui';
 import { useEffect, useState } from 'react';
 import type { AttributeRow } from '../../../../../api/endpoints.ts';
 import { filePaths } from '../../../../../api/paths.ts';
+import { own } from '../../../../../core/named.ts';
 import { call } from '../../../../client/call.ts';
 import { count, counted } from '../../../../look/price.ts';
 import { Choice } from '../../../parts/Controls.tsx';
@@ -149,7 +150,7 @@ function FilterPicker({ attributes }: { readonly attributes: readonly AttributeR
                     ...filters,
                     [attribute.key]: attribute.isNumeric
                       ? [value]
-                      : [...new Set([...(filters[attribute.key] ?? []), value])],
+                      : [...new Set([...(own(filters, attribute.key) ?? []), value])],
                   },
                 });
               close();
