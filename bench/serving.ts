@@ -128,7 +128,8 @@ export async function runServing(rest: readonly string[]): Promise<void> {
   try {
     const importing = await timed(async () => {
       await makeReady(server, csv);
-      await server.post('/desk/catalog/import/commit', acceptAll);
+      const { status, body } = await server.post('/desk/catalog/import/commit', acceptAll);
+      if (status !== 200) throw new Error(`The catalog was not put in force: ${JSON.stringify(body)}`);
     });
     console.log(
       `${amount} records of ${families} products imported and put in force in ${(importing / 1000).toFixed(1)} s`,

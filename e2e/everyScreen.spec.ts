@@ -67,10 +67,13 @@ test('a lost server is said in words, and the desk goes on when it is back', asy
   await desk.open('/attributes');
   await page.route('**/desk/edits', (route) => route.abort());
   await page.getByRole('switch', { name: 'Show Kind on the card' }).click();
-  await expect(page.getByText('This was not saved')).toBeVisible();
-  await expect(page.getByRole('switch', { name: 'Show Kind on the card' })).not.toBeChecked();
+  await expect(page.getByText('Not saved yet')).toBeVisible();
+  // What was done stays, and is sent again until it is saved.
+  await expect(page.getByRole('switch', { name: 'Show Kind on the card' })).toBeChecked();
+  expect(await desk.unpublished()).toBe(0);
   await page.unroute('**/desk/edits');
-  await page.getByRole('switch', { name: 'Show Kind on the card' }).click();
-  await expect.poll(() => desk.unpublished()).toBeGreaterThan(0);
+  await expect.poll(() => desk.unpublished()).toBe(1);
+  await expect(page.getByText('Not saved yet')).toBeHidden();
+  await expect(page.getByRole('switch', { name: 'Show Kind on the card' })).toBeChecked();
   await desk.undoAll();
 });

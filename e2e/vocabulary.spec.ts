@@ -183,7 +183,18 @@ test('after accepting what is proposed, six in ten of the searches that found no
     if (results === 0) deadEnds.set(search, (deadEnds.get(search) ?? 0) + 1);
   }
   const { revision } = await (await request.get('/desk/state')).json();
-  const { proposals } = await (await request.get('/desk/proposals')).json();
+  // They come group by group; all are there when the desk says so.
+  let proposals: { id: string }[] = [];
+  await expect
+    .poll(
+      async () => {
+        const told = await (await request.get('/desk/proposals')).json();
+        proposals = told.proposals;
+        return told.isComplete;
+      },
+      { timeout: 60_000 },
+    )
+    .toBe(true);
   const ids = proposals.map(({ id }: { id: string }) => id);
   expect((await request.post('/desk/proposals/accept', { data: { revision, ids } })).ok()).toBe(true);
   let all = 0;

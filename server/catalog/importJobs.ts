@@ -182,6 +182,8 @@ export function openImportJobs(options: ImportJobOptions): ImportJobs {
   };
   const read = async (rows: ImportRows, mode: 'replace' | 'update'): Promise<ImportJob> => {
     const id = job!.id;
+    // The thread that looked at the file is done; its end, which may come later, is not the end of the reading.
+    worker = null;
     const generation = await writer.reserveGeneration();
     // Cancelled, or another one begun, while the number was asked for.
     if (job!.id !== id || job!.phase !== 'reading') return job!;

@@ -3,8 +3,19 @@ import { labelFromKey, standardColumn } from '../../core/catalog/standardColumns
 import type { NamesForChanges } from '../../core/setup/describeChange.ts';
 import type { CatalogReader } from './catalogReader.ts';
 
+/** Names by catalog: the same object as long as the catalog is the same. */
+const known = new WeakMap<CatalogReader, NamesForChanges>();
+const ofNone = makeNames(null);
+
 /** Names of attributes and products as a catalog has them. */
 export function namesOf(catalog: CatalogReader | null): NamesForChanges {
+  if (!catalog) return ofNone;
+  const names = known.get(catalog) ?? makeNames(catalog);
+  known.set(catalog, names);
+  return names;
+}
+
+function makeNames(catalog: CatalogReader | null): NamesForChanges {
   const labels = new Map(catalog?.snapshot.attributes.map(({ key, label }) => [key, label]));
   return {
     attribute: (key) => labels.get(key) ?? standardColumn.get(key)?.label ?? labelFromKey(key),

@@ -23,8 +23,22 @@ function groupName({ before, after }: EntryChange): string {
   return canonical([after === null ? 'given up' : 'decided', decision]).slice(0, 2000);
 }
 
-/** Changes in words; the same decision about several products is one of them. */
+/** What was told of a list of changes, by which names. */
+const toldBefore = new WeakMap<
+  readonly EntryChange[],
+  { readonly names: NamesForChanges; readonly told: ToldChange[] }
+>();
+
+/** Changes in words; the same decision about several products is one of them. What was told of a list is kept by it. */
 export function tellChanges(changes: readonly EntryChange[], names: NamesForChanges): ToldChange[] {
+  const known = toldBefore.get(changes);
+  if (known?.names === names) return known.told;
+  const told = tellAnew(changes, names);
+  toldBefore.set(changes, { names, told });
+  return told;
+}
+
+function tellAnew(changes: readonly EntryChange[], names: NamesForChanges): ToldChange[] {
   const groups = new Map<string, EntryChange[]>();
   for (const change of changes) {
     const name = groupOf(change);
@@ -46,6 +60,14 @@ export function tellChanges(changes: readonly EntryChange[], names: NamesForChan
   });
 }
 
+const counts = new WeakMap<object, number>();
+/** How many entries a part has; parts are never changed once made. */
+function countOf(part: object): number {
+  const count = counts.get(part) ?? Object.keys(part).length;
+  counts.set(part, count);
+  return count;
+}
+
 const inWords = (changes: readonly EntryChange[] | null, names: NamesForChanges): string | null =>
   changes && tellChanges(changes, names).flatMap(({ sentences }) => sentences)[0]!;
 
@@ -58,8 +80,8 @@ export function deskState(setups: SetupReader, catalogs: CatalogStore): DeskStat
   return {
     revision: setups.revision(),
     setup: { ...setup, products: {} },
-    decisions: Object.keys(setup.products).length,
-    changes: tellChanges(setups.changes(), names),
+    decisions: countOf(setup.products),
+    changes: setups.changesByPart().flatMap((part) => tellChanges(part, names)),
     setAside: setups.setAside().length,
     canUndo: inWords(setups.nextUndo(), names),
     canRedo: inWords(setups.nextRedo(), names),

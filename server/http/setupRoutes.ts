@@ -1,11 +1,15 @@
 import type { Context } from 'hono';
 import { endpoints } from '../../api/endpoints.ts';
+import type { NamesForChanges } from '../../core/setup/describeChange.ts';
 import { namesOf } from '../catalog/namesOf.ts';
 import { noCatalog, Refused } from '../refused.ts';
 import type { WriteOutcome } from '../store/setupStore.ts';
 import { deskState, tellChanges } from './deskState.ts';
 import type { Services } from './services.ts';
 import type { Serve } from './serving.ts';
+
+/** Releases whose sentences are kept. */
+const releasesTold = 2000;
 
 const nothingToDo = {
   'nothing-to-undo': 'There is nothing to undo.',
@@ -70,13 +74,23 @@ export function serveSetup(serve: Serve, services: Services, written: Written): 
     written(writer.publish(revision, who(context), note, now())),
   );
   serve(endpoints.takeBack, (_, { number }, context) => written(writer.publishAgain(number, who(context), now())));
+  /** A release never changes, so what it changed is told once for each catalog. */
+  const told = new Map<number, { readonly names: NamesForChanges; readonly sentences: string[] }>();
+  const sentencesOf = (number: number, names: NamesForChanges): string[] => {
+    const known = told.get(number);
+    if (known?.names === names) return known.sentences;
+    const sentences = tellChanges(setups.changesOf(number), names).flatMap((change) => change.sentences);
+    if (told.size >= releasesTold) told.clear();
+    told.set(number, { names, sentences });
+    return sentences;
+  };
   serve(endpoints.releases, () => {
     const names = namesOf(catalogs.current());
     const live = setups.liveNumber();
     return {
-      releases: setups.releases().map(({ number, at, who, note, changes }) => ({
+      releases: setups.releases().map(({ number, at, who, note }) => ({
         ...{ number, at: new Date(at).toISOString(), who, note, live: number === live },
-        sentences: tellChanges(changes ?? setups.changesOf(number), names).flatMap(({ sentences }) => sentences),
+        sentences: sentencesOf(number, names),
       })),
     };
   });

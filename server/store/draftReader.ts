@@ -9,7 +9,7 @@ import {
   type SetAside,
   usualEntry,
 } from '../../core/setup/readSetup.ts';
-import { type Setup, setupParts } from '../../core/setup/schema.ts';
+import { type Setup, type SetupPart, setupParts } from '../../core/setup/schema.ts';
 import { type EntryEdit, withEntries } from '../../core/setup/withEntry.ts';
 import { type Db, draftId, storefrontId } from './database.ts';
 
@@ -22,10 +22,7 @@ export interface Release {
 }
 
 /** A release without its document. */
-export interface ReleaseHead extends Omit<Release, 'setup'> {
-  /** What it changed against the release before it; null for the first, and where that was not kept. */
-  readonly changes: readonly EntryChange[] | null;
-}
+export type ReleaseHead = Omit<Release, 'setup'>;
 
 /** Reads the draft and the releases; each revision and each release is parsed once and kept. */
 export interface DraftReader {
@@ -38,10 +35,15 @@ export interface DraftReader {
   live(): Release | null;
   release(number: number): Release | null;
   releases(): ReleaseHead[];
-  /** What a release changed, worked out from the documents: for releases that do not say it. */
+  /** What a release changed against the one before it; nothing for the first. */
   changesOf(number: number): readonly EntryChange[];
-  /** What the draft changes against what is live, in order of parts and keys. A change that stays is the same object. */
+  /** What the draft changes against what is live, in order of parts and keys. */
   changes(): readonly EntryChange[];
+  /**
+   * The same part by part, parts without changes left out. Where a part's changes stay as they are, so does their list:
+   * what was worked out about it can be kept by it.
+   */
+  changesByPart(): readonly (readonly EntryChange[])[];
 }
 
 /** Releases kept parsed. A setup of 20,000 decisions takes about 12 MB. */
@@ -62,7 +64,7 @@ interface State extends ReadSetup {
 interface Difference {
   readonly live: number | null;
   readonly setup: Setup;
-  readonly changes: readonly EntryChange[];
+  readonly parts: ReadonlyMap<SetupPart, readonly EntryChange[]>;
 }
 
 const parsedRow = ({ part, key, value }: EntryRow): { part: string; key: string; value: unknown } => {
@@ -74,9 +76,7 @@ const parsedRow = ({ part, key, value }: EntryRow): { part: string; key: string;
   }
 };
 
-const placeOf = new Map(setupParts.map((part, place) => [part, place]));
-const inOrder = (a: EntryChange, b: EntryChange): number =>
-  placeOf.get(a.part)! - placeOf.get(b.part)! || (a.key < b.key ? -1 : a.key > b.key ? 1 : 0);
+const byKey = (a: EntryChange, b: EntryChange): number => (a.key < b.key ? -1 : a.key > b.key ? 1 : 0);
 
 /** The last values of entries that some journaled changes touched. */
 const lastValues = (changes: Iterable<EntryChange>): Map<string, EntryChange> => {
@@ -117,10 +117,12 @@ export function openDraftReader(db: Db): DraftReader {
     [string, number],
     { number: number; at: number; who: string; note: string; document: string }
   >('SELECT number, at, who, note, document FROM release WHERE storefront = ? AND number = ?');
-  const readHeads = db.prepare<
-    [string],
-    { number: number; at: number; who: string; note: string; changes: string | null }
-  >('SELECT number, at, who, note, changes FROM release WHERE storefront = ? ORDER BY number DESC');
+  const readHeads = db.prepare<[string], ReleaseHead>(
+    'SELECT number, at, who, note FROM release WHERE storefront = ? ORDER BY number DESC',
+  );
+  const readChanges = db
+    .prepare<[string, number], string | null>('SELECT changes FROM release WHERE storefront = ? AND number = ?')
+    .pluck();
 
   let state: State | null = null;
   let difference: Difference | null = null;
@@ -162,26 +164,33 @@ export function openDraftReader(db: Db): DraftReader {
     const number = liveNumber();
     return number === null ? null : release(number);
   };
-  /** Only entries that are other objects than before are compared again. */
   const differenceNow = (): Difference => {
     const { setup } = current();
     const number = liveNumber();
     const before = difference;
     if (before?.live === number && before.setup === setup) return before;
     const from = live()?.setup;
-    if (!from) return { live: number, setup, changes: [] };
-    if (before?.live !== number) return { live: number, setup, changes: changesBetween(from, setup) };
-    const changes = new Map(before.changes.map((change) => [entryKey(change), change]));
-    for (const part of setupParts) {
-      const [was, is] = [before.setup[part], setup[part]] as Readonly<Record<string, unknown>>[];
-      if (was === is) continue;
-      for (const key of touchedKeys(was!, is!)) {
-        const change = { part, key, before: own(from[part] as never, key) ?? null, after: own(is, key) ?? null };
-        if (isChange(change)) changes.set(entryKey(change), change);
-        else changes.delete(entryKey(change));
+    const parts = new Map<SetupPart, readonly EntryChange[]>();
+    if (!from) return { live: number, setup, parts };
+    if (before?.live !== number) {
+      const all = changesBetween(from, setup);
+      for (const part of setupParts) {
+        const changes = all.filter((change) => change.part === part);
+        if (changes.length > 0) parts.set(part, changes);
       }
+      return { live: number, setup, parts };
     }
-    return { live: number, setup, changes: [...changes.values()].sort(inOrder) };
+    for (const part of setupParts) {
+      const known = before.parts.get(part);
+      const changes =
+        before.setup[part] === setup[part] ? known : partChanges(part, known ?? [], before.setup, setup, from);
+      if (changes && changes.length > 0) parts.set(part, changes);
+    }
+    return { live: number, setup, parts };
+  };
+  const changesByPart = (): readonly (readonly EntryChange[])[] => {
+    difference = differenceNow();
+    return [...difference.parts.values()];
   };
   return {
     revision,
@@ -190,20 +199,38 @@ export function openDraftReader(db: Db): DraftReader {
     liveNumber,
     live,
     release,
-    releases: () =>
-      readHeads.all(storefrontId).map(({ changes, ...head }) => ({
-        ...head,
-        changes: changes === null ? null : (JSON.parse(changes) as EntryChange[]),
-      })),
+    releases: () => readHeads.all(storefrontId),
     changesOf(number) {
+      const noted = readChanges.get(storefrontId, number);
+      if (noted) return JSON.parse(noted) as EntryChange[];
       const [before, after] = [release(number - 1), release(number)];
       return before && after ? changesBetween(before.setup, after.setup) : [];
     },
-    changes() {
-      difference = differenceNow();
-      return difference.changes;
-    },
+    changes: () => changesByPart().flat(),
+    changesByPart,
   };
+}
+
+/** The changes of one part after it has become another: only entries that are other objects than before are compared again. */
+function partChanges(
+  part: SetupPart,
+  known: readonly EntryChange[],
+  before: Setup,
+  after: Setup,
+  live: Setup,
+): readonly EntryChange[] {
+  const changes = new Map(known.map((change) => [change.key, change]));
+  for (const key of touchedKeys(before[part], after[part])) {
+    const change = {
+      part,
+      key,
+      before: own(live[part] as never, key) ?? null,
+      after: own(after[part] as never, key) ?? null,
+    };
+    if (isChange(change)) changes.set(key, change);
+    else changes.delete(key);
+  }
+  return [...changes.values()].sort(byKey);
 }
 
 /** Names under which two versions of a part have different objects. */

@@ -58,8 +58,16 @@ export interface SetupStore extends SetupReader {
   publishAgain(number: number, who: string, at: number): WriteOutcome;
 }
 
-const changesIn = (row: JournalRow | undefined): EntryChange[] | null =>
-  row ? (JSON.parse(row.changes) as EntryChange[]).filter(isChange) : null;
+/** Reads what a step changes, keeping the last one: it may be ten thousands, and is asked for with every state. */
+function stepReader(): (row: JournalRow | undefined) => EntryChange[] | null {
+  let known: { readonly row: JournalRow; readonly changes: EntryChange[] } | null = null;
+  return (row) => {
+    if (!row) return null;
+    if (known?.row.id !== row.id || known.row.changes !== row.changes)
+      known = { row, changes: (JSON.parse(row.changes) as EntryChange[]).filter(isChange) };
+    return known.changes;
+  };
+}
 
 /** A write that is refused after it has begun: what it wrote is rolled back. */
 class RolledBack extends Error {
@@ -74,6 +82,7 @@ export function openSetupStore(db: Db): SetupStore {
   const names = { storefront: storefrontId, draft: draftId };
   const reader = openDraftReader(db);
   const { revision } = reader;
+  const [readUndo, readRedo] = [stepReader(), stepReader()];
   const readStored = db
     .prepare<typeof names & { part: string; key: string }, string>(
       'SELECT value FROM setup_entry WHERE storefront = @storefront AND draft = @draft AND part = @part AND key = @key',
@@ -234,8 +243,8 @@ export function openSetupStore(db: Db): SetupStore {
 
   return {
     ...reader,
-    nextUndo: () => changesIn(lastDone.get(names)),
-    nextRedo: () => changesIn(firstUndone.get(names)),
+    nextUndo: () => readUndo(lastDone.get(names)),
+    nextRedo: () => readRedo(firstUndone.get(names)),
     begin: db.transaction((setup: Setup, at: number) => {
       addDraft.run(storefrontId, draftId, setupVersion);
       for (const entry of entriesOf(setup)) writeEntry(entry);

@@ -89,13 +89,16 @@ export async function makeReady(server: RealServer, csv: string, name = 'marked.
   };
   const started = await server.post(`/desk/catalog/import?file=${name}`, csv);
   if (started.status !== 200) throw new Error(`The file was not taken: ${JSON.stringify(started.body)}`);
-  await until(async () => (await phase()) === 'mapping');
+  await until(async () => ['mapping', 'failed'].includes(await phase()), 120_000);
   const { body } = await server.get('/desk/catalog/import/examined');
   await server.post('/desk/catalog/import/read', {
     mapping: (body as { mapping: unknown }).mapping,
     mode: 'replace',
   });
-  await until(async () => ['ready', 'failed'].includes(await phase()), 60_000);
+  await until(async () => ['ready', 'failed'].includes(await phase()), 300_000);
+  const { body: ended } = await server.get('/desk/catalog/import/job');
+  const { job } = ended as { job: { phase: string; error: string | null } };
+  if (job.phase !== 'ready') throw new Error(`The file was not read: ${job.error}`);
 }
 
 export const acceptAll = { accept: ['shown-products-gone', 'many-gone', 'many-prices', 'many-refused'] };
