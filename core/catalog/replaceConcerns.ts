@@ -31,7 +31,9 @@ const fewest = 10;
 const examplesTold = 5;
 
 const isMany = (part: number, whole: number, share: number): boolean => part >= fewest && part > whole * share;
-const counted = (count: number, one: string, many: string): string => `${count} ${count === 1 ? one : many}`;
+const figures = new Intl.NumberFormat('en');
+const figure = (count: number): string => figures.format(count);
+const counted = (count: number, one: string, many: string): string => `${figure(count)} ${count === 1 ? one : many}`;
 
 /** What a merchandiser is to be asked about before a catalog is replaced; nothing where it can be replaced at once. */
 export function replaceConcerns(replacement: Replacement): Concern[] {
@@ -46,19 +48,19 @@ export function replaceConcerns(replacement: Replacement): Concern[] {
   if (isMany(gone, before, manyShare))
     concerns.push({
       code: 'many-gone',
-      message: `${gone} of ${before} variants are not in the new catalog.`,
+      message: `${figure(gone)} of ${figure(before)} variants are not in the new catalog.`,
       examples: [],
     });
   if (isMany(pricesChanged, compared, manyShare))
     concerns.push({
       code: 'many-prices',
-      message: `${pricesChanged} of ${compared} variants get another price.`,
+      message: `${figure(pricesChanged)} of ${figure(compared)} variants get another price.`,
       examples: [],
     });
   if (isMany(refused, rows + refused, refusedShare))
     concerns.push({
       code: 'many-refused',
-      message: `${refused} of ${rows + refused} rows of the file could not be read. Look at the refused rows first.`,
+      message: `${figure(refused)} of ${figure(rows + refused)} rows of the file could not be read. Look at the refused rows first.`,
       examples: [],
     });
   return concerns;

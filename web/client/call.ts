@@ -16,6 +16,12 @@ export class CallProblem extends Error {
   }
 }
 
+/** Refusals that say nothing about what was asked: the same is answered a little later. */
+const passing: ReadonlySet<string> = new Set(['no-connection', 'storage-busy', 'too-busy', 'index-rebuilding']);
+export const isPassing = (error: unknown): boolean => error instanceof CallProblem && passing.has(error.code);
+/** After how long something refused in passing is tried again, in milliseconds. */
+export const tryAgainAfter = 2000;
+
 type Values = Readonly<Record<string, unknown>>;
 type Of<Name extends EndpointName> = (typeof endpoints)[Name];
 

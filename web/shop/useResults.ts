@@ -4,7 +4,7 @@ import { filterParameters } from '../../api/filterParameters.ts';
 import type { FilterValue, SearchAnswer } from '../../core/answer.ts';
 import { named } from '../../core/named.ts';
 import { isLanguage } from '../../core/text/languages.ts';
-import { call } from '../client/call.ts';
+import { call, isPassing, tryAgainAfter } from '../client/call.ts';
 import type { DeskView } from './useDesk.ts';
 
 export interface ShopperSearch {
@@ -92,6 +92,7 @@ export function useResults(search: ShopperSearch, desk: DeskView | null, isReady
     enabled: isReady,
     placeholderData: keepPreviousData,
     queryFn: ({ signal }) => ask(queryFor(search), desk, signal),
+    refetchInterval: ({ state }) => (isPassing(state.error) ? tryAgainAfter : false),
   });
 }
 

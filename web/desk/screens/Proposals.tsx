@@ -68,13 +68,14 @@ export function Proposals() {
     }
   };
   const proposals = data?.proposals.filter(({ id }) => !leaving.has(id));
+  const open = proposals?.filter(({ withheld }) => withheld === null).length ?? 0;
   return (
     <>
       <ScreenHead title="Proposals">
         What your catalog is good for and your setup does not use yet. Nothing of it happens unless you accept it, and
         then it is in the draft first.
       </ScreenHead>
-      <Guide open={proposals?.filter(({ withheld }) => withheld === null).length ?? null} />
+      <Guide open={data?.isComplete ? open : open || null} />
       {error && !data && <LoadProblem error={error} again={refetch} />}
       {!data && !error && <Loading what="Working out what each proposal would change" />}
       {data && proposals && (

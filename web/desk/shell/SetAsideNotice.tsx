@@ -36,8 +36,9 @@ export function SetAsideNotice() {
         <TriangleAlert size={16} className="mt-0.5 shrink-0 text-wrong" aria-hidden />
         <span>
           {counted(setAside, 'entry', 'entries')} of this draft cannot be read by this version and{' '}
-          {setAside === 1 ? 'is' : 'are'} set aside. Nothing is lost: {setAside === 1 ? 'it comes' : 'they come'} back
-          with a version that reads {setAside === 1 ? 'it' : 'them'}, and until then shoppers are served without.
+          {setAside === 1 ? 'is' : 'are'} set aside. Nothing is lost: {setAside === 1 ? 'it is' : 'they are'} kept and
+          come{setAside === 1 ? 's' : ''} back with a version that reads {setAside === 1 ? 'it' : 'them'}. If you
+          publish now, the shop is without {setAside === 1 ? 'it' : 'them'}.
         </span>
       </p>
       {entries && (

@@ -1,7 +1,7 @@
 import { queryOptions, useQuery } from '@tanstack/react-query';
 import type { DeskState } from '../../../api/stateSchema.ts';
 import { namedParts } from '../../../core/setup/readSetup.ts';
-import { CallProblem, call } from '../../client/call.ts';
+import { call, isPassing, tryAgainAfter } from '../../client/call.ts';
 import { queryClient } from './queryClient.ts';
 import { withUnsaved } from './waitingEdits.ts';
 
@@ -20,15 +20,10 @@ export async function readState(): Promise<DeskState> {
   return taken !== before && known && known.revision >= read.revision ? known : read;
 }
 
-/** While the server says that it is getting ready, it is asked again, in milliseconds. */
-const askAgainAfter = 2000;
-const isGettingReady = (error: unknown): boolean =>
-  error instanceof CallProblem && (error.code === 'index-rebuilding' || error.code === 'no-connection');
-
 const query = queryOptions({
   queryKey: stateKey,
   queryFn: readState,
-  refetchInterval: ({ state }) => (isGettingReady(state.error) ? askAgainAfter : false),
+  refetchInterval: ({ state }) => (isPassing(state.error) ? tryAgainAfter : false),
 });
 
 /** The draft and how it differs from what is published. */

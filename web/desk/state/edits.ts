@@ -2,7 +2,7 @@ import { toast } from 'sonner';
 import { create } from 'zustand';
 import type { DeskState } from '../../../api/stateSchema.ts';
 import type { EntryEdit } from '../../../core/setup/withEntry.ts';
-import { CallProblem, call } from '../../client/call.ts';
+import { CallProblem, call, isPassing, tryAgainAfter } from '../../client/call.ts';
 import { knownState, showUnsaved, takeState } from './deskState.ts';
 import { useShopWindow } from './shopWindow.ts';
 import { addWaiting, giveBack, hasWaiting, leftUnderWay, takeWaiting, type WaitingEdit } from './waitingEdits.ts';
@@ -46,10 +46,6 @@ function byAct(edits: readonly WaitingEdit[]): WaitingEdit[][] {
 const save = async (edits: readonly WaitingEdit[]): Promise<DeskState> =>
   call('edit', { body: { revision: knownState()!.revision, edits: edits.map(({ edit }) => edit) } });
 
-/** Refusals that say nothing about the edit: it is sent again. */
-const passing: ReadonlySet<string> = new Set(['no-connection', 'storage-busy', 'too-busy']);
-const isPassing = (error: unknown): boolean => error instanceof CallProblem && passing.has(error.code);
-const tryAgainAfter = 2000;
 const notSaved = 'not-saved-yet';
 let isToldUnsaved = false;
 

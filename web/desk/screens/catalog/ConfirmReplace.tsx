@@ -17,7 +17,7 @@ export function ConfirmReplace({
     <Dialog.Root open={concerns.length > 0} onOpenChange={(isOpen) => !isOpen && close()}>
       <DialogFrame
         title="Replace the live catalog?"
-        description="Shoppers would notice this. The catalog of before is kept and can be put back in one step."
+        description="Shoppers would notice this. The present catalog is kept, and you can put it back in one step."
       >
         <ul className="space-y-2">
           {concerns.map(({ code, message, examples }) => (

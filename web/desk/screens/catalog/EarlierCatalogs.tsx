@@ -18,7 +18,7 @@ export function EarlierCatalogs({ isBusy }: { readonly isBusy: boolean }) {
     try {
       takeJob(await call('putBackCatalog', { body: { generation } }));
       toast.success(`${file} is live again`, {
-        description: 'Prices and stock that came in since are kept. The catalog of before is in the list below.',
+        description: 'Prices and stock from feeds are up to date. The catalog it replaced is kept in the list.',
       });
     } catch (error) {
       toast.error('The catalog was not put back', { description: (error as Error).message });
