@@ -15,14 +15,8 @@ import { fileURLToPath } from 'node:url';
 import { promisify } from 'node:util';
 import { expect, test } from '@playwright/test';
 import Database from 'better-sqlite3';
-import {
-  acceptAll,
-  makeReady,
-  markedCatalog,
-  type RealServer,
-  startRealServer,
-  until,
-} from '../server/testing/realServer.ts';
+import { commitsUnderLoad } from '../server/testing/commitsUnderLoad.ts';
+import { markedCatalog, type RealServer, startRealServer, until } from '../server/testing/realServer.ts';
 
 /** Real processes: catalogs put in force under load, folders shared, locked, damaged and gone. */
 const root = join(dirname(fileURLToPath(import.meta.url)), '..');
@@ -48,32 +42,7 @@ test.afterAll(async () => {
 
 test('catalogs put in force under load: no answer fails, and each is whole and of one catalog', async () => {
   test.setTimeout(240_000);
-  await makeReady(server, markedCatalog(400, 'round0'));
-  expect((await server.post('/desk/catalog/import/commit', acceptAll)).status).toBe(200);
-  let isOver = false;
-  const faults: string[] = [];
-  let answers = 0;
-  const shopper = async (): Promise<void> => {
-    while (!isOver) {
-      const { status, body } = await server.get('/shop/search?q=brush&limit=24');
-      answers++;
-      if (status >= 500) faults.push(`${status} ${JSON.stringify(body).slice(0, 200)}`);
-      else {
-        const titles = (body as { results: { title: string }[] }).results.map(({ title }) => title.split(' ')[0]);
-        if (titles.length !== 24 || new Set(titles).size !== 1) faults.push(`mixed: ${titles.join(' ')}`);
-      }
-    }
-  };
-  const shoppers = Array.from({ length: 20 }, shopper);
-  for (let round = 1; round <= 8; round++) {
-    await makeReady(server, markedCatalog(400, `round${round}`));
-    const { status } = await server.post('/desk/catalog/import/commit', acceptAll);
-    expect(status).toBe(200);
-    const { body } = await server.get('/shop/search?q=brush&limit=1');
-    expect((body as { results: { title: string }[] }).results[0]!.title).toContain(`round${round}`);
-  }
-  isOver = true;
-  await Promise.all(shoppers);
+  const { answers, faults } = await commitsUnderLoad(server, 8, 20);
   expect(faults).toEqual([]);
   expect(answers).toBeGreaterThan(200);
 });

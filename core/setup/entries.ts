@@ -1,6 +1,6 @@
 import { own } from '../named.ts';
 import { canonical } from './canonical.ts';
-import { normalEntry } from './normalEntry.ts';
+import { normalEntry, tidyEntry } from './normalEntry.ts';
 import { entrySchema, isFixedEntry, type Setup, type SetupPart, setupParts } from './schema.ts';
 import type { EntryEdit } from './withEntry.ts';
 
@@ -36,7 +36,7 @@ export function checkEdit(edit: EntryEdit): { edit: EntryEdit } | { refusal: Edi
     return { edit };
   }
   const parsed = schema.safeParse(edit.value);
-  if (parsed.success) return { edit: { ...edit, value: normalEntry(edit.part, edit.key, parsed.data) } };
+  if (parsed.success) return { edit: { ...edit, value: tidyEntry(edit.part, edit.key, parsed.data) } };
   const issue = parsed.error.issues[0]!;
   return refuse('invalid-entry', issue.path.join('.'), issue.message);
 }

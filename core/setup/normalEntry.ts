@@ -22,12 +22,8 @@ const usualFields: Partial<Record<SetupPart, Readonly<Record<string, unknown>>>>
 const fieldsOf = (part: SetupPart, key: string): Readonly<Record<string, unknown>> | undefined =>
   part === 'relevance' && key === 'spelling' ? usualSpelling : usualFields[part];
 
-/**
- * An entry in its one way of being written: fields that say what holds anyway are left out, and an entry that says
- * nothing is null. Two entries mean the same just where their normal forms are equal, so that a value set back to what it
- * was is no change.
- */
-export function normalEntry(part: SetupPart, key: string, value: unknown): unknown {
+/** An entry in its one way of being written: fields that say what holds anyway are left out. */
+export function tidyEntry(part: SetupPart, key: string, value: unknown): unknown {
   if (typeof value !== 'object' || value === null || Array.isArray(value)) return value;
   const usual = fieldsOf(part, key);
   const entry = value as Readonly<Record<string, unknown>>;
@@ -39,9 +35,17 @@ export function normalEntry(part: SetupPart, key: string, value: unknown): unkno
         }),
       )
     : entry;
-  if (part === 'attributes' && canonical(said) === canonical(unsetAttribute)) return null;
   if (part === 'products' && said.act === 'tags' && isEmpty(said.add) && isEmpty(said.remove)) return null;
   return said;
+}
+
+/**
+ * What an entry means: two mean the same just where this is equal, so that a value set back to what it was is no change.
+ * An attribute that is not read means what none means; it is written all the same, since somebody decided it.
+ */
+export function normalEntry(part: SetupPart, key: string, value: unknown): unknown {
+  const said = tidyEntry(part, key, value);
+  return part === 'attributes' && said && canonical(said) === canonical(unsetAttribute) ? null : said;
 }
 
 const isEmpty = (list: unknown): boolean => Array.isArray(list) && list.length === 0;

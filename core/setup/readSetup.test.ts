@@ -86,4 +86,7 @@ test('what is set back to what it was is no change, whichever way it is said', (
   expect(changed('relevance', 'spelling', { ...spelling, offers: 2 })).toHaveLength(1);
   expect(changed('attributes', 'mood', { searchable: false, weight: 1, onCard: false, forms: true })).toEqual([]);
   expect(changed('attributes', 'mood', { searchable: true, weight: 1, onCard: false })).toHaveLength(1);
+  // What somebody switched off is kept as decided, so that it is not proposed again.
+  const off = checkEdit({ part: 'attributes', key: 'mood', value: { searchable: false, weight: 1, onCard: false } });
+  expect(off).toMatchObject({ edit: { value: { searchable: false } } });
 });

@@ -52,6 +52,17 @@ export function openCatalogStore(db: Db, folder: DataFolder): CatalogStore {
   const readFactsAt = db.prepare<[string], number>('SELECT facts_at FROM fact_note WHERE storefront = ?').pluck();
   let reader: CatalogReader | null = null;
   let adopted: CatalogReader | null = null;
+  /** A damaged index is not read with every question while it is built again: that one is adopted. */
+  let failed: { readonly generation: number; readonly error: unknown } | null = null;
+  const open = (number: number): CatalogReader => {
+    if (failed?.generation === number) throw failed.error;
+    try {
+      return openCatalog(folder, number);
+    } catch (error) {
+      failed = { generation: number, error };
+      throw error;
+    }
+  };
   const generation = (): number => readGeneration.get(storefrontId) ?? 0;
   const isThere = (number: number): boolean =>
     Object.values(generationFiles(folder, number)).every((path) => existsSync(path));
@@ -68,11 +79,12 @@ export function openCatalogStore(db: Db, folder: DataFolder): CatalogStore {
       const now = generation();
       if (now === 0) return null;
       // The old reader is left to the garbage collector: a request may still be reading by it.
-      if (reader?.generation !== now) reader = adopted?.generation === now ? adopted : openCatalog(folder, now);
+      if (reader?.generation !== now) reader = adopted?.generation === now ? adopted : open(now);
       return reader;
     },
     adopt(opened) {
       adopted = opened;
+      failed = null;
     },
     info: () => readImports.all(storefrontId).find((each) => each.generation === generation()) ?? null,
     earlier,

@@ -71,7 +71,7 @@ export function serveCatalog(app: OpenAPIHono, serve: Serve, services: Services)
       // Refused before a byte of it is received.
       if (!imports.receive(file)) throw busy();
       try {
-        const path = await receiveFile(context, folder);
+        const path = await receiveFile(context, folder, 'catalog');
         const job = imports.received(path);
         if (!job) throw new Refused(409, { code: 'cancelled', message: 'The import was cancelled.' });
         return job;

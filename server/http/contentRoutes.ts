@@ -8,7 +8,7 @@ export function serveContent(serve: Serve, { folder, searcher, writer }: Service
   serve(contentEndpoints.content, () => searcher.content());
   serve(
     contentEndpoints.bringInContent,
-    ({ kind }, _, context) => withFile(context, folder, (path) => writer.bringInContent(kind, path)),
+    ({ kind }, _, context) => withFile(context, folder, 'content', (path) => writer.bringInContent(kind, path)),
     false,
   );
 }

@@ -16,7 +16,7 @@ export function serveDemand(serve: Serve, { folder, searcher, writer, logDesk }:
   serve(
     demandEndpoints.bringInLog,
     (_, __, context) =>
-      withFile(context, folder, async (path) => {
+      withFile(context, folder, 'log', async (path) => {
         const taken = await writer.bringInLog(path);
         return { ...taken, refusedLines: [...taken.refusedLines] };
       }),

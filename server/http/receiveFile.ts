@@ -7,12 +7,12 @@ import { FileProblem } from '../catalog/sources/source.ts';
 import type { DataFolder } from '../dataFolder.ts';
 import { Refused } from '../refused.ts';
 
-/** Largest file taken, in bytes. */
-const largestUpload = 4 * 1024 ** 3;
+/** Largest files taken, in bytes. */
+export const largest = { catalog: 4 * 1024 ** 3, log: 1024 ** 3, content: 128 * 1024 ** 2 } as const;
 let received = 0;
 
 /** Writes a request's body into the folder of incoming files; answers where it stands. */
-export async function receiveFile(context: Context, folder: DataFolder): Promise<string> {
+export async function receiveFile(context: Context, folder: DataFolder, kind: keyof typeof largest): Promise<string> {
   const body = context.req.raw.body;
   if (!body) throw new Refused(400, { code: 'no-file', message: 'The request holds no file.' });
   const path = join(folder.incoming, `${process.pid}-${++received}.file`);
@@ -20,8 +20,11 @@ export async function receiveFile(context: Context, folder: DataFolder): Promise
   const limited = async function* (chunks: AsyncIterable<Uint8Array>) {
     for await (const chunk of chunks) {
       bytes += chunk.length;
-      if (bytes > largestUpload)
-        throw new Refused(413, { code: 'file-too-large', message: 'The file is larger than 4 GB.' });
+      if (bytes > largest[kind])
+        throw new Refused(413, {
+          code: 'file-too-large',
+          message: `The file is larger than ${largest[kind] / 1024 ** 2} MB. Nothing was imported.`,
+        });
       yield chunk;
     }
   };
@@ -38,9 +41,10 @@ export async function receiveFile(context: Context, folder: DataFolder): Promise
 export async function withFile<Answer>(
   context: Context,
   folder: DataFolder,
+  kind: keyof typeof largest,
   use: (path: string) => Promise<Answer>,
 ): Promise<Answer> {
-  const path = await receiveFile(context, folder);
+  const path = await receiveFile(context, folder, kind);
   try {
     return await use(path);
   } catch (error) {

@@ -3,6 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
 import { pick, seededRandom } from '../../core/random.ts';
+import { commitsUnderLoad } from './commitsUnderLoad.ts';
 import { acceptAll, makeReady, markedCatalog, type RealServer, startRealServer, until } from './realServer.ts';
 
 /**
@@ -14,6 +15,8 @@ const { values } = parseArgs({
     rounds: { type: 'string', default: '60' },
     seed: { type: 'string', default: '1' },
     port: { type: 'string', default: '4297' },
+    commits: { type: 'string', default: '20' },
+    connections: { type: 'string', default: '50' },
   },
 });
 const random = seededRandom(Number(values.seed));
@@ -124,6 +127,12 @@ try {
     await until(async () => (await server!.get('/desk/state')).status === 200);
     await look(round, work);
   }
+  const [commits, connections] = [Number(values.commits), Number(values.connections)];
+  const load = await commitsUnderLoad(server!, commits, connections);
+  faults.push(...load.faults);
+  console.log(
+    `${commits} catalogs put in force under ${connections} connections: ${load.answers} searches answered meanwhile, ${load.faults.length} faults.`,
+  );
 } finally {
   await server?.kill();
   rmSync(data, { recursive: true, force: true });
