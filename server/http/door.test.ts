@@ -62,6 +62,14 @@ describe('a request that is none', () => {
       status: 413,
       code: 'too-large',
     });
+    for (const [open, close] of [
+      ['[', ']'],
+      ['{"a":', '}'],
+    ] as const) {
+      const value = `${open.repeat(50_000)}1${close.repeat(50_000)}`;
+      const body = `{"revision":1,"edits":[{"part":"plans","key":"a","value":${value}}]}`;
+      expect(await asked('/desk/edits', json, body)).toEqual({ status: 400, code: 'too-deep' });
+    }
     expect(await asked('/desk/nothing', json, '{}')).toEqual({ status: 404, code: 'not-found' });
     expect((await asked('/shop/search?q=%E0%A4%A', {})).status).toBeLessThan(500);
     expect((await asked('/desk/%E0%A4%A', {})).status).toBe(404);
@@ -73,4 +81,5 @@ test('what is answered runs nothing from elsewhere and is not framed elsewhere',
   expect(headers.get('content-security-policy')).toContain("default-src 'self'");
   expect(headers.get('x-content-type-options')).toBe('nosniff');
   expect(headers.get('x-frame-options')).toBe('SAMEORIGIN');
+  expect(headers.get('referrer-policy')).toBe('same-origin');
 });

@@ -70,7 +70,12 @@ export function openDoor(
   });
   app.notFound((context) => problem(context, 404, { code: 'not-found', message: 'There is nothing at this address.' }));
   app.use('*', (context, next) => requestSignal.run(context.req.raw.signal, next));
-  const headers = { xFrameOptions: 'SAMEORIGIN', strictTransportSecurity: false } as const;
+  // With no referrer at all, browsers send changes from our own pages as from no origin, and they would be refused.
+  const headers = {
+    xFrameOptions: 'SAMEORIGIN',
+    strictTransportSecurity: false,
+    referrerPolicy: 'same-origin',
+  } as const;
   const ofPages = secureHeaders({ ...headers, contentSecurityPolicy: policy });
   // A picture is a file somebody brought: it must not run as a page, even when opened by itself.
   const pictures = { defaultSrc: ["'none'"], styleSrc: ["'unsafe-inline'"], sandbox: [] };

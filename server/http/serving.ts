@@ -5,6 +5,8 @@ import { HTTPException } from 'hono/http-exception';
 import type { z } from 'zod';
 import type { Endpoint } from '../../api/endpoint.ts';
 import { problemSchema } from '../../api/problem.ts';
+import { Refused } from '../refused.ts';
+import { deepestJson, isTooDeep } from './jsonDepth.ts';
 
 export type Serve = <Query extends z.ZodType, Body extends z.ZodType, Answer extends z.ZodType>(
   endpoint: Endpoint<Query, Body, Answer>,
@@ -46,6 +48,14 @@ export function servingOn(app: OpenAPIHono): Serve {
         return next();
       });
       app.use(path, bodyLimit({ maxSize: mostBytes, onError: tooLarge }));
+      app.use(path, async (context, next) => {
+        if (context.req.method === 'POST' && isTooDeep(await context.req.text()))
+          throw new Refused(400, {
+            code: 'too-deep',
+            message: `The body of the request has more than ${deepestJson} levels. Nothing was changed.`,
+          });
+        return next();
+      });
     }
     app.openapi(route, (async (context: Context) => {
       const valid = context.req as unknown as { valid(part: 'query' | 'json'): never };
