@@ -14,7 +14,7 @@ export interface EntryChange {
 
 /** Why an edit was refused, and which entry and field to point at. */
 export interface EditRefusal {
-  readonly code: 'unknown-entry' | 'invalid-entry' | 'fixed-entry' | 'too-many-entries';
+  readonly code: 'unknown-entry' | 'invalid-key' | 'invalid-entry' | 'fixed-entry' | 'too-many-entries';
   readonly part: SetupPart;
   readonly key: string;
   readonly field: string;
@@ -30,6 +30,8 @@ export function checkEdit(edit: EntryEdit): { edit: EntryEdit } | { refusal: Edi
     refusal: { code, part: edit.part, key: edit.key, field, message },
   });
   const schema = entrySchema(edit.part, edit.key);
+  if (!schema && !isFixedEntry(edit.part))
+    return refuse('invalid-key', '', `The key “${edit.key.slice(0, 80)}” is empty or too long.`);
   if (!schema) return refuse('unknown-entry', '', `The part ${edit.part} has no entry "${edit.key.slice(0, 80)}".`);
   if (edit.value === null) {
     if (isFixedEntry(edit.part)) return refuse('fixed-entry', '', `The entry "${edit.key}" cannot be removed.`);

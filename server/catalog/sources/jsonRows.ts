@@ -17,11 +17,15 @@ const stringOrLongNumber = /"(?:[^"\\]+|\\.)*"|(?<![\d.eE+-])-?\d{16,}(?![\d.eE]
 export const parseItem = (text: string): unknown =>
   JSON.parse(text.replace(stringOrLongNumber, (found) => (found.startsWith('"') ? found : `"${found}"`)));
 
-/** The same for an item that comes in pieces. */
-const keepLongNumbers = (): Transform =>
+/** The same for an item that comes in pieces. What puts them together would take `__proto__` for something else than a name. */
+const keepExactly = (): Transform =>
   new Transform({
     objectMode: true,
     transform(token: { name: string; value?: string }, _, done) {
+      if (token.name === 'keyValue' && token.value === '__proto__') {
+        done(null, { name: 'keyValue', value: '__proto__ ' });
+        return;
+      }
       const isLong = token.name === 'numberValue' && /^-?\d{16,}$/.test(token.value ?? '');
       done(null, isLong ? { name: 'stringValue', value: token.value } : token);
     },
@@ -62,7 +66,7 @@ function guard(): { stream: Transform; cameOut(): void } {
 export async function* jsonRows(input: Readable, list: string): AsyncGenerator<SourceRow> {
   const guarded = guard();
   const parser = streamJson.parser();
-  const tokens = parser.pipe(keepLongNumbers());
+  const tokens = parser.pipe(keepExactly());
   const items = list
     ? tokens.pipe(Pick.pick({ filter: list })).pipe(StreamArray.streamArray())
     : tokens.pipe(StreamArray.streamArray());

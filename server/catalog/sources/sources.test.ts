@@ -199,6 +199,18 @@ describe('JSON keeps what it says', () => {
   ])('long whole numbers %s stay as they are written', async (_, content) =>
     expect(await cells(content)).toEqual([{ id: 'a', ean: code, price: '12.5', text: `7${code} "8${code}"` }]),
   );
+  test.each([
+    ['a list', '[{"id":1,"constructor":"a","__proto__":"b","toString":3}]'],
+    ['lines', '{"id":1,"constructor":"a","__proto__":"b","toString":3}'],
+  ])('names of the language in %s are names', async (_, content) => {
+    const [row] = (await cells(content)) as Record<string, string>[];
+    expect(Object.entries(row!).map(([name, value]) => [name.trim(), value])).toEqual([
+      ['id', '1'],
+      ['constructor', 'a'],
+      ['__proto__', 'b'],
+      ['toString', '3'],
+    ]);
+  });
   test('one broken line, were it the first, is one refused line', async () => {
     const lines = ['{"id":1,', '{"id":2}', '{"id":3}', '{"id":4}'];
     expect(await read(lines.join('\n'))).toMatchObject([
