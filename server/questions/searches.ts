@@ -38,8 +38,9 @@ export function searchQuestions({ ready, log }: Workbench) {
   };
   return {
     answer,
-    /** Answers searches so that the next ones find this thread's code, catalog and setup ready. */
-    warm(side: Side, searches: readonly string[]): void {
+    /** Answers the searches made most and some others, so that the next ones find code, catalog and setup ready here. */
+    warm(side: Side, most: number, others: readonly string[]): void {
+      const searches = [...others, ...(most > 0 ? log.top(most).map(({ search }) => search) : [])];
       for (const query of searches) answer({ from: side, request: { query, filters: {}, page: 1, limit: 24 } });
     },
     /** One product of a search wherever it stands, with its arithmetic, or null where the search does not show it. */

@@ -35,7 +35,7 @@ interface Waiting {
 /** Nobody hears it: the client has gone. */
 const gone = (): Refused => new Refused(503, { code: 'client-gone', message: 'The request was given up.' });
 
-/** Threads that answer from one generation of the catalog. */
+/** Threads that answer from one generation of the catalog; they start with the first question. */
 export interface Lane {
   run(task: unknown): Promise<unknown>;
   /** Gives every thread the same task, one each: only before anything else is asked. */
@@ -46,17 +46,17 @@ export interface Lane {
 
 export function openLane(name: LaneName, folder: DataFolder, reader: CatalogReader, worker: URL): Lane {
   const { threads, nice, waiting: most, seconds } = laneSettings[name];
-  const pool = new Piscina<unknown, ThreadOutcome>({
-    filename: worker.href,
-    workerData: {
-      root: folder.root,
-      generation: reader.generation,
-      shared: reader.buffer,
-      nice,
-    } satisfies LaneWork,
-    minThreads: threads,
-    maxThreads: threads,
-  });
+  const { generation, buffer: shared } = reader;
+  let opened: Piscina<unknown, ThreadOutcome> | null = null;
+  const pool = (): Piscina<unknown, ThreadOutcome> => {
+    opened ??= new Piscina<unknown, ThreadOutcome>({
+      filename: worker.href,
+      workerData: { root: folder.root, generation, shared, nice } satisfies LaneWork,
+      minThreads: threads,
+      maxThreads: threads,
+    });
+    return opened;
+  };
   const waiting: Waiting[] = [];
   let running = 0;
   let whenIdle: (() => void) | null = null;
@@ -65,7 +65,7 @@ export function openLane(name: LaneName, folder: DataFolder, reader: CatalogRead
     // A thread that computes for longer than any question may is ended; another takes its place.
     const limit = AbortSignal.timeout(seconds * 1000);
     try {
-      return answerIn(await pool.run(task, { signal: limit }));
+      return answerIn(await pool().run(task, { signal: limit }));
     } catch (error) {
       if (!limit.aborted) throw error;
       throw new Refused(503, {
@@ -103,14 +103,14 @@ export function openLane(name: LaneName, folder: DataFolder, reader: CatalogRead
       });
     },
     async runEverywhere(task) {
-      await Promise.all(Array.from({ length: threads }, () => pool.run(task)));
+      await Promise.all(Array.from({ length: threads }, () => pool().run(task)));
     },
     async close() {
       await new Promise<void>((resolve) => {
         whenIdle = resolve;
         next();
       });
-      await pool.destroy();
+      await opened?.destroy();
     },
   };
 }

@@ -4,6 +4,7 @@ import { noCatalog, type Refused } from '../refused.ts';
 import { answerIn, outcomeOf } from '../threadOutcome.ts';
 import { type Lane, type LaneName, laneSettings, openLane } from './lanes.ts';
 import { answerQuestion, type LocalSearch, laneOf, type Question, questionNames } from './localSearch.ts';
+import type { Side } from './workbench.ts';
 
 /** Answers questions, in other threads or in this one: the local search's methods, each answered later. */
 export type Searcher = {
@@ -20,6 +21,8 @@ function searcherBy(run: (question: Question) => Promise<unknown>): Searcher {
 /** Searches every thread answers before shoppers are sent to it: those made most, and some that need other code. */
 const warmedWith = ['', 'a', 'blue', 'red brush', 'xqzzk', 'watercolour papr', 'black ink 30 ml', 'sketch book'];
 const searchesWarmed = 24;
+/** When the desk's threads start by themselves, in milliseconds. */
+const deskWarmedAfter = 1500;
 
 /** A searcher whose threads are replaced, all together, when another generation of the catalog is put in force. */
 export interface LanedSearcher extends Searcher {
@@ -48,26 +51,14 @@ export function lanedSearcher(options: {
   let lanes: Lanes | null = null;
   const all = new Set<Lanes>();
 
-  const open = (reader: CatalogReader): Lanes => {
-    const names = Object.keys(laneSettings) as LaneName[];
-    const opened = names.map((name) => [name, openLane(name, folder, reader, worker)]);
-    const fresh = { ...Object.fromEntries(opened), generation: reader.generation } as Lanes;
-    all.add(fresh);
-    return fresh;
-  };
+  const openNamed = (name: LaneName, reader: CatalogReader): Lane => openLane(name, folder, reader, worker);
   const close = async (old: Lanes): Promise<void> => {
     await Promise.all((Object.keys(laneSettings) as LaneName[]).map((name) => old[name].close()));
     all.delete(old);
     whenFree();
   };
-  const warm = async (fresh: Lanes): Promise<void> => {
-    const question = (call: string, ...given: unknown[]) => ({ call, given });
-    const top = (await fresh.long.run(question('topSearches', searchesWarmed))) as { search: string }[];
-    const searches = [...top.map(({ search }) => search), ...warmedWith];
-    await fresh.shop.runEverywhere(question('warm', 'live', searches));
-    // The desk is not waited for: it only saves the first person there a moment.
-    void fresh.desk.runEverywhere(question('warm', 'draft', searches.slice(0, 8))).catch(() => {});
-  };
+  const warm = (lane: Lane, side: Side, most: number): Promise<void> =>
+    lane.runEverywhere({ call: 'warm', given: [side, most, warmedWith] } satisfies Question);
   const searcher = searcherBy(async (question) => {
     if (!lanes) throw whenClosed();
     return lanes[laneOf(question)].run(question);
@@ -76,17 +67,23 @@ export function lanedSearcher(options: {
     ...searcher,
     async handOver(reader, putInForce) {
       const before = lanes;
-      const fresh = open(reader);
+      // Shoppers' threads first and by themselves: nobody waits until the others have started.
+      const shop = openNamed('shop', reader);
       try {
         // The first generation has no setup before it is in force, so there is nothing to warm up with.
-        if (before) await warm(fresh);
+        if (before) await warm(shop, 'live', searchesWarmed);
         await putInForce();
-        if (!before) await warm(fresh);
+        if (!before) await warm(shop, 'live', searchesWarmed);
       } catch (error) {
-        void close(fresh).catch(() => {});
+        void shop.close().catch(() => {});
         throw error;
       }
-      lanes = fresh;
+      const [desk, long] = [openNamed('desk', reader), openNamed('long', reader)];
+      lanes = { shop, desk, long, generation: reader.generation };
+      all.add(lanes);
+      // It only saves the first person at the desk a moment, so it comes after what shoppers wait for.
+      const own = lanes;
+      setTimeout(() => lanes === own && void warm(desk, 'draft', 0).catch(() => {}), deskWarmedAfter).unref();
       if (before) void close(before).catch(() => {});
     },
     used: () => new Set([...all].map(({ generation }) => generation)),
