@@ -15,12 +15,15 @@ import { serveStatic } from './http/staticFiles.ts';
 import { prepareFolder, readFolder, tidyIncoming } from './openShelf.ts';
 import { noCatalog, rebuildingIndex } from './refused.ts';
 import { lanedSearcher } from './searching/searcher.ts';
+import { shownWrites } from './searching/shownWrites.ts';
 import { threadedWriter } from './store/writer.ts';
 
 const here = dirname(fileURLToPath(import.meta.url));
 const worker = (name: string): URL => new URL(`./${name}.js`, import.meta.url);
 /** How often files that nobody uses any more are looked for, in milliseconds. */
 const tidyEvery = 600_000;
+/** How often shoppers' threads look for what changes with the day, in milliseconds. */
+const followEvery = 60_000;
 /** Longest time that requests under way are waited for when the server stops, in milliseconds. */
 const patience = 3000;
 
@@ -49,13 +52,13 @@ async function start(): Promise<void> {
   tidyIncoming(folder);
   const shelf = readFolder(folder);
   const now = () => Date.now();
-  const writer = threadedWriter(folder, worker('writeWorker'));
   const searcher = lanedSearcher({
     folder,
     worker: worker('searchWorker'),
     whenClosed: () => (shelf.catalogs.generation() > 0 ? rebuildingIndex() : noCatalog()),
     whenFree: () => imports.tidy(),
   });
+  const writer = shownWrites(threadedWriter(folder, worker('writeWorker')), searcher.follow);
   const imports = openImportJobs({
     ...shelf,
     writer,
@@ -72,6 +75,7 @@ async function start(): Promise<void> {
   });
   imports.tidy();
   setInterval(imports.tidy, tidyEvery).unref();
+  setInterval(searcher.follow, followEvery).unref();
   const demo = resolve(values.demo);
   /** Opens the catalog in force; where its index cannot be used, it is built anew while the desk says so. */
   const openInForce = async (): Promise<void> => {

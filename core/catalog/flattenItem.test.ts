@@ -50,9 +50,9 @@ describe('variants inside an item', () => {
 });
 
 describe('what a file says is never trusted for size', () => {
-  test('objects are looked into four deep', () => {
-    const deep = { a: { b: { c: { d: { e: 'lost' }, text: 'kept' } } } };
-    expect(flattenItem(deep)).toEqual([{ 'a.b.c.text': 'kept' }]);
+  test('objects are looked into four deep; what lies deeper is kept as it is written', () => {
+    const deep = { a: { b: { c: { d: { e: 'deeper' }, text: 'kept' } } } };
+    expect(flattenItem(deep)).toEqual([{ 'a.b.c.d': '{"e":"deeper"}', 'a.b.c.text': 'kept' }]);
   });
   test('an item with more named values than are taken is none', () => {
     const wide = (length: number) => Object.fromEntries(Array.from({ length }, (_, at) => [`column${at}`, 'x']));

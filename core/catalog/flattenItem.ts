@@ -2,7 +2,10 @@ import { named } from '../named.ts';
 import { mostValues } from './limits.ts';
 import type { Cells } from './readRow.ts';
 
-/** How deep an object is looked into, and how many cells one item may fill: what a file says is never trusted for size. */
+/**
+ * How deep an object is looked into, and how many cells one item may fill: what a file says is never trusted for size.
+ * What lies deeper is one cell, written as in the file, so that nothing is left out unseen.
+ */
 const deepest = 4;
 export const mostCells = 2000;
 
@@ -56,9 +59,9 @@ function flattenInto(target: Target, value: unknown, path: string, depth: number
     if (texts.length > 0) fill(texts.slice(0, mostListed));
     return;
   }
-  if (depth >= deepest) return;
-  for (const [key, inner] of Object.entries(value as Record<string, unknown>))
-    flattenInto(target, inner, path ? `${path}.${key}` : key, depth + 1);
+  const inside = Object.entries(value as Record<string, unknown>);
+  if (depth >= deepest && inside.length > 0) fill(JSON.stringify(value));
+  else for (const [key, inner] of inside) flattenInto(target, inner, path ? `${path}.${key}` : key, depth + 1);
 }
 
 /**

@@ -25,7 +25,10 @@ export function serveEffect(serve: Serve, { db, setups, catalogs, searcher, now 
       () => signal.aborted || setups.revision() !== revision,
     );
     if (!worked)
-      throw new Refused(409, { code: 'outdated', message: 'The draft has changed while this was worked out.' });
+      throw new Refused(409, {
+        code: 'outdated',
+        message: 'The draft or the catalog has changed while this was worked out.',
+      });
     const { moves, ...counts } = worked.effect;
     return {
       revision,

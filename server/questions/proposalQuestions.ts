@@ -45,6 +45,16 @@ export function proposalQuestions(bench: Workbench) {
     known.groups.set(group, proposals);
     return proposals;
   };
+  /** Groups that some proposals are of; only as many are worked out as it takes to find them all. */
+  const groupsOf = (ids: readonly string[]): ProposalGroup[] => {
+    const sought = new Set(ids);
+    return proposalGroups.filter((group) => {
+      if (sought.size === 0) return false;
+      const before = sought.size;
+      for (const { id } of inGroup(group)) sought.delete(id);
+      return sought.size < before;
+    });
+  };
   const top = (): WeighedSearch[] => log.top(searchesForWords).map(({ search, searches }) => ({ search, searches }));
   const holding = (searches: readonly WeighedSearch[], words: readonly string[]): WeighedSearch[] =>
     searches.filter(({ search }) => words.some((word) => ` ${tokenize(search).join(' ')} `.includes(` ${word} `)));
@@ -77,7 +87,7 @@ export function proposalQuestions(bench: Workbench) {
     editsForProposals(ids: readonly string[]): EntryEdit[] {
       const before = ready('draft').setup.setup;
       let after = before;
-      const groups = proposalGroups.filter((group) => inGroup(group).some(({ id }) => ids.includes(id)));
+      const groups = groupsOf(ids);
       // One after the other, since several may change the same entry, as tie-breakers do.
       for (const id of ids)
         for (const group of groups) {

@@ -20,13 +20,18 @@ export interface Place {
   readonly of: number;
 }
 
+export interface AnsweredPages {
+  readonly generation: number;
+  readonly pages: readonly FirstPage[];
+}
+
 /** Products looked through for one that is asked about. */
 const whyDepth = 2000;
 /** Places of a search looked through on a product's page. */
 const placesDepth = 500;
 
 /** Searches, and where products stand in them. */
-export function searchQuestions({ ready, log }: Workbench) {
+export function searchQuestions({ ready, catchUp, standing, log }: Workbench) {
   const answer = (task: SearchTask): SearchAnswer => {
     const { engine, setup, view, content } = ready(task.from);
     const found = search(engine, setup, task.request, view.record, content);
@@ -38,6 +43,11 @@ export function searchQuestions({ ready, log }: Workbench) {
   };
   return {
     answer,
+    /** Takes over what was changed for a side and, where anything was, makes it ready by some searches. */
+    follow(side: Side, searches: readonly string[]): void {
+      if (!catchUp(side)) return;
+      for (const query of searches) answer({ from: side, request: { query, filters: {}, page: 1, limit: 24 } });
+    },
     /** Answers the searches made most and some others, so that the next ones find code, catalog and setup ready here. */
     warm(side: Side, most: number, others: readonly string[]): void {
       const searches = [...others, ...(most > 0 ? log.top(most).map(({ search }) => search) : [])];
@@ -52,10 +62,13 @@ export function searchQuestions({ ready, log }: Workbench) {
       const page = answer({ ...task, request: { ...task.request, page: Math.max(1, place), limit: 1, explain: true } });
       return { result: place > 0 ? (page.results[0] ?? null) : null, total: page.total };
     },
-    /** The first pages of searches, as far as they are compared. */
-    firstPages(side: Side, searches: readonly string[]): FirstPage[] {
+    /** The first pages of searches, as far as they are compared, and which catalog they are of. */
+    firstPages(side: Side, searches: readonly string[]): AnsweredPages {
       const { engine, setup } = ready(side);
-      return searches.map((query) => firstPage(engine, setup, query));
+      return {
+        generation: standing.reader.generation,
+        pages: searches.map((query) => firstPage(engine, setup, query)),
+      };
     },
     /** Products on the first pages of the searches made most, by what is published. */
     shownProducts(most: number): string[] {

@@ -4,12 +4,13 @@ import { openEffectOfDraft } from './effectOfDraft.ts';
 
 const searches = Array.from({ length: 35 }, (_, at) => ({ search: `s${at}`, searches: 1 }));
 
-function counting() {
+function counting(generationAt: (asked: number) => number = () => 1) {
   const asked: string[] = [];
   const effects = openEffectOfDraft({
     firstPages: async (from, list) => {
       asked.push(...list.map((search) => `${from} ${search}`));
-      return list.map((): FirstPage => ({ families: [from], total: 1, decided: [1, 0] }));
+      const pages = list.map((): FirstPage => ({ families: [from], total: 1, decided: [1, 0] }));
+      return { generation: generationAt(asked.length), pages };
     },
   });
   return { asked, effects };
@@ -34,4 +35,14 @@ test('what nobody waits for any more ends after the stretch it is at, and what i
   expect(asked).toHaveLength(6);
   expect(await effects.effect(searches, { draft: '1', live: '1' }, () => false)).not.toBeNull();
   expect(asked).toHaveLength(70);
+});
+
+test('an effect is never of two catalogs: one put in force meanwhile gives no answer, and the next is whole', async () => {
+  for (const changesAfter of [10, 34, 36, 60]) {
+    const { asked, effects } = counting((done) => (done > changesAfter ? 2 : 1));
+    expect(await effects.effect(searches, { draft: '1', live: '1' }, () => false)).toBeNull();
+    const before = asked.length;
+    expect(await effects.effect(searches, { draft: '2', live: '2' }, () => false)).not.toBeNull();
+    expect(asked.length - before).toBe(70);
+  }
 });

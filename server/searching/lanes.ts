@@ -4,16 +4,17 @@ import type { DataFolder } from '../dataFolder.ts';
 import { Refused } from '../refused.ts';
 import { requestSignal } from '../requestSignal.ts';
 import { answerIn, type ThreadOutcome } from '../threadOutcome.ts';
+import type { Follows } from './workbench.ts';
 
 /**
  * Shoppers' searches, what a merchandiser is looking at, and everything that takes long: each waits in a lane of its own,
  * so that none of the others can make a shopper wait. `nice` is the priority that the operating system gives the threads:
- * where it is busy, shoppers' threads run first.
+ * where it is busy, shoppers' threads run first. `follows` says when they take over what was changed.
  */
 export const laneSettings = {
-  shop: { threads: 2, nice: 0, waiting: 1000, seconds: 20 },
-  desk: { threads: 2, nice: 4, waiting: 500, seconds: 60 },
-  long: { threads: 1, nice: 10, waiting: 200, seconds: 900 },
+  shop: { threads: 2, nice: 0, follows: 'when-told', waiting: 1000, seconds: 20 },
+  desk: { threads: 2, nice: 4, follows: 'always', waiting: 500, seconds: 60 },
+  long: { threads: 1, nice: 10, follows: 'always', waiting: 200, seconds: 900 },
 } as const;
 export type LaneName = keyof typeof laneSettings;
 
@@ -23,6 +24,7 @@ export interface LaneWork {
   readonly generation: number;
   readonly shared: SharedArrayBuffer;
   readonly nice: number;
+  readonly follows: Follows;
 }
 
 interface Waiting {
@@ -34,63 +36,95 @@ interface Waiting {
 
 /** Nobody hears it: the client has gone. */
 const gone = (): Refused => new Refused(503, { code: 'client-gone', message: 'The request was given up.' });
+const tooSlowIn = (seconds: number): Refused =>
+  new Refused(503, { code: 'too-slow', message: `This took longer than ${seconds} seconds and was stopped.` });
+
+/** Milliseconds that a task runs on after its client has gone: most end by themselves before, and keep their thread. */
+const runsOnWithoutClient = 1000;
 
 /** Threads that answer from one generation of the catalog; they start with the first question. */
 export interface Lane {
   run(task: unknown): Promise<unknown>;
-  /** Gives every thread the same task, one each: only before anything else is asked. */
-  runEverywhere(task: unknown): Promise<void>;
+  /** Gives every thread the same task, all at once: before anything else is asked. A thread begun anew gets it too. */
+  prepare(task: unknown): Promise<void>;
+  /** Gives every thread the same task, one after the other, so that the others go on answering. */
+  inTurn(task: unknown): Promise<void>;
   /** Resolves when what was asked is answered and the threads have ended. */
   close(): Promise<void>;
 }
 
-export function openLane(name: LaneName, folder: DataFolder, reader: CatalogReader, worker: URL): Lane {
-  const { threads, nice, waiting: most, seconds } = laneSettings[name];
-  const { generation, buffer: shared } = reader;
-  let opened: Piscina<unknown, ThreadOutcome> | null = null;
-  const pool = (): Piscina<unknown, ThreadOutcome> => {
-    opened ??= new Piscina<unknown, ThreadOutcome>({
-      filename: worker.href,
-      workerData: { root: folder.root, generation, shared, nice } satisfies LaneWork,
-      minThreads: threads,
-      maxThreads: threads,
-    });
-    return opened;
-  };
-  const waiting: Waiting[] = [];
-  let running = 0;
-  let whenIdle: (() => void) | null = null;
+/** One thread and what only it can do. */
+interface LaneThread {
+  pool: Piscina<unknown, ThreadOutcome> | null;
+  isBusy: boolean;
+  readonly own: Waiting[];
+}
 
-  const perform = async (task: unknown): Promise<unknown> => {
-    // A thread that computes for longer than any question may is ended; another takes its place.
-    const limit = AbortSignal.timeout(seconds * 1000);
+export function openLane(name: LaneName, folder: DataFolder, reader: CatalogReader, worker: URL): Lane {
+  const { threads: count, nice, follows, waiting: most, seconds } = laneSettings[name];
+  const { generation, buffer: shared } = reader;
+  const threads = Array.from({ length: count }, (): LaneThread => ({ pool: null, isBusy: false, own: [] }));
+  const waiting: Waiting[] = [];
+  let preparedWith: unknown = null;
+  let whenIdle: (() => void) | null = null;
+  let isClosed = false;
+
+  // A pool of one thread each, since a pool of several cannot be told which of them is meant.
+  const poolOf = (thread: LaneThread): Piscina<unknown, ThreadOutcome> => {
+    thread.pool ??= new Piscina<unknown, ThreadOutcome>({
+      filename: worker.href,
+      workerData: { root: folder.root, generation, shared, nice, follows } satisfies LaneWork,
+      minThreads: 1,
+      maxThreads: 1,
+    });
+    return thread.pool;
+  };
+  /** Ends the thread where the task takes too long, or where nobody waits for it any more; another takes its place. */
+  const perform = async (thread: LaneThread, { task, signal }: Waiting): Promise<unknown> => {
+    const stop = new AbortController();
+    const tooSlow = setTimeout(() => stop.abort(tooSlowIn(seconds)), seconds * 1000);
+    let unheard: NodeJS.Timeout | undefined;
+    const leave = (): void => {
+      unheard = setTimeout(() => stop.abort(gone()), runsOnWithoutClient);
+    };
+    signal?.addEventListener('abort', leave);
     try {
-      return answerIn(await pool().run(task, { signal: limit }));
+      return answerIn(await poolOf(thread).run(task, { signal: stop.signal }));
     } catch (error) {
-      if (!limit.aborted) throw error;
-      throw new Refused(503, {
-        code: 'too-slow',
-        message: `This took longer than ${seconds} seconds and was stopped.`,
-      });
+      if (!stop.signal.aborted) throw error;
+      if (preparedWith !== null && thread.own.length === 0) give(thread, preparedWith).catch(() => {});
+      throw stop.signal.reason;
+    } finally {
+      clearTimeout(tooSlow);
+      clearTimeout(unheard);
+      signal?.removeEventListener('abort', leave);
     }
   };
-  const next = (): void => {
-    while (running < threads && waiting.length > 0) {
-      const { task, signal, resolve, reject } = waiting.shift()!;
-      if (signal?.aborted) {
-        reject(gone());
-        continue;
+  const begin = (thread: LaneThread, next: Waiting): void => {
+    thread.isBusy = true;
+    perform(thread, next)
+      .finally(() => {
+        thread.isBusy = false;
+        goOn();
+      })
+      .then(next.resolve, next.reject);
+  };
+  const goOn = (): void => {
+    for (const thread of threads)
+      while (!thread.isBusy) {
+        const next = thread.own.shift() ?? waiting.shift();
+        if (!next) break;
+        if (next.signal?.aborted) next.reject(gone());
+        else begin(thread, next);
       }
-      running++;
-      perform(task)
-        .then(resolve, reject)
-        .finally(() => {
-          running--;
-          next();
-        });
-    }
-    if (running === 0 && waiting.length === 0) whenIdle?.();
+    if (waiting.length === 0 && threads.every(({ isBusy, own }) => !isBusy && own.length === 0)) whenIdle?.();
   };
+  const give = (thread: LaneThread, task: unknown): Promise<unknown> =>
+    new Promise((resolve, reject) => {
+      if (isClosed) return reject(gone());
+      thread.own.push({ task, signal: undefined, resolve, reject });
+      goOn();
+    });
   return {
     run(task) {
       if (waiting.length >= most)
@@ -99,18 +133,23 @@ export function openLane(name: LaneName, folder: DataFolder, reader: CatalogRead
         );
       return new Promise((resolve, reject) => {
         waiting.push({ task, signal: requestSignal.getStore(), resolve, reject });
-        next();
+        goOn();
       });
     },
-    async runEverywhere(task) {
-      await Promise.all(Array.from({ length: threads }, () => pool().run(task)));
+    async prepare(task) {
+      preparedWith = task;
+      await Promise.all(threads.map((thread) => give(thread, task)));
+    },
+    async inTurn(task) {
+      for (const thread of threads) await give(thread, task);
     },
     async close() {
       await new Promise<void>((resolve) => {
         whenIdle = resolve;
-        next();
+        goOn();
       });
-      await opened?.destroy();
+      isClosed = true;
+      await Promise.all(threads.map(({ pool }) => pool?.destroy()));
     },
   };
 }

@@ -36,6 +36,7 @@ export type Question = {
 const lanes: Readonly<Record<keyof LocalSearch, LaneName>> = {
   answer: 'desk',
   warm: 'shop',
+  follow: 'shop',
   why: 'desk',
   firstPages: 'long',
   shownProducts: 'long',

@@ -1,6 +1,7 @@
 import { type Effect, reasonToWithhold } from '../../core/proposals/effect.ts';
 import { type ProposalGroup, proposalGroups } from '../../core/proposals/proposeSetup.ts';
 import type { ProposalHead } from '../questions/proposalQuestions.ts';
+import { requestSignal } from '../requestSignal.ts';
 import type { Searcher } from './searcher.ts';
 
 /** A proposal with what it would change. */
@@ -72,9 +73,12 @@ export function openProposalDesk(searcher: Asked, versionNow: () => string): Pro
     if (work?.version === version && !work.error) return work;
     const fresh: Work = { version, proposals: [], of: 0, isComplete: false, error: null, ended: Promise.resolve() };
     work = fresh;
-    fresh.ended = workOut(fresh).catch((error) => {
-      fresh.error = error;
-    });
+    // It is worked out for whoever looks next, so it goes on when the client that began it has gone.
+    fresh.ended = requestSignal
+      .exit(() => workOut(fresh))
+      .catch((error) => {
+        fresh.error = error;
+      });
     return fresh;
   }
   const told = ({ proposals, isComplete, of }: Work): WorkedProposals => ({
@@ -86,10 +90,13 @@ export function openProposalDesk(searcher: Asked, versionNow: () => string): Pro
   return {
     look: () => told(current()),
     async complete() {
-      const own = current();
-      await own.ended;
-      if (own.error) throw own.error;
-      return told(own);
+      for (;;) {
+        const own = current();
+        await own.ended;
+        if (own.error) throw own.error;
+        // What was changed meanwhile has begun another work, or will.
+        if (own === current()) return told(own);
+      }
     },
   };
 }

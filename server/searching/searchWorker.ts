@@ -9,7 +9,7 @@ import type { LaneWork } from './lanes.ts';
 import { answerQuestion, openLocalSearch, type Question } from './localSearch.ts';
 import { openWorkbench } from './workbench.ts';
 
-const { root, generation, shared, nice } = workerData as LaneWork;
+const { root, generation, shared, nice, follows } = workerData as LaneWork;
 try {
   // On Linux 0 is the calling thread, and no other.
   if (nice > 0 && process.platform === 'linux') setPriority(0, nice);
@@ -23,6 +23,7 @@ const local = openLocalSearch(
     db: openDatabase(folder.database, { readOnly: true }),
     reader: openCatalog(folder, generation, shared),
     now: Date.now,
+    follows,
   }),
 );
 

@@ -32,10 +32,18 @@ export interface LanedSearcher extends Searcher {
    * questions go where they went.
    */
   handOver(reader: CatalogReader, putInForce: () => Promise<void>): Promise<void>;
+  /**
+   * Has shoppers' threads take over what was published, fed or brought in, one after the other, so that no shopper waits
+   * for it. Resolves when all of them answer by it.
+   */
+  follow(): Promise<void>;
   /** Generations that threads still answer from. */
   used(): ReadonlySet<number>;
   close(): Promise<void>;
 }
+
+/** Searches answered after something was taken over. */
+const followedWith = ['', 'blue', 'red brush'];
 
 type Lanes = Readonly<Record<LaneName, Lane>> & { readonly generation: number };
 
@@ -49,6 +57,8 @@ export function lanedSearcher(options: {
 }): LanedSearcher {
   const { folder, worker, whenClosed = noCatalog, whenFree = () => {} } = options;
   let lanes: Lanes | null = null;
+  /** Shoppers' threads that are not asked anything yet. */
+  let incoming: Lane | null = null;
   const all = new Set<Lanes>();
 
   const openNamed = (name: LaneName, reader: CatalogReader): Lane => openLane(name, folder, reader, worker);
@@ -58,7 +68,15 @@ export function lanedSearcher(options: {
     whenFree();
   };
   const warm = (lane: Lane, side: Side, most: number): Promise<void> =>
-    lane.runEverywhere({ call: 'warm', given: [side, most, warmedWith] } satisfies Question);
+    lane.prepare({ call: 'warm', given: [side, most, warmedWith] } satisfies Question);
+  const follow: Question = { call: 'follow', given: ['live', followedWith] };
+  const followNow = async (): Promise<void> => {
+    const lanesOfShops = [...(lanes ? [lanes.shop] : []), ...(incoming ? [incoming] : [])];
+    // A thread that could not is told again soon; what was written is written either way.
+    await Promise.allSettled(lanesOfShops.map((lane) => lane.inTurn(follow)));
+  };
+  let following: Promise<void> = Promise.resolve();
+  let nextFollowing: Promise<void> | null = null;
   const searcher = searcherBy(async (question) => {
     if (!lanes) throw whenClosed();
     return lanes[laneOf(question)].run(question);
@@ -69,14 +87,18 @@ export function lanedSearcher(options: {
       const before = lanes;
       // Shoppers' threads first and by themselves: nobody waits until the others have started.
       const shop = openNamed('shop', reader);
+      incoming = shop;
       try {
         // The first generation has no setup before it is in force, so there is nothing to warm up with.
         if (before) await warm(shop, 'live', searchesWarmed);
         await putInForce();
-        if (!before) await warm(shop, 'live', searchesWarmed);
+        // What a feed said while the threads began is laid over the catalog as it is put in force.
+        await (before ? shop.inTurn(follow) : warm(shop, 'live', searchesWarmed));
       } catch (error) {
         void shop.close().catch(() => {});
         throw error;
+      } finally {
+        incoming = null;
       }
       const [desk, long] = [openNamed('desk', reader), openNamed('long', reader)];
       lanes = { shop, desk, long, generation: reader.generation };
@@ -85,6 +107,14 @@ export function lanedSearcher(options: {
       const own = lanes;
       setTimeout(() => lanes === own && void warm(desk, 'draft', 0).catch(() => {}), deskWarmedAfter).unref();
       if (before) void close(before).catch(() => {});
+    },
+    follow() {
+      nextFollowing ??= following.then(() => {
+        nextFollowing = null;
+        following = followNow();
+        return following;
+      });
+      return nextFollowing;
     },
     used: () => new Set([...all].map(({ generation }) => generation)),
     async close() {

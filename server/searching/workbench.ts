@@ -18,8 +18,12 @@ import { type DraftReader, openDraftReader } from '../store/draftReader.ts';
 
 export type Side = 'draft' | 'live';
 
+/** Whether a thread looks for changes with every question, or only when it is told, so that no shopper waits for it. */
+export type Follows = 'always' | 'when-told';
+
 /** A setup bound to the catalog as it stands under it. */
 export interface Ready {
+  /** Generation, revision or release, facts, articles and day: all that what follows depends on. */
   readonly version: string;
   readonly view: CatalogView;
   readonly engine: Engine;
@@ -40,6 +44,8 @@ export interface Workbench {
   readonly setups: DraftReader;
   readonly log: LogStore;
   ready(side: Side): Ready;
+  /** Takes over what was changed since; answers whether anything was. */
+  catchUp(side: Side): boolean;
 }
 
 /** Milliseconds in a day: newness is told by days. */
@@ -51,44 +57,54 @@ export function openWorkbench(options: {
   readonly db: Db;
   readonly reader: CatalogReader;
   readonly now: () => number;
+  readonly follows?: Follows;
 }): Workbench {
-  const { folder, db, reader, now } = options;
+  const { folder, db, reader, now, follows = 'always' } = options;
   const setups = openDraftReader(db);
   const standing = openStandingCatalog(reader);
   let opened: { readonly version: number; readonly language: Language; readonly engine: ContentEngine } | null = null;
   const known: Record<Side, Ready | null> = { draft: null, live: null };
+  const upToDate = (side: Side): Ready => {
+    const inVersion = contentVersion(db);
+    const today = Math.floor(now() / day);
+    const number = side === 'draft' ? setups.revision() : (setups.liveNumber() ?? 0);
+    const version = [reader.generation, number, standing.facts, inVersion, today].join('/');
+    const before = known[side];
+    if (before?.version === version) return before;
+    const setup = side === 'draft' ? setups.draft() : setups.live()!.setup;
+    const view = standing.view(setup);
+    // An engine is scratch memory for one index: setups that share the index share it, as one search runs at a time.
+    const engine =
+      [known.draft, known.live].find((other) => other?.view.version === view.version)?.engine ??
+      openEngine(view.snapshot);
+    const { language } = view.snapshot;
+    if (opened?.version !== inVersion || opened.language !== language)
+      opened = { version: inVersion, language, engine: openContent(readContent(db), language) };
+    return {
+      version,
+      view,
+      engine,
+      setup: prepareSetup(engine, setup, today),
+      decisions: decisionsByProduct(setup),
+      lists: new Map(),
+      content: prepareContent(opened.engine, setup),
+    };
+  };
+  const catchUp = (side: Side): boolean => {
+    const before = known[side];
+    const after = upToDate(side);
+    known[side] = after;
+    return after !== before;
+  };
   return {
     folder,
     standing,
     setups,
     log: openLogStore(db),
+    catchUp,
     ready(side) {
-      const inVersion = contentVersion(db);
-      const today = Math.floor(now() / day);
-      const number = side === 'draft' ? setups.revision() : (setups.liveNumber() ?? 0);
-      const version = `${number}/${standing.facts}/${inVersion}/${today}`;
-      const before = known[side];
-      if (before?.version === version) return before;
-      const setup = side === 'draft' ? setups.draft() : setups.live()!.setup;
-      const view = standing.view(setup);
-      // An engine is scratch memory for one index: setups that share the index share it, as one search runs at a time.
-      const engine =
-        [known.draft, known.live].find((other) => other?.view.version === view.version)?.engine ??
-        openEngine(view.snapshot);
-      const { language } = view.snapshot;
-      if (opened?.version !== inVersion || opened.language !== language)
-        opened = { version: inVersion, language, engine: openContent(readContent(db), language) };
-      const fresh: Ready = {
-        version,
-        view,
-        engine,
-        setup: prepareSetup(engine, setup, today),
-        decisions: decisionsByProduct(setup),
-        lists: new Map(),
-        content: prepareContent(opened.engine, setup),
-      };
-      known[side] = fresh;
-      return fresh;
+      if (follows === 'always' || !known[side]) catchUp(side);
+      return known[side]!;
     },
   };
 }

@@ -1,19 +1,28 @@
-import { acceptAll, makeReady, markedCatalog, type RealServer } from './realServer.ts';
+import { acceptAll, makeReady, markedCatalog, type RealServer, until } from './realServer.ts';
 
 export interface UnderLoad {
   /** Searches that were answered meanwhile. */
   readonly answers: number;
+  /** Effects and proposals that were, for the desk. */
+  readonly deskAnswers: Readonly<Record<DeskWork, number>>;
   /** Answers that failed, or were of two catalogs or half of one. */
   readonly faults: readonly string[];
 }
 
+type DeskWork = 'effect' | 'proposals';
+
 const pageSize = 24;
 
-/** Puts catalogs in force, one after the other, while shoppers search on so many connections; each tells which it is of. */
+/**
+ * Puts catalogs in force, one after the other, while shoppers search on so many connections, each
+ * telling which catalog its answer is of, and a desk asks for the effect of its draft and for proposals all the time.
+ */
 export async function commitsUnderLoad(server: RealServer, commits: number, connections: number): Promise<UnderLoad> {
   let isOver = false;
   let answers = 0;
   const faults: string[] = [];
+  const deskAnswers: Record<DeskWork, number> = { effect: 0, proposals: 0 };
+  let moved = 0;
   const put = async (round: number): Promise<void> => {
     await makeReady(server, markedCatalog(400, `round${round}`));
     const { status, body } = await server.post('/desk/catalog/import/commit', acceptAll);
@@ -34,10 +43,35 @@ export async function commitsUnderLoad(server: RealServer, commits: number, conn
         faults.push(`not of one catalog: ${titles.join(' ')}`);
     }
   };
+  /** The products that an effect says moved are all of one catalog, or nothing is said. */
+  const desk = async (work: DeskWork): Promise<void> => {
+    while (!isOver) {
+      const { status, body } = await server.get(`/desk/${work}`);
+      const { code } = (body as { error?: { code: string } }).error ?? { code: '' };
+      if (status === 200) deskAnswers[work]++;
+      else if (status !== 409 || code !== 'outdated') faults.push(`${work}: ${status} ${code}`);
+      if (work !== 'effect' || status !== 200) continue;
+      const { moves } = body as { moves: { product: string }[] };
+      moved += moves.length;
+      const marks = new Set(moves.map(({ product }) => product.split('-')[0]));
+      if (marks.size > 1) faults.push(`an effect of several catalogs: ${[...marks].join(' ')}`);
+    }
+  };
   await put(0);
+  await server.post('/desk/edits', {
+    revision: ((await server.get('/desk/state')).body as { revision: number }).revision,
+    edits: [{ part: 'relevance', key: 'tieBreakers', value: { signals: [{ attribute: 'price', direction: 'high' }] } }],
+  });
+  const desks = [desk('effect'), desk('proposals')];
   const shoppers = Array.from({ length: connections }, shopper);
-  for (let round = 1; round <= commits; round++) await put(round);
+  for (let round = 1; round <= commits; round++) {
+    await put(round);
+    // Shoppers come first, so an effect takes its time: the next catalog comes while the one after this is worked out.
+    const effects = deskAnswers.effect;
+    await until(() => deskAnswers.effect > effects || faults.length > 0, 120_000);
+  }
   isOver = true;
-  await Promise.all(shoppers);
-  return { answers, faults };
+  await Promise.all([...shoppers, ...desks]);
+  if (moved === 0) faults.push('no effect told of anything that moved, so none was tried');
+  return { answers, deskAnswers, faults };
 }

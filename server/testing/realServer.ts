@@ -74,11 +74,14 @@ export async function until(isSo: () => Promise<boolean> | boolean, within = 30_
   }
 }
 
-/** A catalog of so many products, in whose titles `mark` tells which file they are of. */
+/** A catalog of so many products, whose titles and ids tell by `mark` which file they are of. */
 export const markedCatalog = (records: number, mark: string): string =>
   [
     'id,title,brand,price,stock',
-    ...Array.from({ length: records }, (_, at) => `m${at},${mark} brush ${at},Osier,${(at % 90) + 1}.50,${at % 7}`),
+    ...Array.from(
+      { length: records },
+      (_, at) => `${mark}-${at},${mark} brush ${at},Osier,${(at % 90) + 1}.50,${at % 7}`,
+    ),
   ].join('\n');
 
 /** Brings a catalog in over HTTP, up to the moment before it is put in force. */

@@ -131,7 +131,7 @@ try {
   const load = await commitsUnderLoad(server!, commits, connections);
   faults.push(...load.faults);
   console.log(
-    `${commits} catalogs put in force under ${connections} connections: ${load.answers} searches answered meanwhile, ${load.faults.length} faults.`,
+    `${commits} catalogs put in force under ${connections} connections: ${load.answers} searches, ${load.deskAnswers.effect} effects and ${load.deskAnswers.proposals} looks at proposals answered meanwhile, ${load.faults.length} faults.`,
   );
 } finally {
   await server?.kill();
