@@ -1,7 +1,9 @@
+import { once } from 'node:events';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
+import { Worker } from 'node:worker_threads';
 import { catalogWriter } from '../core/catalog/writeCatalog.ts';
 import { acceptAll, makeReady, type RealServer, startRealServer } from '../server/testing/realServer.ts';
 import { makeRecords } from './makeRecords.ts';
@@ -35,14 +37,6 @@ async function shoppers(server: RealServer, seconds: number): Promise<number[]> 
   return Promise.all(asked);
 }
 
-const revisionOf = async (server: RealServer): Promise<number> =>
-  ((await server.get('/desk/state')).body as { revision: number }).revision;
-const weigh = async (server: RealServer, width: number) =>
-  server.post('/desk/edits', {
-    revision: await revisionOf(server),
-    edits: [{ part: 'relevance', key: 'closeCall', value: { width } }],
-  });
-
 /** Times something is put in force or started for the comparison of first and tenth searches. */
 const beginnings = queries.length;
 
@@ -64,40 +58,12 @@ async function firstSearches(after: string, begin: () => Promise<RealServer>): P
   );
 }
 
-/** Everything a desk can do at once, again and again until it is over: proposals, effect, an import and edits. */
-async function busyDesk(server: RealServer, csv: string, isOver: () => boolean): Promise<Map<string, number>> {
-  const done = new Map<string, number>();
-  const again = async (name: string, work: () => Promise<unknown>, rest: number): Promise<void> => {
-    while (!isOver()) {
-      await work().catch(() => null);
-      done.set(name, (done.get(name) ?? 0) + 1);
-      await pause(rest);
-    }
-  };
-  let width = 1;
-  await Promise.all([
-    again('proposals', () => server.get('/desk/proposals'), 400),
-    again('effects', () => server.get('/desk/effect'), 100),
-    again('edits', () => weigh(server, (width % 50) + ++width / 1000), 700),
-    again('previews', () => server.get('/desk/search?q=zebra'), 700),
-    again(
-      'imports',
-      async () => {
-        await makeReady(server, csv, 'again.csv');
-        await server.post('/desk/catalog/import/cancel', {});
-      },
-      100,
-    ),
-  ]);
-  return done;
-}
-
 /** A hundred releases and so many decisions: what one more edit takes, asked for over HTTP. */
 async function longHistory(server: RealServer, products: number): Promise<void> {
   const which = { list: { q: '', filters: {}, missing: [], state: 'all', except: [] } };
   const tagged = async (tag: string) =>
     server.post('/desk/catalog/products', {
-      revision: await revisionOf(server),
+      revision: await server.revision(),
       which: products <= 20_000 ? which : { ids: Array.from({ length: 20_000 }, (_, at) => `f${at}`) },
       what: { act: 'addTag', tag },
     });
@@ -109,7 +75,7 @@ async function longHistory(server: RealServer, products: number): Promise<void> 
   const edits = async (count: number): Promise<number[]> => {
     const times: number[] = [];
     for (let at = 0; at < count; at++) {
-      const revision = await revisionOf(server);
+      const revision = await server.revision();
       const body = { revision, edits: [{ part: 'relevance', key: 'closeCall', value: { width: (at % 90) + 0.5 } }] };
       times.push(await timed(() => server.post('/desk/edits', body)));
     }
@@ -117,8 +83,8 @@ async function longHistory(server: RealServer, products: number): Promise<void> 
   };
   const unpublished = await edits(40);
   for (let release = 0; release < 100; release++) {
-    await weigh(server, (release % 80) + 1);
-    await server.post('/desk/publish', { revision: await revisionOf(server), note: `Release ${release}` });
+    await server.weigh((release % 80) + 1);
+    await server.post('/desk/publish', { revision: await server.revision(), note: `Release ${release}` });
   }
   const times = await edits(40);
   const list = await timed(() => server.get('/desk/releases'));
@@ -143,7 +109,8 @@ export async function runServing(rest: readonly string[]): Promise<void> {
     'GBP',
   );
   const csv = `${writer.begin}${records.map((record, at) => writer.record(record, at)).join('')}${writer.end}`;
-  writeFileSync(join(data, 'catalog.csv'), csv);
+  const file = join(data, 'catalog.csv');
+  writeFileSync(file, csv);
   const families = new Set(records.map(({ familyId }) => familyId)).size;
   let server = await startRealServer({ root, data: join(data, 'folder'), port });
   try {
@@ -160,8 +127,8 @@ export async function runServing(rest: readonly string[]): Promise<void> {
     await server.post('/desk/catalog/import/commit', acceptAll);
     await firstSearches('a catalog is put in force', async () => {
       const { earlier } = (await server.get('/desk/catalog')).body as { earlier: { generation: number }[] };
-      const { status } = await server.post('/desk/catalog/put-back', { generation: earlier[0]!.generation });
-      if (status !== 200) throw new Error('No catalog was put back.');
+      const { status, body } = await server.post('/desk/catalog/put-back', { generation: earlier[0]!.generation });
+      if (status !== 200) throw new Error(`No catalog was put back: ${JSON.stringify(body)}`);
       return server;
     });
     const starts: number[] = [];
@@ -175,13 +142,12 @@ export async function runServing(rest: readonly string[]): Promise<void> {
     console.log(`start until the address is told: median ${shown(percentile(starts, 0.5))}`);
     await shoppers(server, 5);
     const idle = await shoppers(server, seconds);
-    let isOver = false;
-    const desk = busyDesk(server, csv, () => isOver);
+    // In a thread of its own: what it sends and reads must not hold up the clock of the shoppers.
+    const desk = new Worker(join(root, 'dist', 'bench', 'busyDesk.js'), { workerData: { base: server.base, file } });
     await pause(1500);
     const busy = await shoppers(server, seconds);
-    isOver = true;
-    const done = await desk;
-    const told = [...done].map(([name, times]) => `${name} ${times}`).join(', ');
+    desk.postMessage('over');
+    const [told] = (await once(desk, 'message')) as [string];
     const [quiet, loud] = [percentile(idle, 0.99), percentile(busy, 0.99)];
     console.log(
       `shoppers at ${aSecond} a second: median ${shown(percentile(idle, 0.5))}, 99th ${shown(quiet)}; beside a busy desk median ${shown(percentile(busy, 0.5))}, 99th ${shown(loud)}: ${(loud / quiet).toFixed(1)} times (bound 2)`,

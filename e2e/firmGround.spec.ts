@@ -25,9 +25,8 @@ let data: string;
 let server: RealServer;
 const start = (folder = data, more: readonly string[] = []) =>
   startRealServer({ root, data: folder, port, arguments: more });
-const revision = async (): Promise<number> => ((await server.get('/desk/state')).body as { revision: number }).revision;
 const width = async (value: number) => ({
-  revision: await revision(),
+  revision: await server.revision(),
   edits: [{ part: 'relevance', key: 'closeCall', value: { width: value } }],
 });
 

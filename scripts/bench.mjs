@@ -6,7 +6,7 @@ import { bundleForNode } from './build.mjs';
 import { ensureInstalled, root } from './prepare.mjs';
 
 ensureInstalled();
-await bundleForNode({ 'bench/run': 'bench/run.ts' });
+await bundleForNode({ 'bench/run': 'bench/run.ts', 'bench/busyDesk': 'bench/busyDesk.ts' });
 const { status } = spawnSync(
   process.execPath,
   [

@@ -18,8 +18,8 @@ export interface CatalogWrites {
    * with nothing changed, where its files are not there.
    */
   putInForce(imported: PutInForce, file: string, at: number, firstShop?: Shop): void;
-  /** Copies an earlier generation to a new number, what feeds said since laid over it; it is not in force yet. */
-  putBack(generation: number): PutInForce & { readonly file: string };
+  /** Copies an earlier generation to a reserved number, what feeds said since laid over it; it is not in force yet. */
+  putBack(generation: number, fresh: number): PutInForce & { readonly file: string };
   /** Takes changed figures into the generation in force. */
   takeFacts(changes: readonly FactChange[], at: number): FactsTaken;
 }
@@ -66,9 +66,8 @@ export function openCatalogWrites(db: Db, folder: DataFolder): CatalogWrites {
   const dropFactNote = db.prepare('DELETE FROM fact_note WHERE storefront = ?');
   const noteFacts = db.prepare('INSERT OR REPLACE INTO fact_note (storefront, facts_at) VALUES (?, ?)');
   const generation = (): number => readGeneration.get(storefrontId) ?? 0;
-  const reserveGeneration = (): number => reserve.get(storefrontId)!;
   return {
-    reserveGeneration,
+    reserveGeneration: () => reserve.get(storefrontId)!,
     putInForce(imported, file, at, firstShop) {
       refuseMissing(folder, imported.generation);
       const isFirst = generation() === 0;
@@ -90,12 +89,11 @@ export function openCatalogWrites(db: Db, folder: DataFolder): CatalogWrites {
         if (isFirst && setups.liveNumber() === null) setups.begin(initialSetup(attributes, firstShop), at);
       }).immediate();
     },
-    putBack(earlier) {
+    putBack(earlier, fresh) {
       const row = readImport.get(earlier, storefrontId);
       if (!row)
         throw new Refused(409, { code: 'unknown-catalog', message: 'There is no such earlier catalog any more.' });
       refuseMissing(folder, earlier);
-      const fresh = reserveGeneration();
       const [from, to] = [generationFiles(folder, earlier), generationFiles(folder, fresh)];
       // Where the file system can, a copy shares its blocks with the original until one of them changes.
       copyFileSync(from.records, to.records, constants.COPYFILE_FICLONE);

@@ -255,8 +255,9 @@ export function openImportJobs(options: ImportJobOptions): ImportJobs {
     async putBack(generation) {
       if (!begin('readAgain', '')) return null;
       try {
-        const { file, ...ready } = await writer.putBack(generation);
-        writing = ready.generation;
+        // Known as being written before there is any file of it, so that nobody tidies it away meanwhile.
+        writing = await writer.reserveGeneration();
+        const { file, ...ready } = await writer.putBack(generation, writing);
         take('imported', { file, records: ready.records, families: ready.families, rejected: ready.rejected });
         take('commit');
         return await commit(ready, file);

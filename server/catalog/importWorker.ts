@@ -1,10 +1,13 @@
 import { parentPort, workerData } from 'node:worker_threads';
 import { type DataFolder, dataFolder } from '../dataFolder.ts';
 import { storageRefusal } from '../storageProblem.ts';
+import { comeAfterOthers } from '../threadPriority.ts';
 import { type ExaminedFile, examineFile } from './examineFile.ts';
 import { type ImportedCatalog, type ImportOptions, type ImportProgress, importCatalog } from './importCatalog.ts';
 import { rebuildIndex } from './mendCatalog.ts';
 import { type FileForm, FileProblem } from './sources/source.ts';
+
+const importNice = 10;
 
 export type ImportOrder =
   | { readonly kind: 'examine'; readonly path: string; readonly form: FileForm | null }
@@ -18,6 +21,8 @@ export type ImportMessage =
   | { readonly failed: string };
 
 const order = workerData as ImportOrder;
+// Where the shop has no catalog until this is done, nobody comes before it.
+if (order.kind !== 'rebuild') comeAfterOthers(importNice);
 const say = (message: ImportMessage): void => parentPort!.postMessage(message);
 
 async function work(): Promise<ImportMessage> {

@@ -41,17 +41,19 @@ export function searchQuestions({ ready, catchUp, standing, log }: Workbench) {
     const live = ready('live');
     return withMovement(found, rankedFamilies(live.engine, live.setup, before, movementDepth));
   };
+  const answerAll = (from: Side, searches: readonly string[]): void => {
+    for (const query of searches) answer({ from, request: { query, filters: {}, page: 1, limit: 24 } });
+  };
   return {
     answer,
     /** Takes over what was changed for a side and, where anything was, makes it ready by some searches. */
     follow(side: Side, searches: readonly string[]): void {
-      if (!catchUp(side)) return;
-      for (const query of searches) answer({ from: side, request: { query, filters: {}, page: 1, limit: 24 } });
+      if (catchUp(side)) answerAll(side, searches);
     },
     /** Answers the searches made most and some others, so that the next ones find code, catalog and setup ready here. */
-    warm(side: Side, most: number, others: readonly string[]): void {
+    warm(side: Side, most: number, others: readonly string[], over: number): void {
       const searches = [...others, ...(most > 0 ? log.top(most).map(({ search }) => search) : [])];
-      for (const query of searches) answer({ from: side, request: { query, filters: {}, page: 1, limit: 24 } });
+      for (let time = 0; time < over; time++) answerAll(side, searches);
     },
     /** One product of a search wherever it stands, with its arithmetic, or null where the search does not show it. */
     why(task: SearchTask, product: string): { result: Result | null; total: number } {

@@ -1,21 +1,16 @@
-import { setPriority } from 'node:os';
 import { workerData } from 'node:worker_threads';
 import { openCatalog } from '../catalog/catalogReader.ts';
 import { dataFolder } from '../dataFolder.ts';
 import { storageRefusal } from '../storageProblem.ts';
 import { openDatabase } from '../store/database.ts';
 import { outcomeOf } from '../threadOutcome.ts';
+import { comeAfterOthers } from '../threadPriority.ts';
 import type { LaneWork } from './lanes.ts';
 import { answerQuestion, openLocalSearch, type Question } from './localSearch.ts';
 import { openWorkbench } from './workbench.ts';
 
 const { root, generation, shared, nice, follows } = workerData as LaneWork;
-try {
-  // On Linux 0 is the calling thread, and no other.
-  if (nice > 0 && process.platform === 'linux') setPriority(0, nice);
-} catch {
-  // Not allowed here: the lanes alone must do.
-}
+comeAfterOthers(nice);
 const folder = dataFolder(root);
 const local = openLocalSearch(
   openWorkbench({

@@ -21,6 +21,8 @@ function searcherBy(run: (question: Question) => Promise<unknown>): Searcher {
 /** Searches every thread answers before shoppers are sent to it: those made most, and some that need other code. */
 const warmedWith = ['', 'a', 'blue', 'red brush', 'xqzzk', 'watercolour papr', 'black ink 30 ml', 'sketch book'];
 const searchesWarmed = 24;
+/** How often over: code that ran a hundred times or so has been compiled for good. */
+const warmedOver = 5;
 /** When the desk's threads start by themselves, in milliseconds. */
 const deskWarmedAfter = 1500;
 
@@ -68,7 +70,7 @@ export function lanedSearcher(options: {
     whenFree();
   };
   const warm = (lane: Lane, side: Side, most: number): Promise<void> =>
-    lane.prepare({ call: 'warm', given: [side, most, warmedWith] } satisfies Question);
+    lane.prepare({ call: 'warm', given: [side, most, warmedWith, warmedOver] } satisfies Question);
   const follow: Question = { call: 'follow', given: ['live', followedWith] };
   const followNow = async (): Promise<void> => {
     const lanesOfShops = [...(lanes ? [lanes.shop] : []), ...(incoming ? [incoming] : [])];

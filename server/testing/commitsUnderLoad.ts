@@ -59,7 +59,7 @@ export async function commitsUnderLoad(server: RealServer, commits: number, conn
   };
   await put(0);
   await server.post('/desk/edits', {
-    revision: ((await server.get('/desk/state')).body as { revision: number }).revision,
+    revision: await server.revision(),
     edits: [{ part: 'relevance', key: 'tieBreakers', value: { signals: [{ attribute: 'price', direction: 'high' }] } }],
   });
   const desks = [desk('effect'), desk('proposals')];

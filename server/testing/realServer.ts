@@ -2,19 +2,52 @@ import { type ChildProcess, spawn } from 'node:child_process';
 import { once } from 'node:events';
 import { join } from 'node:path';
 
-/** The built server as a process of its own, for tests that kill it, lock it or take its files away. */
-export interface RealServer {
+/** A server as its clients know it. */
+export interface ServerAt {
   readonly base: string;
+  get(path: string): Promise<{ status: number; body: never }>;
+  post(path: string, body: unknown): Promise<{ status: number; body: never; headers: Headers }>;
+  revision(): Promise<number>;
+  /** An edit that changes what searches are ordered by, and nothing else. */
+  weigh(width: number): Promise<{ status: number; body: never }>;
+}
+
+/** The built server as a process of its own, for tests that kill it, lock it or take its files away. */
+export interface RealServer extends ServerAt {
   readonly process: ChildProcess;
   /** What it wrote so far, output and errors together. */
   said(): string;
-  get(path: string): Promise<{ status: number; body: never }>;
-  post(path: string, body: unknown): Promise<{ status: number; body: never; headers: Headers }>;
   /** Ends it without warning. */
   kill(): Promise<void>;
 }
 
 const startsWithin = 60_000;
+
+export function serverAt(base: string): ServerAt {
+  const answer = async (response: Response) => ({
+    status: response.status,
+    headers: response.headers,
+    body: (await response.json()) as never,
+  });
+  const get = async (path: string) => answer(await fetch(base + path));
+  const post = async (path: string, body: unknown) =>
+    answer(
+      await fetch(base + path, {
+        method: 'POST',
+        headers: typeof body === 'string' ? {} : { 'content-type': 'application/json' },
+        body: typeof body === 'string' ? body : JSON.stringify(body),
+      }),
+    );
+  const revision = async () => ((await get('/desk/state')).body as { revision: number }).revision;
+  return {
+    ...{ base, get, post, revision },
+    weigh: async (width) =>
+      post('/desk/edits', {
+        revision: await revision(),
+        edits: [{ part: 'relevance', key: 'closeCall', value: { width } }],
+      }),
+  };
+}
 
 /** Starts the built server; resolves when it answers, or when it has ended by itself (`process.exitCode` is then set). */
 export async function startRealServer(options: {
@@ -38,24 +71,10 @@ export async function startRealServer(options: {
     if (Date.now() > until) throw new Error(`The server did not start: ${text}`);
     await new Promise((resolve) => setTimeout(resolve, 20));
   }
-  const answer = async (response: Response) => ({
-    status: response.status,
-    headers: response.headers,
-    body: (await response.json()) as never,
-  });
   return {
-    base,
+    ...serverAt(base),
     process: server,
     said: () => text,
-    get: async (path) => answer(await fetch(base + path)),
-    post: async (path, body) =>
-      answer(
-        await fetch(base + path, {
-          method: 'POST',
-          headers: typeof body === 'string' ? {} : { 'content-type': 'application/json' },
-          body: typeof body === 'string' ? body : JSON.stringify(body),
-        }),
-      ),
     async kill() {
       if (server.exitCode !== null || server.signalCode !== null) return;
       const gone = once(server, 'exit');
@@ -85,7 +104,7 @@ export const markedCatalog = (records: number, mark: string): string =>
   ].join('\n');
 
 /** Brings a catalog in over HTTP, up to the moment before it is put in force. */
-export async function makeReady(server: RealServer, csv: string, name = 'marked.csv'): Promise<void> {
+export async function makeReady(server: ServerAt, csv: string, name = 'marked.csv'): Promise<void> {
   const phase = async (): Promise<string> => {
     const { body } = await server.get('/desk/catalog/import/job');
     return (body as { job: { phase: string; error: string | null } }).job.phase;
