@@ -37,14 +37,11 @@ async function shoppers(server: RealServer, seconds: number): Promise<number[]> 
   return Promise.all(asked);
 }
 
-/** Times something is put in force or started for the comparison of first and tenth searches. */
-const beginnings = queries.length;
-
 /**
  * The first ten searches after something, over and over: each time another one comes first and last, so that both are
  * asked for every search once. A browser has opened its connection for the page before it searches, and so it is here.
  */
-async function firstSearches(after: string, begin: () => Promise<RealServer>): Promise<void> {
+async function firstSearches(after: string, beginnings: number, begin: () => Promise<RealServer>): Promise<void> {
   const times: number[][] = Array.from({ length: 10 }, () => []);
   for (let round = 0; round < beginnings; round++) {
     const server = await begin();
@@ -97,9 +94,17 @@ async function longHistory(server: RealServer, products: number): Promise<void> 
 export async function runServing(rest: readonly string[]): Promise<void> {
   const { values } = parseArgs({
     args: [...rest],
-    options: { records: { type: 'string', default: '100000' }, seconds: { type: 'string', default: String(watched) } },
+    options: {
+      beginnings: { type: 'string', default: String(queries.length) },
+      records: { type: 'string', default: '100000' },
+      seconds: { type: 'string', default: String(watched) },
+    },
   });
-  const [amount, seconds] = [Number(values.records), Number(values.seconds)];
+  const [amount, seconds, beginnings] = [values.records, values.seconds, values.beginnings].map(Number) as [
+    number,
+    number,
+    number,
+  ];
   const root = process.cwd();
   const data = mkdtempSync(join(tmpdir(), 'clever-shelf-serving-'));
   const records = [...makeRecords(1, amount)];
@@ -125,14 +130,14 @@ export async function runServing(rest: readonly string[]): Promise<void> {
     // Once more, so that there is an earlier one of the same size.
     await makeReady(server, csv);
     await server.post('/desk/catalog/import/commit', acceptAll);
-    await firstSearches('a catalog is put in force', async () => {
+    await firstSearches('a catalog is put in force', beginnings, async () => {
       const { earlier } = (await server.get('/desk/catalog')).body as { earlier: { generation: number }[] };
       const { status, body } = await server.post('/desk/catalog/put-back', { generation: earlier[0]!.generation });
       if (status !== 200) throw new Error(`No catalog was put back: ${JSON.stringify(body)}`);
       return server;
     });
     const starts: number[] = [];
-    await firstSearches('a start', async () => {
+    await firstSearches('a start', beginnings, async () => {
       await server.kill();
       const begin = performance.now();
       server = await startRealServer({ root, data: join(data, 'folder'), port });

@@ -74,12 +74,12 @@ export async function importCommand(data: string, files: readonly string[], valu
     const refused = { before: 0, gone: 0, compared: 0, pricesChanged: 0, shownGone: [] };
     const [lost] = replaceConcerns({ ...refused, rows: imported.records, refused: imported.rejected });
     if (lost && !values.anyway) {
-      catalogs.tidy(new Set());
+      await catalogs.tidy(new Set());
       throw new Failure(`${lost.message} The catalog is as it was. Say --anyway to import what could be read.`);
     }
     await writer.putInForce(imported, basename(file), Date.now());
     await writer.keepMapping(mapping, Date.now());
-    catalogs.tidy(new Set());
+    await catalogs.tidy(new Set());
     const rejectedRows = catalogs.current()!.rejectedRows(rejectedTold);
     if (values.json) {
       process.stdout.write(`${JSON.stringify({ ...imported, rejectedRows }, null, 2)}\n`);

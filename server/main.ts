@@ -56,7 +56,7 @@ async function start(): Promise<void> {
     folder,
     worker: worker('searchWorker'),
     whenClosed: () => (shelf.catalogs.generation() > 0 ? rebuildingIndex() : noCatalog()),
-    whenFree: () => imports.tidy(),
+    whenFree: () => void imports.tidy().catch(() => {}),
   });
   const writer = shownWrites(threadedWriter(folder, worker('writeWorker')), searcher.follow);
   const imports = openImportJobs({
@@ -73,8 +73,9 @@ async function start(): Promise<void> {
       await searcher.handOver(reader, putInForce);
     },
   });
-  imports.tidy();
-  setInterval(imports.tidy, tidyEvery).unref();
+  const tidy = (): void => void imports.tidy().catch((error) => log.warn(error));
+  tidy();
+  setInterval(tidy, tidyEvery).unref();
   setInterval(searcher.follow, followEvery).unref();
   const demo = resolve(values.demo);
   /** Opens the catalog in force; where its index cannot be used, it is built anew while the desk says so. */

@@ -15,7 +15,7 @@ test('a catalog that is being put back is not tidied away, whenever threads of a
       ...shelf.writer,
       async putBack(...given) {
         const copied = await shelf.writer.putBack(...given);
-        jobs.tidy();
+        await jobs.tidy();
         return copied;
       },
     },

@@ -1,4 +1,4 @@
-import { rmSync } from 'node:fs';
+import { rm } from 'node:fs/promises';
 import { Worker } from 'node:worker_threads';
 import type { ImportJob } from '../../api/catalogEndpoints.ts';
 import { type ImportEvent, isWorkingPhase, nextPhase } from '../../core/catalog/importPhases.ts';
@@ -56,7 +56,7 @@ export interface ImportJobs {
   /** Resolves when nothing is under way: the file is looked at, read, or the job has ended. */
   settled(): Promise<ImportJob | null>;
   /** Removes what earlier imports left behind. */
-  tidy(): void;
+  tidy(): Promise<void>;
 }
 
 /** How far each phase of reading begins and how much of the whole it is, as measured on the demo store and 100,000 rows. */
@@ -113,19 +113,25 @@ export function openImportJobs(options: ImportJobOptions): ImportJobs {
     set({ ...change, phase });
     return true;
   };
-  const tidy = (): void => catalogs.tidy(writing === null ? options.used() : new Set([...options.used(), writing]));
-  const forget = (): void => {
-    if (path && options.removeFile(path)) rmSync(path, { force: true });
+  const tidy = (): Promise<void> =>
+    catalogs.tidy(writing === null ? options.used() : new Set([...options.used(), writing]));
+  const remove = async (file: string): Promise<void> => {
+    if (file && options.removeFile(file)) await rm(file, { force: true });
+  };
+  /** Knows nothing of the job's files any more at once, and removes them after that. */
+  const forget = async (): Promise<void> => {
+    const received = path;
     path = '';
     examined = null;
     imported = null;
     mapping = null;
     writing = null;
-    tidy();
+    // What cannot be removed now is looked for again and again.
+    await Promise.allSettled([remove(received), tidy()]);
   };
   const begin = (event: 'receive' | 'readAgain', file: string): boolean => {
     if (nextPhase(job?.phase ?? null, event) === null) return false;
-    forget();
+    void forget();
     job = {
       ...{ id: ++numbers, file, phase: nextPhase(null, event)!, mode: 'replace', rows: 0, rejected: 0, records: 0 },
       ...{ families: 0, share: 0, rowsPerSecond: 0, secondsLeft: null, differences: null, error: null },
@@ -133,7 +139,7 @@ export function openImportJobs(options: ImportJobOptions): ImportJobs {
     return true;
   };
   const fail = (error: string): void => {
-    if (take('fail', { error })) forget();
+    if (take('fail', { error })) void forget();
   };
   const noteProgress = (message: Extract<ImportMessage, { progress: unknown }>): void => {
     const { phase, rows, rejected, share } = message.progress;
@@ -207,7 +213,7 @@ export function openImportJobs(options: ImportJobOptions): ImportJobs {
     }
     if (mapping) await writer.keepMapping(mapping, now());
     take('committed');
-    forget();
+    void forget();
     return job!;
   };
 
@@ -220,7 +226,7 @@ export function openImportJobs(options: ImportJobOptions): ImportJobs {
     received(received, form) {
       if (!take('received')) {
         // Cancelled while it came in.
-        if (options.removeFile(received)) rmSync(received, { force: true });
+        void remove(received).catch(() => {});
         return null;
       }
       path = received;
@@ -264,7 +270,7 @@ export function openImportJobs(options: ImportJobOptions): ImportJobs {
       } catch (error) {
         // What was copied is of no use to anybody.
         job = { ...job!, phase: 'failed', error: (error as Error).message };
-        forget();
+        void forget();
         throw error;
       }
     },
@@ -276,14 +282,14 @@ export function openImportJobs(options: ImportJobOptions): ImportJobs {
       if (!take('commit')) return;
       await options.handOver(generation, async () => {});
       take('committed');
-      forget();
+      void forget();
     },
     async cancel() {
       if (!take('cancel')) return;
       await worker?.terminate();
       await ended;
       take('stopped');
-      forget();
+      await forget();
     },
     async settled() {
       await ended;

@@ -1,4 +1,5 @@
-import { createReadStream, rmSync } from 'node:fs';
+import { createReadStream } from 'node:fs';
+import { rm } from 'node:fs/promises';
 import { Readable } from 'node:stream';
 import type { OpenAPIHono } from '@hono/zod-openapi';
 import { catalogEndpoints } from '../../api/catalogEndpoints.ts';
@@ -142,7 +143,7 @@ export function serveCatalog(app: OpenAPIHono, serve: Serve, services: Services)
     context.header('content-disposition', `attachment; filename="catalog.${format}"`);
     const file = createReadStream(path);
     // The file is open or will never be read: either way its name is no longer needed once the stream has closed.
-    file.on('close', () => rmSync(path, { force: true }));
+    file.on('close', () => void rm(path, { force: true }).catch(() => {}));
     return context.body(Readable.toWeb(file) as ReadableStream);
   });
   serve(catalogEndpoints.concerns, async () => ({ concerns: await concernsAbout(services) }));

@@ -30,6 +30,8 @@ export interface LaneWork {
 interface Waiting {
   readonly task: unknown;
   readonly signal: AbortSignal | undefined;
+  /** Longest time it may compute. */
+  readonly seconds: number;
   readonly resolve: (value: unknown) => void;
   readonly reject: (error: unknown) => void;
 }
@@ -41,6 +43,9 @@ const tooSlowIn = (seconds: number): Refused =>
 
 /** Milliseconds that a task runs on after its client has gone: most end by themselves before, and keep their thread. */
 const runsOnWithoutClient = 1000;
+
+/** Longest time that a thread may take to get ready, or to take over what was changed, in seconds. */
+const secondsToPrepare = 600;
 
 /** Threads that answer from one generation of the catalog; they start with the first question. */
 export interface Lane {
@@ -80,7 +85,7 @@ export function openLane(name: LaneName, folder: DataFolder, reader: CatalogRead
     return thread.pool;
   };
   /** Ends the thread where the task takes too long, or where nobody waits for it any more; another takes its place. */
-  const perform = async (thread: LaneThread, { task, signal }: Waiting): Promise<unknown> => {
+  const perform = async (thread: LaneThread, { task, signal, seconds }: Waiting): Promise<unknown> => {
     const stop = new AbortController();
     const tooSlow = setTimeout(() => stop.abort(tooSlowIn(seconds)), seconds * 1000);
     let unheard: NodeJS.Timeout | undefined;
@@ -122,7 +127,7 @@ export function openLane(name: LaneName, folder: DataFolder, reader: CatalogRead
   const give = (thread: LaneThread, task: unknown): Promise<unknown> =>
     new Promise((resolve, reject) => {
       if (isClosed) return reject(gone());
-      thread.own.push({ task, signal: undefined, resolve, reject });
+      thread.own.push({ task, signal: undefined, seconds: secondsToPrepare, resolve, reject });
       goOn();
     });
   return {
@@ -132,7 +137,7 @@ export function openLane(name: LaneName, folder: DataFolder, reader: CatalogRead
           new Refused(503, { code: 'too-busy', message: 'Too many requests wait already. Try again in a moment.' }),
         );
       return new Promise((resolve, reject) => {
-        waiting.push({ task, signal: requestSignal.getStore(), resolve, reject });
+        waiting.push({ task, signal: requestSignal.getStore(), seconds, resolve, reject });
         goOn();
       });
     },

@@ -24,7 +24,7 @@ const searchesWarmed = 24;
 /** How often over: code that ran a hundred times or so has been compiled for good. */
 const warmedOver = 5;
 /** When the desk's threads start by themselves, in milliseconds. */
-const deskWarmedAfter = 1500;
+const deskWarmedAfter = 4000;
 
 /** A searcher whose threads are replaced, all together, when another generation of the catalog is put in force. */
 export interface LanedSearcher extends Searcher {
