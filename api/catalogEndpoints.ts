@@ -125,6 +125,15 @@ export const catalogEndpoints = {
           z.object({ generation: whole, file: z.string(), importedAt: z.string(), records: whole, families: whole }),
         )
         .describe('Catalogs before this one that can be put back, newest first.'),
+      pictures: z
+        .object({
+          fetched: whole,
+          failed: whole,
+          hosts: z.array(z.object({ host: z.string(), failed: whole, problem: z.string() })),
+        })
+        .describe(
+          'Pictures of other hosts that were asked for since the server started, and those that could not be had.',
+        ),
       job: importJobSchema.nullable(),
     }),
   }),

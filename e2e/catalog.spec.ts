@@ -12,9 +12,9 @@ async function choose(page: Page, name: string, content: string | Buffer): Promi
 }
 async function readAndPut(page: Page, name: string): Promise<void> {
   await page.getByRole('button', { name: 'Read the file' }).click();
-  await page.getByRole('button', { name: 'Put it in the shop' }).click({ timeout: 60_000 });
+  await page.getByRole('button', { name: 'Replace the live catalog' }).click({ timeout: 60_000 });
   // A catalog of which shoppers would miss something is asked about.
-  const confirm = page.getByRole('button', { name: 'Replace the live catalog' });
+  const confirm = page.getByRole('dialog').getByRole('button', { name: 'Replace the live catalog' });
   const done = page.getByText(`${name}: In the shop`);
   await expect(confirm.or(done)).toBeVisible({ timeout: 60_000 });
   if (await confirm.isVisible()) await confirm.click();
@@ -23,8 +23,8 @@ async function readAndPut(page: Page, name: string): Promise<void> {
 /** Brings the demo store in again, whatever a test has left. */
 async function bringDemo(page: Page): Promise<void> {
   await page.goto('/catalog/bring-in');
-  const giveUp = page.getByRole('button', { name: 'Give it up' });
-  if (await giveUp.isVisible()) await giveUp.click();
+  const cancel = page.getByRole('button', { name: 'Cancel import' });
+  if (await cancel.isVisible()) await cancel.click();
   await choose(page, 'catalog.csv', readFileSync(demo));
   await expect(page.getByRole('heading', { name: 'What the columns of catalog.csv are' })).toBeVisible();
   await readAndPut(page, 'catalog.csv');
@@ -64,14 +64,14 @@ test('a file with foreign columns is mapped by itself, put right by hand, compar
   // Shoppers have the old catalog until it is put in.
   const before = (await (await page.request.get('/shop/search?q=aquarellblock')).json()) as { total: number };
   expect(before.total).toBe(0);
-  await page.getByRole('button', { name: 'Put it in the shop' }).click();
+  await page.getByRole('button', { name: 'Replace the live catalog' }).click();
   // It has nothing of what shoppers find now: that is said, and changes nothing until it is confirmed.
   const question = page.getByRole('dialog', { name: 'Replace the live catalog?' });
   await expect(question).toContainText('variants are not in the new catalog');
   await expect(question).toContainText('on the first page of frequent searches');
   await question.getByRole('button', { name: 'Cancel' }).click();
   expect(((await (await page.request.get('/shop/search?q=aquarellblock')).json()) as { total: number }).total).toBe(0);
-  await page.getByRole('button', { name: 'Put it in the shop' }).click();
+  await page.getByRole('button', { name: 'Replace the live catalog' }).click();
   await question.getByRole('button', { name: 'Replace the live catalog' }).click();
   await expect(page.getByText('katalog.csv: In the shop')).toBeVisible({ timeout: 60_000 });
   const after = (await (await page.request.get('/shop/search?q=aquarellblock')).json()) as { total: number };
@@ -80,7 +80,7 @@ test('a file with foreign columns is mapped by itself, put right by hand, compar
   await choose(page, 'katalog2.csv', Buffer.from(rows.slice(0, 9).join('\r\n'), 'latin1'));
   await expect(page.getByText('You brought in a file with these columns before')).toBeVisible();
   await expect(page.getByLabel('What “Notiz” is')).toHaveValue('skip');
-  await page.getByRole('button', { name: 'Give it up' }).click();
+  await page.getByRole('button', { name: 'Cancel import' }).click();
   // The catalog of before is put back in one step.
   await expect(page.getByRole('button', { name: 'Choose a file' })).toBeVisible();
   await page
@@ -182,7 +182,7 @@ test('a product’s page tells where a value comes from, which source wins, and 
   await page.getByLabel('Which Brand counts where both have one').selectOption('file');
   await expect(page.getByText('Set here, but the file wins; the file says “Larkspur”.')).toBeVisible();
   await expect.poll(() => desk.total()).toBe(0);
-  await page.getByRole('button', { name: 'Give it up' }).click();
+  await page.getByRole('button', { name: 'Discard my value' }).click();
   await expect(page.getByText('the file says “Larkspur”')).toHaveCount(0);
   await desk.undoAll();
 });
@@ -200,7 +200,7 @@ test('a changed price is in the window within seconds, without a reload', async 
 
 test('collections and articles stand beside the products, and can be left out', async ({ page }) => {
   const desk = deskOn(page);
-  await desk.open('/catalog/content');
+  await desk.open('/content');
   await desk.trial('gouache');
   await expect(desk.shop.getByRole('button', { name: 'Gouaches' })).toBeVisible();
   // Only the rows in sight are there.
@@ -227,7 +227,7 @@ test('what shoppers search for is counted, and goes on being written by the shop
   await expect.poll(async () => (await count()).clicks).toBe(before.clicks + 1);
   expect((await count()).searches).toBe(before.searches + 1);
   const desk = deskOn(page);
-  await desk.open('/catalog/log');
+  await desk.open('/demand');
   await page.getByRole('button', { name: 'sketchbook', exact: true }).click();
   await expect(desk.shop.getByRole('heading', { level: 1, name: 'Results for “sketchbook”' })).toBeVisible();
 });
@@ -240,5 +240,5 @@ test('what is taken away comes in again without a change', async ({ page }) => {
   await expect(page.getByRole('heading', { name: 'What out.csv changes' })).toBeVisible({ timeout: 60_000 });
   await expect(page.getByRole('radio', { name: /^0 ?changed/ })).toBeVisible();
   await expect(page.getByRole('radio', { name: /^5,883 ?unchanged/ })).toBeVisible();
-  await page.getByRole('button', { name: 'Give it up' }).click();
+  await page.getByRole('button', { name: 'Cancel import' }).click();
 });

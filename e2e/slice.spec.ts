@@ -114,9 +114,9 @@ test('relevance: a weight drawn, spelling tolerance and tie-breakers', async ({ 
   await desk.open('/relevance');
   await desk.trial('ultramarne');
   await expect(desk.shop.getByText('instead of “ultramarne”')).toBeVisible();
-  await page.getByRole('switch', { name: 'Forgive slips of the finger' }).click();
+  await page.getByRole('switch', { name: 'Correct typos' }).click();
   await expect(desk.shop.getByText('Nothing on our shelves matches “ultramarne”')).toBeVisible();
-  await page.getByRole('switch', { name: 'Forgive slips of the finger' }).click();
+  await page.getByRole('switch', { name: 'Correct typos' }).click();
 
   await desk.trial('gouache');
   await expect(page.getByText(/What decided each place for “gouache”/)).toBeVisible();

@@ -49,21 +49,22 @@ test('synonyms go to a file and come from one, with a look at what changes', asy
 
 test('a correction by hand, words passed over, and the usual ones of the language', async ({ page }) => {
   const desk = deskOn(page);
-  await desk.open('/vocabulary');
+  await desk.open('/vocabulary/spelling');
   await page.getByLabel('What the shopper types').fill('aquarela');
   await page.getByLabel('What is meant').fill('watercolour');
   await page.getByLabel('What is meant').press('Enter');
   await desk.trial('aquarela');
   await expect(desk.shop.getByText('instead of “aquarela”')).toBeVisible();
+  await page.getByRole('link', { name: 'Stop words' }).click();
   await page.getByRole('button', { name: /^Add the \d+ usual English ones/ }).click();
-  await expect(page.getByRole('list', { name: 'Words to pass over' }).getByRole('listitem').first()).toBeVisible();
+  await expect(page.getByRole('list', { name: 'Stop words' }).getByRole('listitem').first()).toBeVisible();
   await expect.poll(() => desk.unpublished()).toBe(2);
   await desk.undoAll();
 });
 
 test('a price said in a search narrows it, is told, and can be taken off', async ({ page }) => {
   const desk = deskOn(page);
-  await desk.open('/vocabulary');
+  await desk.open('/vocabulary/values');
   await desk.trial('brush under 5');
   await page.getByRole('switch', { name: 'Limits of price narrow the results' }).click();
   const price = desk.shop.getByRole('button', { name: /up to £5.00/ });
@@ -80,7 +81,7 @@ test('a price said in a search narrows it, is told, and can be taken off', async
 
 test('a search is understood as what it names, and each of it can be taken as words again', async ({ page }) => {
   const desk = deskOn(page);
-  await desk.open('/vocabulary');
+  await desk.open('/vocabulary/values');
   await desk.trial('blue acrylic 120 ml');
   const before = await desk.total();
   await page.getByLabel('A value of Colour in a search').selectOption('narrows the results');
@@ -97,11 +98,11 @@ test('a search is understood as what it names, and each of it can be taken as wo
 
 test('a word with a condition, kept to by the shop', async ({ page }) => {
   const desk = deskOn(page);
-  await desk.open('/vocabulary');
+  await desk.open('/vocabulary/values');
   await page.getByLabel('Words that have a condition').fill('bargain');
   await page.getByLabel('Kind of condition').selectOption('costs less than it did');
   await page.getByLabel('Words that have a condition').press('Enter');
-  const list = page.getByRole('list', { name: 'Words with a condition' });
+  const list = page.getByRole('list', { name: 'Words that stand for a condition' });
   await expect(list).toContainText('it costs less than it did');
   await desk.trial('gouache bargain');
   await expect(desk.shop.getByRole('button', { name: /^bargain/ })).toBeVisible();
@@ -115,7 +116,7 @@ test('a word with a condition, kept to by the shop', async ({ page }) => {
 
 test('a misspelt search is corrected at once, or only told what may be meant', async ({ page }) => {
   const desk = deskOn(page);
-  await desk.open('/vocabulary');
+  await desk.open('/vocabulary/spelling');
   await expect(page.getByText(/The dictionary has [\d,]+ words of your catalog/)).toBeVisible();
   await page.getByRole('button', { name: /^Let the [\d,]+ words shoppers search for come first/ }).click();
   await expect(page.getByText(/words shoppers search for come first, then/)).toBeVisible();
@@ -123,7 +124,7 @@ test('a misspelt search is corrected at once, or only told what may be meant', a
   await expect(desk.shop.getByText('instead of “gouahce”')).toBeVisible();
   await page
     .getByLabel('What becomes of a search that finds nothing as it is typed')
-    .selectOption('left, and corrections offered');
+    .selectOption('not corrected; corrections are suggested');
   const offer = desk.shop.getByRole('button', { name: 'gouache', exact: true });
   await expect(desk.shop.getByText('Did you mean')).toBeVisible();
   await offer.click();
@@ -133,12 +134,12 @@ test('a misspelt search is corrected at once, or only told what may be meant', a
 
 test('words that belong together are shown together, and as words of their own where none are', async ({ page }) => {
   const desk = deskOn(page);
-  await desk.open('/vocabulary');
+  await desk.open('/vocabulary/phrases');
   await desk.trial('paper block');
   const apart = await desk.total();
-  await page.getByLabel('Words that belong together').last().fill('paper block, lonely');
-  await page.getByLabel('Words that belong together').last().press('Enter');
-  await expect(page.getByRole('list', { name: 'Words that belong together' }).getByRole('listitem')).toHaveCount(1);
+  await page.getByLabel('Phrases').last().fill('paper block, lonely');
+  await page.getByLabel('Phrases').last().press('Enter');
+  await expect(page.getByRole('list', { name: 'Phrases' }).getByRole('listitem')).toHaveCount(1);
   await expect.poll(() => desk.unpublished()).toBe(1);
   expect(await desk.total()).toBeLessThanOrEqual(apart);
   await desk.undoAll();

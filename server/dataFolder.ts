@@ -8,6 +8,8 @@ export interface DataFolder {
   /** Catalog generations: `N.sqlite` with the records, `N.index` with the snapshot. */
   readonly catalogs: string;
   readonly incoming: string;
+  /** Pictures of other hosts, kept for a while. */
+  readonly pictures: string;
 }
 
 /** A start that cannot go on, told in one sentence for the person at the terminal. */
@@ -18,6 +20,7 @@ export const dataFolder = (root: string): DataFolder => ({
   database: join(root, 'shelf.sqlite'),
   catalogs: join(root, 'catalogs'),
   incoming: join(root, 'incoming'),
+  pictures: join(root, 'pictures'),
 });
 
 /** Makes the folder where it is missing; throws a `StartProblem` where it cannot be written. */

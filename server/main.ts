@@ -13,6 +13,9 @@ import { openSimulatedFeed } from './feed/simulatedFeed.ts';
 import { createApp } from './http/app.ts';
 import { serveStatic } from './http/staticFiles.ts';
 import { prepareFolder, readFolder, tidyIncoming } from './openShelf.ts';
+import { fetchPicture } from './pictures/fetchPicture.ts';
+import { openPictureCache } from './pictures/pictureCache.ts';
+import { openPictureDesk } from './pictures/pictureDesk.ts';
 import { noCatalog, rebuildingIndex } from './refused.ts';
 import { lanedSearcher } from './searching/searcher.ts';
 import { shownWrites } from './searching/shownWrites.ts';
@@ -98,7 +101,12 @@ async function start(): Promise<void> {
   const logDesk = openLogDesk({ writer, log: shelf.log, now, tell: (error) => log.warn(error) });
   await logDesk.ready();
   const feed = openSimulatedFeed({ catalogs: shelf.catalogs, writer, now, seed: 20261101 });
-  const app = createApp({ ...shelf, writer, imports, searcher, logDesk, feed, now, hosts: values.host });
+  const pictures = openPictureDesk({
+    cache: openPictureCache({ folder: folder.pictures, now }),
+    fetch: fetchPicture,
+    now,
+  });
+  const app = createApp({ ...shelf, writer, imports, searcher, logDesk, feed, pictures, now, hosts: values.host });
   serveStatic(app, { web: join(here, '..', 'web'), pictures: join(demo, 'pictures') });
   const server = serve({ fetch: app.fetch, port, hostname: '127.0.0.1' }, (address) => {
     const own = `http://127.0.0.1:${address.port}/`;

@@ -1,3 +1,4 @@
+import { pictureOf } from '../catalog/picture.ts';
 import { type CatalogRecord, firstText, heldBy, textsOf } from '../catalog/record.ts';
 import { availability, standardColumn } from '../catalog/standardColumns.ts';
 import { standingOf } from '../rules/decisions.ts';
@@ -81,7 +82,7 @@ export function listedRow(
     product: first!.familyId,
     variant,
     title: firstText(first!.values.title),
-    picture: firstText(first!.values.picture) || null,
+    picture: pictureOf(first!),
     variants: records.length,
     isSoldOut: records.every(({ values }) => values[availability.key] === availability.soldOut),
     cells: Object.fromEntries(cells),

@@ -17,7 +17,7 @@ describe('an attribute in words', () => {
     [plain, { ...plain, whole: true }, ['BRAND: only whole values count']],
     [plain, { ...plain, forms: false }, ['BRAND: other forms of words are not found']],
     [{ ...plain, prefixes: false }, { ...plain, prefixes: true }, ['BRAND: beginnings of words are found']],
-    [plain, { ...plain, corrections: false }, ['BRAND: slips of the finger are not forgiven']],
+    [plain, { ...plain, corrections: false }, ['BRAND: typos are not corrected']],
     [{ ...plain, wins: 'file' }, plain, ['BRAND is what was set here, whatever the file says']],
   ])('%j to %j', (before, after, sentences) => expect(told('attributes', 'brand', before, after)).toEqual(sentences));
 

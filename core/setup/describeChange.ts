@@ -34,7 +34,7 @@ const attributeWays = [
   ['whole', false, 'only whole values count', 'parts of values count too'],
   ['forms', true, 'other forms of words are found', 'other forms of words are not found'],
   ['prefixes', true, 'beginnings of words are found', 'beginnings of words are not found'],
-  ['corrections', true, 'slips of the finger are forgiven', 'slips of the finger are not forgiven'],
+  ['corrections', true, 'typos are corrected', 'typos are not corrected'],
 ] as const;
 
 function attributeChange(name: string, before: AttributeSetting | null, after: AttributeSetting | null): string[] {

@@ -1,4 +1,5 @@
 import type { Card } from '../answer.ts';
+import { pictureOf } from '../catalog/picture.ts';
 import { type CatalogRecord, firstText, heldBy, textsOf } from '../catalog/record.ts';
 import { availability, labelFromKey, standardColumn } from '../catalog/standardColumns.ts';
 import { own } from '../named.ts';
@@ -36,7 +37,7 @@ export function cardOf(record: CatalogRecord, variants: number, setup: Setup): C
     formerPrice: former !== null && price !== null && former > price ? former : null,
     rating: shows('rating') ? amount(record, 'rating') : null,
     available: record.values[availability.key] !== availability.soldOut,
-    picture: firstText(record.values.picture) || null,
+    picture: pictureOf(record),
     link: firstText(record.values.link) || null,
     variants,
     details,

@@ -5,6 +5,7 @@ import { serveDemand } from './demandRoutes.ts';
 import { openDoor } from './door.ts';
 import { serveEffect } from './effectRoutes.ts';
 import { serveFilters } from './filterRoutes.ts';
+import { servePictures } from './pictureRoutes.ts';
 import { invalidRequest, problem } from './problems.ts';
 import { serveProducts } from './productRoutes.ts';
 import { serveProposals } from './proposalRoutes.ts';
@@ -34,6 +35,7 @@ export function createApp(services: Services): OpenAPIHono {
   serveContent(serve, services);
   serveDemand(serve, services);
   serveProducts(serve, services, written);
+  servePictures(app, services);
   app.doc31('/openapi.json', {
     openapi: '3.1.0',
     info: { title: 'Clever Shelf', version: '1', description: 'What shoppers find, and the desk that decides it.' },

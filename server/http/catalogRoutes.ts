@@ -6,6 +6,7 @@ import { catalogEndpoints } from '../../api/catalogEndpoints.ts';
 import { filePaths } from '../../api/paths.ts';
 import { checkMapping } from '../../core/catalog/mapping.ts';
 import type { Mapping } from '../../core/catalog/mappingSchema.ts';
+import { pictureOf } from '../../core/catalog/picture.ts';
 import { firstText } from '../../core/catalog/record.ts';
 import { exportFormats } from '../../core/catalog/writeCatalog.ts';
 import { writeCsv } from '../../core/catalog/writeCsv.ts';
@@ -46,7 +47,7 @@ function refuseMistakes(mapping: Mapping): void {
 
 /** Bringing a catalog in, and what is known of it. */
 export function serveCatalog(app: OpenAPIHono, serve: Serve, services: Services): void {
-  const { db, catalogs, imports, mappings, folder, writer, searcher } = services;
+  const { db, catalogs, imports, mappings, folder, writer, searcher, pictures } = services;
   serve(catalogEndpoints.catalog, () => {
     const info = catalogs.info();
     return {
@@ -62,6 +63,7 @@ export function serveCatalog(app: OpenAPIHono, serve: Serve, services: Services)
         ...{ generation, file, records, families },
         importedAt: new Date(at).toISOString(),
       })),
+      pictures: { ...pictures.tally(), hosts: [...pictures.tally().hosts] },
       job: imports.last(),
     };
   });
@@ -210,12 +212,12 @@ export function serveCatalog(app: OpenAPIHono, serve: Serve, services: Services)
         products: families.flatMap((id) => {
           const record = catalog!.familyRecord(id);
           if (!record) return [];
-          const { price, picture, title } = record.values;
+          const { price, title } = record.values;
           return [
             {
               id,
               title: firstText(title),
-              picture: firstText(picture) || null,
+              picture: pictureOf(record),
               price: typeof price === 'number' ? price : null,
             },
           ];

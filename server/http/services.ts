@@ -5,6 +5,7 @@ import type { DataFolder } from '../dataFolder.ts';
 import type { LogDesk } from '../demand/logDesk.ts';
 import type { LogStore } from '../demand/logStore.ts';
 import type { SimulatedFeed } from '../feed/simulatedFeed.ts';
+import type { PictureDesk } from '../pictures/pictureDesk.ts';
 import type { Searcher } from '../searching/searcher.ts';
 import type { Db } from '../store/database.ts';
 import type { SetupReader } from '../store/setupStore.ts';
@@ -21,6 +22,7 @@ export interface Services {
   readonly feed: SimulatedFeed;
   readonly log: LogStore;
   readonly logDesk: LogDesk;
+  readonly pictures: PictureDesk;
   readonly searcher: Searcher;
   readonly writer: Writer;
   readonly now: () => number;

@@ -1,6 +1,7 @@
 import { unknownName } from '../../api/problem.ts';
 import type { ProductAct, Which } from '../../api/productEndpoints.ts';
 import { cellText } from '../../core/browse/listedRow.ts';
+import { pictureOf } from '../../core/catalog/picture.ts';
 import { type AttributeProfile, isOfVariants } from '../../core/catalog/profileAttributes.ts';
 import { type CatalogRecord, firstText } from '../../core/catalog/record.ts';
 import { named, own } from '../../core/named.ts';
@@ -114,7 +115,7 @@ export function productQuestions({ ready, standing, setups }: Workbench) {
       return {
         id,
         title: firstText(records[0]!.values.title),
-        picture: firstText(records[0]!.values.picture) || null,
+        picture: pictureOf(records[0]!),
         attributes: attributes.map((profile) => ({
           key: profile.key,
           label: profile.label,

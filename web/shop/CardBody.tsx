@@ -1,5 +1,6 @@
 import { Star } from 'lucide-react';
 import type { Card } from '../../core/answer.ts';
+import { ProductPicture } from '../look/ProductPicture.tsx';
 import { price } from '../look/price.ts';
 
 /** A product as it stands on the shelf: picture, title, who makes it, what it costs. */
@@ -8,11 +9,7 @@ export function CardBody({ card, open }: { readonly card: Card; readonly open?: 
   return (
     <div className="relative flex flex-1 flex-col px-[7px] pb-2">
       <div className="grid h-[118px] place-items-center rounded-md bg-art">
-        {card.picture ? (
-          <img src={card.picture} alt="" loading="lazy" className={`h-[102px] ${card.available ? '' : 'opacity-45'}`} />
-        ) : (
-          <span className="text-[#565e6b] text-xs">No picture</span>
-        )}
+        <ProductPicture src={card.picture} className={`h-[102px] ${card.available ? '' : 'opacity-45'}`} />
       </div>
       <h2 className="mt-2 break-words font-semibold font-shop text-[15.5px] leading-tight">
         {open ? (

@@ -2,6 +2,7 @@ import { X } from 'lucide-react';
 import { Dialog } from 'radix-ui';
 import { useState } from 'react';
 import type { Result } from '../../core/answer.ts';
+import { ProductPicture } from '../look/ProductPicture.tsx';
 import { counted, price } from '../look/price.ts';
 import { noteOutcome } from './shopperLog.ts';
 
@@ -26,7 +27,7 @@ function Content({ result }: { readonly result: Result }) {
       >
         <div className="flex gap-5">
           <div className="grid h-[150px] w-[150px] shrink-0 place-items-center rounded-md bg-art">
-            {result.picture && <img src={result.picture} alt="" className="h-[130px]" />}
+            <ProductPicture src={result.picture} className="h-[130px]" />
           </div>
           <div className="min-w-0">
             <Dialog.Title className="pr-6 font-semibold font-shop text-lg leading-tight">{result.title}</Dialog.Title>

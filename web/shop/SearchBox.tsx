@@ -4,6 +4,7 @@ import { useEffect, useId, useState } from 'react';
 import type { Result } from '../../core/answer.ts';
 import { longestQuery } from '../../core/query/readUnits.ts';
 import { call } from '../client/call.ts';
+import { ProductPicture } from '../look/ProductPicture.tsx';
 import { counted, price } from '../look/price.ts';
 import { openedBesides } from './shopperLog.ts';
 import type { DeskView } from './useDesk.ts';
@@ -138,7 +139,7 @@ export function SearchBox({
             onClick={() => choose(product)}
           >
             <span className="grid size-9 shrink-0 place-items-center rounded bg-art">
-              {product.picture && <img src={product.picture} alt="" className="h-8" />}
+              <ProductPicture src={product.picture} className="h-8" isSmall />
             </span>
             <span className="min-w-0 flex-1">
               <span className="block truncate font-shop">{product.title}</span>

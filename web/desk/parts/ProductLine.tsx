@@ -1,12 +1,13 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import type { Card } from '../../../core/answer.ts';
 import { call } from '../../client/call.ts';
+import { ProductPicture } from '../../look/ProductPicture.tsx';
 import { counted } from '../../look/price.ts';
 
 export function Picture({ src }: { readonly src: string | null }) {
   return (
     <span className="grid size-9 shrink-0 place-items-center rounded bg-art">
-      {src && <img src={src} alt="" className="h-8" />}
+      <ProductPicture src={src} className="h-8" isSmall />
     </span>
   );
 }

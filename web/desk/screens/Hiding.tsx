@@ -41,7 +41,7 @@ export function Hiding() {
   return (
     <>
       <ScreenHead title="Hiding">
-        What shoppers do not find anywhere: not in results, not in counts, not by its part number, not pinned.
+        Products hidden from shoppers: not in results, not in counts, not by part number, not pinned.
       </ScreenHead>
       <Section title="By tag" note="Every product with the tag, also those that get it later.">
         {hiddenTags.length === 0 && <Nothing>No tag is hidden.</Nothing>}

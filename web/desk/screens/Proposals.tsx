@@ -40,10 +40,10 @@ const groups = [
   ['attribute', 'What the search reads'],
   ['filter', 'Filters beside the results'],
   ['tieBreaker', 'What settles close calls'],
-  ['stopWords', 'Words to pass over'],
-  ['synonyms', 'Words that mean the same'],
-  ['phrases', 'Words that belong together'],
-  ['neverCorrected', 'Words that are no slips'],
+  ['stopWords', 'Stop words'],
+  ['synonyms', 'Synonyms'],
+  ['phrases', 'Phrases'],
+  ['neverCorrected', 'Never correct these words'],
 ] as const;
 
 /** Stock, last screen: what the application proposes for the catalog, each with its reason and its effect. */

@@ -78,7 +78,7 @@ function Again({ number }: { readonly number: number }) {
           </AlertDialog.Description>
           <div className="mt-4 flex justify-end gap-2">
             <AlertDialog.Cancel asChild>
-              <Button>Not now</Button>
+              <Button>Cancel</Button>
             </AlertDialog.Cancel>
             <AlertDialog.Action asChild>
               <Button tone="strong" onClick={() => void publishAgain(number)}>

@@ -37,11 +37,7 @@ function firstFreePlace(plan: ShelfPlan): number {
 }
 
 const pullInWords = (pull: number): string =>
-  pull === 1
-    ? 'neither boosted nor lowered'
-    : pull > 1
-      ? `boosted: its score counts ${pull}-fold`
-      : `lowered: its score counts ${pull}-fold`;
+  pull === 1 ? 'neither boosted nor lowered' : pull > 1 ? `boosted: score ×${pull}` : `lowered: score ×${pull}`;
 
 function PlanEditor({ id, plan }: { readonly id: string; readonly plan: ShelfPlan }) {
   const go = useNavigate();
@@ -123,7 +119,7 @@ function PlanEditor({ id, plan }: { readonly id: string; readonly plan: ShelfPla
       </Section>
       <Section
         title="Boosted and lowered"
-        note="A pull multiplies the product’s score: 2 doubles it, 0.5 halves it, 1 leaves it."
+        note="Strength multiplies the product’s score: ×2 doubles it, ×0.5 halves it."
       >
         <ul className="space-y-[5px]">
           {plan.pulls.map(({ product, pull }) => (

@@ -35,13 +35,13 @@ export function ChangeList({ changes }: { readonly changes: readonly ToldChange[
           <button
             type="button"
             className="shrink-0 rounded px-1.5 py-0.5 text-[13px] text-press hover:underline"
-            aria-label={`Give up: ${sentences[0]}`}
+            aria-label={`Discard change: ${sentences[0]}`}
             onClick={() => {
               if (group) void giveUpGroup(group.name);
               else if (knownState()) void edit({ part, key, value: before ?? null });
             }}
           >
-            Give up
+            Discard
           </button>
         </li>
       ))}

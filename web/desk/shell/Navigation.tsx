@@ -1,6 +1,8 @@
+import { ChevronDown } from 'lucide-react';
 import { NavLink } from 'react-router';
 import type { SetupPart } from '../../../core/setup/schema.ts';
 import { useDeskState } from '../state/deskState.ts';
+import { useFoldedGroups } from '../state/foldedGroups.ts';
 import { Freshness } from './Freshness.tsx';
 
 interface Place {
@@ -13,9 +15,9 @@ const groups: readonly { readonly name: string; readonly places: readonly Place[
   {
     name: 'Stock',
     places: [
-      { to: '/catalog', label: 'Catalog', parts: ['products', 'content'] },
+      { to: '/catalog', label: 'Catalog', parts: ['products'] },
+      { to: '/content', label: 'Collections and articles', parts: ['content'] },
       { to: '/attributes', label: 'Attributes', parts: ['attributes'] },
-      { to: '/proposals', label: 'Proposals', parts: [] },
     ],
   },
   {
@@ -23,7 +25,8 @@ const groups: readonly { readonly name: string; readonly places: readonly Place[
     places: [
       { to: '/relevance', label: 'Relevance', parts: ['relevance'] },
       { to: '/vocabulary', label: 'Vocabulary', parts: ['vocabulary'] },
-      { to: '/filters', label: 'Filters', parts: ['filters'] },
+      { to: '/filters', label: 'Filters', parts: ['filters', 'valueGroups'] },
+      { to: '/proposals', label: 'Proposals', parts: [] },
     ],
   },
   {
@@ -31,47 +34,79 @@ const groups: readonly { readonly name: string; readonly places: readonly Place[
     places: [
       { to: '/plans', label: 'Shelf plans', parts: ['plans'] },
       { to: '/hiding', label: 'Hiding', parts: ['hiding'] },
-      { to: '/empty-shelf', label: 'Empty shelf', parts: ['emptyShelf'] },
     ],
   },
-  { name: 'Watch', places: [{ to: '/releases', label: 'Releases', parts: [] }] },
+  { name: 'Shopfront', places: [{ to: '/empty-shelf', label: 'Empty shelf', parts: ['emptyShelf'] }] },
+  {
+    name: 'Watch',
+    places: [
+      { to: '/demand', label: 'Demand', parts: [] },
+      { to: '/releases', label: 'Releases', parts: [] },
+    ],
+  },
 ];
 
 export function Navigation() {
-  const { changes } = useDeskState();
-  const changed = (parts: readonly SetupPart[]): number => changes.filter(({ part }) => parts.includes(part)).length;
   return (
     <nav aria-label="Screens" className="flex flex-col overflow-y-auto py-3.5 pr-2.5 pl-3.5">
-      {groups.map(({ name, places }) => (
-        <section key={name} aria-label={name}>
-          <h2 className="mt-3 mb-1 ml-2 font-semibold text-[12px] text-soft">{name}</h2>
-          <ul>
-            {places.map(({ to, label, parts }) => (
-              <li key={to}>
-                <NavLink
-                  to={to}
-                  className={({ isActive }) =>
-                    `flex items-center justify-between rounded-md border-b-[3px] px-2 py-[5px] ${
-                      isActive
-                        ? 'rounded-b-none border-edge bg-surface font-bold'
-                        : 'border-transparent hover:bg-paper-deep'
-                    }`
-                  }
-                >
-                  {label}
-                  {changed(parts) > 0 && (
-                    <span className="rounded-full bg-changed-soft px-[7px] font-semibold text-[12px] text-on-changed">
-                      {changed(parts)}
-                      <span className="sr-only"> not published</span>
-                    </span>
-                  )}
-                </NavLink>
-              </li>
-            ))}
-          </ul>
-        </section>
+      {groups.map((group) => (
+        <Group key={group.name} {...group} />
       ))}
       <Freshness />
     </nav>
+  );
+}
+
+function Group({ name, places }: (typeof groups)[number]) {
+  const { changes } = useDeskState();
+  const isFolded = useFoldedGroups(({ folded }) => folded.includes(name));
+  const fold = useFoldedGroups((state) => state.fold);
+  const changed = (parts: readonly SetupPart[]): number => changes.filter(({ part }) => parts.includes(part)).length;
+  return (
+    <section aria-label={name}>
+      <h2 className="mt-2.5 mb-0.5">
+        <button
+          type="button"
+          aria-expanded={!isFolded}
+          className="flex min-h-6 w-full items-center gap-1 rounded pl-2 font-semibold text-[12px] text-soft hover:text-ink"
+          onClick={() => fold(name, !isFolded)}
+        >
+          {name}
+          <ChevronDown size={13} aria-hidden className={`transition-transform ${isFolded ? '-rotate-90' : ''}`} />
+          {isFolded && <ChangedCount count={changed(places.flatMap(({ parts }) => parts))} />}
+        </button>
+      </h2>
+      {!isFolded && (
+        <ul>
+          {places.map(({ to, label, parts }) => (
+            <li key={to}>
+              <NavLink
+                to={to}
+                className={({ isActive }) =>
+                  `flex items-center justify-between rounded-md border-b-[3px] px-2 py-[5px] leading-tight ${
+                    isActive
+                      ? 'rounded-b-none border-edge bg-surface font-bold'
+                      : 'border-transparent hover:bg-paper-deep'
+                  }`
+                }
+              >
+                {label}
+                <ChangedCount count={changed(parts)} />
+              </NavLink>
+            </li>
+          ))}
+        </ul>
+      )}
+    </section>
+  );
+}
+
+function ChangedCount({ count }: { readonly count: number }) {
+  if (count === 0) return null;
+  return (
+    <span className="ml-auto rounded-full bg-changed-soft px-[7px] font-semibold text-[12px] text-on-changed">
+      {count}
+      <span className="sr-only"> not published</span>
+    </span>
   );
 }

@@ -46,7 +46,7 @@ export function PublishButton() {
         </label>
         <div className="mt-4 flex justify-end gap-2">
           <Dialog.Close asChild>
-            <Button>Not now</Button>
+            <Button>Cancel</Button>
           </Dialog.Close>
           <Button tone="strong" disabled={isBusy || changes.length === 0} onClick={() => void confirm()}>
             {isBusy ? 'Publishing …' : 'Publish to shoppers'}

@@ -27,7 +27,7 @@ export function BringIn() {
       {job?.phase === 'done' && (
         <p className="mt-2">
           <Link to="/proposals" className="font-semibold text-press hover:underline">
-            Go on: see what is proposed for this catalog
+            See what is proposed for this catalog
           </Link>
         </p>
       )}
@@ -35,7 +35,7 @@ export function BringIn() {
       {catalog && catalog.rejected > 0 && (
         <Section
           title="Rows that were refused"
-          note="Mend them in the file and bring it in again; the rest is in the shop."
+          note="Correct them in the file and import it again. The other rows are in the shop."
         >
           <RejectedRows of="force" all={catalog.rejected} />
         </Section>
@@ -60,7 +60,7 @@ function ChooseFile({ isBusy }: { readonly isBusy: boolean }) {
   };
   return (
     <Section
-      title="Bring in a catalog"
+      title="Import a catalog"
       note="CSV with any separator, JSON, JSON Lines or schema.org products. Column names and language do not matter: you say what is what in the next step, and most of it is guessed."
     >
       <section
@@ -93,7 +93,7 @@ function ChooseFile({ isBusy }: { readonly isBusy: boolean }) {
           <FileUp size={15} aria-hidden /> Choose a file
         </Button>
         <p className="mt-1.5 text-[13px] text-soft">
-          or drop it here. Shoppers keep the present catalog until you put the new one in the shop.
+          or drop it here. Shoppers keep the present catalog until you replace it.
         </p>
       </section>
       {isSending && <p role="status">Sending the file …</p>}

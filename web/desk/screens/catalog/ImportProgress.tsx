@@ -15,12 +15,12 @@ const phases: Record<ImportJob['phase'], string> = {
   comparing: 'Comparing with what is in the shop',
   profiling: 'Looking at what each attribute holds',
   indexing: 'Building the index',
-  ready: 'Ready to be put in the shop',
+  ready: 'Ready to replace the live catalog',
   committing: 'Replacing the live catalog',
   stopping: 'Stopping',
   done: 'In the shop',
-  failed: 'It could not be brought in',
-  cancelled: 'Given up; the catalog is as it was',
+  failed: 'The import failed',
+  cancelled: 'Cancelled; the catalog is as it was',
 };
 
 function timeLeft(seconds: number): string {

@@ -120,12 +120,12 @@ function Form({ examined }: { readonly examined: Examined }) {
           Read the file
         </Button>
         <Button tone="quiet" onClick={() => void call('cancelImport').then(forgetJob)}>
-          Give it up
+          {'Cancel import'}
         </Button>
         <p role="status" className="text-[13px] text-soft">
           {problems[0]
             ? `${problems[0].column ? `“${problems[0].column}”: ` : ''}${problems[0].message}`
-            : 'Nothing is in the shop before you have seen what changes.'}
+            : 'Shoppers see nothing of it until you have seen what changes and replaced the live catalog.'}
         </p>
       </div>
     </div>

@@ -4,6 +4,7 @@ import { Link, useParams } from 'react-router';
 import type { z } from 'zod';
 import type { productEndpoints } from '../../../../api/productEndpoints.ts';
 import { call } from '../../../client/call.ts';
+import { ProductPicture } from '../../../look/ProductPicture.tsx';
 import { count, counted } from '../../../look/price.ts';
 import { Choice, TextField } from '../../parts/Controls.tsx';
 import { Loading, LoadProblem, Nothing, Section, shelfRow } from '../../parts/Screen.tsx';
@@ -43,7 +44,7 @@ export function ProductPage() {
       </p>
       <div className="mb-4 flex items-center gap-3">
         <span className="grid size-16 shrink-0 place-items-center rounded-lg bg-art">
-          {data.picture && <img src={data.picture} alt="" className="h-14" />}
+          <ProductPicture src={data.picture} className="h-14" isSmall />
         </span>
         <div className="min-w-0">
           <h2 className="font-display font-semibold text-[19px] leading-tight">{data.title}</h2>
@@ -53,7 +54,7 @@ export function ProductPage() {
         </div>
       </div>
       <Section
-        title="What is known of it"
+        title="Details"
         note="A value typed here is a decision: seen in the draft at once, published with it, and kept through the next import."
       >
         <ul className="space-y-[5px]">
@@ -124,9 +125,9 @@ export function ProductPage() {
       <p className="mt-3">
         <JoinProduct product={data.id} />
       </p>
-      <Section title="Rules that touch it">
+      <Section title="Rules that affect this product">
         {data.rules.length === 0 ? (
-          <Nothing>None: it stands by its own score.</Nothing>
+          <Nothing>No rule changes this product’s position.</Nothing>
         ) : (
           <ul className="space-y-[5px]">
             {data.rules.map(({ told, plan }) => (
@@ -234,8 +235,8 @@ function ValueRow({
               label={`Which ${label} counts where both have one`}
               value={wins}
               options={[
-                ['here', 'Here wins, in every product'],
-                ['file', 'The file wins, in every product'],
+                ['here', 'Keep my value, in every product'],
+                ['file', 'Use the file’s value, in every product'],
               ]}
               change={(next) => setAttributeByKey(key, { wins: next === 'file' ? 'file' : undefined })}
             />
@@ -245,7 +246,7 @@ function ValueRow({
             className="font-semibold text-press hover:underline"
             onClick={() => void edit({ part: 'products', key: decision.key, value: null })}
           >
-            Give it up
+            Discard my value
           </button>
         </div>
       )}

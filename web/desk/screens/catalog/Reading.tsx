@@ -64,7 +64,7 @@ function Corrections() {
             </span>
             <span className="text-[13px] text-soft">belongs to {family}</span>
             <Button tone="quiet" onClick={() => void correct([record], null)}>
-              Give it up<span className="sr-only">: {record}</span>
+              Discard<span className="sr-only">: {record}</span>
             </Button>
           </>
         )}

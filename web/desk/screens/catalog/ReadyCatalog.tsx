@@ -29,7 +29,7 @@ export function ReadyCatalog({ job }: { readonly job: ImportJob }) {
     setConcerns([]);
     try {
       takeJob(await call('commitImport', { body: { accept: accept.map(({ code }) => code) } }));
-      toast.success(`${job.file} is in the shop`, {
+      toast.success(`${job.file} is live`, {
         description: `${counted(job.families, 'product')} can be found from now on.`,
       });
     } catch (error) {
@@ -50,7 +50,7 @@ export function ReadyCatalog({ job }: { readonly job: ImportJob }) {
     <div className="max-w-[980px]">
       <Section
         title={`What ${job.file} changes`}
-        note={`${counted(job.records, 'record')} of ${counted(job.families, 'product')} have been read. Shoppers get nothing of it until you put it in the shop.`}
+        note={`${counted(job.records, 'record')} of ${counted(job.families, 'product')} have been read. Shoppers see nothing of it until you replace the live catalog.`}
       >
         <ToggleGroup.Root
           type="single"
@@ -100,10 +100,10 @@ export function ReadyCatalog({ job }: { readonly job: ImportJob }) {
       <ConfirmReplace concerns={concerns} confirm={() => void put(concerns)} close={() => setConcerns([])} />
       <div className="sticky -bottom-10 z-10 mt-6 flex items-center gap-3 border-t bg-paper py-3">
         <Button tone="strong" disabled={isPutting} onClick={() => void put([])}>
-          {isPutting ? 'Replacing the catalog …' : 'Put it in the shop'}
+          {isPutting ? 'Replacing the catalog …' : 'Replace the live catalog'}
         </Button>
         <Button tone="quiet" onClick={() => void call('cancelImport').then(forgetJob)}>
-          Give it up
+          {'Cancel import'}
         </Button>
         <p className="text-[13px] text-soft">
           {differences.gone > 0

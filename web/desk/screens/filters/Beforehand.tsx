@@ -27,7 +27,7 @@ export function Beforehand({ filterKey, filter }: OfFilter) {
   const placeName = (id: string | null): string =>
     id === null ? 'Everywhere' : (collections.find((each) => each.id === id)?.title ?? id);
   return (
-    <Section title="Chosen beforehand" note="Shoppers find these chosen, see them as chips, and can take them off.">
+    <Section title="Preselected" note="Shoppers see these values chosen and can remove them.">
       <ul className="space-y-1 text-[13.5px]">
         {chosen.map((each) => (
           <li key={each.collection ?? everywhere} className="flex items-center gap-2">

@@ -81,7 +81,7 @@ export function FilterList() {
                     <span className="truncate text-[12.5px] text-soft">{kindNames[item.kind]}</span>
                     {own && own.shownIn > 0 && (
                       <span className="ml-auto shrink-0 text-[12.5px] text-soft" title={leavesInWords(own.leaves)}>
-                        {own.leaves !== null && `a choice leaves ${Math.round(own.leaves * 100)}%`}
+                        {own.leaves !== null && `narrows results to ${Math.round(own.leaves * 100)}%`}
                       </span>
                     )}
                   </span>

@@ -139,9 +139,9 @@ export function Looks({ filterKey, filter, attribute }: OfFilter & { readonly at
             label="A field that looks through the values"
             value={filter.search === undefined ? 'long' : filter.search ? 'always' : 'never'}
             options={[
-              ['long', `looked through from ${usualFilter.searchFrom} values on`],
-              ['always', 'always looked through'],
-              ['never', 'never looked through'],
+              ['long', `search box shown from ${usualFilter.searchFrom} values`],
+              ['always', 'search box always shown'],
+              ['never', 'no search box'],
             ]}
             change={(when) => change({ search: when === 'long' ? undefined : when === 'always' })}
           />

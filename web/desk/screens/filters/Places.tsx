@@ -84,18 +84,18 @@ export function Places({ filterKey, filter }: OfFilter) {
           change={(searches) => set({ searches })}
         />
       </Line>
-      <Line name="Where most are">
+      <Line name="Where at least half of the results have">
         <Chips
           items={where.values.map(({ attribute, value }) => ({ id: `${attribute}\n${value}`, name: value }))}
           remove={(id) => set({ values: where.values.filter((each) => `${each.attribute}\n${each.value}` !== id) })}
         />
         <ValuePicker add={(attribute, value) => set({ values: [...where.values, { attribute, value }] })} />
       </Line>
-      <Line name="Waits for">
+      <Line name="Shown after a choice in">
         <Choice
           label="The filter that must have a choice first"
           value={filter.after ?? ''}
-          options={[['', 'no other filter'], ...others.map(({ id, label }) => [id, `a choice in ${label}`] as const)]}
+          options={[['', 'no other filter'], ...others.map(({ id, label }) => [id, label] as const)]}
           change={(after) => changeFilter(filterKey, { after: after || undefined })}
         />
         {circle && <span className="text-on-changed">These wait for each other, so neither is ever shown.</span>}

@@ -41,7 +41,7 @@ export function Worth() {
         {idle.length > 0 && (
           <li>
             <b>Never useful</b>: {idle.map(({ key }) => label(key)).join(', ')}: beside these searches{' '}
-            {idle.length === 1 ? 'it is' : 'they are'} not shown, or a choice leaves nearly everything.
+            {idle.length === 1 ? 'it is' : 'they are'} not shown, or a choice narrows almost nothing.
           </li>
         )}
         {alike.map(({ key, alike: sets }) => (

@@ -22,10 +22,10 @@ export function CloseCalls() {
   return (
     <Section
       title="Close calls"
-      note="Products whose scores are nearly the same count as tied; the business decides there."
+      note="Products with nearly the same score are treated as equally relevant, and tie-breakers decide their order."
     >
       <div className={`${shelfRow(changed('closeCall'))} flex flex-wrap items-center gap-x-3 gap-y-1 px-3 py-2`}>
-        <span>Scores within</span>
+        <span>Products within</span>
         <NumberField
           label="Width of a close call, in points"
           value={width}
@@ -35,10 +35,10 @@ export function CloseCalls() {
           change={(next) => void edit({ part: 'relevance', key: 'closeCall', value: { width: next } })}
         />
         <span>
-          points of the leader tie <span className="text-soft">(0: only equal ones do)</span>
+          points of the best are treated as equally relevant <span className="text-soft">(0: only exact ties)</span>
         </span>
       </div>
-      <p className="mt-3 mb-1.5 text-[13px] text-soft">Then, in order:</p>
+      <p className="mt-3 mb-1.5 text-[13px] text-soft">Ties are decided by, in this order:</p>
       <TieBreakers />
       <DecidedPlaces />
     </Section>
@@ -139,7 +139,7 @@ function SignalOption({
   if (signal.pulledBy !== undefined)
     return (
       <Note>
-        Counts as if
+        Add
         <NumberField
           label={`Average ratings added to ${name}`}
           value={signal.pulledBy}
@@ -147,7 +147,7 @@ function SignalOption({
           most={10_000}
           change={(pulledBy) => change({ ...signal, pulledBy })}
         />
-        more shoppers had given the shop’s average
+        average ratings to each product, so that a few ratings do not decide
       </Note>
     );
   if (signal.halfLife !== undefined)

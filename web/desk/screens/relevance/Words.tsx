@@ -15,16 +15,16 @@ export function Words() {
       <div className="space-y-[5px]">
         <div className={`${shelfRow(changed('spelling'))} px-3 py-2`}>
           <Switch
-            label="Forgive slips of the finger"
+            label="Correct typos"
             isOn={spelling.tolerance}
             change={(on) => void edit({ part: 'relevance', key: 'spelling', value: { ...spelling, tolerance: on } })}
             shown={
               <>
-                <b className="font-semibold">Forgive slips of the finger.</b>{' '}
+                <b className="font-semibold">Correct typos.</b>{' '}
                 <span className="text-soft">
                   A word the shop knows is only corrected where nothing has all the words. Numbers and part numbers
                   never are. How far it may go is set under{' '}
-                  <Link to="/vocabulary" className="text-press underline">
+                  <Link to="/vocabulary/spelling" className="text-press underline">
                     Vocabulary
                   </Link>
                   .

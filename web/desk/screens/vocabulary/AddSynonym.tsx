@@ -54,7 +54,7 @@ export function AddSynonym({ says }: { readonly says: string }) {
         change={setKind}
       />
       <input
-        aria-label={kind === 'synonyms' ? 'Words that mean the same' : 'What shoppers say'}
+        aria-label={kind === 'synonyms' ? 'Synonyms' : 'What shoppers say'}
         placeholder={kind === 'synonyms' ? 'rubber, eraser, putty rubber' : 'aquarelle'}
         className={field}
         value={words}

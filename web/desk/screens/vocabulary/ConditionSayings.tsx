@@ -59,8 +59,8 @@ export function ConditionSayings({
   const isFine = condition !== null && said !== '' && said.split(/\s+/).length <= 4;
   return (
     <>
-      <h3 className="mt-3 font-semibold">Words with a condition</h3>
-      <ul className="mt-1 space-y-[5px]" aria-label="Words with a condition">
+      <h3 className="mt-3 font-semibold">Words that stand for a condition</h3>
+      <ul className="mt-1 space-y-[5px]" aria-label="Words that stand for a condition">
         {sayings.map((saying) => (
           <li key={saying.words} className={`${shelfRow(false)} flex items-center gap-2 py-1 pr-2 pl-3`}>
             <b className="font-semibold">{saying.words}</b>

@@ -1,13 +1,14 @@
-import type { Setup } from '../../../../core/setup/schema.ts';
 import { Section, shelfRow } from '../../parts/Screen.tsx';
 import { useChanged } from '../../state/changed.ts';
+import { useDeskState } from '../../state/deskState.ts';
 import { edit } from '../../state/edits.ts';
 import { mostWords, WordChips } from './WordChips.tsx';
 
 const key = 'phrases';
 
 /** Words that belong together: found side by side before apart. */
-export function PhraseList({ vocabulary }: { readonly vocabulary: Setup['vocabulary'] }) {
+export function PhraseList() {
+  const { vocabulary } = useDeskState().setup;
   const isChanged = useChanged('vocabulary')(key);
   const entry = vocabulary[key];
   const phrases = entry?.what === 'phrases' ? entry.phrases : [];
@@ -19,17 +20,11 @@ export function PhraseList({ vocabulary }: { readonly vocabulary: Setup['vocabul
     });
   return (
     <Section
-      title="Words that belong together"
+      title="Phrases"
       note="Where a search has them side by side, products that have them so are shown, and only where there are none those that have them apart. Written as one word they are found as well."
     >
       <div className={`${shelfRow(isChanged)} px-3 py-2`}>
-        <WordChips
-          label="Words that belong together"
-          placeholder="palette knife, cold press"
-          words={phrases}
-          change={save}
-          phrases
-        />
+        <WordChips label="Phrases" placeholder="palette knife, cold press" words={phrases} change={save} phrases />
       </div>
     </Section>
   );

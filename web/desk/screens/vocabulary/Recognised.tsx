@@ -36,10 +36,10 @@ export function RecognisedWords() {
   );
   return (
     <Section
-      title="Recognised in a search"
+      title="Values recognised in a search"
       note="“Red round brush size 6 under 20” names a colour, a size and a price. Shoppers are told what was understood, and can take it off; where nothing is found so, the words are just words."
     >
-      <ul className={`${shelfRow(isChanged)} divide-y divide-line`} aria-label="Recognised in a search">
+      <ul className={`${shelfRow(isChanged)} divide-y divide-line`} aria-label="Values recognised in a search">
         <li className="px-3 py-2">
           <Switch
             label="Limits of price narrow the results"
@@ -66,7 +66,7 @@ export function RecognisedWords() {
               label={`A value of ${label} in a search`}
               value={ways[attribute] ?? 'no'}
               options={[
-                ['no', 'just words'],
+                ['no', 'treated as plain words'],
                 ['strong', 'a strong match'],
                 ['filter', 'narrows the results'],
               ]}

@@ -72,9 +72,9 @@ export function SpellingRules() {
     void edit({ part: 'relevance', key: 'spelling', value: { ...setup.relevance.spelling, ...change } });
   if (!spelling.tolerance)
     return (
-      <Section title="Misspelt words">
+      <Section title="Spelling">
         <p className="text-[13px] text-soft">
-          Slips of the finger are not forgiven.{' '}
+          Typos are not corrected.{' '}
           <Link to="/relevance" className="text-press underline">
             Relevance
           </Link>{' '}
@@ -84,12 +84,12 @@ export function SpellingRules() {
     );
   return (
     <Section
-      title="Misspelt words"
-      note="A letter wrong, missing, too many, or two neighbours swapped is one slip. A search that is right is never touched."
+      title="Spelling"
+      note="One typo is a letter wrong, missing or too many, or two neighbours swapped. A search that is spelled right is never changed."
     >
       <div className={`${shelfRow(isChanged)} space-y-1.5 px-3 py-2`}>
         <p className="flex flex-wrap items-center gap-1.5">
-          One slip in words of
+          One typo in words of
           <NumberField
             label="Letters from which a word may have one slip"
             value={spelling.oneEditFrom}
@@ -114,14 +114,14 @@ export function SpellingRules() {
             label="What becomes of a search that finds nothing as it is typed"
             value={spelling.atOnce ? 'corrected' : 'offered'}
             options={[
-              ['corrected', 'corrected at once, and told'],
-              ['offered', 'left, and corrections offered'],
+              ['corrected', 'corrected automatically, and the shopper is told'],
+              ['offered', 'not corrected; corrections are suggested'],
             ]}
             change={(value) => save({ atOnce: value === 'corrected' })}
           />
         </p>
         <p className="flex flex-wrap items-center gap-1.5">
-          Offers up to
+          Suggest up to
           <NumberField
             label="Other readings that are offered, at most"
             value={spelling.offers}
@@ -129,7 +129,7 @@ export function SpellingRules() {
             most={5}
             change={(offers) => save({ offers })}
           />
-          other {spelling.offers === 1 ? 'reading' : 'readings'} (“Did you mean …”)
+          {spelling.offers === 1 ? 'correction' : 'corrections'} (“Did you mean …”)
         </p>
       </div>
       <Dictionary />

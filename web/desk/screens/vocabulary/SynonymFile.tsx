@@ -105,7 +105,7 @@ function Preview({ read, done }: { readonly read: Read; done(): void }) {
         ))}
       </ul>
       <div className="mt-4 flex justify-end gap-2">
-        <Button onClick={done}>Leave it</Button>
+        <Button onClick={done}>Cancel</Button>
         <Button tone="strong" disabled={all.length === 0} onClick={take}>
           Take {counted(all.length, 'entry', 'entries')} into the draft
         </Button>

@@ -30,7 +30,7 @@ export function SynonymRow({
       <div className="flex items-center gap-2">
         {entry.what === 'synonyms' ? (
           <TextField
-            label={`Words that mean the same: ${told}`}
+            label={`Synonyms: ${told}`}
             value={entry.words.join(', ')}
             maxLength={1200}
             className="min-w-0 flex-1"

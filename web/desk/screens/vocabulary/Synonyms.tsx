@@ -31,7 +31,7 @@ export function Synonyms() {
   const notes = useEntryNotes(visible.map(({ key }) => key));
   return (
     <Section
-      title="Words that mean the same"
+      title="Synonyms"
       note="A set finds what its other words find, a little behind products that have the word itself. One-way words find others, not the reverse."
       aside={<SynonymFile hasAny={all.length > 0} />}
     >

@@ -74,9 +74,9 @@ export function BulkBar({
       <Button onClick={() => void carryOut({ act: 'show' }, 'Shown again')}>Show</Button>
       <Button
         tone="quiet"
-        onClick={() => void carryOut({ act: 'giveUp', attribute: null }, 'As the file has them again')}
+        onClick={() => void carryOut({ act: 'giveUp', attribute: null }, 'The file’s values are used again')}
       >
-        As in the file
+        Discard my values
       </Button>
       <IconButton label="Choose none" className="ml-auto" onClick={() => set({ chosen: noneChosen })}>
         <X size={16} aria-hidden />

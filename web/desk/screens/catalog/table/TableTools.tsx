@@ -245,7 +245,7 @@ function ExportMenu() {
   return (
     <DropdownMenu.Root>
       <DropdownMenu.Trigger className={button}>
-        <Download size={15} aria-hidden /> Take away
+        <Download size={15} aria-hidden /> Export
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>
         <DropdownMenu.Content

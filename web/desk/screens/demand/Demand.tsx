@@ -2,11 +2,13 @@ import { format } from 'date-fns';
 import { FileUp } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { toast } from 'sonner';
+import type { demandEndpoints } from '../../../../api/demandEndpoints.ts';
+import type { AnswerOf } from '../../../../api/endpoint.ts';
 import { sendFile } from '../../../client/call.ts';
 import { count, counted } from '../../../look/price.ts';
 import { Button } from '../../parts/Button.tsx';
 import { RowList } from '../../parts/RowList.tsx';
-import { Loading, LoadProblem, Nothing, Section, shelfRow } from '../../parts/Screen.tsx';
+import { Loading, LoadProblem, Nothing, ScreenHead, Section, shelfRow } from '../../parts/Screen.tsx';
 import { useDemand } from '../../state/demand.ts';
 import { queryClient } from '../../state/queryClient.ts';
 import { useTrial } from '../../state/trial.ts';
@@ -15,12 +17,20 @@ const day = (time: string): string => format(new Date(time), 'd MMMM yyyy');
 const percent = (part: number, whole: number): string => `${whole === 0 ? 0 : Math.round((part / whole) * 100)}%`;
 
 /** What shoppers searched for: brought in from elsewhere, and written by the shop itself. */
-export function ShopperLog() {
+export function Demand() {
   const { data, error, refetch } = useDemand(500);
+  return (
+    <>
+      <ScreenHead title="Demand">What shoppers search for, and what comes of it.</ScreenHead>
+      {error && !data && <LoadProblem error={error} again={refetch} />}
+      {!error && !data && <Loading what="Counting what shoppers searched for" />}
+      {data && <Counted data={data} />}
+    </>
+  );
+}
+
+function Counted({ data: { summary, top } }: { readonly data: AnswerOf<(typeof demandEndpoints)['demand']> }) {
   const search = useTrial((state) => state.search);
-  if (error && !data) return <LoadProblem error={error} again={refetch} />;
-  if (!data) return <Loading what="Counting what shoppers searched for" />;
-  const { summary, top } = data;
   return (
     <>
       <Section
@@ -100,7 +110,7 @@ function BringInLog() {
   };
   return (
     <Section
-      title="Bring in a log"
+      title="Import a shopper log"
       note="JSON Lines (time, session, search, filters, results, clicks, baskets, purchases) or CSV with the same columns. Lines that are there already are taken once."
     >
       <input

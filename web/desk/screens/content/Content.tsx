@@ -2,26 +2,39 @@ import { useQuery } from '@tanstack/react-query';
 import { FileUp } from 'lucide-react';
 import { type ReactNode, useRef, useState } from 'react';
 import { toast } from 'sonner';
+import type { contentEndpoints } from '../../../../api/contentEndpoints.ts';
+import type { AnswerOf } from '../../../../api/endpoint.ts';
 import { type ContentKind, contentAttributes, leftOutKey } from '../../../../core/content/contentKinds.ts';
 import { call, sendFile } from '../../../client/call.ts';
 import { count, counted } from '../../../look/price.ts';
 import { Button } from '../../parts/Button.tsx';
 import { NumberField, Switch } from '../../parts/Controls.tsx';
 import { RowList } from '../../parts/RowList.tsx';
-import { Loading, LoadProblem, Nothing, Section, shelfRow } from '../../parts/Screen.tsx';
+import { Loading, LoadProblem, Nothing, ScreenHead, Section, shelfRow } from '../../parts/Screen.tsx';
 import { useChanged } from '../../state/changed.ts';
 import { edit } from '../../state/edits.ts';
 import { queryClient } from '../../state/queryClient.ts';
 import { useShopWindow } from '../../state/shopWindow.ts';
 
 /** What shoppers find besides products: collections of them, and articles to read. */
-export function OtherContent() {
+export function Content() {
   const { data, error, refetch } = useQuery({
     queryKey: ['desk', 'content'],
     queryFn: ({ signal }) => call('content', { signal }),
   });
-  if (error && !data) return <LoadProblem error={error} again={refetch} />;
-  if (!data) return <Loading what="Reading articles and collections" />;
+  return (
+    <>
+      <ScreenHead title="Collections and articles">
+        What shoppers find besides single products. The shop window shows a change at once.
+      </ScreenHead>
+      {error && !data && <LoadProblem error={error} again={refetch} />}
+      {!error && !data && <Loading what="Reading articles and collections" />}
+      {data && <Kinds data={data} />}
+    </>
+  );
+}
+
+function Kinds({ data }: { readonly data: AnswerOf<(typeof contentEndpoints)['content']> }) {
   return (
     <>
       <Kind
@@ -161,7 +174,7 @@ function Kind({
             title={`CSV, JSON or JSON Lines with ${columns}`}
             onClick={() => chooser.current?.click()}
           >
-            <FileUp size={15} aria-hidden /> Bring in
+            <FileUp size={15} aria-hidden /> Import
           </Button>
         </>
       }
@@ -188,7 +201,7 @@ function Kind({
             </span>
           ))}
       </div>
-      {isEmpty ? <Nothing>None yet. Bring in a file with {columns}.</Nothing> : children}
+      {isEmpty ? <Nothing>None yet. Import a file with {columns}.</Nothing> : children}
     </Section>
   );
 }

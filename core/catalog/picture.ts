@@ -1,0 +1,24 @@
+import { type CatalogRecord, firstText } from './record.ts';
+
+const far = /^(https?:)?\/\//i;
+
+/** Whether a picture lies on another host, and must be fetched from there. */
+export const isFarPicture = (said: string): boolean => far.test(said.trim());
+
+/** A short mark of a text, by FNV-1a: another text nearly always has another. It protects nothing. */
+export function markOf(text: string): string {
+  let hash = 0x811c9dc5;
+  for (let at = 0; at < text.length; at++) hash = Math.imul(hash ^ text.charCodeAt(at), 0x01000193);
+  return (hash >>> 0).toString(36);
+}
+
+/**
+ * Where a record's picture is found: a path within the shop as it is; one on another host by the record it belongs to,
+ * since this server fetches only what a catalog names. The mark changes with the picture, so that a browser may keep it.
+ * Null where the record has none.
+ */
+export function pictureOf({ id, values }: Pick<CatalogRecord, 'id' | 'values'>): string | null {
+  const said = firstText(values.picture).trim();
+  if (said === '') return null;
+  return isFarPicture(said) ? `/pictures/of/${encodeURIComponent(id)}?mark=${markOf(said)}` : said;
+}

@@ -1,0 +1,45 @@
+import type { OpenAPIHono } from '@hono/zod-openapi';
+import type { Context } from 'hono';
+import { isFarPicture, markOf } from '../../core/catalog/picture.ts';
+import { firstText } from '../../core/catalog/record.ts';
+import type { Setup } from '../../core/setup/schema.ts';
+import { problem } from './problems.ts';
+import type { Services } from './services.ts';
+
+/** An address carries a mark of its picture, so that a browser may keep it. */
+const keptADay = 'max-age=86400';
+const tryLater = 'no-cache';
+
+/** Pictures that records name and other hosts have. Nothing is fetched but what the catalog or the setup names. */
+export function servePictures(app: OpenAPIHono, { catalogs, setups, pictures }: Services): void {
+  const decided = (setup: Setup | undefined, product: string): string[] =>
+    Object.values(setup?.products ?? {}).flatMap((decision) =>
+      decision.product === product && decision.attribute === 'picture' && decision.act === 'set'
+        ? [[decision.value].flat().map(String)[0] ?? '']
+        : [],
+    );
+  const addressOf = (id: string, mark: string): string | undefined => {
+    const reader = catalogs.current();
+    const ordinal = reader?.findRecord(id) ?? -1;
+    if (!reader || ordinal < 0) return undefined;
+    const { familyId, values } = reader.record(ordinal);
+    const isMeant = (said: string): boolean => isFarPicture(said) && markOf(said.trim()) === mark;
+    const said = firstText(values.picture);
+    return isMeant(said)
+      ? said.trim()
+      : [setups.live()?.setup, setups.draft()].flatMap((setup) => decided(setup, familyId)).find(isMeant);
+  };
+  const refused = (context: Context, code: string): Response => {
+    context.header('cache-control', tryLater);
+    return problem(context, 404, { code, message: 'The picture could not be fetched.' });
+  };
+  app.get('/pictures/of/:id', async (context) => {
+    const address = addressOf(context.req.param('id'), context.req.query('mark') ?? '');
+    if (address === undefined) return refused(context, 'unknown-picture');
+    const answer = await pictures.picture(address);
+    if ('problem' in answer) return refused(context, answer.problem);
+    context.header('content-type', answer.type);
+    context.header('cache-control', keptADay);
+    return context.body(new Uint8Array(answer.bytes));
+  });
+}

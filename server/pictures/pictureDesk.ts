@@ -1,0 +1,94 @@
+import type { FetchedPicture, PictureProblem } from './fetchPicture.ts';
+import type { KeptPicture, PictureCache } from './pictureCache.ts';
+
+/** Pictures fetched at the same time, and asked for while they are. */
+const atOnce = 6;
+const mostWaiting = 600;
+/** How long a picture that could not be fetched is not tried again, in milliseconds, and how many of them are known. */
+const triedAgainAfter = 600_000;
+const failuresKnown = 50_000;
+
+/** What came of pictures of other hosts since the start. */
+export interface PictureTally {
+  readonly fetched: number;
+  readonly failed: number;
+  /** Hosts whose pictures failed, those with most of them first, with the reason of the last one. */
+  readonly hosts: readonly { readonly host: string; readonly failed: number; readonly problem: PictureProblem }[];
+}
+
+/** Pictures of other hosts: from the disk where they are kept, else fetched, each once however many ask for it. */
+export interface PictureDesk {
+  picture(address: string): Promise<KeptPicture | { readonly problem: PictureProblem | 'too-busy' }>;
+  tally(): PictureTally;
+}
+
+const hostsTold = 5;
+const hostOf = (address: string): string => /^(?:https?:)?\/\/([^/?#]*)/i.exec(address)?.[1]?.toLowerCase() ?? '';
+
+export function openPictureDesk(options: {
+  readonly cache: PictureCache;
+  readonly fetch: (address: string) => Promise<FetchedPicture>;
+  readonly now: () => number;
+}): PictureDesk {
+  const { cache, now } = options;
+  const failures = new Map<string, { readonly problem: PictureProblem; readonly at: number }>();
+  const underWay = new Map<string, Promise<FetchedPicture>>();
+  const waiting: (() => void)[] = [];
+  let running = 0;
+  let fetched = 0;
+
+  const inTurn = async <Answer>(work: () => Promise<Answer>): Promise<Answer> => {
+    if (running >= atOnce) await new Promise<void>((go) => waiting.push(go));
+    running++;
+    try {
+      return await work();
+    } finally {
+      running--;
+      waiting.shift()?.();
+    }
+  };
+  const fetchOnce = (address: string): Promise<FetchedPicture> => {
+    const asked = underWay.get(address);
+    if (asked) return asked;
+    const fetching = inTurn(() => options.fetch(address))
+      .then(async (answer) => {
+        failures.delete(address);
+        if ('problem' in answer) {
+          if (failures.size >= failuresKnown) failures.delete(failures.keys().next().value!);
+          failures.set(address, { problem: answer.problem, at: now() });
+        } else {
+          fetched++;
+          await cache.keep(address, answer);
+        }
+        return answer;
+      })
+      .finally(() => underWay.delete(address));
+    underWay.set(address, fetching);
+    return fetching;
+  };
+  return {
+    async picture(address) {
+      const kept = await cache.find(address);
+      if (kept) return kept;
+      const failure = failures.get(address);
+      if (failure && now() - failure.at < triedAgainAfter) return { problem: failure.problem };
+      if (waiting.length >= mostWaiting && !underWay.has(address)) return { problem: 'too-busy' };
+      return fetchOnce(address);
+    },
+    tally() {
+      const hosts = new Map<string, { failed: number; problem: PictureProblem }>();
+      for (const [address, { problem }] of failures) {
+        const host = hostOf(address);
+        hosts.set(host, { failed: (hosts.get(host)?.failed ?? 0) + 1, problem });
+      }
+      return {
+        fetched,
+        failed: failures.size,
+        hosts: [...hosts]
+          .map(([host, told]) => ({ host, ...told }))
+          .sort((a, b) => b.failed - a.failed)
+          .slice(0, hostsTold),
+      };
+    },
+  };
+}
