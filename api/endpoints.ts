@@ -1,5 +1,7 @@
 import { z } from 'zod';
 import { cardSchema, resultSchema, searchAnswerSchema } from '../core/answer.ts';
+import { articleSchema } from '../core/content/content.ts';
+import { productDetailSchema } from '../core/product/productDetail.ts';
 import { setupParts } from '../core/setup/schema.ts';
 import { catalogEndpoints } from './catalogEndpoints.ts';
 import { contentEndpoints } from './contentEndpoints.ts';
@@ -63,6 +65,34 @@ export const endpoints = {
     query: deskSearchQuery,
     body: none,
     answer: searchAnswerSchema,
+  }),
+  shopProduct: endpoint({
+    ...paths.shopProduct,
+    summary: 'One product as its own page shows it, by the published setup.',
+    query: z.object({ id: z.string().min(1).max(200) }),
+    body: none,
+    answer: productDetailSchema,
+  }),
+  deskShopProduct: endpoint({
+    ...paths.deskShopProduct,
+    summary: 'The same under the draft or the published setup.',
+    query: z.object({ id: z.string().min(1).max(200), from: z.enum(['draft', 'live']).default('draft') }),
+    body: none,
+    answer: productDetailSchema,
+  }),
+  shopArticle: endpoint({
+    ...paths.shopArticle,
+    summary: 'One article as its own page shows it, by the published setup.',
+    query: z.object({ id: z.string().min(1).max(200) }),
+    body: none,
+    answer: articleSchema,
+  }),
+  deskShopArticle: endpoint({
+    ...paths.deskShopArticle,
+    summary: 'The same under the draft or the published setup.',
+    query: z.object({ id: z.string().min(1).max(200), from: z.enum(['draft', 'live']).default('draft') }),
+    body: none,
+    answer: articleSchema,
   }),
   why: endpoint({
     ...paths.why,

@@ -4,7 +4,11 @@
  */
 export const paths = {
   shopSearch: { method: 'get', path: '/shop/search' },
+  shopProduct: { method: 'get', path: '/shop/product' },
+  shopArticle: { method: 'get', path: '/shop/article' },
   deskSearch: { method: 'get', path: '/desk/search' },
+  deskShopProduct: { method: 'get', path: '/desk/shop-product' },
+  deskShopArticle: { method: 'get', path: '/desk/shop-article' },
   why: { method: 'get', path: '/desk/why' },
   state: { method: 'get', path: '/desk/state' },
   setAside: { method: 'get', path: '/desk/set-aside' },

@@ -118,12 +118,11 @@ test('a shopper’s box offers products while typing; a part number leads straig
   await box.press('ArrowDown');
   await expect(offered.first()).toHaveAttribute('aria-selected', 'true');
   await box.press('Enter');
-  await expect(page.getByRole('dialog', { name: title })).toBeVisible();
-  await page.keyboard.press('Escape');
+  await expect(page.getByRole('heading', { level: 1, name: title })).toBeVisible();
 
   const found = await (await page.request.get('/shop/search?q=gouache&limit=1')).json();
   const { sku, title: named } = found.results[0] as { sku: string; title: string };
   await box.fill(sku.replaceAll('-', ' ').toLowerCase());
   await box.press('Enter');
-  await expect(page.getByRole('dialog', { name: named })).toBeVisible();
+  await expect(page.getByRole('heading', { level: 1, name: named })).toBeVisible();
 });

@@ -69,3 +69,49 @@ test('a phone’s drawer, a slider by keyboard, the way back, and what was chose
   await page.request.post('/desk/releases/again', { data: { number: 1 } });
   await desk.undoAll();
 });
+
+test('a product has an address of its own: its variants, its description, and the way back to where one was', async ({
+  page,
+}) => {
+  await page.goto('/shop?q=watercolour');
+  const tenth = page.locator('[data-product] h2 button').nth(15);
+  const title = await tenth.innerText();
+  await tenth.scrollIntoViewIfNeeded();
+  const place = await page.evaluate(() => window.scrollY);
+  expect(place).toBeGreaterThan(0);
+  await tenth.click();
+  await expect(page.getByRole('heading', { level: 1, name: title })).toBeVisible();
+  expect(await page.evaluate(() => window.scrollY)).toBe(0);
+  const variants = page.getByRole('group', { name: /Choose one of \d+/ }).getByRole('radio');
+  expect(await variants.count()).toBeGreaterThan(1);
+  await variants.last().check();
+  // The address alone shows the same, to anybody.
+  const address = page.url();
+  expect(address).toContain('/shop/products/');
+  await page.reload();
+  await expect(page.getByRole('heading', { level: 1, name: title })).toBeVisible();
+  await page.goBack();
+  await expect(page.getByRole('heading', { level: 1, name: 'Results for “watercolour”' })).toBeVisible();
+  await expect.poll(() => page.evaluate(() => window.scrollY)).toBe(place);
+  await page.goto('/shop/products/nobody');
+  await expect(page.getByRole('alert')).toContainText('This product is not in the shop.');
+  await page.getByRole('link', { name: 'Back to the results' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Everything in the shop' })).toBeVisible();
+});
+
+test('an article opens; a search on a collection’s page stays in it, with a way out', async ({ page }) => {
+  await page.goto('/shop?q=how to choose a gouache');
+  await page.getByRole('region', { name: 'To read' }).getByRole('link').first().click();
+  await expect(page).toHaveURL(/\/shop\/articles\//);
+  await expect(page.getByRole('article')).toContainText('Start with one good thing');
+  await page.goto('/shop?q=brushes');
+  await page.getByRole('navigation', { name: 'Collections' }).getByRole('button', { name: 'Brushes' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Brushes' })).toBeVisible();
+  await page.getByRole('combobox', { name: 'Search the shop' }).fill('round');
+  await page.getByRole('combobox', { name: 'Search the shop' }).press('Enter');
+  await expect(page.getByText('In the collection Brushes.')).toBeVisible();
+  const inside = await page.getByRole('status').filter({ hasText: 'product' }).innerText();
+  await page.getByRole('button', { name: 'Look everywhere' }).click();
+  await expect(page.getByText('In the collection Brushes.')).toHaveCount(0);
+  await expect(page.getByRole('status').filter({ hasText: 'product' })).not.toHaveText(inside);
+});

@@ -17,6 +17,10 @@ export function serveSearch(serve: Serve, { setups, catalogs, searcher }: Servic
     const { from, explain, movement } = query;
     return searcher.answer({ from, request: { ...requestOf(query), explain, marks: true }, movement });
   });
+  serve(endpoints.shopProduct, ({ id }) => searcher.shopProduct('live', id));
+  serve(endpoints.deskShopProduct, ({ id, from }) => searcher.shopProduct(from, id));
+  serve(endpoints.shopArticle, ({ id }) => searcher.shopArticle('live', id));
+  serve(endpoints.deskShopArticle, ({ id, from }) => searcher.shopArticle(from, id));
   serve(endpoints.why, ({ q, product, from, sort, collection, asWords, ...rest }) => {
     const filters = chosenFilters(rest);
     const shown = { marks: true, sort, asWords, filters, ...(collection && { collection }) };

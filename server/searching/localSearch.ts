@@ -6,6 +6,7 @@ import { filterQuestions } from '../questions/filterQuestions.ts';
 import { productQuestions } from '../questions/productQuestions.ts';
 import { proposalQuestions } from '../questions/proposalQuestions.ts';
 import { searchQuestions } from '../questions/searches.ts';
+import { shopQuestions } from '../questions/shopQuestions.ts';
 import { vocabularyQuestions } from '../questions/vocabularyQuestions.ts';
 import type { LaneName } from './lanes.ts';
 import type { Workbench } from './workbench.ts';
@@ -16,6 +17,7 @@ import type { Workbench } from './workbench.ts';
  */
 export const openLocalSearch = (bench: Workbench) => ({
   ...searchQuestions(bench),
+  ...shopQuestions(bench),
   ...catalogQuestions(bench),
   ...productQuestions(bench),
   ...contentQuestions(bench),
@@ -32,11 +34,13 @@ export type Question = {
   [Name in keyof LocalSearch]: { readonly call: Name; readonly given: Parameters<LocalSearch[Name]> };
 }[keyof LocalSearch];
 
-/** Which lane each question waits in; `answer` is the shop's where it is a shopper's. */
+/** Which lane each question waits in; what shoppers ask by what is published is the shop's. */
 const lanes: Readonly<Record<keyof LocalSearch, LaneName>> = {
   answer: 'desk',
   warm: 'shop',
   follow: 'shop',
+  shopProduct: 'desk',
+  shopArticle: 'desk',
   why: 'desk',
   firstPages: 'long',
   shownProducts: 'long',
@@ -66,6 +70,7 @@ export const questionNames = Object.keys(lanes) as readonly (keyof LocalSearch)[
 
 /** A search by what is published, without the marks of the desk, is a shopper's and comes first. */
 export function laneOf({ call, given }: Question): LaneName {
+  if (call === 'shopProduct' || call === 'shopArticle') return given[0] === 'live' ? 'shop' : 'desk';
   if (call !== 'answer') return lanes[call];
   const [{ from, request }] = given;
   return from === 'live' && !request.marks ? 'shop' : 'desk';

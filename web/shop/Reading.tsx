@@ -1,5 +1,7 @@
 import { ArrowRight } from 'lucide-react';
+import { Link, useLocation } from 'react-router';
 import type { SearchAnswer } from '../../core/answer.ts';
+import { addressOf } from './addresses.ts';
 
 /** Collections that the search names: a way into them, above the products. */
 export function Collections({
@@ -29,6 +31,7 @@ export function Collections({
 
 /** Articles that answer the search, below the products. */
 export function Articles({ articles }: { readonly articles: SearchAnswer['articles'] }) {
+  const { search } = useLocation();
   if (articles.length === 0) return null;
   return (
     <section aria-label="To read" className="mt-7 border-t pt-4">
@@ -37,12 +40,14 @@ export function Articles({ articles }: { readonly articles: SearchAnswer['articl
         {articles.map(({ id, title, link, extract }) => (
           <li key={id}>
             <h3 className="font-semibold font-shop">
-              {link ? (
-                <a href={link} className="hover:underline" onClick={(event) => event.preventDefault()}>
+              {isElsewhere(link) ? (
+                <a href={link} target="_blank" rel="noreferrer" className="hover:underline">
                   {title}
                 </a>
               ) : (
-                title
+                <Link to={addressOf('article', id, search)} className="hover:underline">
+                  {title}
+                </Link>
               )}
             </h3>
             <p className="text-[13px] text-soft">{extract}</p>
@@ -52,3 +57,6 @@ export function Articles({ articles }: { readonly articles: SearchAnswer['articl
     </section>
   );
 }
+
+/** A link to another site opens there; what is on the shop's own site has a page here. */
+const isElsewhere = (link: string): boolean => /^([a-z]+:|\/\/)/i.test(link);

@@ -1,0 +1,80 @@
+import { pictureOf } from '../catalog/picture.ts';
+import { type CatalogRecord, firstText, heldBy, textsOf } from '../catalog/record.ts';
+import { availability, labelFromKey, standardColumn } from '../catalog/standardColumns.ts';
+import { own } from '../named.ts';
+import type { Setup } from '../setup/schema.ts';
+import type { ProductDetail } from './productDetail.ts';
+
+/** Attributes with a place of their own on the page, and those that say nothing to a shopper. */
+const placed = new Set([
+  ...['title', 'brand', 'price', 'former_price', 'stock', 'picture', 'link', 'description', 'sku', 'hidden', 'boost'],
+  ...['cost', 'units_sold', 'rating', 'ratings', 'tags', availability.key],
+]);
+
+/** What shoppers meet elsewhere, on cards or as filters, is what the page tells too: the shop decides it once. */
+function shownAttributes(setup: Setup): { readonly key: string; readonly label: string }[] {
+  const labels = new Map<string, string>();
+  for (const [key, { onCard }] of Object.entries(setup.attributes))
+    if (onCard) labels.set(key, standardColumn.get(key)?.label ?? labelFromKey(key));
+  for (const { attribute, label } of Object.values(setup.filters)) labels.set(attribute, label);
+  return [...labels].filter(([key]) => !placed.has(key)).map(([key, label]) => ({ key, label }));
+}
+
+const number = (record: CatalogRecord, key: string): number | null => {
+  const value = heldBy(record, key);
+  return typeof value === 'number' ? value : null;
+};
+const text = (record: CatalogRecord, key: string): string => textsOf(heldBy(record, key)).join(', ');
+
+/**
+ * A product's own page: what its variants share once, and what each differs in. `records` are its variants as they
+ * stand under the setup, at least one; null where none may be shown.
+ */
+export function describeProduct(id: string, records: readonly CatalogRecord[], setup: Setup): ProductDetail | null {
+  const [first] = records;
+  if (!first) return null;
+  const lines = shownAttributes(setup).map(({ key, label }) => ({
+    key,
+    label,
+    values: records.map((record) => text(record, key)),
+  }));
+  const isShared = ({ values }: (typeof lines)[number]): boolean => values.every((value) => value === values[0]);
+  const differing = lines.filter((each) => !isShared(each));
+  const prices = records.map((record) => number(record, 'price')).filter((price) => price !== null);
+  const isAvailable = (record: CatalogRecord): boolean => record.values[availability.key] !== availability.soldOut;
+  const showsBrand = own(setup.attributes, 'brand')?.onCard ?? false;
+  return {
+    id,
+    title: firstText(first.values.title),
+    brand: showsBrand ? firstText(first.values.brand) || null : null,
+    description: firstText(first.values.description),
+    picture: pictureOf(records.find((record) => pictureOf(record) !== null) ?? first),
+    link: firstText(first.values.link) || null,
+    currency: setup.storefront.shop.currency,
+    lowest: prices.length > 0 ? Math.min(...prices) : null,
+    highest: prices.length > 0 ? Math.max(...prices) : null,
+    available: records.some(isAvailable),
+    details: lines
+      .filter(isShared)
+      .map(({ key, label, values }) => ({ key, label, value: values[0]! }))
+      .filter(({ value }) => value !== ''),
+    variants: records.map((record, at) => {
+      const price = number(record, 'price');
+      const former = number(record, 'former_price');
+      return {
+        id: record.id,
+        sku: record.sku,
+        name:
+          differing
+            .map(({ values }) => values[at])
+            .filter(Boolean)
+            .join(', ') || record.sku,
+        price,
+        formerPrice: former !== null && price !== null && former > price ? former : null,
+        available: isAvailable(record),
+        stock: number(record, 'stock'),
+        picture: pictureOf(record),
+      };
+    }),
+  };
+}

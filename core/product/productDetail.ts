@@ -1,0 +1,34 @@
+import { z } from 'zod';
+
+const line = z.object({ key: z.string(), label: z.string(), value: z.string() });
+const amount = z.number().nullable();
+
+/** One product as its own page shows it. */
+export const productDetailSchema = z.object({
+  id: z.string(),
+  title: z.string(),
+  brand: z.string().nullable(),
+  description: z.string(),
+  picture: z.string().nullable(),
+  link: z.string().nullable(),
+  currency: z.string().describe('What its prices are in, by ISO 4217.'),
+  lowest: amount.describe('The lowest price of its variants.'),
+  highest: amount,
+  available: z.boolean().describe('Whether at least one variant is in stock.'),
+  details: z.array(line).describe('Attributes that all variants share.'),
+  variants: z.array(
+    z.object({
+      id: z.string(),
+      sku: z.string(),
+      name: z
+        .string()
+        .describe('What it differs in, or its part number where it differs in nothing shoppers are shown.'),
+      price: amount,
+      formerPrice: amount,
+      available: z.boolean(),
+      stock: amount,
+      picture: z.string().nullable(),
+    }),
+  ),
+});
+export type ProductDetail = z.infer<typeof productDetailSchema>;

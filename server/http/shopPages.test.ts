@@ -1,0 +1,47 @@
+import { afterAll, beforeAll, expect, test } from '@jest/globals';
+import type { ProductDetail } from '../../core/product/productDetail.ts';
+import { openTestShelf, smallCatalog, type TestShelf } from '../testing/openTestShelf.ts';
+
+let shelf: TestShelf;
+const page = async (address: string) => (await shelf.get(address)) as { status: number; body: unknown };
+const edit = (part: string, key: string, value: unknown): void =>
+  void shelf.setups.edit([{ part, key, value } as never], shelf.setups.revision(), 'Ann', 1);
+
+beforeAll(async () => {
+  shelf = openTestShelf();
+  await shelf.bringIn(smallCatalog);
+});
+afterAll(() => shelf.remove());
+
+test('a product’s page tells its variants as they stand, by what is published', async () => {
+  const { status, body } = await page('/shop/product?id=a');
+  expect(status).toBe(200);
+  const told = body as ProductDetail;
+  expect(told).toMatchObject({ title: 'Round brush', lowest: 4.5, highest: 5.5, available: true, currency: 'GBP' });
+  expect(told.variants.map(({ sku, price, available }) => [sku, price, available])).toEqual([
+    ['WU-1A', 4.5, true],
+    ['WU-1B', 5.5, false],
+  ]);
+});
+
+test('one that is hidden everywhere, or was never there, is not in the shop; one hidden from some places is', async () => {
+  const unknown = { status: 404, body: { error: { code: 'unknown-product' } } };
+  for (const id of ['nobody', 'constructor', '__proto__'])
+    expect(await page(`/shop/product?id=${id}`)).toMatchObject(unknown);
+  edit('hiding', 'product:b', { what: 'product', product: 'b', from: ['results'] });
+  edit('hiding', 'product:c', { what: 'product', product: 'c' });
+  expect(await page('/desk/shop-product?id=b')).toMatchObject({ status: 200 });
+  expect(await page('/desk/shop-product?id=c')).toMatchObject(unknown);
+  expect(await page('/desk/shop-product?id=c&from=live')).toMatchObject({ status: 200 });
+  expect(await page('/shop/product?id=c')).toMatchObject({ status: 200 });
+});
+
+test('an article has a page until it is left out', async () => {
+  const file = '{"id":"how","title":"How to choose","text":"Begin with one.","link":"/journal/how"}\n';
+  const sent = await shelf.request('/desk/content/import?kind=article', { method: 'POST', body: file });
+  expect(sent.status).toBe(200);
+  expect(await page('/shop/article?id=how')).toMatchObject({ status: 200, body: { text: 'Begin with one.' } });
+  edit('content', 'leftOut:article:how', { what: 'leftOut', kind: 'article', id: 'how' });
+  expect(await page('/desk/shop-article?id=how')).toMatchObject({ status: 404 });
+  expect(await page('/shop/article?id=how')).toMatchObject({ status: 200 });
+});

@@ -1,0 +1,34 @@
+import type { Article } from '../../core/content/content.ts';
+import { isLeftOut } from '../../core/content/contentEngine.ts';
+import { describeProduct } from '../../core/product/describeProduct.ts';
+import type { ProductDetail } from '../../core/product/productDetail.ts';
+import { isHidden } from '../../core/rules/hiddenRecords.ts';
+import { Refused } from '../refused.ts';
+import type { Side, Workbench } from '../searching/workbench.ts';
+
+/** What the shop shows besides searches. */
+export function shopQuestions({ ready }: Workbench) {
+  return {
+    /** A product's own page. One that is hidden everywhere is not there; one hidden from some places still is. */
+    shopProduct(from: Side, id: string): ProductDetail {
+      const { engine, setup, view } = ready(from);
+      const family = engine.snapshot.findFamily(id);
+      const [first, end] = family < 0 ? [0, 0] : engine.snapshot.recordsOf(family);
+      const everywhere = [setup.hidden, setup.hiddenFromEmptyShelf, setup.at.collections.hidden];
+      const records = Array.from({ length: end - first }, (_, at) => first + at)
+        .filter((ordinal) => everywhere.some((hidden) => !isHidden(hidden, ordinal)))
+        .map((ordinal) => view.record(ordinal));
+      const told = describeProduct(id, records, setup.setup);
+      if (!told) throw new Refused(404, { code: 'unknown-product', message: 'This product is not in the shop.' });
+      return told;
+    },
+    /** An article's own page. */
+    shopArticle(from: Side, id: string): Article {
+      const { content, setup } = ready(from);
+      const article = content.content.articles.find((each) => each.id === id);
+      if (!article || isLeftOut(setup.setup, 'article', id))
+        throw new Refused(404, { code: 'unknown-article', message: 'This article is not in the shop.' });
+      return article;
+    },
+  };
+}

@@ -1,0 +1,26 @@
+import { useQuery } from '@tanstack/react-query';
+import { call } from '../client/call.ts';
+import { Fetched } from './Fetched.tsx';
+import type { PageOf } from './ProductPage.tsx';
+
+/** An article's own page. */
+export function ArticlePage({ id, desk, isReady }: PageOf) {
+  const query = useQuery({
+    queryKey: ['article', id, desk?.from ?? 'shop', desk?.turn ?? 0],
+    enabled: isReady,
+    queryFn: ({ signal }) =>
+      desk
+        ? call('deskShopArticle', { query: { id, from: desk.from }, signal })
+        : call('shopArticle', { query: { id }, signal }),
+  });
+  return (
+    <Fetched what="article" query={query}>
+      {({ title, text }) => (
+        <article className="mt-3 max-w-[68ch]">
+          <h1 className="font-semibold font-shop text-[26px] leading-tight">{title}</h1>
+          <p className="mt-4 whitespace-pre-line leading-relaxed">{text || 'This article has no text here.'}</p>
+        </article>
+      )}
+    </Fetched>
+  );
+}

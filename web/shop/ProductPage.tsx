@@ -1,0 +1,114 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import type { ProductDetail } from '../../core/product/productDetail.ts';
+import { call } from '../client/call.ts';
+import { ProductPicture } from '../look/ProductPicture.tsx';
+import { price } from '../look/price.ts';
+import { Fetched } from './Fetched.tsx';
+import { noteOutcome } from './shopperLog.ts';
+import type { DeskView } from './useDesk.ts';
+
+/** What a page of its own is about, and by which setup. */
+export interface PageOf {
+  readonly id: string;
+  readonly desk: DeskView | null;
+  readonly isReady: boolean;
+}
+
+/** A product's own page. */
+export function ProductPage({ id, desk, isReady }: PageOf) {
+  const query = useQuery({
+    queryKey: ['product', id, desk?.from ?? 'shop', desk?.turn ?? 0],
+    enabled: isReady,
+    queryFn: ({ signal }) =>
+      desk
+        ? call('deskShopProduct', { query: { id, from: desk.from }, signal })
+        : call('shopProduct', { query: { id }, signal }),
+  });
+  return (
+    <Fetched what="product" query={query}>
+      {(product) => <Product key={product.id} product={product} />}
+    </Fetched>
+  );
+}
+
+function Product({ product }: { readonly product: ProductDetail }) {
+  const { title, brand, description, picture, lowest, highest, currency, available, details, variants, link } = product;
+  const [chosen, setChosen] = useState(() => (variants.find((variant) => variant.available) ?? variants[0]!).id);
+  const [isInBasket, setInBasket] = useState(false);
+  const variant = variants.find(({ id }) => id === chosen) ?? variants[0]!;
+  return (
+    <article className="mt-3 grid gap-x-8 gap-y-5 min-[640px]:grid-cols-[minmax(0,2fr)_minmax(0,3fr)]">
+      <div className="grid min-h-[240px] place-items-center self-start rounded-md bg-art p-4">
+        <ProductPicture src={variant.picture ?? picture} className="h-[220px]" />
+      </div>
+      <div className="min-w-0">
+        <h1 className="break-words font-semibold font-shop text-[26px] leading-tight">{title}</h1>
+        {brand && <p className="mt-1 text-soft">{brand}</p>}
+        <p className="mt-3 flex flex-wrap items-baseline gap-x-2">
+          <b className="text-xl">
+            {variants.length > 1 && lowest !== null && highest !== null && lowest !== highest
+              ? `${price(lowest, currency)} to ${price(highest, currency)}`
+              : lowest !== null && price(lowest, currency)}
+          </b>
+          {variants.length === 1 && variant.formerPrice !== null && (
+            <s className="text-soft">{price(variant.formerPrice, currency)}</s>
+          )}
+          <span className={available ? 'text-soft text-[13px]' : 'font-semibold text-[13px]'}>
+            {available ? 'In stock' : 'Sold out'}
+          </span>
+        </p>
+        {variants.length > 1 && (
+          <fieldset className="mt-4">
+            <legend className="font-semibold text-[13px]">Choose one of {variants.length}</legend>
+            <div className="mt-1.5 max-h-64 divide-y divide-line overflow-y-auto rounded-md border">
+              {variants.map(({ id, name, price: amount, formerPrice, available: isAvailable }) => (
+                <label key={id} className="flex min-h-9 cursor-pointer items-center gap-3 px-3 py-1.5 hover:bg-paper">
+                  <input type="radio" name="variant" checked={id === chosen} onChange={() => setChosen(id)} />
+                  <span className="min-w-0 flex-1 break-words">{name}</span>
+                  {!isAvailable && <span className="text-[12.5px] text-soft">sold out</span>}
+                  {formerPrice !== null && <s className="text-[12.5px] text-soft">{price(formerPrice, currency)}</s>}
+                  {amount !== null && <b className="tabular-nums">{price(amount, currency)}</b>}
+                </label>
+              ))}
+            </div>
+          </fieldset>
+        )}
+        <button
+          type="button"
+          disabled={isInBasket || !variant.available}
+          className="mt-4 rounded-lg bg-press px-4 py-2 font-semibold text-on-press hover:bg-press-over disabled:opacity-55"
+          onClick={() => {
+            setInBasket(true);
+            void noteOutcome('basket', product.id);
+          }}
+        >
+          {isInBasket ? 'In your basket' : variant.available ? 'Put in basket' : 'Sold out'}
+        </button>
+        {description && <p className="mt-5 max-w-[65ch] whitespace-pre-line">{description}</p>}
+        <dl className="mt-5 grid max-w-[65ch] grid-cols-[auto_1fr] gap-x-6 gap-y-1.5 text-[13.5px]">
+          {details.map(({ key, label, value }) => (
+            <Detail key={key} label={label} value={value} />
+          ))}
+          <Detail label="Part number" value={variant.sku} />
+        </dl>
+        {link && (
+          <p className="mt-4 text-[13.5px]">
+            <a href={link} target="_blank" rel="noreferrer" className="text-press underline">
+              More about this product
+            </a>
+          </p>
+        )}
+      </div>
+    </article>
+  );
+}
+
+function Detail({ label, value }: { readonly label: string; readonly value: string }) {
+  return (
+    <>
+      <dt className="text-soft">{label}</dt>
+      <dd className="min-w-0 break-words">{value}</dd>
+    </>
+  );
+}

@@ -1,0 +1,134 @@
+import type { Result, SearchAnswer } from '../../core/answer.ts';
+import type { FilterPosition } from '../../core/setup/filterTerms.ts';
+import { counted } from '../look/price.ts';
+import { EmptyShelf } from './EmptyShelf.tsx';
+import { withNothing } from './filters/choice.ts';
+import { ChosenFilters, FilterColumn, FilterDrawer, FilterRow } from './filters/Filters.tsx';
+import { useFilterPosition } from './filters/useFilterPosition.ts';
+import { Notices } from './Notices.tsx';
+import { Pages } from './Pages.tsx';
+import { Articles, Collections } from './Reading.tsx';
+import { Shelves } from './Shelves.tsx';
+import { SortMenu } from './SortMenu.tsx';
+import type { useDesk } from './useDesk.ts';
+import { type ShopperSearch, useLookThrough } from './useResults.ts';
+
+/** Where the filters stand beside the results, the room for both. */
+const columns: Partial<Record<FilterPosition, string>> = {
+  left: 'grid grid-cols-[210px_1fr] gap-7',
+  right: 'grid grid-cols-[1fr_210px] gap-7',
+};
+
+/** What a search, or a collection, shows. */
+export function ResultsPage({
+  search,
+  data,
+  isStale,
+  desk,
+  go,
+  searchFor,
+  openCollection,
+  open,
+}: {
+  readonly search: ShopperSearch;
+  readonly data: SearchAnswer;
+  /** Whether these are still the results of the search before. */
+  readonly isStale: boolean;
+  readonly desk: ReturnType<typeof useDesk>;
+  go(next: ShopperSearch): void;
+  searchFor(query: string): void;
+  openCollection(id: string): void;
+  open(product: Result): void;
+}) {
+  const position = useFilterPosition(data.filterLayout);
+  const lookThrough = useLookThrough(search, desk.view);
+  const filtering = {
+    answer: data,
+    said: search.filters,
+    isStale,
+    choose: (filters: ShopperSearch['filters']) => go({ ...search, page: 1, filters }),
+    lookThrough,
+  };
+  return (
+    <main className="flex-1 px-4 pt-3 pb-6 sm:px-5" aria-busy={isStale}>
+      <div className="flex flex-wrap items-baseline justify-between gap-x-4 gap-y-1">
+        <h1 className="min-w-0 max-w-full flex-[1_1_220px] break-words font-shop text-[19px]">
+          {data.query.trim() ? (
+            <>Results for “{data.query.trim()}”</>
+          ) : (
+            (data.collection?.title ?? 'Everything in the shop')
+          )}
+        </h1>
+        <div className="flex shrink-0 items-baseline gap-x-4">
+          <p className="text-soft text-[13px]" role="status">
+            {counted(data.total, 'product')}
+          </p>
+          {data.total > 1 && <SortMenu sorting={data.sorting} choose={(sort) => go({ ...search, page: 1, sort })} />}
+        </div>
+      </div>
+      {data.collection && (
+        <p className="text-[13px] text-soft">
+          {data.query.trim() ? `In the collection ${data.collection.title}. ` : data.collection.text}{' '}
+          <button
+            type="button"
+            className="text-press underline"
+            onClick={() => go({ ...search, page: 1, collection: '' })}
+          >
+            Look everywhere
+          </button>
+        </p>
+      )}
+      <Collections collections={data.collections} open={openCollection} />
+      <Notices
+        answer={data}
+        asWords={(text) => go({ ...search, page: 1, asWords: [...search.asWords, text] })}
+        search={searchFor}
+      />
+      {data.emptyShelf ? (
+        <>
+          <EmptyShelf shelf={data.emptyShelf} search={searchFor} />
+          <Articles articles={data.articles} />
+        </>
+      ) : (
+        <div className={columns[position] ?? ''}>
+          {position === 'above' && <FilterRow {...filtering} />}
+          {position === 'drawer' && <FilterDrawer {...filtering} />}
+          {(position === 'left' || position === 'right') && (
+            <div className={position === 'right' ? 'order-2' : ''}>
+              <FilterColumn {...filtering} />
+            </div>
+          )}
+          <div className="min-w-0">
+            <ChosenFilters {...filtering} />
+            {data.total === 0 ? (
+              <p className="py-10 text-center text-soft">
+                No product has all these filters.{' '}
+                <button
+                  type="button"
+                  className="text-press underline"
+                  onClick={() => go({ ...search, page: 1, filters: withNothing(data.filters) })}
+                >
+                  Clear the filters
+                </button>
+              </p>
+            ) : (
+              <Shelves
+                results={data.results}
+                isStale={isStale}
+                open={open}
+                act={
+                  desk.isInDesk
+                    ? (product, what) => desk.act(search, { id: product.familyId, title: product.title }, what)
+                    : null
+                }
+                hasSearch={search.query.trim() !== ''}
+              />
+            )}
+            <Articles articles={data.articles} />
+            <Pages answer={data} go={(page) => go({ ...search, page })} />
+          </div>
+        </div>
+      )}
+    </main>
+  );
+}

@@ -1,0 +1,29 @@
+import { useEffect, useRef } from 'react';
+import { useLocation, useNavigationType } from 'react-router';
+
+const stored = (key: string): string => `scrolled:${key}`;
+
+/**
+ * A new screen begins at its top; one that is gone back to, where it was left. `screen` names what is shown: choosing a
+ * filter beside the same results leaves the page where it is. `isThere` says whether the screen has its content.
+ */
+export function useScrollPlace(screen: string, isThere: boolean): void {
+  const { key } = useLocation();
+  const kind = useNavigationType();
+  const restored = useRef('');
+  const last = useRef(screen);
+  useEffect(() => {
+    history.scrollRestoration = 'manual';
+    const note = (): void => sessionStorage.setItem(stored(key), String(window.scrollY));
+    window.addEventListener('scroll', note, { passive: true });
+    return () => window.removeEventListener('scroll', note);
+  }, [key]);
+  useEffect(() => {
+    if (!isThere || restored.current === key) return;
+    restored.current = key;
+    const isNew = last.current !== screen;
+    last.current = screen;
+    if (kind === 'POP') window.scrollTo(0, Number(sessionStorage.getItem(stored(key)) ?? 0));
+    else if (isNew) window.scrollTo(0, 0);
+  }, [isThere, key, kind, screen]);
+}
