@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { mostSearchesListed } from '../core/demand/mostSearchesListed.ts';
 import { endpoint } from './endpoint.ts';
 import { paths } from './paths.ts';
 
@@ -34,9 +35,9 @@ export const demandEndpoints = {
     query: z.object({
       limit: z
         .string()
-        .regex(/^\d{1,4}$/)
+        .regex(/^\d{1,5}$/)
         .transform(Number)
-        .pipe(whole.min(1).max(1000))
+        .pipe(whole.min(1).max(mostSearchesListed))
         .default(100),
     }),
     body: none,

@@ -28,6 +28,11 @@ export const effectEndpoints = {
       times: whole.describe('How often the searches that change are made.'),
       ofTimes: whole,
       moves: z.array(moveSchema),
+      fewer: whole.describe('Searches that find fewer products.'),
+      more: whole.describe('Searches that find more.'),
+      found: z
+        .array(z.object({ search: z.string(), searches: whole, from: whole, to: whole }))
+        .describe('Searches whose number of products changes most.'),
       decides: z
         .array(whole)
         .describe('By tie-breaker in order: searches with a place on the first page that it decides.'),

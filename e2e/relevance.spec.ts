@@ -13,8 +13,8 @@ test('a weight tells its effect on the searches made most, and a search named th
   await brand.press('Enter');
   const strip = page.getByRole('complementary', { name: 'Effect on shoppers’ searches' });
   await expect(strip).toContainText('Brand counts 10 instead of 5.');
-  await expect(strip).toContainText(/Changes the first page of \d+ of the 200 searches made most/);
-  const named = strip.getByRole('button').first();
+  await expect(strip).toContainText(/Changes the first page of \d+ of the 200 most frequent searches/);
+  const named = strip.getByRole('list').getByRole('button').first();
   const search = await named.innerText();
   await named.click();
   await expect(desk.shop.getByRole('heading', { level: 1, name: `Results for “${search}”` })).toBeVisible();
@@ -125,4 +125,22 @@ test('a shopper’s box offers products while typing; a part number leads straig
   await box.fill(sku.replaceAll('-', ' ').toLowerCase());
   await box.press('Enter');
   await expect(page.getByRole('heading', { level: 1, name: named })).toBeVisible();
+});
+
+test('every screen whose edits move results tells the effect, and which searches find fewer products', async ({
+  page,
+}) => {
+  const desk = deskOn(page);
+  await desk.open('/vocabulary/values');
+  await page.getByLabel('A value of Kind in a search').selectOption('narrows the results');
+  const strip = page.getByRole('complementary', { name: 'Effect on shoppers’ searches' });
+  await expect(strip).toContainText(/find fewer products/);
+  await expect(strip.getByText(/\d+ to \d+ products?$/).first()).toBeVisible();
+  await strip.getByRole('button', { name: 'Hide which searches change' }).click();
+  await expect(strip.getByRole('list')).toHaveCount(0);
+  await page.getByRole('link', { name: 'Hiding' }).click();
+  await expect(strip).toBeVisible();
+  await page.getByRole('link', { name: 'Releases' }).click();
+  await expect(strip).toHaveCount(0);
+  await desk.undoAll();
 });

@@ -195,7 +195,7 @@ test('shelf plans: pin, boost and lower from the window and from the plan’s sc
     .getByRole('option', { name: /Concertina/ })
     .first()
     .click();
-  await expect(page.getByText(/lowered: its score/)).toBeVisible();
+  await expect(page.getByText(/lowered: score ×/)).toBeVisible();
   await page.getByRole('switch', { name: 'The plan is in force' }).click();
   await expect.poll(async () => (await desk.titles()).join()).toBe(before.join());
   await desk.undoAll();

@@ -29,6 +29,15 @@ describe('the effect on first pages', () => {
     const [move] = pageEffect(searches.slice(0, 1), [page('a', 'b')], [page('a')]).moves;
     expect(move).toMatchObject({ product: 'b', from: 2, to: null });
   });
+  test('tells which searches find fewer or more, the most telling first', () => {
+    const found = (...totals: number[]) => totals.map((total): FirstPage => ({ ...page('a'), total }));
+    const { fewer, more, found: told } = pageEffect(searches, found(34, 5, 7), found(6, 5, 8));
+    expect([fewer, more]).toEqual([1, 1]);
+    expect(told).toEqual([
+      { search: 'blue ink', searches: 100, from: 34, to: 6 },
+      { search: 'paper', searches: 50, from: 7, to: 8 },
+    ]);
+  });
   test('what moves below the first page is no change; what comes up from there is', () => {
     const below = [...many.slice(0, 24), ...many.slice(24).reverse()];
     expect(pageEffect(searches.slice(0, 1), [page(...many)], [page(...below)]).changed).toBe(0);
@@ -39,5 +48,5 @@ describe('the effect on first pages', () => {
     });
   });
   test('of no searches is nothing', () =>
-    expect(pageEffect([], [], [])).toEqual({ looked: 0, changed: 0, times: 0, ofTimes: 0, moves: [] }));
+    expect(pageEffect([], [], [])).toMatchObject({ looked: 0, changed: 0, moves: [], found: [] }));
 });

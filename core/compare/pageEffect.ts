@@ -21,9 +21,23 @@ export interface PageEffect {
   readonly ofTimes: number;
   /** The largest move of each of the searches that change most, those made most often first. */
   readonly moves: readonly Move[];
+  /** Searches that find fewer products, and more. */
+  readonly fewer: number;
+  readonly more: number;
+  /** Those whose numbers change most, by how much of them and how often they are made. */
+  readonly found: readonly FoundChange[];
+}
+
+/** One search that finds more or fewer products than before. */
+export interface FoundChange {
+  readonly search: string;
+  readonly searches: number;
+  readonly from: number;
+  readonly to: number;
 }
 
 const movesTold = 5;
+const foundTold = 3;
 /** A product that comes from, or goes, beyond what was looked at counts as having moved so far. */
 const beyond = depth;
 
@@ -43,6 +57,9 @@ function largestMove(before: readonly string[], after: readonly string[]): Omit<
   return largest?.move ?? null;
 }
 
+/** How much of what a search finds changes, from 0 to 1, weighed by how often it is made. */
+const weightOf = ({ from, to, searches }: FoundChange): number => (searches * Math.abs(to - from)) / Math.max(from, to);
+
 const isSamePage = (a: FirstPage, b: FirstPage): boolean => {
   const [before, after] = [a.families.slice(0, pageSize), b.families.slice(0, pageSize)];
   return before.length === after.length && before.every((id, at) => id === after[at]);
@@ -61,7 +78,15 @@ export function pageEffect(
     const places = Math.abs((move.from ?? beyond) - (move.to ?? beyond));
     return [{ search, searches: times, ...move, weight: times * places }];
   });
+  const found = searches
+    .map(({ search, searches: times }, at): FoundChange => {
+      return { search, searches: times, from: before[at]!.total, to: after[at]!.total };
+    })
+    .filter(({ from, to }) => from !== to);
   return {
+    fewer: found.filter(({ from, to }) => to < from).length,
+    more: found.filter(({ from, to }) => to > from).length,
+    found: [...found].sort((a, b) => weightOf(b) - weightOf(a) || (a.search < b.search ? -1 : 1)).slice(0, foundTold),
     looked: searches.length,
     changed: changed.length,
     times: changed.reduce((sum, { searches: times }) => sum + times, 0),

@@ -20,7 +20,7 @@ const setup: Setup = {
   filters: { size: { attribute: 'size', label: 'Brush size', kind: 'list', order: 1 } as never },
 };
 const variants = [
-  record('1', { hair: 'Sable', size: '2', price: 4, former_price: 5, stock: 0, availability: 'Sold out' }),
+  record('1', { size: '2', price: 4, former_price: 5, stock: 0, availability: 'Sold out' }),
   record('2', { hair: 'Sable', size: ['4', '6'], price: 7.5, former_price: 7, stock: 3, availability: 'In stock' }),
 ];
 
@@ -44,7 +44,7 @@ test('a product with every variant sold out is sold out; one without a differenc
   const [sold] = variants;
   expect(describeProduct('a', [sold!], setup)).toMatchObject({
     available: false,
-    details: [{ key: 'hair' }, { label: 'Brush size', value: '2' }],
+    details: [{ label: 'Brush size', value: '2' }],
     variants: [{ name: 'WU-1' }],
   });
 });

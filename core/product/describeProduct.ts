@@ -38,7 +38,9 @@ export function describeProduct(id: string, records: readonly CatalogRecord[], s
     label,
     values: records.map((record) => text(record, key)),
   }));
-  const isShared = ({ values }: (typeof lines)[number]): boolean => values.every((value) => value === values[0]);
+  // A value that is missing here and there says nothing of how variants differ.
+  const said = ({ values }: (typeof lines)[number]): string[] => [...new Set(values.filter(Boolean))];
+  const isShared = (each: (typeof lines)[number]): boolean => said(each).length <= 1;
   const differing = lines.filter((each) => !isShared(each));
   const prices = records.map((record) => number(record, 'price')).filter((price) => price !== null);
   const isAvailable = (record: CatalogRecord): boolean => record.values[availability.key] !== availability.soldOut;
@@ -56,7 +58,7 @@ export function describeProduct(id: string, records: readonly CatalogRecord[], s
     available: records.some(isAvailable),
     details: lines
       .filter(isShared)
-      .map(({ key, label, values }) => ({ key, label, value: values[0]! }))
+      .map((each) => ({ key: each.key, label: each.label, value: said(each)[0] ?? '' }))
       .filter(({ value }) => value !== ''),
     variants: records.map((record, at) => {
       const price = number(record, 'price');

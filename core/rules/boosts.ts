@@ -12,6 +12,9 @@ export function boostColumn(snapshot: Snapshot): NumberColumn | null {
 
 export const hasBoost = (boosts: NumberColumn, family: number): boolean => !Number.isNaN(boosts.ofFamily(family));
 
+/** Stands in the place of a plan where it is the product's own boost that pulls. */
+export const ownBoost = '';
+
 /** Pulls with the product's own boost behind them; its factor is kept between 0.1 and 10, as pulls are. */
 export function withBoost(
   pulls: readonly AppliedPull[],
@@ -20,5 +23,5 @@ export function withBoost(
 ): readonly AppliedPull[] {
   if (!boosts || !hasBoost(boosts, family)) return pulls;
   const pull = Math.min(10, Math.max(0.1, boosts.ofFamily(family)));
-  return [...pulls, { plan: '', planName: 'Boost of the product', pull }];
+  return [...pulls, { plan: ownBoost, planName: 'Boost of the product', pull }];
 }

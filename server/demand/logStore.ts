@@ -1,4 +1,5 @@
 import type { Demand } from '../../core/demand/logEntry.ts';
+import { mostSearchesListed } from '../../core/demand/mostSearchesListed.ts';
 import type { Retry } from '../../core/proposals/proposeWords.ts';
 import { type Db, storefrontId } from '../store/database.ts';
 
@@ -16,7 +17,7 @@ export interface LogSummary {
 /** A second search counts as another try of the first within this time, in milliseconds. */
 const retryWithin = 5 * 60_000;
 /** Searches whose counts are kept. */
-const mostCounted = 2000;
+const mostCounted = mostSearchesListed;
 
 /** What shoppers searched for, and what came of it; read only. */
 export interface LogStore {

@@ -29,10 +29,11 @@ export function serveEffect(serve: Serve, { db, setups, catalogs, searcher, now 
         code: 'outdated',
         message: 'The draft or the catalog has changed while this was worked out.',
       });
-    const { moves, ...counts } = worked.effect;
+    const { moves, found, ...counts } = worked.effect;
     return {
       revision,
       ...counts,
+      found: [...found],
       moves: moves.map((move) => ({
         ...move,
         title: firstText(reader.familyRecord(move.product)?.values.title, move.product),

@@ -16,7 +16,7 @@ export function PageTabs({
           to={to}
           end
           className={({ isActive }) =>
-            `whitespace-nowrap rounded-t-[7px] px-2 py-1.5 text-[13.5px] ${isActive ? 'bg-surface font-bold' : 'text-soft hover:bg-paper-deep hover:text-ink'}`
+            `whitespace-nowrap rounded-t-[7px] px-[7px] py-1.5 text-[13px] ${isActive ? 'bg-surface font-bold' : 'text-soft hover:bg-paper-deep hover:text-ink'}`
           }
         >
           {name}

@@ -7,6 +7,7 @@ import { step } from '../state/edits.ts';
 import { useShopWindow } from '../state/shopWindow.ts';
 import { useFirstTrial } from '../state/useFirstTrial.ts';
 import { useIsNarrow } from '../state/useIsNarrow.ts';
+import { EffectStrip } from './effect/EffectStrip.tsx';
 import { Navigation } from './Navigation.tsx';
 import { SetAsideNotice } from './SetAsideNotice.tsx';
 import { ShopWindow } from './ShopWindow.tsx';
@@ -69,6 +70,7 @@ function Editor() {
     >
       <SetAsideNotice />
       <Outlet />
+      <EffectStrip />
     </main>
   );
 }

@@ -1,13 +1,17 @@
 import { useQuery } from '@tanstack/react-query';
 import { format } from 'date-fns';
 import { Dialog } from 'radix-ui';
-import type { ReactNode } from 'react';
+import { type ReactNode, useState } from 'react';
 import type { FoundLine, Why } from '../../../core/answer.ts';
+import { ownBoost } from '../../../core/rules/boosts.ts';
 import { call } from '../../client/call.ts';
 import { count } from '../../look/price.ts';
+import { Switch } from '../parts/Controls.tsx';
 import { DialogFrame } from '../parts/DialogFrame.tsx';
 import { TeachLink } from '../parts/TeachLink.tsx';
 import { useDeskState } from '../state/deskState.ts';
+import { EveryDecimal, usePoints } from './why/numbers.ts';
+import { rarityTold } from './why/rarity.ts';
 
 /** A product in a search, about which the merchandiser asked why it stands there. */
 export interface AskedWhy {
@@ -21,8 +25,6 @@ export interface AskedWhy {
   readonly collection: string;
   readonly asWords: readonly string[];
 }
-
-const points = (thousandths: number): string => (thousandths / 1000).toFixed(3);
 
 const ways: Record<FoundLine['how'], string> = {
   exact: 'exactly',
@@ -58,6 +60,7 @@ export function WhyHere({ asked, close }: { readonly asked: AskedWhy | null; clo
 function Arithmetic({ asked, close }: { readonly asked: AskedWhy; close(): void }) {
   const { revision } = useDeskState();
   const filters = Object.fromEntries(Object.entries(asked.filters).map(([key, values]) => [`f.${key}`, [...values]]));
+  const [everyDecimal, setEveryDecimal] = useState(false);
   const { data, error } = useQuery({
     queryKey: ['desk', 'why', asked, revision],
     queryFn: ({ signal }) =>
@@ -77,7 +80,14 @@ function Arithmetic({ asked, close }: { readonly asked: AskedWhy; close(): void 
   if (error) return <p role="alert">{error.message}</p>;
   if (!data) return <p role="status">Adding up …</p>;
   if (!data.result?.why) return <p>This product is no longer shown for this search.</p>;
-  return <WhyTable why={data.result.why} total={data.total} close={close} />;
+  return (
+    <EveryDecimal value={everyDecimal}>
+      <WhyTable why={data.result.why} total={data.total} close={close} />
+      <div className="mt-4 text-[13px]">
+        <Switch label="Show all decimals" shown="Show all decimals" isOn={everyDecimal} change={setEveryDecimal} />
+      </div>
+    </EveryDecimal>
+  );
 }
 
 function Line({
@@ -129,6 +139,7 @@ function FoundWords({
   readonly isAlso: boolean;
   close(): void;
 }) {
+  const points = usePoints();
   return (
     <Line amount={`${isAlso ? '+ ' : ''}${points(found.points)}`}>
       <b className="font-semibold">{word}</b> {isAlso ? 'also ' : ''}found in {found.label}, {ways[found.how]}
@@ -140,6 +151,8 @@ function FoundWords({
 }
 
 function WhyTable({ why, total, close }: { readonly why: Why; readonly total: number; close(): void }) {
+  const points = usePoints();
+  const rarity = rarityTold(why.words);
   return (
     <div className="text-[14px]">
       <p className="mb-3">
@@ -165,19 +178,21 @@ function WhyTable({ why, total, close }: { readonly why: Why; readonly total: nu
           </Line>
           {why.pulls.map(({ plan, planName, pull }) => (
             <Line key={plan} amount={`× ${pull}`}>
-              Shelf plan “{planName}” {pull > 1 ? 'boosts' : 'lowers'} it
+              {plan === ownBoost ? 'Its own boost in the catalog' : `Shelf plan “${planName}”`}{' '}
+              {pull > 1 ? 'raises it' : 'lowers it'}
             </Line>
           ))}
           {why.pulls.length > 0 && (
             <Line amount={points(why.score)} strong>
-              Score after pulls{why.pulls.length > 1 && ` (together × ${why.totalPull})`}
+              Score after boosts{why.pulls.length > 1 && ` (together × ${why.totalPull})`}
             </Line>
           )}
         </tbody>
       </table>
+      {rarity && <p className="mt-2">{rarity}</p>}
       {why.together.map((phrase) => (
         <p key={phrase} className="mt-2">
-          “{phrase}” belongs together: only what has it so is shown.
+          “{phrase}” is a phrase: only products that have its words side by side are shown.
         </p>
       ))}
       {why.narrowed.map((text) => (
@@ -210,7 +225,7 @@ function whatPutItThere(why: Why): string {
   if (!closeCall) return '';
   if (why.afterStock && closeCall.decidedBy === null) return 'It is sold out, and stands after everything in stock.';
   if (closeCall.decidedBy === null)
-    return why.pulls.length > 0 ? 'Its score after pulls put it there.' : 'Its score put it there.';
+    return why.pulls.length > 0 ? 'Its score after boosts put it there.' : 'Its score put it there.';
   const signal = closeCall.signals.find(({ attribute }) => attribute === closeCall.decidedBy);
   return signal
     ? `It was too close to call with the product before it; ${signal.label} decided.`
@@ -244,12 +259,15 @@ function CloseCall({
   readonly closeCall: NonNullable<Why['closeCall']>;
   readonly score: number;
 }) {
+  const points = usePoints();
   return (
     <section className="mt-4">
       <h3 className="font-display font-semibold">Close call</h3>
       <p className="text-[13px] text-soft">
-        The leader of its group has {points(closeCall.leader)} points; everything within {points(closeCall.width)} of
-        that counts as tied ({points(closeCall.leader - score)} behind). Then, in order:
+        The best product of its group has {points(closeCall.leader)} points. Products within {points(closeCall.width)}{' '}
+        points of it are treated as equally relevant
+        {closeCall.leader > score && ` (this one is ${points(closeCall.leader - score)} behind)`}. Ties are decided by,
+        in this order:
       </p>
       <ol className="mt-1.5 flex flex-wrap gap-2">
         {closeCall.signals.map((signal) => (

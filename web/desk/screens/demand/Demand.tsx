@@ -4,21 +4,22 @@ import { useRef, useState } from 'react';
 import { toast } from 'sonner';
 import type { demandEndpoints } from '../../../../api/demandEndpoints.ts';
 import type { AnswerOf } from '../../../../api/endpoint.ts';
+import { mostSearchesListed } from '../../../../core/demand/mostSearchesListed.ts';
 import { sendFile } from '../../../client/call.ts';
 import { count, counted } from '../../../look/price.ts';
 import { Button } from '../../parts/Button.tsx';
 import { RowList } from '../../parts/RowList.tsx';
-import { Loading, LoadProblem, Nothing, ScreenHead, Section, shelfRow } from '../../parts/Screen.tsx';
+import { Loading, LoadProblem, ScreenHead, Section, shelfRow } from '../../parts/Screen.tsx';
 import { useDemand } from '../../state/demand.ts';
 import { queryClient } from '../../state/queryClient.ts';
-import { useTrial } from '../../state/trial.ts';
+import { percent } from './percent.ts';
+import { SearchesMade } from './SearchesMade.tsx';
 
 const day = (time: string): string => format(new Date(time), 'd MMMM yyyy');
-const percent = (part: number, whole: number): string => `${whole === 0 ? 0 : Math.round((part / whole) * 100)}%`;
 
 /** What shoppers searched for: brought in from elsewhere, and written by the shop itself. */
 export function Demand() {
-  const { data, error, refetch } = useDemand(500);
+  const { data, error, refetch } = useDemand(mostSearchesListed);
   return (
     <>
       <ScreenHead title="Demand">What shoppers search for, and what comes of it.</ScreenHead>
@@ -30,7 +31,6 @@ export function Demand() {
 }
 
 function Counted({ data: { summary, top } }: { readonly data: AnswerOf<(typeof demandEndpoints)['demand']> }) {
-  const search = useTrial((state) => state.search);
   return (
     <>
       <Section
@@ -57,32 +57,7 @@ function Counted({ data: { summary, top } }: { readonly data: AnswerOf<(typeof d
           ))}
         </dl>
       </Section>
-      <Section title="Searched most" note="Choose one to try it in the shop window.">
-        {top.length === 0 ? (
-          <Nothing>Nobody has searched yet.</Nothing>
-        ) : (
-          <RowList label="Searches, most often made first" items={top} rowHeight={44} mostHeight={420}>
-            {(row) => (
-              <>
-                <button
-                  type="button"
-                  className="min-w-0 flex-1 truncate text-left font-semibold text-press hover:underline"
-                  onClick={() => search(row.search)}
-                >
-                  {row.search}
-                </button>
-                <span className="text-right text-[12.5px] text-soft leading-tight">
-                  {counted(row.searches, 'time')}
-                  <br />
-                  {row.foundNothing === row.searches
-                    ? 'found nothing'
-                    : `${percent(row.clicked, row.searches)} clicked${row.clickPlace === null ? '' : `, at place ${row.clickPlace.toFixed(1)}`}`}
-                </span>
-              </>
-            )}
-          </RowList>
-        )}
-      </Section>
+      <SearchesMade searches={top} />
       <BringInLog />
     </>
   );

@@ -6,13 +6,13 @@ import { IconButton } from '../../parts/Button.tsx';
 import { Choice, NumberField } from '../../parts/Controls.tsx';
 import { Nothing, Section, shelfRow } from '../../parts/Screen.tsx';
 import { SortableList } from '../../parts/SortableList.tsx';
+import { useEffectOfDraft } from '../../shell/effect/useEffectOfDraft.ts';
 import { useAttributes } from '../../state/attributes.ts';
 import { useChanged } from '../../state/changed.ts';
 import { useDeskState } from '../../state/deskState.ts';
 import { edit } from '../../state/edits.ts';
 import { DecidedPlaces } from './DecidedPlaces.tsx';
 import { directions, signalChoices, signalId } from './signalChoices.ts';
-import { useEffectOfDraft } from './useEffectOfDraft.ts';
 
 /** How near two scores must be for the business to decide, and what decides then, in order. */
 export function CloseCalls() {

@@ -1,6 +1,5 @@
 import { ScreenHead } from '../../parts/Screen.tsx';
 import { CloseCalls } from './CloseCalls.tsx';
-import { EffectStrip } from './EffectStrip.tsx';
 import { ShopperOrders } from './ShopperOrders.tsx';
 import { SoldOut } from './SoldOut.tsx';
 import { Weights } from './Weights.tsx';
@@ -18,7 +17,6 @@ export function Relevance() {
       <SoldOut />
       <ShopperOrders />
       <Words />
-      <EffectStrip />
     </>
   );
 }

@@ -3,27 +3,10 @@ import type { AttributeRow } from '../../../../api/endpoints.ts';
 import { newOrderKey } from './newOrderKey.ts';
 import { placesInWords } from './placesInWords.ts';
 import { directions, signalChoices, signalId } from './signalChoices.ts';
-import { effectInWords, moveInWords } from './tellEffect.ts';
 
 test('places are told in runs', () => {
   expect(placesInWords([1, 2, 3, 5, 7, 8])).toBe('1–3, 5, 7–8');
   expect(placesInWords([])).toBe('');
-});
-
-describe('the effect in words', () => {
-  test('of a move says from where to where', () => {
-    expect(moveInWords({ from: 8, to: 2 })).toBe('up from place 8 to 2');
-    expect(moveInWords({ from: 2, to: 8 })).toBe('down from place 2 to 8');
-    expect(moveInWords({ from: null, to: 3 })).toBe('in at place 3');
-    expect(moveInWords({ from: 3, to: null })).toBe('gone from place 3');
-  });
-  test('says how many searches change and how often those are made; never none of the times', () => {
-    expect(effectInWords({ looked: 200, changed: 23, times: 250, ofTimes: 1000 })).toContain('23 of the 200 searches');
-    expect(effectInWords({ looked: 200, changed: 23, times: 250, ofTimes: 1000 })).toContain('25% of the times');
-    expect(effectInWords({ looked: 200, changed: 1, times: 1, ofTimes: 1_000_000 })).toContain('1% of the times');
-    expect(effectInWords({ looked: 200, changed: 0, times: 0, ofTimes: 9 })).toContain('No first page');
-    expect(effectInWords({ looked: 0, changed: 0, times: 0, ofTimes: 0 })).toContain('no shopper log');
-  });
 });
 
 describe('the signals that can be chosen', () => {

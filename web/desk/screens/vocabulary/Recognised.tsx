@@ -70,7 +70,7 @@ export function RecognisedWords() {
                 ['strong', 'a strong match'],
                 ['filter', 'narrows the results'],
               ]}
-              className="w-[168px] shrink-0"
+              className="w-[196px] shrink-0"
               change={(way) => setWay(attribute, way)}
             />
           </li>

@@ -1,0 +1,34 @@
+import { describe, expect, test } from '@jest/globals';
+import { effectInWords, moveInWords } from './tellEffect.ts';
+
+describe('the effect in words', () => {
+  test('of a move says from where to where', () => {
+    expect(moveInWords({ from: 8, to: 2 })).toBe('up from place 8 to 2');
+    expect(moveInWords({ from: 2, to: 8 })).toBe('down from place 2 to 8');
+    expect(moveInWords({ from: null, to: 3 })).toBe('in at place 3');
+    expect(moveInWords({ from: 3, to: null })).toBe('gone from place 3');
+  });
+  test('says how many searches change and how often those are made; never none of the times', () => {
+    expect(effectInWords({ looked: 200, changed: 23, times: 250, ofTimes: 1000, fewer: 0, more: 0 })).toContain(
+      '23 of the 200 most frequent searches',
+    );
+    expect(effectInWords({ looked: 200, changed: 23, times: 250, ofTimes: 1000, fewer: 0, more: 0 })).toContain(
+      '25% of the times',
+    );
+    expect(effectInWords({ looked: 200, changed: 1, times: 1, ofTimes: 1_000_000, fewer: 0, more: 0 })).toContain(
+      '1% of the times',
+    );
+    expect(effectInWords({ looked: 200, changed: 0, times: 0, ofTimes: 9, fewer: 0, more: 0 })).toContain(
+      'No first page',
+    );
+    expect(effectInWords({ looked: 200, changed: 3, times: 9, ofTimes: 90, fewer: 2, more: 0 })).toMatch(
+      /2 searches find fewer products\.$/,
+    );
+    expect(effectInWords({ looked: 200, changed: 0, times: 0, ofTimes: 90, fewer: 1, more: 4 })).toMatch(
+      /1 search finds fewer products, 4 find more\.$/,
+    );
+    expect(effectInWords({ looked: 0, changed: 0, times: 0, ofTimes: 0, fewer: 0, more: 0 })).toContain(
+      'no shopper log',
+    );
+  });
+});
