@@ -97,9 +97,22 @@ export const differenceRowSchema = z.object({
   values: z.array(z.object({ key: z.string(), before: z.string(), after: z.string() })),
 });
 
-export const twinsSchema = z.object({
+const amount = z.number().nullable();
+export const duplicatesSchema = z.object({
   products: z.array(
-    z.object({ id: z.string(), title: z.string(), picture: z.string().nullable(), price: z.number().nullable() }),
+    z.object({
+      id: z.string(),
+      title: z.string(),
+      picture: z.string().nullable(),
+      variants: whole,
+      lowest: amount,
+      highest: amount,
+      stock: amount.describe('Of all its variants.'),
+      unitsSold: amount,
+      foundBy: z
+        .object({ searches: whole, example: z.string().nullable() })
+        .describe('Searches, of the hundred made most, on whose first page it stands.'),
+    }),
   ),
   differs: z.array(z.string()).describe('Labels of the attributes in which they differ.'),
 });
@@ -260,11 +273,11 @@ export const catalogEndpoints = {
     body: none,
     answer: z.object({ corrections: z.array(z.object({ record: z.string(), title: z.string(), family: z.string() })) }),
   }),
-  twins: endpoint({
-    ...paths.twins,
-    summary: 'Products that differ in almost nothing.',
+  duplicates: endpoint({
+    ...paths.duplicates,
+    summary: 'Products that differ in almost nothing, with what helps to choose among them.',
     query: none,
     body: none,
-    answer: z.object({ twins: z.array(twinsSchema), looked: whole }),
+    answer: z.object({ groups: z.array(duplicatesSchema), looked: whole }),
   }),
 } as const;

@@ -63,7 +63,7 @@ export const paths = {
   readAgain: { method: 'post', path: '/desk/catalog/sources/again' },
   correctFamilies: { method: 'post', path: '/desk/catalog/families' },
   corrections: { method: 'get', path: '/desk/catalog/families' },
-  twins: { method: 'get', path: '/desk/catalog/twins' },
+  duplicates: { method: 'get', path: '/desk/catalog/duplicates' },
 } as const;
 export type EndpointName = keyof typeof paths;
 

@@ -12,6 +12,7 @@ export const proposalSchema = z.object({
   kind: z.enum(proposalKinds),
   title: z.string(),
   reason: z.string(),
+  isSure: z.boolean().describe('Whether its evidence is strong; else somebody should look at it first.'),
   effect: z.object({
     looked: whole,
     finding: whole,

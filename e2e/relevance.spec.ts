@@ -53,7 +53,7 @@ test('tie-breakers tell which places they decide, here and in the searches made 
   const desk = deskOn(page);
   await desk.open('/relevance');
   await desk.trial('ultramarine');
-  await expect(page.getByText(/^Decides places in \d+ of the 200 searches made most\./).first()).toBeVisible();
+  await expect(page.getByText(/^Decides places in \d+ of the 200 most frequent searches\./).first()).toBeVisible();
   await page.getByLabel('Add a tie-breaker').selectOption({ label: 'Margin' });
   await page.getByRole('button', { name: 'Take Units sold off' }).click();
   await page.getByRole('button', { name: 'Take Rating off' }).click();

@@ -5,7 +5,7 @@ export const screens = [
   '/catalog/products',
   '/catalog/products/p0002',
   '/content',
-  '/catalog/twins',
+  '/catalog/duplicates',
   '/catalog/feed',
   '/demand',
   ...folded,

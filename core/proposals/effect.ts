@@ -78,9 +78,9 @@ export function effectsOf(
 /** Why a proposal is held back after its effect is known, or null where it is worth making. */
 export function reasonToWithhold(kind: ProposalKind, effect: Effect): string | null {
   if (kind === 'filter' || !isTelling(effect)) return null;
-  if (effect.changed === 0) return `It would change none of the ${effect.looked} searches asked most.`;
+  if (effect.changed === 0) return `It would change none of the ${effect.looked} most frequent searches.`;
   // Far more products for the same searches are mostly products nobody meant.
   if (effect.foundBefore > 0 && effect.foundAfter > effect.foundBefore * 3)
-    return `The searches asked most would find ${Math.round(effect.foundAfter / effect.foundBefore)} times as many products, mostly others than were meant.`;
+    return `The most frequent searches would find ${Math.round(effect.foundAfter / effect.foundBefore)} times as many products, mostly others than were meant.`;
   return null;
 }

@@ -20,6 +20,11 @@ export interface Proposal {
   /** In a sentence. */
   readonly reason: string;
   readonly edits: readonly EntryEdit[];
+  /**
+   * Whether its evidence is strong: what the catalog itself is, what shoppers did, or that two words are one in the
+   * language. Else it rests on likeness, and somebody should look at it first.
+   */
+  readonly isSure: boolean;
   /** The words it is about, where it is about words; several that belong together as one text. */
   readonly words?: readonly string[];
 }
@@ -30,6 +35,7 @@ export const meanTheSame = (
   same: readonly string[],
   reason: string,
   words: readonly string[],
+  isSure: boolean,
 ): Proposal => ({
   id: `${id}:${same.join('=')}`.slice(0, 200),
   kind: 'synonyms',
@@ -42,6 +48,7 @@ export const meanTheSame = (
       value: { what: 'synonyms', words: [...same], on: true },
     },
   ],
+  isSure,
   words,
 });
 

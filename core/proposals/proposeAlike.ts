@@ -29,5 +29,5 @@ export function proposeAlike(
     .filter(({ words }) => words.some((word) => searched.has(word)))
     .filter(({ words: [first, second] }) => !sets.some((set) => set.has(first) && set.has(second)))
     .slice(0, mostProposed)
-    .map((pair) => meanTheSame('alike', pair.words, reasonFor(pair), pair.words));
+    .map((pair) => meanTheSame('alike', pair.words, reasonFor(pair), pair.words, false));
 }

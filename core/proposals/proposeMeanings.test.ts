@@ -136,6 +136,21 @@ describe('what meanings and colours propose', () => {
       { part: 'vocabulary', key: 'way-brick', value: { what: 'oneWay', from: ['brick'], to: ['red'], on: true } },
     ]);
   });
+  test('a word that says how something is names no colour, though a colour is called so', () => {
+    const colours = { ...evidence.colours!, hexOf: () => '#a03623' };
+    const has = (word: string): boolean => word === 'powdered' || lexicon.has(word);
+    const only = { searches: [search('powdered acrylic')], colours, lexicon: { ...lexicon, has } };
+    expect(titles(only)).toEqual([]);
+    expect(titles({ ...only, lexicon })).toEqual(['“powdered” finds “red”']);
+  });
+  test('one thing by two names is sure; kinds and colours are worth a look', () => {
+    const sureOf = (text: string, change: Partial<MeaningEvidence> = {}) =>
+      proposeMeanings({ ...evidence, searches: [search(text)], ...change }, usual).map(({ isSure }) => isSure);
+    const says = (text: string): boolean => text === 'ballpoint';
+    expect(sureOf('biro', { says, isProduct: says })).toEqual([true]);
+    expect(sureOf('biro')).toEqual([false]);
+    expect(sureOf('brick acrylic')).toEqual([false]);
+  });
   test('a plain colour finds the shades that look like it', () =>
     expect(titles({ shades: ['brick', 'crimson', 'heron', 'red earth'] })).toEqual(['“red” finds “brick”, “crimson”']));
   test('a word of the language is left alone where its searches never led anywhere', () => {

@@ -29,7 +29,7 @@ const mostShades = 20;
 const mostProposed = 30;
 const fewestLetters = 3;
 
-const oneWay = (id: string, from: string, to: readonly string[], reason: string): Proposal => ({
+const oneWay = (id: string, from: string, to: readonly string[], reason: string, isSure = false): Proposal => ({
   id: `meaning:${id}`.slice(0, 200),
   kind: 'synonyms',
   title: `“${from}” finds ${quoted(to)}`,
@@ -41,6 +41,7 @@ const oneWay = (id: string, from: string, to: readonly string[], reason: string)
       value: { what: 'oneWay', from: [from], to: [...to], on: true },
     },
   ],
+  isSure,
   words: tokenize(from),
 });
 
@@ -72,7 +73,7 @@ function byLexicon(text: string, { lexicon, says, isProduct }: MeaningEvidence):
     const ends = (word: string): boolean => isProduct(tokenize(word).at(-1) ?? '');
     const named = same.filter((word) => says(word) && ends(word)).slice(0, mostTargets);
     if (named.length > 0)
-      return oneWay(`${text}=${named[0]}`, text, named, `In English ${quoted([text, ...named])} are one thing.`);
+      return oneWay(`${text}=${named[0]}`, text, named, `In English ${quoted([text, ...named])} are one thing.`, true);
     const kinds = narrower.filter((word) => says(word) && ends(word)).slice(0, mostTargets);
     // One kind of many is by chance there; several, or one that has the word in it (a sketchbook), are what is meant.
     if (kinds.length > 1 || kinds.some((kind) => kind.includes(text)))
@@ -85,9 +86,11 @@ function byLexicon(text: string, { lexicon, says, isProduct }: MeaningEvidence):
 
 /** A shade that shoppers name before something the catalog has, and the plain colour it looks like. */
 function byColour(text: string, searches: readonly string[][], evidence: MeaningEvidence): Proposal | null {
-  const { colours, plainColours, isKnown } = evidence;
+  const { colours, plainColours, isKnown, lexicon } = evidence;
   const hex = colours?.hexOf(text);
   if (!colours || !hex) return null;
+  // Somebody has called a colour "powdered"; whoever writes "powdered graphite" says how it is, and names no colour.
+  if (!text.includes(' ') && lexicon?.has(text) && lexicon.senses(text).length === 0) return null;
   const own = tokenize(text);
   // A colour stands before what has it: "brick acrylic", but not "gold leaf".
   const modifies = (tokens: readonly string[]): boolean => {
@@ -172,6 +175,7 @@ function leftAlone(
           value: { what: 'neverCorrected', words: [...already, ...words] },
         },
       ],
+      isSure: true,
       words,
     },
   ];

@@ -86,6 +86,7 @@ export function proposePhrases(
         title: `“${text}” belongs together`,
         reason: `The words stand side by side in ${together} different titles and values, of ${rarer} that have the rarer one at all.`,
         edits: [{ part: 'vocabulary', key: 'phrases', value: { what: 'phrases', phrases: [...known, text] } }],
+        isSure: false,
         words: [text],
       };
     });

@@ -27,6 +27,7 @@ function attributeProposal(profile: AttributeProfile, setting: AttributeSetting)
     title: `Search ${profile.label}, weight ${setting.weight}`,
     reason: `${coverageTold(profile.coverage)}, ${length}${samplesTold(profile)}.`,
     edits: [{ part: 'attributes', key: profile.key, value: setting }],
+    isSure: true,
   };
 }
 
@@ -47,13 +48,14 @@ function filterProposals(proposed: readonly FilterProposal[], { filters }: Setup
     .map(({ setting, coverage, values, samples, tried, divides }, at): Proposal => {
       const { attribute, prefix, label, kind } = setting;
       const many = values === 0 ? '' : `, in ${values} values${samplesTold({ samples })}`;
-      const worth = tried > 1 ? ` It divides the results of ${divides} of the ${tried} searches made most.` : '';
+      const worth = tried > 1 ? ` Useful in ${divides} of the ${tried} most frequent searches.` : '';
       return {
         id: `filter:${attribute}${prefix === undefined ? '' : `:${prefix}`}`,
         kind: 'filter',
         title: `Filter by ${label}`,
         reason: `${coverageTold(coverage)}${many}; it is shown as a ${filterKindNames[kind]}.${worth}`,
         edits: [{ part: 'filters', key: keyFor(filters, setting), value: { ...setting, order: last + at + 1 } }],
+        isSure: true,
       };
     });
 }
@@ -66,6 +68,7 @@ function tieBreakerProposal(setup: Setup, signal: TieBreaker, label: string): Pr
     title: `Let ${label} decide close calls`,
     reason: 'Products that match about equally well need something to tell them apart.',
     edits: [{ part: 'relevance', key: 'tieBreakers', value: { signals } }],
+    isSure: true,
   };
 }
 

@@ -141,11 +141,12 @@ export function proposeWords(evidence: WordEvidence, setup: Setup): Proposal[] {
                 value: { what: 'stopWords', words: [...stopped, ...words] },
               },
             ],
+            isSure: true,
             words,
           },
         ];
   const synonyms = pairsIn(evidence)
     .filter(({ words: [word] }) => !joined.has(word))
-    .map(({ words: pair, reason }) => meanTheSame('synonyms', pair, reason, [pair[0]]));
+    .map(({ words: pair, reason }) => meanTheSame('synonyms', pair, reason, [pair[0]], true));
   return [...stopWords, ...synonyms];
 }

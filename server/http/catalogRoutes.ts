@@ -6,13 +6,11 @@ import { catalogEndpoints } from '../../api/catalogEndpoints.ts';
 import { filePaths } from '../../api/paths.ts';
 import { checkMapping } from '../../core/catalog/mapping.ts';
 import type { Mapping } from '../../core/catalog/mappingSchema.ts';
-import { pictureOf } from '../../core/catalog/picture.ts';
 import { firstText } from '../../core/catalog/record.ts';
 import { exportFormats } from '../../core/catalog/writeCatalog.ts';
 import { writeCsv } from '../../core/catalog/writeCsv.ts';
 import { openRecords, readDifferences, readRejected } from '../catalog/catalogReader.ts';
 import { countContent } from '../catalog/content.ts';
-import { namesOf } from '../catalog/namesOf.ts';
 import { Refused } from '../refused.ts';
 import { concernsAbout } from './concernsAbout.ts';
 import { problem } from './problems.ts';
@@ -201,28 +199,5 @@ export function serveCatalog(app: OpenAPIHono, serve: Serve, services: Services)
       }),
     };
   });
-  serve(catalogEndpoints.twins, () => {
-    const catalog = catalogs.current();
-    const names = namesOf(catalog);
-    const found = catalog?.twins() ?? [];
-    return {
-      looked: catalog?.snapshot.families ?? 0,
-      twins: found.slice(0, 500).map(({ families, differs }) => ({
-        differs: differs.map((key) => names.attribute(key)),
-        products: families.flatMap((id) => {
-          const record = catalog!.familyRecord(id);
-          if (!record) return [];
-          const { price, title } = record.values;
-          return [
-            {
-              id,
-              title: firstText(title),
-              picture: pictureOf(record),
-              price: typeof price === 'number' ? price : null,
-            },
-          ];
-        }),
-      })),
-    };
-  });
+  serve(catalogEndpoints.duplicates, () => searcher.duplicates());
 }

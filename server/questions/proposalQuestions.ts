@@ -11,7 +11,7 @@ import { searchesTried } from './triedSearches.ts';
 import { meaningEvidence, neighbourEvidence, searchesForWords, wordEvidence } from './wordEvidence.ts';
 
 /** A proposal as far as it is told before its effect is known. */
-export type ProposalHead = Pick<Proposal, 'id' | 'kind' | 'title' | 'reason'>;
+export type ProposalHead = Pick<Proposal, 'id' | 'kind' | 'title' | 'reason' | 'isSure'>;
 
 /**
  * Proposals, group by group and effect by effect: each question is a short piece of work, so that others come in
@@ -61,7 +61,7 @@ export function proposalQuestions(bench: Workbench) {
 
   return {
     proposals: (group: ProposalGroup): ProposalHead[] =>
-      inGroup(group).map(({ id, kind, title, reason }) => ({ id, kind, title, reason })),
+      inGroup(group).map(({ id, kind, title, reason, isSure }) => ({ id, kind, title, reason, isSure })),
     /** What each of some proposals of a group would change for the searches made most, and those that have its words. */
     proposalEffects(group: ProposalGroup, ids: readonly string[]): (Effect | null)[] {
       const { engine, setup: prepared } = ready('draft');

@@ -1,6 +1,7 @@
 import { catalogQuestions } from '../questions/catalogQuestions.ts';
 import { contentQuestions } from '../questions/contentQuestions.ts';
 import { demandQuestions } from '../questions/demandQuestions.ts';
+import { duplicateQuestions } from '../questions/duplicateQuestions.ts';
 import { exportQuestions } from '../questions/exportQuestions.ts';
 import { filterQuestions } from '../questions/filterQuestions.ts';
 import { productQuestions } from '../questions/productQuestions.ts';
@@ -26,6 +27,7 @@ export const openLocalSearch = (bench: Workbench) => ({
   ...proposalQuestions(bench),
   ...demandQuestions(bench),
   ...exportQuestions(bench),
+  ...duplicateQuestions(bench),
 });
 export type LocalSearch = ReturnType<typeof openLocalSearch>;
 
@@ -65,6 +67,7 @@ const lanes: Readonly<Record<keyof LocalSearch, LaneName>> = {
   demand: 'long',
   topSearches: 'long',
   exportCatalog: 'long',
+  duplicates: 'long',
 };
 export const questionNames = Object.keys(lanes) as readonly (keyof LocalSearch)[];
 

@@ -15,7 +15,13 @@ function asked() {
         calls.push(`list ${group}`);
         if (isFailing) throw new Error('The thread has ended.');
         return group === 'settings'
-          ? ['a', 'b', 'c'].map((id) => ({ id: `${id}${version}`, kind: 'filter' as const, title: id, reason: '' }))
+          ? ['a', 'b', 'c'].map((id) => ({
+              id: `${id}${version}`,
+              kind: 'filter' as const,
+              title: id,
+              reason: '',
+              isSure: true,
+            }))
           : [];
       },
       proposalEffects: async (_, ids) => {

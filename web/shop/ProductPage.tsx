@@ -3,7 +3,7 @@ import { useState } from 'react';
 import type { ProductDetail } from '../../core/product/productDetail.ts';
 import { call } from '../client/call.ts';
 import { ProductPicture } from '../look/ProductPicture.tsx';
-import { price } from '../look/price.ts';
+import { price, priceRange } from '../look/price.ts';
 import { Fetched } from './Fetched.tsx';
 import { noteOutcome } from './shopperLog.ts';
 import type { DeskView } from './useDesk.ts';
@@ -46,11 +46,7 @@ function Product({ product }: { readonly product: ProductDetail }) {
         <h1 className="break-words font-semibold font-shop text-[26px] leading-tight">{title}</h1>
         {brand && <p className="mt-1 text-soft">{brand}</p>}
         <p className="mt-3 flex flex-wrap items-baseline gap-x-2">
-          <b className="text-xl">
-            {variants.length > 1 && lowest !== null && highest !== null && lowest !== highest
-              ? `${price(lowest, currency)} to ${price(highest, currency)}`
-              : lowest !== null && price(lowest, currency)}
-          </b>
+          <b className="text-xl">{priceRange(lowest, highest, currency)}</b>
           {variants.length === 1 && variant.formerPrice !== null && (
             <s className="text-soft">{price(variant.formerPrice, currency)}</s>
           )}

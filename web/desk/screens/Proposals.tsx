@@ -39,7 +39,7 @@ async function readProposals(revision: number, signal: AbortSignal): Promise<Pro
 const groups = [
   ['attribute', 'What the search reads'],
   ['filter', 'Filters beside the results'],
-  ['tieBreaker', 'What settles close calls'],
+  ['tieBreaker', 'Tie-breakers'],
   ['stopWords', 'Stop words'],
   ['synonyms', 'Synonyms'],
   ['phrases', 'Phrases'],
@@ -72,7 +72,7 @@ export function Proposals() {
   return (
     <>
       <ScreenHead title="Proposals">
-        What your catalog is good for and your setup does not use yet. Nothing of it happens unless you accept it, and
+        What your setup could do for this catalog and does not do yet. Nothing changes until you accept a proposal, and
         then it is in the draft first.
       </ScreenHead>
       <Guide open={data?.isComplete ? open : open || null} />
@@ -135,6 +135,8 @@ interface ListProps extends Proposed {
 
 function List({ proposals, declined, decide, isBusy, isComplete, done, of }: ListProps) {
   const open = proposals.filter(({ withheld }) => withheld === null);
+  const sure = open.filter(({ isSure }) => isSure);
+  const unsure = open.filter(({ isSure }) => !isSure);
   const withheld = proposals.filter((each) => each.withheld !== null);
   const again = declined > 0 && (
     <button type="button" className="text-[13px] text-press hover:underline" onClick={() => void decline(null)}>
@@ -156,16 +158,17 @@ function List({ proposals, declined, decide, isBusy, isComplete, done, of }: Lis
   return (
     <>
       <div className="mb-2 flex items-center gap-3">
-        {open.length > 0 && (
+        {sure.length > 0 && (
           <Button
             tone="strong"
             onClick={() => {
-              const ids = open.map(({ id }) => id);
+              const ids = sure.map(({ id }) => id);
               document.getElementById('screen')?.focus();
-              void decide(ids, () => accept(ids, `${counted(open.length, 'proposal')} accepted`));
+              void decide(ids, () => accept(ids, `${counted(sure.length, 'proposal')} accepted`));
             }}
           >
-            Accept all {count(open.length)}
+            Accept {sure.length === open.length ? 'all' : 'the'} {count(sure.length)}
+            {sure.length < open.length && ' with strong evidence'}
           </Button>
         )}
         <p role="status" className="text-[13px] text-soft">
@@ -174,24 +177,23 @@ function List({ proposals, declined, decide, isBusy, isComplete, done, of }: Lis
             : isBusy && 'Working out what the others would change now …'}
         </p>
       </div>
-      {groups.map(([kind, title]) => {
-        const own = open.filter((each) => each.kind === kind);
-        return (
-          own.length > 0 && (
-            <Section key={kind} title={title}>
-              <ul className="space-y-[5px]">
-                {own.map((proposal) => (
-                  <Row key={proposal.id} proposal={proposal} decide={decide} />
-                ))}
-              </ul>
-            </Section>
-          )
-        );
-      })}
+      <Grouped proposals={sure} decide={decide} />
+      {unsure.length > 0 && (
+        <section aria-label="Worth a look" className="mt-8 border-t pt-4">
+          <h2 className="font-display font-semibold text-[19px]">Worth a look</h2>
+          <p className="text-[13px] text-soft">
+            The evidence for these is likeness: of words, of the places they stand in, or of colours. Accept them one by
+            one.
+          </p>
+          <div className="mt-3">
+            <Grouped proposals={unsure} decide={decide} />
+          </div>
+        </section>
+      )}
       {withheld.length > 0 && (
         <details className="mt-5">
           <summary className="cursor-pointer text-[13px] text-press">
-            {counted(withheld.length, 'proposal')} held back, since they would not help
+            {counted(withheld.length, 'proposal')} withheld, because they would not help
           </summary>
           <ul className="mt-2 space-y-[5px]">
             {withheld.map((proposal) => (
@@ -205,20 +207,37 @@ function List({ proposals, declined, decide, isBusy, isComplete, done, of }: Lis
   );
 }
 
+function Grouped({ proposals, decide }: { readonly proposals: readonly ProposalRow[]; readonly decide: Decide }) {
+  return groups.map(([kind, title]) => {
+    const own = proposals.filter((each) => each.kind === kind);
+    return (
+      own.length > 0 && (
+        <Section key={kind} title={title}>
+          <ul className="space-y-[5px]">
+            {own.map((proposal) => (
+              <Row key={proposal.id} proposal={proposal} decide={decide} />
+            ))}
+          </ul>
+        </Section>
+      )
+    );
+  });
+}
+
 function effectTold({ kind, effect }: ProposalRow): string {
   if (effect.looked === 0) return 'No shopper log yet, so its effect on real searches is not known.';
   if (!isTelling(effect) && effect.changed === 0)
     return 'The searches in your shopper log find next to nothing in this catalog, so its effect on them says little.';
   if (effect.changed === 0)
     return kind === 'filter'
-      ? 'It changes no order; shoppers get one more way to narrow.'
-      : `None of the ${effect.looked} searches asked most would change.`;
+      ? 'The order stays the same; shoppers get one more way to narrow the results.'
+      : `None of the ${effect.looked} most frequent searches would change.`;
   const more = effect.foundAfter - effect.foundBefore;
   const rescued =
     effect.rescued.length > 0
       ? ` ${effect.rescued.map((search) => `“${search}”`).join(', ')} would no longer find nothing.`
       : '';
-  return `It changes the first page of ${effect.changed} of the ${effect.looked} searches asked most (${counted(effect.times, 'time')}), such as ${effect.examples
+  return `It changes the first page of ${effect.changed} of the ${effect.looked} most frequent searches (${counted(effect.times, 'time')}), such as ${effect.examples
     .map((search) => `“${search}”`)
     .join(', ')}${more > 0 ? `, and finds ${count(more)} products more in all` : ''}.${rescued}`;
 }
@@ -275,7 +294,7 @@ function Guide({ open }: { readonly open: number | null }) {
   if (isShut) return null;
   const hasOwn = catalog !== undefined && catalog.file !== '' && catalog.records > 0;
   const steps: readonly (readonly [boolean, string, string, string])[] = [
-    [hasOwn, '/catalog/bring-in', 'Bring a catalog in', hasOwn ? `${catalog.file} is in the shop` : 'drop your file'],
+    [hasOwn, '/catalog/bring-in', 'Import a catalog', hasOwn ? `${catalog.file} is in the shop` : 'drop your file'],
     [
       open === 0,
       '/proposals',

@@ -10,7 +10,7 @@ const pages = [
   { to: '/catalog/products', label: 'Products' },
   { to: '/catalog/bring-in', label: 'Import' },
   { to: '/catalog/reading', label: 'How the file is read' },
-  { to: '/catalog/twins', label: 'Possible duplicates' },
+  { to: '/catalog/duplicates', label: 'Duplicates' },
   { to: '/catalog/feed', label: 'Prices and stock' },
 ] as const;
 

@@ -160,7 +160,7 @@ function Standing({ searches }: { readonly searches: Product['searches'] }) {
   const found = searches.filter(({ place }, index) => place !== null || index === 0);
   return (
     <ul className="space-y-[5px]">
-      {found.length === 0 && <Nothing>None of the searches asked most finds it.</Nothing>}
+      {found.length === 0 && <Nothing>No frequent search finds it.</Nothing>}
       {found.map(({ query, place, of }) => (
         <li key={query} className={`${shelfRow(false)} flex items-baseline gap-3 px-3 py-1.5`}>
           <button

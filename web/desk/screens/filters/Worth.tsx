@@ -4,7 +4,6 @@ import { RowList } from '../../parts/RowList.tsx';
 import { Loading, LoadProblem, Nothing, Section } from '../../parts/Screen.tsx';
 import { useTrial } from '../../state/trial.ts';
 import { useFilterList } from './FilterList.tsx';
-import { leavesInWords } from './filterWords.ts';
 import { useFilterWorth } from './useFilterData.ts';
 
 /** A filter whose choices leave more than this share helps nobody. */
@@ -35,7 +34,7 @@ export function Worth() {
   return (
     <Section
       title="What they do"
-      note={`For the ${counted(found.length, 'search', 'searches')} made most that find something.`}
+      note={`For the ${counted(found.length, 'most frequent search', 'most frequent searches')} that find something.`}
     >
       <ul className="space-y-1 text-[13.5px]">
         {idle.length > 0 && (
@@ -77,7 +76,7 @@ export function Worth() {
         </li>
       </ul>
       {found.length === 0 ? (
-        <Nothing>No search is known yet. Bring a shopper log in under Catalog.</Nothing>
+        <Nothing>No search is known yet. Import a shopper log under Demand.</Nothing>
       ) : (
         <div className="mt-3">
           <RowList label="Searches and their filters" items={found} rowHeight={48} mostHeight={300}>
@@ -97,7 +96,7 @@ export function Worth() {
                     ? 'no filter'
                     : each.shown
                         .map(({ key, leaves }) =>
-                          leaves === null ? label(key) : `${label(key)} leaves ${Math.round(leaves * 100)}%`,
+                          leaves === null ? label(key) : `${label(key)} ${Math.round(leaves * 100)}%`,
                         )
                         .join(' · ')}
                 </span>
@@ -105,7 +104,7 @@ export function Worth() {
               </>
             )}
           </RowList>
-          <p className="mt-1 text-[12.5px] text-soft">“Leaves 20%” means that {leavesInWords(0.2)} on average.</p>
+          <p className="mt-1 text-[12.5px] text-soft">“20%” means that a choice narrows results to 20% on average.</p>
         </div>
       )}
     </Section>

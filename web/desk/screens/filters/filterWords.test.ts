@@ -48,13 +48,13 @@ describe('what speaks for a proposal', () => {
     ({ coverage: 1, values: 12, tried: 60, divides: 20, leaves: 0.255, ...change }) as FilterProposalRow;
   test('coverage, values, and what it does to the searches made most', () =>
     expect(reasonFor(row({}))).toBe(
-      'Every record has it, in 12 values. It divides the results of 20 of the 60 searches made most; one choice leaves 26% of the products.',
+      'Every record has it, in 12 values. Useful in 20 of the 60 most frequent searches; it narrows results to 26% on average.',
     ));
   test('without a shopper log, what it does to the whole shop', () =>
     expect(reasonFor(row({ tried: 1, coverage: 0.5, values: 1 }))).toBe(
-      '50% of the records have it, in 1 value. In the whole shop one choice leaves 26% of the products.',
+      '50% of the records have it, in 1 value. In the whole shop it narrows results to 26% on average.',
     ));
   test('amounts have no values to count', () =>
-    expect(reasonFor(row({ values: 0 }))).toMatch(/^Every record has it\. It/));
-  test('nothing to choose is said so', () => expect(leavesInWords(null)).toBe('nothing to choose'));
+    expect(reasonFor(row({ values: 0 }))).toMatch(/^Every record has it\. Useful/));
+  test('nothing to choose is said so', () => expect(leavesInWords(null)).toBe('there is nothing to choose'));
 });

@@ -75,7 +75,7 @@ export function whyNotShown(why: SearchAnswer['filtersNotShown'][number]['why'])
 
 /** How much one choice narrows, in words. */
 export const leavesInWords = (leaves: number | null): string =>
-  leaves === null ? 'nothing to choose' : `one choice leaves ${percent(leaves)} of the products`;
+  leaves === null ? 'there is nothing to choose' : `it narrows results to ${percent(leaves)} on average`;
 
 /** What speaks for a proposed filter. */
 export function reasonFor({ coverage, values, tried, divides, leaves }: FilterProposalRow): string {
@@ -83,7 +83,7 @@ export function reasonFor({ coverage, values, tried, divides, leaves }: FilterPr
   const many = values > 0 ? `, in ${counted(values, 'value')}` : '';
   const worth =
     tried > 1
-      ? `It divides the results of ${divides} of the ${tried} searches made most; ${leavesInWords(leaves)}.`
+      ? `Useful in ${divides} of the ${tried} most frequent searches; ${leavesInWords(leaves)}.`
       : `In the whole shop ${leavesInWords(leaves)}.`;
   return `${have}${many}. ${worth}`;
 }

@@ -97,8 +97,8 @@ function TieBreakers() {
               {effect && effect.looked > 0 && effect.decides[at] !== undefined && (
                 <p className="pl-[27px] text-[12.5px] text-soft">
                   {effect.decides[at] === 0
-                    ? `Decides nothing in the ${counted(effect.looked, 'search', 'searches')} made most.`
-                    : `Decides places in ${effect.decides[at]} of the ${counted(effect.looked, 'search', 'searches')} made most.`}
+                    ? `Decides nothing in the ${counted(effect.looked, 'most frequent search', 'most frequent searches')}.`
+                    : `Decides places in ${effect.decides[at]} of the ${counted(effect.looked, 'most frequent search', 'most frequent searches')}.`}
                 </p>
               )}
             </div>
