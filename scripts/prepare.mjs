@@ -68,7 +68,8 @@ function fingerprint() {
     for (const entry of readdirSync(folder, { withFileTypes: true })) {
       const path = join(folder, entry.name);
       if (entry.isDirectory()) walk(path);
-      else if (!entry.name.endsWith('.test.ts')) parts.push(`${path} ${statSync(path).size} ${statSync(path).mtimeMs}`);
+      else if (!/\.test\.tsx?$/.test(entry.name))
+        parts.push(`${path} ${statSync(path).size} ${statSync(path).mtimeMs}`);
     }
   };
   for (const folder of ['core', 'api', 'server', 'cli', 'web']) walk(at(folder));

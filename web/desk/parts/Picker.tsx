@@ -1,7 +1,7 @@
 import { Command } from 'cmdk';
 import { Plus } from 'lucide-react';
 import { Popover } from 'radix-ui';
-import { type ReactNode, useState } from 'react';
+import { type ReactNode, useEffect, useRef, useState } from 'react';
 
 /** A button that opens a list to choose one thing from, narrowed by typing and worked from the keyboard. */
 export function Picker({
@@ -22,6 +22,8 @@ export function Picker({
 }) {
   const [isOpen, setOpen] = useState(false);
   const [text, setText] = useState('');
+  const [highlighted, setHighlighted] = useState('');
+  const list = useRef<HTMLDivElement>(null);
   return (
     <Popover.Root
       open={isOpen}
@@ -41,14 +43,15 @@ export function Picker({
           aria-label={label}
           className="z-40 w-[360px] max-w-[calc(100vw-24px)] rounded-lg border bg-surface shadow-xl"
         >
-          <Command shouldFilter={false} label={find}>
+          <Command shouldFilter={false} label={find} value={highlighted} onValueChange={setHighlighted}>
             <Command.Input
               value={text}
               onValueChange={setText}
               placeholder={placeholder}
               className="w-full border-b bg-transparent px-3 py-2.5 outline-none placeholder:text-soft"
             />
-            <Command.List className="max-h-[300px] overflow-auto p-1.5">
+            <Command.List ref={list} className="max-h-[300px] overflow-auto p-1.5">
+              <KeepHighlight list={list} highlight={setHighlighted} />
               {children(text.trim(), () => {
                 setText('');
                 setOpen(false);
@@ -60,6 +63,35 @@ export function Picker({
       </Popover.Portal>
     </Popover.Root>
   );
+}
+
+/**
+ * Highlights the first row that can be chosen whenever the highlighted one has gone, as when rows come later than what
+ * was typed: return then always takes a row.
+ */
+function KeepHighlight({
+  list,
+  highlight,
+}: {
+  readonly list: React.RefObject<HTMLDivElement | null>;
+  highlight(value: string): void;
+}) {
+  useEffect(() => {
+    const element = list.current;
+    if (!element) return;
+    const rows = (more = ''): Element | null =>
+      element.querySelector(`[role="option"]:not([aria-disabled="true"])${more}`);
+    const keep = (): void => {
+      if (rows('[aria-selected="true"]')) return;
+      const value = rows()?.getAttribute('data-value');
+      if (value) highlight(value);
+    };
+    keep();
+    const watcher = new MutationObserver(keep);
+    watcher.observe(element, { childList: true, subtree: true });
+    return () => watcher.disconnect();
+  }, [list, highlight]);
+  return null;
 }
 
 /** One thing to choose in a picker; what is chosen already can be seen but not chosen again. */

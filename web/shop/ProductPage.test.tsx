@@ -1,0 +1,56 @@
+/** @jest-environment ./web/testing/domEnvironment.cjs */
+import { beforeAll, expect, test } from '@jest/globals';
+import { screen } from '@testing-library/react';
+import { userEvent } from '@testing-library/user-event';
+import type { ProductDetail } from '../../core/product/productDetail.ts';
+import { answerWith, furnish, show } from '../testing/dom.tsx';
+import { ProductPage } from './ProductPage.tsx';
+
+beforeAll(furnish);
+
+const variant = (id: string, price: number, available: boolean) => {
+  return { id, sku: `WU-${id}`, name: `Size ${id}`, price, formerPrice: null, available, stock: 1, picture: null };
+};
+const brush: ProductDetail = {
+  ...{ id: 'a', title: 'Round brush', brand: 'Osier', description: 'Soft hair.', picture: null, link: null },
+  ...{ currency: 'GBP', lowest: 4, highest: 7.5, available: true },
+  details: [{ key: 'hair', label: 'Hair', value: 'Sable' }],
+  variants: [variant('2', 4, false), variant('4', 5, true), variant('6', 7.5, true)],
+};
+const page = <ProductPage id="a" desk={null} isReady />;
+
+test('the first variant in stock is chosen; one that is sold out cannot be put in the basket', async () => {
+  answerWith({ '/shop/product?id=a': brush });
+  show(page, '/shop/products/a?q=brush');
+  expect(await screen.findByRole('heading', { level: 1, name: 'Round brush' })).toBeDefined();
+  expect(screen.getByText('£4.00 to £7.50')).toBeDefined();
+  expect(screen.getByText('Soft hair.')).toBeDefined();
+  expect(screen.getByText('WU-4')).toBeDefined();
+  const user = userEvent.setup();
+  await user.click(screen.getByRole('radio', { name: /Size 2/ }));
+  expect(screen.getByText('WU-2')).toBeDefined();
+  expect((screen.getByRole('button', { name: 'Sold out' }) as HTMLButtonElement).disabled).toBe(true);
+  await user.click(screen.getByRole('radio', { name: /Size 6/ }));
+  expect(screen.getByRole('button', { name: 'Put in basket' })).toBeDefined();
+});
+
+test('the way back leads to the search it was found by', async () => {
+  answerWith({ '/shop/product?id=a': brush });
+  show(page, '/shop/products/a?q=brush&page=2');
+  const back = await screen.findByRole('link', { name: 'Back to the results' });
+  expect(back.getAttribute('href')).toBe('/shop?q=brush&page=2');
+});
+
+test('a product that is not there is told, with a way to try again', async () => {
+  answerWith({});
+  show(page);
+  expect((await screen.findByRole('alert')).textContent).toContain('Nothing at /shop/product?id=a.');
+  expect(screen.getByRole('button', { name: 'Try again' })).toBeDefined();
+});
+
+test('in the desk it is asked for by the draft', async () => {
+  const asked = answerWith({ '/desk/shop-product': brush });
+  show(<ProductPage id="a" desk={{ query: '', from: 'draft', turn: 1 }} isReady />);
+  expect(await screen.findByRole('heading', { level: 1, name: 'Round brush' })).toBeDefined();
+  expect(asked).toEqual(['/desk/shop-product?id=a&from=draft']);
+});
