@@ -39,7 +39,7 @@ test('synonyms go to a file and come from one, with a look at what changes', asy
   await expect.poll(() => desk.total()).toBeGreaterThan(10);
   const [download] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('button', { name: 'To a file' }).click(),
+    page.getByRole('button', { name: 'Export' }).click(),
   ]);
   const out = readFileSync((await download.path())!, 'utf8');
   expect(out).toContain('same,rubber|eraser,,on,Rubbers');

@@ -1,6 +1,6 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { cleanup, type RenderResult, render } from '@testing-library/react';
-import type { ReactElement } from 'react';
+import type { ReactElement, ReactNode } from 'react';
 import { MemoryRouter } from 'react-router';
 
 /** What the parts use of a browser and the test's own document does not have. */
@@ -37,9 +37,11 @@ export function answerWith(answers: Readonly<Record<string, unknown>>): string[]
 export function show(part: ReactElement, address = '/'): RenderResult {
   cleanup();
   const client = new QueryClient({ defaultOptions: { queries: { retry: false, gcTime: 0 } } });
-  return render(
+  // As a wrapper, so that the part can be rendered again and keeps its state.
+  const wrapper = ({ children }: { readonly children: ReactNode }) => (
     <QueryClientProvider client={client}>
-      <MemoryRouter initialEntries={[address]}>{part}</MemoryRouter>
-    </QueryClientProvider>,
+      <MemoryRouter initialEntries={[address]}>{children}</MemoryRouter>
+    </QueryClientProvider>
   );
+  return render(part, { wrapper });
 }

@@ -1,9 +1,11 @@
 import { SlidersHorizontal } from 'lucide-react';
 import { useId, useState } from 'react';
+import { Link } from 'react-router';
 import type { AttributeRow } from '../../../../api/endpoints.ts';
 import type { AttributeSetting } from '../../../../core/setup/schema.ts';
 import { NumberField, Switch } from '../../parts/Controls.tsx';
 import { Loading, LoadProblem, Nothing, Section, shelfRow } from '../../parts/Screen.tsx';
+import { useRestingOrder } from '../../parts/useRestingOrder.ts';
 import { WeightSlider } from '../../parts/WeightSlider.tsx';
 import { byWeight, setAttribute, useAttributes } from '../../state/attributes.ts';
 import { useChanged } from '../../state/changed.ts';
@@ -13,22 +15,29 @@ import { useDeskState } from '../../state/deskState.ts';
 export function Weights() {
   const { attributes, error, refetch } = useAttributes();
   const changed = useChanged('attributes');
+  const read = (attributes ?? []).filter((row) => row.searchable).sort(byWeight);
+  const { rows, list } = useRestingOrder(read);
   if (error && !attributes) return <LoadProblem error={error} again={refetch} />;
   if (!attributes) return <Loading what="Reading the weights" />;
-  const read = attributes.filter((row) => row.searchable).sort((a, b) => a.label.localeCompare(b.label));
   const heaviest = Math.max(10, ...read.map(({ weight }) => weight));
-  const order = [...read].sort(byWeight);
-  // While a bar is drawn its row must stay under the hand, so rows keep the order of names, not of weight.
   return (
     <Section
       title="Where words are found"
-      note={`Draw a bar, or use the arrow keys on it. ${order[0] ? `${order[0].label} counts most now.` : ''}`}
+      note={
+        <>
+          Drag a bar, or use the arrow keys on it. Which attributes the search reads is set under{' '}
+          <Link to="/attributes" className="text-press underline">
+            Attributes
+          </Link>
+          .
+        </>
+      }
     >
       {read.length === 0 ? (
         <Nothing>The search reads no attribute. Switch one on under Attributes.</Nothing>
       ) : (
-        <ul className="space-y-[5px]">
-          {read.map((row) => (
+        <ul className="space-y-[5px]" aria-label="Attributes by weight" {...list}>
+          {rows.map((row) => (
             <WeightRow key={row.key} row={row} most={heaviest} isChanged={changed(row.key)} />
           ))}
         </ul>
@@ -78,8 +87,8 @@ const ways: readonly WayShown[] = [
   {
     way: 'corrections',
     usual: true,
-    label: 'Slips of the finger',
-    note: '“gauche” finds “gouache”, where slips are forgiven at all.',
+    label: 'Typos',
+    note: '“gauche” finds “gouache”, where typos are corrected at all.',
     told: 'no corrections',
   },
 ];

@@ -44,11 +44,11 @@ export function SynonymFile({ hasAny }: { readonly hasAny: boolean }) {
           className="px-2 py-0.5 text-[13px]"
           onClick={() => giveFile('synonyms.csv', writeVocabularyCsv(setup.vocabulary))}
         >
-          <Download size={14} aria-hidden /> To a file
+          <Download size={14} aria-hidden /> Export
         </Button>
       )}
       <Button tone="quiet" className="px-2 py-0.5 text-[13px]" onClick={() => field.current?.click()}>
-        <Upload size={14} aria-hidden /> From a file
+        <Upload size={14} aria-hidden /> Import
       </Button>
       <input
         ref={field}
