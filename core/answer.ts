@@ -33,6 +33,7 @@ export const filterAnswerSchema = z.object({
   counts: z.boolean().describe('Whether shoppers see the counts.'),
   help: z.string().optional(),
   allOf: z.boolean().optional().describe('Of several chosen values, products must have all; otherwise any.'),
+  oneOf: z.boolean().optional().describe('At most one value is chosen, though its kind would take several.'),
   anyEntry: z.boolean().optional().describe('Whether an entry takes the choice back.'),
   selectAll: z.boolean().optional(),
   closed: z.boolean().optional().describe('Collapsed until it is opened.'),

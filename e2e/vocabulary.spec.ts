@@ -18,7 +18,7 @@ test('a broad idea finds its kinds, one way, and tells what it does', async ({ p
   await desk.choose(1, 'Why here?');
   await expect(page.getByRole('dialog')).toContainText('by a word that means the same');
   await page.keyboard.press('Escape');
-  await page.getByRole('switch', { name: 'drawing media finds charcoal, soft pastel, in force' }).click();
+  await page.getByRole('switch', { name: 'drawing media finds charcoal, soft pastel, on' }).click();
   await expect(row).toContainText('Switched off.');
   await desk.undoAll();
 });

@@ -76,7 +76,7 @@ export function resolveChoices(
   };
   const wanted = (filter: BoundFilter): readonly string[] => {
     const texts = Object.hasOwn(given, filter.key) ? given[filter.key]! : beforehandIn(filter);
-    return choosesOne(filter.kind) ? texts.slice(0, 1) : texts;
+    return choosesOne(filter) ? texts.slice(0, 1) : texts;
   };
   const known = new Map<string, NotShown | null>();
   const reasonOf = (filter: BoundFilter): NotShown | null => {

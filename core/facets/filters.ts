@@ -102,6 +102,7 @@ function told(filter: BoundFilter, { language, currency }: Telling): Omit<Filter
     counts,
     ...(said && { help: said }),
     ...(isAllOf(filter) && { allOf: true }),
+    ...(filter.match === 'one' && { oneOf: true }),
     ...(anyEntry && { anyEntry }),
     ...(selectAll && { selectAll }),
     ...(closed && { closed }),

@@ -31,7 +31,8 @@ const told: { readonly [Key in keyof FilterSetting]?: (is: FilterSetting, was: F
   counts: ({ counts }) => `${counts ? 'shows' : 'hides'} its counts`,
   valueOrder: ({ valueOrder }) => `lists its values ${orderNames[valueOrder]}`,
   prefix: ({ prefix }) => (prefix ? `shows only values that begin with “${prefix}”` : 'shows all values'),
-  match: ({ match }) => `wants ${match === 'all' ? 'all' : 'any'} of several chosen values`,
+  match: ({ match }) =>
+    match === 'one' ? 'lets one value be chosen' : `wants ${match === 'all' ? 'all' : 'any'} of several chosen values`,
   anyEntry: ({ anyEntry }) => `${anyEntry ? 'has' : 'no longer has'} an entry for any value`,
   selectAll: ({ selectAll }) => `${selectAll ? 'has' : 'no longer has'} an entry that chooses all`,
   help: ({ help }) => (help ? `explains itself: “${help}”` : 'has no help text any more'),

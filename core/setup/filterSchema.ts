@@ -32,7 +32,7 @@ export const filterSettingSchema = z.strictObject({
   /** Only values that begin so, shown without it: a family of tags. Absent: all. */
   prefix: z.string().min(1).max(60).optional(),
   /** Several chosen values: products with any of them, or with all. Absent: any. */
-  match: z.enum(['any', 'all']).optional(),
+  match: z.enum(['any', 'all', 'one']).optional(),
   /** An entry that takes the choice back; one that chooses all that is listed. Absent: none. */
   anyEntry: z.boolean().optional(),
   selectAll: z.boolean().optional(),

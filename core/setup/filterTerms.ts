@@ -17,8 +17,14 @@ export const filterKinds = [
   'yesNo',
 ] as const;
 export type FilterKind = (typeof filterKinds)[number];
-/** Kinds of which one value at most is chosen. */
-export const choosesOne = (kind: FilterKind): boolean => kind === 'single' || kind === 'rating' || kind === 'yesNo';
+/** Whether at most one value is chosen: by the kind, or because the setting says so. */
+export const choosesOne = ({
+  kind,
+  match,
+}: {
+  readonly kind: FilterKind;
+  readonly match?: string | undefined;
+}): boolean => kind === 'single' || kind === 'rating' || kind === 'yesNo' || match === 'one';
 /** Kinds that are chosen by two amounts. */
 export const choosesRange = (kind: FilterKind): boolean => kind === 'range' || kind === 'slider';
 

@@ -186,6 +186,7 @@ function filtersFor(first: Setup['filters'], query: string): Pick<Setup, 'filter
       ...(tagged && { tags: { ...tagged, match: 'all' as const } }),
       ...more('all', 'tags', 'dropdown', { match: 'all', ...(length % 8 === 2 && { after: 'x-stars' }) }),
       ...more('family', 'tags', 'ticks', { prefix: 's' }),
+      ...more('one', 'tags', 'dropdown', { match: 'one' }),
       ...more('bands', 'price', 'bands', { thresholds: [3, 7.5] }),
       ...more('stars', 'rating', 'rating', length % 8 === 0 ? { chosen: [{ collection: null, values: ['3'] }] } : {}),
       ...more('age', 'date_added', 'bands', { thresholds: [100, 200] }),

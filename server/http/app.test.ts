@@ -99,7 +99,7 @@ describe('the draft', () => {
     expect(stale.status).toBe(409);
     expect((stale.body as Problem).error).toMatchObject({
       code: 'stale-write',
-      details: { changes: [{ sentences: ['Close calls are 9 points wide instead of 3'] }] },
+      details: { who: ['Merchandiser'], changes: [{ sentences: ['Close calls are 9 points wide instead of 3'] }] },
     });
     expect((await edit('relevance', 'spelling', { tolerance: false }, revision)).status).toBe(200);
   });

@@ -31,8 +31,12 @@ export const writtenBy =
     if (refusal.code === 'stale-write')
       throw new Refused(409, {
         code: refusal.code,
-        message: 'Somebody changed this since you looked. Nothing of yours was saved; here is what changed.',
-        details: { revision: refusal.revision, changes: tellChanges(refusal.changes, namesOf(catalogs.current())) },
+        message: 'Somebody changed this since you looked. Your change was not saved.',
+        details: {
+          revision: refusal.revision,
+          who: [...refusal.who],
+          changes: tellChanges(refusal.changes, namesOf(catalogs.current())),
+        },
       });
     if ('part' in refusal) {
       const field = [refusal.part, refusal.key.slice(0, 80), refusal.field].filter(Boolean).join('.');

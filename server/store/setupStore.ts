@@ -18,6 +18,8 @@ export interface StaleWrite {
   readonly code: 'stale-write';
   readonly revision: number;
   readonly changes: readonly EntryChange[];
+  /** Who made them, each once. */
+  readonly who: readonly string[];
 }
 /** The writer names a revision that is not there yet: it looked at another folder, or at one before it was put back. */
 export interface UnknownRevision {
@@ -115,11 +117,9 @@ export function openSetupStore(db: Db): SetupStore {
   const lastJournaled = db
     .prepare<typeof names, number>('SELECT max(id) FROM journal WHERE storefront = @storefront AND draft = @draft')
     .pluck();
-  const changesSince = db
-    .prepare<typeof names & { revision: number }, string>(
-      'SELECT changes FROM journal WHERE storefront = @storefront AND draft = @draft AND revision > @revision ORDER BY id',
-    )
-    .pluck();
+  const changesSince = db.prepare<typeof names & { revision: number }, Pick<JournalRow, 'who' | 'changes'>>(
+    'SELECT who, changes FROM journal WHERE storefront = @storefront AND draft = @draft AND revision > @revision ORDER BY id',
+  );
   const addStep = db.prepare(
     `INSERT INTO journal (storefront, draft, revision, who, at, kind, changes, state)
      VALUES (@storefront, @draft, @revision, @who, @at, @kind, @changes, 'done')`,
@@ -170,11 +170,13 @@ export function openSetupStore(db: Db): SetupStore {
     const now = revision();
     if (seen === now) return null;
     if (seen > now) return { code: 'unknown-revision', revision: now };
-    const changes = changesSince
+    const since = changesSince
       .all({ ...names, revision: seen })
-      .flatMap((text) => JSON.parse(text) as EntryChange[])
-      .filter((change) => keys === null || keys.has(entryKey(change)));
-    return keys !== null && changes.length === 0 ? null : { code: 'stale-write', revision: now, changes };
+      .flatMap(({ who, changes }) => (JSON.parse(changes) as EntryChange[]).map((change) => ({ who, change })))
+      .filter(({ change }) => keys === null || keys.has(entryKey(change)));
+    if (keys !== null && since.length === 0) return null;
+    const changes = since.map(({ change }) => change);
+    return { code: 'stale-write', revision: now, changes, who: [...new Set(since.map(({ who }) => who))] };
   };
   /** `against` is the release before it: the one its changes are told against. */
   const insertRelease = (setup: Setup, against: Setup | null, who: string, note: string, at: number): void => {

@@ -1,8 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
 import { format, formatDistanceToNow } from 'date-fns';
 import { AlertDialog } from 'radix-ui';
+import { useState } from 'react';
 import type { ReleaseRow } from '../../../api/endpoints.ts';
 import { call } from '../../client/call.ts';
+import { counted } from '../../look/price.ts';
 import { Button } from '../parts/Button.tsx';
 import { Loading, LoadProblem, ScreenHead, shelfRow } from '../parts/Screen.tsx';
 import { publishAgain } from '../state/edits.ts';
@@ -50,13 +52,34 @@ function Release({ release }: { readonly release: ReleaseRow }) {
         <span className="ml-auto">{!release.live && <Again number={release.number} />}</span>
       </div>
       {release.note && <p className="mt-1">{release.note}</p>}
-      <ul className="mt-1 text-[13px] text-soft">
-        {release.sentences.slice(0, sentencesShown).map((sentence) => (
+      <Sentences sentences={release.sentences} number={release.number} />
+    </li>
+  );
+}
+
+/** What a release changed: its first sentences, and all of them on request. */
+function Sentences({ sentences, number }: { readonly sentences: readonly string[]; readonly number: number }) {
+  const [isOpen, setOpen] = useState(false);
+  const shown = isOpen ? sentences : sentences.slice(0, sentencesShown);
+  return (
+    <>
+      <ul className="mt-1 max-h-[360px] overflow-y-auto text-[13px] text-soft">
+        {shown.map((sentence) => (
           <li key={sentence}>{sentence}.</li>
         ))}
-        {release.sentences.length > sentencesShown && <li>and {release.sentences.length - sentencesShown} more.</li>}
       </ul>
-    </li>
+      {sentences.length > sentencesShown && (
+        <Button
+          tone="quiet"
+          className="mt-1 px-1.5 py-0.5 text-[13px]"
+          aria-expanded={isOpen}
+          onClick={() => setOpen(!isOpen)}
+        >
+          {isOpen ? 'Show fewer' : `Show all ${counted(sentences.length, 'change')}`}
+          <span className="sr-only"> of release {number}</span>
+        </Button>
+      )}
+    </>
   );
 }
 

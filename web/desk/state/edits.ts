@@ -2,9 +2,10 @@ import { toast } from 'sonner';
 import { create } from 'zustand';
 import type { DeskState } from '../../../api/stateSchema.ts';
 import type { EntryEdit } from '../../../core/setup/withEntry.ts';
-import { CallProblem, call, isPassing, tryAgainAfter } from '../../client/call.ts';
+import { call, isPassing, tryAgainAfter } from '../../client/call.ts';
 import { knownState, showUnsaved, takeState } from './deskState.ts';
 import { useShopWindow } from './shopWindow.ts';
+import { staleWriteTold } from './staleWrite.ts';
 import { addWaiting, giveBack, hasWaiting, leftUnderWay, takeWaiting, type WaitingEdit } from './waitingEdits.ts';
 
 /** Whether an edit is on its way: told beside the count of changes, so that nobody wonders whether it is saved. */
@@ -24,10 +25,8 @@ function take(state: DeskState): void {
 
 /** Tells a refusal and shows what the server has; edits that still wait stay shown. */
 async function refused(error: unknown): Promise<void> {
-  const isStale = error instanceof CallProblem && error.code === 'stale-write';
-  toast.error(isStale ? 'Somebody changed this at the same time' : 'This was not saved', {
-    description: (error as Error).message,
-  });
+  const stale = staleWriteTold(error);
+  toast.error(stale?.title ?? 'This was not saved', { description: stale?.text ?? (error as Error).message });
   try {
     take(await call('state'));
   } catch {

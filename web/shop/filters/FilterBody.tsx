@@ -2,20 +2,20 @@ import type { OneFilter } from './oneFilter.ts';
 import { RangeBoxes } from './RangeBoxes.tsx';
 import { RangeSlider } from './RangeSlider.tsx';
 import { Swatches, Tiles } from './Tiles.tsx';
-import { Dropdown, ValueList } from './ValueList.tsx';
+import { Dropdown, DropdownList, ValueList } from './ValueList.tsx';
 
-/** What is inside a filter, by its kind. */
-export function FilterBody(one: OneFilter) {
+/** What is inside a filter, by its kind; `isOpened` where it stands in a panel that was opened for it. */
+export function FilterBody({ isOpened = false, ...one }: OneFilter & { readonly isOpened?: boolean }) {
   const { filter } = one;
   return (
     <>
       {filter.help && <p className="mb-1.5 text-[12.5px] text-soft">{filter.help}</p>}
-      <Inside {...one} />
+      <Inside {...one} isOpened={isOpened} />
     </>
   );
 }
 
-function Inside(one: OneFilter) {
+function Inside({ isOpened, ...one }: OneFilter & { readonly isOpened: boolean }) {
   const { filter } = one;
   if (filter.range) {
     const { range } = filter;
@@ -23,6 +23,7 @@ function Inside(one: OneFilter) {
   }
   if (filter.kind === 'swatches') return <Swatches {...one} />;
   if (filter.kind === 'tiles') return <Tiles {...one} />;
-  if (filter.kind === 'dropdown') return <Dropdown {...one} />;
+  // Behind a button already, its list needs no second one.
+  if (filter.kind === 'dropdown') return isOpened ? <DropdownList {...one} /> : <Dropdown {...one} />;
   return <ValueList {...one} />;
 }

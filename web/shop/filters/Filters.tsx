@@ -176,7 +176,7 @@ function FilterButton(one: OneFilter) {
           aria-label={filter.label}
           className="z-40 max-h-[min(380px,70vh)] w-[250px] overflow-auto rounded-lg border bg-surface p-3 shadow-xl"
         >
-          <FilterBody {...one} />
+          <FilterBody {...one} isOpened />
         </Popover.Content>
       </Popover.Portal>
     </Popover.Root>

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import type { FilterValue } from '../../../core/answer.ts';
 import { valueInWords } from '../../look/filterWords.ts';
 import { count } from '../../look/price.ts';
+import { takesOne } from './choice.ts';
 import type { OneFilter } from './oneFilter.ts';
 import { ShowAll } from './ShowAll.tsx';
 
@@ -33,7 +34,11 @@ function Pressed({
                 disabled={value.count === 0 && !isChosen}
                 className="disabled:opacity-40"
                 onClick={() =>
-                  choose(isChosen ? chosen.filter((each) => each !== value.value) : [...chosen, value.value])
+                  choose(
+                    isChosen
+                      ? chosen.filter((each) => each !== value.value)
+                      : [...(takesOne(filter) ? [] : chosen), value.value],
+                  )
                 }
               >
                 {draw(value, isChosen)}

@@ -5,7 +5,7 @@ import type { FilterAnswer, FilterValue } from '../../../core/answer.ts';
 import { usualFilter } from '../../../core/setup/filterTerms.ts';
 import { valueInWords } from '../../look/filterWords.ts';
 import { count } from '../../look/price.ts';
-import { moreTold } from './choice.ts';
+import { moreTold, takesOne } from './choice.ts';
 import type { LookThrough, OneFilter } from './oneFilter.ts';
 import { ShowAll } from './ShowAll.tsx';
 
@@ -45,7 +45,7 @@ export function ValueList({ filter, chosen, choose, lookThrough, isOpen = false 
   const { text, setText, isLooking, values } = useLookThrough(filter, lookThrough);
   const name = useId();
   const { showFirst, anyEntry, selectAll, search, kind } = filter;
-  const isOne = kind === 'single' || kind === 'rating';
+  const isOne = takesOne(filter);
   const isShort = !isLong && !isLooking && !isOpen;
   const shown = isShort ? values.filter((value, index) => index < showFirst || value.chosen) : values;
   const hasSearch = search ?? filter.values.length > usualFilter.searchFrom;
@@ -150,6 +150,11 @@ function Stars({ from }: { readonly from: number }) {
   );
 }
 
+/** The list of a drop-down: all of it, with a field to look through it. */
+export function DropdownList({ filter, ...one }: OneFilter) {
+  return <ValueList {...one} filter={{ ...filter, search: filter.search ?? true }} isOpen />;
+}
+
 /** The same list behind a button, for filters that would take much room. */
 export function Dropdown(one: OneFilter) {
   const { filter, chosen } = one;
@@ -172,7 +177,7 @@ export function Dropdown(one: OneFilter) {
           aria-label={filter.label}
           className="z-50 max-h-[min(340px,60vh)] w-[max(220px,var(--radix-popover-trigger-width))] overflow-auto rounded-lg border bg-surface p-3 text-ink shadow-xl"
         >
-          <ValueList {...one} filter={{ ...filter, search: filter.search ?? true }} isOpen />
+          <DropdownList {...one} />
         </Popover.Content>
       </Popover.Portal>
     </Popover.Root>

@@ -7,10 +7,15 @@ import { count, counted } from '../../look/price.ts';
 export type Said = Readonly<Record<string, readonly string[]>>;
 
 /** What is chosen in a filter: what the shopper said of it, else what is chosen beforehand. Shown at once, not when an answer comes. */
-export function chosenIn({ key, kind, beforehand = [] }: FilterAnswer, said: Said): readonly string[] {
+export function chosenIn(filter: FilterAnswer, said: Said): readonly string[] {
+  const { key, kind, beforehand = [] } = filter;
   const chosen = Object.hasOwn(said, key) ? said[key]! : beforehand;
-  return choosesOne(kind) || choosesRange(kind) ? chosen.slice(0, 1) : chosen;
+  return takesOne(filter) || choosesRange(kind) ? chosen.slice(0, 1) : chosen;
 }
+
+/** Whether choosing a value takes the place of the one chosen before. */
+export const takesOne = ({ kind, oneOf }: Pick<FilterAnswer, 'kind' | 'oneOf'>): boolean =>
+  choosesOne({ kind, match: oneOf ? 'one' : undefined });
 
 const isSame = (a: readonly string[], b: readonly string[]): boolean =>
   a.length === b.length && a.every((text) => b.includes(text));

@@ -26,7 +26,7 @@ export function Looks({ filterKey, filter, attribute }: OfFilter & { readonly at
   const change = (to: FilterChange): void => changeFilter(filterKey, to);
   const { kind } = filter;
   const isList = !choosesRange(kind) && kind !== 'yesNo';
-  const mayChooseSeveral = isList && !choosesOne(kind) && kind !== 'bands';
+  const mayChooseSeveral = isList && !choosesOne({ kind }) && kind !== 'bands';
   const kinds = kindsFor(attribute);
   return (
     <Section title="Looks and behaviour">
@@ -65,6 +65,7 @@ export function Looks({ filterKey, filter, attribute }: OfFilter & { readonly at
             options={[
               ['any', 'products with any of several'],
               ['all', 'products with all of several'],
+              ['one', 'only one can be chosen'],
             ]}
             change={(match) => change({ match: match === 'any' ? undefined : match })}
           />

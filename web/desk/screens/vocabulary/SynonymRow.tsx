@@ -55,15 +55,28 @@ export function SynonymRow({
             />
           </>
         )}
-        <Switch label={`${told}, in force`} shown="On" isOn={entry.on} change={(on) => save({ ...entry, on })} />
+        <Switch label={`${told}, on`} shown="On" isOn={entry.on} change={(on) => save({ ...entry, on })} />
         <IconButton label={`Remove ${told}`} onClick={() => save(null)}>
           <Trash2 size={15} aria-hidden />
         </IconButton>
       </div>
-      <p className="mt-0.5 text-[12.5px] text-soft">
-        {entry.name && <b className="font-semibold">{entry.name}. </b>}
-        {entry.on ? (note ? noteInWords(note) : 'Looking at what it does …') : 'Switched off.'}
-      </p>
+      <div className="mt-1 flex items-start gap-2 text-[12.5px] text-soft">
+        <TextField
+          label={`Name of ${told}`}
+          placeholder="Name"
+          value={entry.name ?? ''}
+          maxLength={80}
+          mayBeEmpty
+          className="w-28 shrink-0 py-0.5 text-[12.5px]"
+          change={(name) => {
+            const { name: _, ...nameless } = entry;
+            save(name === '' ? nameless : { ...nameless, name });
+          }}
+        />
+        <p className="min-w-0 flex-1 pt-0.5">
+          {entry.on ? (note ? noteInWords(note) : 'Comparing searches …') : 'Switched off.'}
+        </p>
+      </div>
       {entry.on &&
         note?.problems.map((problem) => (
           <p key={problem.told} className="flex items-start gap-1.5 text-[12.5px]">
