@@ -1,3 +1,6 @@
+// Where the environment says production, the tests' own build of React would be missing.
+process.env.NODE_ENV = 'test';
+
 export default {
   testEnvironment: 'node',
   // No test is timed: this only ends one that hangs, on a machine however slow.

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { importPhases } from '../core/catalog/importPhases.ts';
 import { columnReadingSchema, joiningSchema, mappingSchema } from '../core/catalog/mappingSchema.ts';
 import { concernCodes } from '../core/catalog/replaceConcerns.ts';
+import { languages } from '../core/text/languages.ts';
 import { endpoint } from './endpoint.ts';
 import { paths } from './paths.ts';
 
@@ -131,6 +132,7 @@ export const catalogEndpoints = {
       families: whole,
       rejected: whole,
       indexBytes: whole,
+      language: z.enum(languages).nullable().describe('What its words are read in; null where there is no catalog.'),
       articles: whole,
       collections: whole,
       earlier: z

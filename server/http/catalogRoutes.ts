@@ -55,6 +55,7 @@ export function serveCatalog(app: OpenAPIHono, serve: Serve, services: Services)
       families: info?.families ?? 0,
       rejected: info?.rejected ?? 0,
       indexBytes: info?.index_bytes ?? 0,
+      language: catalogs.current()?.snapshot.language ?? null,
       articles: countContent(db, 'article'),
       collections: countContent(db, 'collection'),
       earlier: catalogs.earlier().map(({ generation, file, at, records, families }) => ({

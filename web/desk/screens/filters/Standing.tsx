@@ -3,8 +3,10 @@ import type { FilterPosition } from '../../../../core/setup/filterTerms.ts';
 import { type Language, languageNames, languages } from '../../../../core/text/languages.ts';
 import { Choice, Switch } from '../../parts/Controls.tsx';
 import { Section } from '../../parts/Screen.tsx';
+import { useCatalog } from '../../state/catalog.ts';
 import { useDeskState } from '../../state/deskState.ts';
 import { edit } from '../../state/edits.ts';
+import { withLanguage } from './shopLanguages.ts';
 
 const positions: readonly (readonly [FilterPosition, string])[] = [
   ['left', 'on the left'],
@@ -20,12 +22,10 @@ export function Standing() {
   const { filters: layout, languages: chosen } = setup.storefront;
   const change = (to: Partial<FilterLayout>): void =>
     void edit({ part: 'storefront', key: 'filters', value: { ...layout, ...to } });
-  const toggle = (language: Language): void => {
-    const list = chosen.list.includes(language)
-      ? chosen.list.filter((each) => each !== language)
-      : [...chosen.list, language];
-    void edit({ part: 'storefront', key: 'languages', value: { list } });
-  };
+  const { data: catalog } = useCatalog();
+  const own = catalog?.language ?? 'en';
+  const toggle = (language: Language): void =>
+    void edit({ part: 'storefront', key: 'languages', value: { list: withLanguage(chosen.list, own, language) } });
   return (
     <Section
       title="Where they stand"
@@ -42,7 +42,7 @@ export function Standing() {
           />
         </span>
         <span>
-          Middling{' '}
+          Medium{' '}
           <Choice
             label="Filters in a middling window"
             value={layout.middle}
@@ -73,7 +73,8 @@ export function Standing() {
             <input
               type="checkbox"
               className="accent-press"
-              checked={chosen.list.includes(language)}
+              checked={language === own || chosen.list.includes(language)}
+              disabled={language === own}
               onChange={() => toggle(language)}
             />
             {languageNames[language]}
@@ -81,8 +82,8 @@ export function Standing() {
         ))}
         <span className="basis-full text-[12.5px] text-soft">
           {chosen.list.length > 1
-            ? `${languageNames[chosen.list[0]!]} is the catalog’s own; names in the others are given on each filter’s page.`
-            : 'With two or more, shoppers get a menu, and filters can be named in each.'}
+            ? `${languageNames[own]} is the catalog’s own language. Each filter’s page has its names in the others.`
+            : `${languageNames[own]} is the catalog’s own language. With another one, shoppers get a menu, and filters can be named in each.`}
         </span>
       </fieldset>
     </Section>
