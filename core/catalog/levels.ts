@@ -6,3 +6,10 @@ export function levelsOf(path: string): string[] {
   const parts = path.split(levelMark);
   return parts.map((_, at) => parts.slice(0, at + 1).join(levelMark));
 }
+
+/** The paths of some that are not levels of another one: `Paint` goes without saying where `Paint > Gouache` is said. */
+export const deepestLevels = (paths: readonly string[]): string[] =>
+  [...new Set(paths)].filter((path) => !paths.some((other) => other.startsWith(`${path}${levelMark}`)));
+
+/** The last level of a path; a text that is none is its own. */
+export const lastLevel = (path: string): string => path.split(levelMark).at(-1)!;

@@ -1,3 +1,4 @@
+import { deepestLevels } from '../catalog/levels.ts';
 import { pictureOf } from '../catalog/picture.ts';
 import { type CatalogRecord, firstText, heldBy, textsOf } from '../catalog/record.ts';
 import { availability, labelFromKey, standardColumn } from '../catalog/standardColumns.ts';
@@ -24,7 +25,7 @@ const number = (record: CatalogRecord, key: string): number | null => {
   const value = heldBy(record, key);
   return typeof value === 'number' ? value : null;
 };
-const text = (record: CatalogRecord, key: string): string => textsOf(heldBy(record, key)).join(', ');
+const text = (record: CatalogRecord, key: string): string => deepestLevels(textsOf(heldBy(record, key))).join(', ');
 
 /**
  * A product's own page: what its variants share once, and what each differs in. `records` are its variants as they

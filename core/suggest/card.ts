@@ -1,4 +1,5 @@
 import type { Card } from '../answer.ts';
+import { deepestLevels, lastLevel } from '../catalog/levels.ts';
 import { pictureOf } from '../catalog/picture.ts';
 import { type CatalogRecord, firstText, heldBy, textsOf } from '../catalog/record.ts';
 import { availability, labelFromKey, standardColumn } from '../catalog/standardColumns.ts';
@@ -21,7 +22,12 @@ export function cardOf(record: CatalogRecord, variants: number, setup: Setup): C
     .map((key) => ({
       key,
       label: standardColumn.get(key)?.label ?? labelFromKey(key),
-      value: key === 'sku' ? record.sku : textsOf(heldBy(record, key)).join(', '),
+      value:
+        key === 'sku'
+          ? record.sku
+          : deepestLevels(textsOf(heldBy(record, key)))
+              .map(lastLevel)
+              .join(', '),
     }))
     .filter(({ value }) => value !== '');
   const price = amount(record, 'price');

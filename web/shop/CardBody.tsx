@@ -5,7 +5,6 @@ import { price } from '../look/price.ts';
 
 /** A product as it stands on the shelf: picture, title, who makes it, what it costs. */
 export function CardBody({ card, open }: { readonly card: Card; readonly open?: (() => void) | undefined }) {
-  const line = [card.brand, ...card.details.map(({ value }) => value)].filter(Boolean).join(', ');
   return (
     <div className="relative flex flex-1 flex-col px-[7px] pb-2">
       <div className="grid h-[118px] place-items-center rounded-md bg-art">
@@ -21,7 +20,19 @@ export function CardBody({ card, open }: { readonly card: Card; readonly open?: 
           card.title
         )}
       </h2>
-      {line && <p className="mt-0.5 text-[12.5px] text-soft">{line}</p>}
+      {card.brand && <p className="mt-0.5 text-[12.5px] text-soft">{card.brand}</p>}
+      {card.details.length > 0 && (
+        <dl className="text-[12.5px] text-soft leading-snug">
+          {card.details.map(({ key, label, value }) => (
+            <div key={key} className="flex min-w-0 gap-1">
+              <dt className="shrink-0">{label}</dt>
+              <dd className="min-w-0 truncate text-ink" title={value}>
+                {value}
+              </dd>
+            </div>
+          ))}
+        </dl>
+      )}
       <div className="mt-auto flex flex-wrap items-baseline gap-x-2 pt-1">
         {card.price !== null && <b className="font-bold">{price(card.price, card.currency)}</b>}
         {card.formerPrice !== null && (
