@@ -42,7 +42,7 @@ const router = createBrowserRouter([
       },
       { path: 'content', ...lazily(() => import('./screens/content/Content.tsx'), 'Content') },
       { path: 'demand', ...lazily(() => import('./screens/demand/Demand.tsx'), 'Demand') },
-      { path: 'proposals', ...lazily(() => import('./screens/Proposals.tsx'), 'Proposals') },
+      { path: 'proposals', ...lazily(() => import('./screens/proposals/Proposals.tsx'), 'Proposals') },
       { path: 'attributes', ...lazily(() => import('./screens/Attributes.tsx'), 'Attributes') },
       { path: 'relevance', ...lazily(() => import('./screens/relevance/Relevance.tsx'), 'Relevance') },
       {

@@ -1,19 +1,16 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { Check } from 'lucide-react';
 import { useState } from 'react';
-import { Link } from 'react-router';
 import { toast } from 'sonner';
-import type { ProposalRow } from '../../../api/proposalEndpoints.ts';
-import { isTelling } from '../../../core/proposals/isTelling.ts';
-import { call } from '../../client/call.ts';
-import { count, counted } from '../../look/price.ts';
-import { Button } from '../parts/Button.tsx';
-import { Loading, LoadProblem, Nothing, ScreenHead, Section, shelfRow } from '../parts/Screen.tsx';
-import { useCatalog } from '../state/catalog.ts';
-import { knownState, useDeskState } from '../state/deskState.ts';
-import { act, step } from '../state/edits.ts';
-import { queryClient } from '../state/queryClient.ts';
-import { useTrial } from '../state/trial.ts';
+import type { ProposalRow } from '../../../../api/proposalEndpoints.ts';
+import { call } from '../../../client/call.ts';
+import { count, counted } from '../../../look/price.ts';
+import { Button } from '../../parts/Button.tsx';
+import { Loading, LoadProblem, Nothing, ScreenHead, Section, shelfRow } from '../../parts/Screen.tsx';
+import { knownState, useDeskState } from '../../state/deskState.ts';
+import { act, step } from '../../state/edits.ts';
+import { queryClient } from '../../state/queryClient.ts';
+import { effectTold } from './effectTold.ts';
+import { Guide } from './Guide.tsx';
 
 interface Proposed {
   readonly proposals: readonly ProposalRow[];
@@ -224,24 +221,6 @@ function Grouped({ proposals, decide }: { readonly proposals: readonly ProposalR
   });
 }
 
-function effectTold({ kind, effect }: ProposalRow): string {
-  if (effect.looked === 0) return 'No shopper log yet, so its effect on real searches is not known.';
-  if (!isTelling(effect) && effect.changed === 0)
-    return 'The searches in your shopper log find next to nothing in this catalog, so its effect on them says little.';
-  if (effect.changed === 0)
-    return kind === 'filter'
-      ? 'The order stays the same; shoppers get one more way to narrow the results.'
-      : `None of the ${effect.looked} most frequent searches would change.`;
-  const more = effect.foundAfter - effect.foundBefore;
-  const rescued =
-    effect.rescued.length > 0
-      ? ` ${effect.rescued.map((search) => `“${search}”`).join(', ')} would no longer find nothing.`
-      : '';
-  return `It changes the first page of ${effect.changed} of the ${effect.looked} most frequent searches (${counted(effect.times, 'time')}), such as ${effect.examples
-    .map((search) => `“${search}”`)
-    .join(', ')}${more > 0 ? `, and finds ${count(more)} products more in all` : ''}.${rescued}`;
-}
-
 /** Whoever works by keyboard goes on with the same button of the row that comes next, since the one decided is gone. */
 function goOn(button: HTMLElement): void {
   const row = button.closest('li');
@@ -282,70 +261,5 @@ function Row({ proposal, decide }: { readonly proposal: ProposalRow; readonly de
         </div>
       </div>
     </li>
-  );
-}
-
-/** The few steps from a dropped file to a published search, with those that are done ticked off. */
-function Guide({ open }: { readonly open: number | null }) {
-  const { data: catalog } = useCatalog();
-  const { changes, release } = useDeskState();
-  const { recent, query } = useTrial();
-  const [isShut, setShut] = useState(() => localStorage.getItem('clever-shelf.guide') === 'shut');
-  if (isShut) return null;
-  const hasOwn = catalog !== undefined && catalog.file !== '' && catalog.records > 0;
-  const steps: readonly (readonly [boolean, string, string, string])[] = [
-    [hasOwn, '/catalog/bring-in', 'Import a catalog', hasOwn ? `${catalog.file} is in the shop` : 'drop your file'],
-    [
-      open === 0,
-      '/proposals',
-      'Look at what is proposed',
-      open === null ? '' : open === 0 ? 'nothing is left open' : `${open} open below`,
-    ],
-    [
-      query !== '' || recent.length > 0,
-      '/relevance',
-      'Try a search of your shoppers',
-      query ? `“${query}” is in the window` : 'in the top bar',
-    ],
-    [
-      changes.length === 0,
-      '/releases',
-      'Publish',
-      changes.length === 0
-        ? `release ${release?.number ?? 1} is live`
-        : `${counted(changes.length, 'change')} to publish`,
-    ],
-  ];
-  return (
-    <section aria-label="From a file to a published search" className={`${shelfRow(false)} mb-4 px-3 py-2.5`}>
-      <div className="flex items-baseline justify-between">
-        <h2 className="font-display font-semibold text-[14.5px]">From a file to a published search</h2>
-        <button
-          type="button"
-          className="text-[12.5px] text-soft hover:underline"
-          onClick={() => {
-            localStorage.setItem('clever-shelf.guide', 'shut');
-            setShut(true);
-          }}
-        >
-          Do not show this
-        </button>
-      </div>
-      <ol className="mt-1.5 space-y-1">
-        {steps.map(([isDone, to, label, note], index) => (
-          <li key={label} className="flex items-center gap-2">
-            <span
-              className={`grid size-5 shrink-0 place-items-center rounded-full border text-[12px] ${isDone ? 'border-press bg-press text-on-press' : ''}`}
-            >
-              {isDone ? <Check size={12} aria-label="done" /> : index + 1}
-            </span>
-            <Link to={to} className="text-press hover:underline">
-              {label}
-            </Link>
-            <span className="text-[12.5px] text-soft">{note}</span>
-          </li>
-        ))}
-      </ol>
-    </section>
   );
 }
