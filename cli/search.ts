@@ -44,7 +44,7 @@ const points = (thousandths: number): string => (thousandths / 1000).toFixed(3);
 
 function readable(answer: SearchAnswer, explain: boolean): string {
   const lines = [`${answer.total} products for “${answer.query}”`];
-  for (const { from, to } of answer.corrections) lines.push(`“${from}” was taken for “${to}”`);
+  for (const { from, to } of answer.corrections) lines.push(`“${from}” was corrected to “${to}”`);
   if (answer.dropped.length > 0) lines.push(`Nothing has all the words; left out: ${answer.dropped.join(', ')}`);
   if (answer.emptyShelf) lines.push(answer.emptyShelf.message);
   const rows = answer.results.map((result) => [

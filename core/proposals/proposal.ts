@@ -39,7 +39,7 @@ export const meanTheSame = (
 ): Proposal => ({
   id: `${id}:${same.join('=')}`.slice(0, 200),
   kind: 'synonyms',
-  title: `${quoted(same)} mean the same`,
+  title: `${quoted(same)} are synonyms`,
   reason,
   edits: [
     {

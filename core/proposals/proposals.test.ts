@@ -131,7 +131,7 @@ describe('words', () => {
   const of = (setup: Setup) => proposeWords(evidence, setup);
   test('to pass over are those that go with many searches and no title or short value has', () => {
     const [first] = of(usual);
-    expect(first).toMatchObject({ kind: 'stopWords', title: 'Pass over “for”', words: ['for'] });
+    expect(first).toMatchObject({ kind: 'stopWords', title: 'Stop words: “for”', words: ['for'] });
   });
   test('that mean the same are told by spelling, and by what shoppers who found nothing tried next', () => {
     const synonyms = of(usual).filter(({ kind }) => kind === 'synonyms');

@@ -154,7 +154,7 @@ describe('what meanings and colours propose', () => {
   test('a plain colour finds the shades that look like it', () =>
     expect(titles({ shades: ['brick', 'crimson', 'heron', 'red earth'] })).toEqual(['“red” finds “brick”, “crimson”']));
   test('a word of the language is left alone where its searches never led anywhere', () => {
-    expect(titles({ searches: [search('left handed', 9)] })).toEqual(['Take “left” at their word']);
+    expect(titles({ searches: [search('left handed', 9)] })).toEqual(['Never correct “left”']);
     expect(titles({ searches: [search('left handed', 4)] })).toEqual([]);
     expect(titles({ searches: [search('left handed', 9, 1)] })).toEqual([]);
     expect(titles({ searches: [search('left handed', 9)], correctedTo: () => 'leftover' })).toEqual([]);

@@ -166,8 +166,8 @@ function leftAlone(
     {
       id: `neverCorrected:${words.join(' ')}`.slice(0, 200),
       kind: 'neverCorrected',
-      title: `Take ${quoted(words.slice(0, 5))}${words.length > 5 ? ` and ${words.length - 5} more` : ''} at their word`,
-      reason: `They are English words, not slips, but are taken for others (${told.join(', ')}), and nobody who searched so opened a product.`,
+      title: `Never correct ${quoted(words.slice(0, 5))}${words.length > 5 ? ` and ${words.length - 5} more` : ''}`,
+      reason: `They are English words, not typos, but are corrected to others (${told.join(', ')}), and nobody who searched so opened a product.`,
       edits: [
         {
           part: 'vocabulary',

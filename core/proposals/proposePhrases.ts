@@ -83,7 +83,7 @@ export function proposePhrases(
       return {
         id: `phrase:${text}`,
         kind: 'phrases',
-        title: `“${text}” belongs together`,
+        title: `“${text}” is a phrase`,
         reason: `The words stand side by side in ${together} different titles and values, of ${rarer} that have the rarer one at all.`,
         edits: [{ part: 'vocabulary', key: 'phrases', value: { what: 'phrases', phrases: [...known, text] } }],
         isSure: false,

@@ -131,7 +131,7 @@ export function proposeWords(evidence: WordEvidence, setup: Setup): Proposal[] {
           {
             id: `stopWords:${words.join(' ')}`.slice(0, 200),
             kind: 'stopWords',
-            title: `Pass over ${quoted(words.slice(0, 6))}${words.length > 6 ? ` and ${words.length - 6} more` : ''}`,
+            title: `Stop words: ${quoted(words.slice(0, 6))}${words.length > 6 ? ` and ${words.length - 6} more` : ''}`,
             reason:
               'Shoppers type them, no title has them, and they go with anything; a search of nothing else still means them.',
             edits: [

@@ -93,7 +93,7 @@ describe('what is proposed of them', () => {
   test('is what shoppers search for, as a set of synonyms, with the places as the reason', () => {
     const proposals = proposeAlike(alike, searches, usual);
     expect(proposals).toHaveLength(1);
-    expect(proposals[0]).toMatchObject({ kind: 'synonyms', title: '“wtrclr”, “watercolour” mean the same' });
+    expect(proposals[0]).toMatchObject({ kind: 'synonyms', title: '“wtrclr”, “watercolour” are synonyms' });
     expect(proposals[0]!.reason).toMatch(/short form of “watercolour”.*in the same places: “.+”, “.+”, “.+” and in/);
   });
   test('and no longer once it is accepted, or said by hand one way', () => {

@@ -166,22 +166,18 @@ describe('the vocabulary in words', () => {
     [
       corrections(['gauche', 'gouache'], ['cotmn', 'cotman']),
       corrections(['gauche', 'gouache'], ['cotmn', 'cotton']),
-      ['“cotmn” is always taken for “cotton”', '“cotmn” is no longer always taken for “cotman”'],
+      ['“cotmn” is always corrected to “cotton”', '“cotmn” is no longer always corrected to “cotman”'],
     ],
-    [null, { what: 'neverCorrected', words: ['wren'] }, ['Never taken as misspelt: “wren”']],
-    [{ what: 'neverCorrected', words: ['wren'] }, null, ['Never taken as misspelt: none']],
-    [null, { what: 'neverOffered', words: ['x', 'y'] }, ['Never offered as a correction: “x”, “y”']],
+    [null, { what: 'neverCorrected', words: ['wren'] }, ['Never corrected: “wren”']],
+    [{ what: 'neverCorrected', words: ['wren'] }, null, ['Never corrected: none']],
+    [null, { what: 'neverOffered', words: ['x', 'y'] }, ['Never suggested as a correction: “x”, “y”']],
     [
       null,
       { what: 'spoken', words: ['pen', 'ink'] },
       ['Of equally near corrections 2 words shoppers search for come first'],
     ],
     [{ what: 'spoken', words: ['pen'] }, null, ['Of equally near corrections the commonest in the catalog come first']],
-    [
-      { what: 'phrases', phrases: ['a b', 'c d'] },
-      { what: 'phrases', phrases: [] },
-      ['“a b”, “c d” no longer belong together'],
-    ],
+    [{ what: 'phrases', phrases: ['a b', 'c d'] }, { what: 'phrases', phrases: [] }, ['Phrases removed: “a b”, “c d”']],
   ])('%j to %j', (before, after, sentences) => expect(told('vocabulary', 'v', before, after)).toEqual(sentences));
 });
 

@@ -219,15 +219,15 @@ function vocabularyChange(
     const [was, is] = [wordsOf(before), wordsOf(after)];
     const [more, less] = [is.filter((word) => !was.includes(word)), was.filter((word) => !is.includes(word))];
     return [
-      ...(more.length > 0 ? [`Searches pass over ${quoted(more)}`] : []),
-      ...(less.length > 0 ? [`Searches no longer pass over ${quoted(less)}`] : []),
+      ...(more.length > 0 ? [`Stop words added: ${quoted(more)}`] : []),
+      ...(less.length > 0 ? [`Stop words removed: ${quoted(less)}`] : []),
     ];
   }
   const entry = (after ?? before)!;
   switch (entry.what) {
     case 'synonyms':
-      if (!after) return [`${quoted(entry.words)} no longer mean the same`];
-      return [`${quoted(entry.words)} ${entry.on ? 'mean the same' : 'are switched off as synonyms'}`];
+      if (!after) return [`${quoted(entry.words)} are no longer synonyms`];
+      return [`${quoted(entry.words)} ${entry.on ? 'are synonyms' : 'are switched off as synonyms'}`];
     case 'oneWay':
       return [
         `${quoted(entry.from)} ${after ? (entry.on ? 'finds' : 'is switched off for') : 'no longer finds'} ${quoted(entry.to)}`,
@@ -238,10 +238,10 @@ function vocabularyChange(
         list.some((pair) => pair.from === from && pair.to === to);
       const [was, is] = [pairs(before), pairs(after)];
       return [
-        ...is.filter((pair) => !has(was, pair)).map(({ from, to }) => `“${from}” is always taken for “${to}”`),
+        ...is.filter((pair) => !has(was, pair)).map(({ from, to }) => `“${from}” is always corrected to “${to}”`),
         ...was
           .filter((pair) => !has(is, pair))
-          .map(({ from, to }) => `“${from}” is no longer always taken for “${to}”`),
+          .map(({ from, to }) => `“${from}” is no longer always corrected to “${to}”`),
       ];
     }
     case 'recognised':
@@ -261,17 +261,17 @@ function vocabularyChange(
       const [was, is] = [of(before), of(after)];
       const [more, less] = [is.filter((text) => !was.includes(text)), was.filter((text) => !is.includes(text))];
       return [
-        ...(more.length > 0 ? [`${quoted(more)} ${more.length === 1 ? 'belongs' : 'belong'} together`] : []),
-        ...(less.length > 0 ? [`${quoted(less)} no longer ${less.length === 1 ? 'belongs' : 'belong'} together`] : []),
+        ...(more.length > 0 ? [`Phrases added: ${quoted(more)}`] : []),
+        ...(less.length > 0 ? [`Phrases removed: ${quoted(less)}`] : []),
       ];
     }
     case 'neverCorrected':
       return [
-        `Never taken as misspelt: ${list(after?.what === 'neverCorrected' ? after.words.map((word) => `“${word}”`) : [])}`,
+        `Never corrected: ${list(after?.what === 'neverCorrected' ? after.words.map((word) => `“${word}”`) : [])}`,
       ];
     default:
       return [
-        `Never offered as a correction: ${list(after?.what === 'neverOffered' ? after.words.map((word) => `“${word}”`) : [])}`,
+        `Never suggested as a correction: ${list(after?.what === 'neverOffered' ? after.words.map((word) => `“${word}”`) : [])}`,
       ];
   }
 }

@@ -26,20 +26,15 @@ describe('decisions about products in words', () => {
 describe('vocabulary, content and places in words', () => {
   const stop = (...words: string[]) => ({ what: 'stopWords', words });
   test.each([
-    ['vocabulary', null, stop('for', 'the'), ['Searches pass over “for”, “the”']],
-    [
-      'vocabulary',
-      stop('for', 'the'),
-      stop('the', 'a'),
-      ['Searches pass over “a”', 'Searches no longer pass over “for”'],
-    ],
-    ['vocabulary', null, { what: 'synonyms', words: ['a', 'b'], on: true }, ['“a”, “b” mean the same']],
-    ['vocabulary', { what: 'synonyms', words: ['a', 'b'], on: true }, null, ['“a”, “b” no longer mean the same']],
+    ['vocabulary', null, stop('for', 'the'), ['Stop words added: “for”, “the”']],
+    ['vocabulary', stop('for', 'the'), stop('the', 'a'), ['Stop words added: “a”', 'Stop words removed: “for”']],
+    ['vocabulary', null, { what: 'synonyms', words: ['a', 'b'], on: true }, ['“a”, “b” are synonyms']],
+    ['vocabulary', { what: 'synonyms', words: ['a', 'b'], on: true }, null, ['“a”, “b” are no longer synonyms']],
     [
       'vocabulary',
       { what: 'phrases', phrases: ['cold press', 'a b'] },
       { what: 'phrases', phrases: ['cold press', 'palette knife'] },
-      ['“palette knife” belongs together', '“a b” no longer belongs together'],
+      ['Phrases added: “palette knife”', 'Phrases removed: “a b”'],
     ],
     [
       'vocabulary',

@@ -102,7 +102,7 @@ test('a short form that a supplier uses is proposed with the word it stands for,
   await ask('watercolour block');
   await ask('varnish');
   const found = (await proposals()).proposals.find(({ id }) => id.startsWith('alike:'))!;
-  expect(found).toMatchObject({ title: '“wtrclr”, “watercolour” mean the same', withheld: null });
+  expect(found).toMatchObject({ title: '“wtrclr”, “watercolour” are synonyms', withheld: null });
   expect(found.effect).toMatchObject({ changed: 1, examples: ['watercolour block'] });
   expect(found.effect.foundAfter - found.effect.foundBefore).toBe(4);
   await shelf.post('/desk/proposals/accept', { revision: shelf.setups.revision(), ids: [found.id] });

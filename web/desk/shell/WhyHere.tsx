@@ -83,8 +83,9 @@ function Arithmetic({ asked, close }: { readonly asked: AskedWhy; close(): void 
   return (
     <EveryDecimal value={everyDecimal}>
       <WhyTable why={data.result.why} total={data.total} close={close} />
-      <div className="mt-4 text-[13px]">
+      <div className="mt-4 flex items-center gap-3 text-[13px]">
         <Switch label="Show all decimals" shown="Show all decimals" isOn={everyDecimal} change={setEveryDecimal} />
+        {!everyDecimal && <span className="text-soft">Rounded to one decimal.</span>}
       </div>
     </EveryDecimal>
   );
@@ -260,14 +261,16 @@ function CloseCall({
   readonly score: number;
 }) {
   const points = usePoints();
+  const behind = points(closeCall.leader - score);
+  // What rounds to nothing is nothing to tell.
+  const isBehind = Number(behind) > 0;
   return (
     <section className="mt-4">
       <h3 className="font-display font-semibold">Close call</h3>
       <p className="text-[13px] text-soft">
         The best product of its group has {points(closeCall.leader)} points. Products within {points(closeCall.width)}{' '}
         points of it are treated as equally relevant
-        {closeCall.leader > score && ` (this one is ${points(closeCall.leader - score)} behind)`}. Ties are decided by,
-        in this order:
+        {isBehind && ` (this one is ${behind} behind)`}. Ties are decided by, in this order:
       </p>
       <ol className="mt-1.5 flex flex-wrap gap-2">
         {closeCall.signals.map((signal) => (

@@ -48,7 +48,7 @@ export function AddSynonym({ says }: { readonly says: string }) {
         label="Kind of the new synonym"
         value={kind}
         options={[
-          ['synonyms', 'mean the same'],
+          ['synonyms', 'synonyms'],
           ['oneWay', 'one way'],
         ]}
         change={setKind}

@@ -29,13 +29,13 @@ export function FixedCorrections() {
   return (
     <Section
       title="Corrections by hand"
-      note="The first is always taken for the second, even where the catalog knows it; shoppers are told."
+      note="The first word is always corrected to the second, even where the catalog knows it. Shoppers are told."
     >
       <ul className="space-y-[5px]" aria-label="Corrections by hand">
         {pairs.map((pair) => (
           <li key={pair.from} className={`${shelfRow(changed)} flex items-center gap-2 py-1 pr-2 pl-3`}>
             <span>{pair.from}</span>
-            <ArrowRight size={14} aria-label="is taken for" className="text-soft" />
+            <ArrowRight size={14} aria-label="is corrected to" className="text-soft" />
             <b className="flex-1 font-semibold">{pair.to}</b>
             <IconButton
               label={`Remove the correction of ${pair.from}`}

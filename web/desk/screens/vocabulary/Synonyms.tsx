@@ -53,7 +53,7 @@ export function Synonyms() {
             value={kind}
             options={[
               ['all', 'all kinds'],
-              ['synonyms', 'meaning the same'],
+              ['synonyms', 'synonyms'],
               ['oneWay', 'one way'],
               ['off', 'switched off'],
             ]}
