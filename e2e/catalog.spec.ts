@@ -78,7 +78,7 @@ test('a file with foreign columns is mapped by itself, put right by hand, compar
   expect(after.total).toBe(15);
   // Another file of the same shape is read as decided before.
   await choose(page, 'katalog2.csv', Buffer.from(rows.slice(0, 9).join('\r\n'), 'latin1'));
-  await expect(page.getByText('You brought in a file with these columns before')).toBeVisible();
+  await expect(page.getByText('You imported a file with these columns before')).toBeVisible();
   await expect(page.getByLabel('What “Notiz” is')).toHaveValue('skip');
   await page.getByRole('button', { name: 'Cancel import' }).click();
   // The catalog of before is put back in one step.

@@ -8,7 +8,7 @@ test('a proposed filter is added, its shades joined into colours, and shoppers n
   const desk = deskOn(page);
   await desk.open('/filters');
   await desk.trial('acrylic');
-  await expect(page.getByText(/divides the results of \d+ of the 60 searches/).first()).toBeVisible();
+  await expect(page.getByText(/Useful in \d+ of the 60 most frequent searches/).first()).toBeVisible();
   await page.getByRole('button', { name: 'Add Colour as a filter' }).click();
   await page.getByRole('link', { name: /^Colour/ }).click();
   await expect(page.getByText(/12 groups proposed/)).toBeVisible();

@@ -31,7 +31,7 @@ describe('relevance in words', () => {
       'spelling',
       { tolerance: true },
       { tolerance: true, oneEditFrom: 5, twoEditsFrom: 9 },
-      ['Words may have one slip from 5 letters on, two from 9'],
+      ['Words may have one typo from 5 letters, two from 9'],
     ],
     [
       'spelling',

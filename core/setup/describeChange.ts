@@ -63,7 +63,7 @@ function spellingChange(before: Relevance['spelling'] | null, after: Relevance['
   if (before === null || was.tolerance !== is.tolerance)
     said.push(`Spelling tolerance is ${is.tolerance ? 'on' : 'off'}`);
   if (was.oneEditFrom !== is.oneEditFrom || was.twoEditsFrom !== is.twoEditsFrom)
-    said.push(`Words may have one slip from ${is.oneEditFrom} letters on, two from ${is.twoEditsFrom}`);
+    said.push(`Words may have one typo from ${is.oneEditFrom} letters, two from ${is.twoEditsFrom}`);
   if (was.atOnce !== is.atOnce)
     said.push(
       is.atOnce

@@ -78,7 +78,7 @@ test('spelling in words: only what changed, and what is left out is as usual', (
   const spelling = (before: object, after: object) => told('relevance', before, after, 'spelling');
   expect(spelling({ tolerance: true }, { tolerance: false })).toEqual(['Spelling tolerance is off']);
   expect(spelling({ tolerance: true }, { tolerance: true, oneEditFrom: 5, offers: 1 })).toEqual([
-    'Words may have one slip from 5 letters on, two from 7',
+    'Words may have one typo from 5 letters, two from 7',
     'Up to 1 other readings of a misspelt search are offered',
   ]);
   expect(spelling({ tolerance: true, atOnce: true }, { tolerance: true, atOnce: false })).toEqual([

@@ -51,7 +51,7 @@ export const spellingSchema = z
   .refine(
     ({ oneEditFrom = usualSpelling.oneEditFrom, twoEditsFrom = usualSpelling.twoEditsFrom }) =>
       oneEditFrom <= twoEditsFrom,
-    { message: 'must allow one slip no later than two' },
+    { message: 'must allow one typo no later than two' },
   );
 /** Width in points of the score, 0 to 100: 0 lets only equal scores tie. */
 export const closeCallSchema = z.strictObject({ width: z.number().min(0).max(100) });

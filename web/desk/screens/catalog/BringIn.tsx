@@ -54,7 +54,7 @@ function ChooseFile({ isBusy }: { readonly isBusy: boolean }) {
     try {
       takeJob(await sendFile('startImport', { file: file.name.slice(0, 200) }, file));
     } catch (error) {
-      toast.error('The file was not taken', { description: (error as Error).message });
+      toast.error('The file was not imported', { description: (error as Error).message });
     }
     setSending(false);
   };

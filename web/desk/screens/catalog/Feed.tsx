@@ -31,7 +31,7 @@ export function Feed() {
           <p>
             {data.factsAt
               ? `The last change came ${formatDistanceToNowStrict(new Date(data.factsAt))} ago.`
-              : 'None has come since the catalog was brought in.'}
+              : 'None has come since the catalog was imported.'}
           </p>
         </div>
       </Section>

@@ -66,7 +66,7 @@ function Form({ examined }: { readonly examined: Examined }) {
         title={`What the columns of ${examined.file} are`}
         note={
           examined.known
-            ? 'You brought in a file with these columns before; it will be read as you decided then.'
+            ? 'You imported a file with these columns before. It will be read as you decided then.'
             : `Guessed from the names and from the first ${counted(examined.rows, 'row')}. Put right what is wrong.`
         }
         aside={

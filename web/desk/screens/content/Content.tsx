@@ -139,7 +139,7 @@ function Kind({
     try {
       const { items, refused } = await sendFile('bringInContent', { kind }, file);
       const [first] = refused;
-      toast.success(`${counted(items, kind)} came in`, {
+      toast.success(`${counted(items, kind)} imported`, {
         description: first
           ? `${counted(refused.length, 'row')} refused; line ${first.line}: ${first.column} ${first.reason}`
           : undefined,
@@ -147,7 +147,7 @@ function Kind({
       await queryClient.invalidateQueries({ queryKey: ['desk', 'content'] });
       useShopWindow.getState().refresh();
     } catch (error) {
-      toast.error('The file was not taken', { description: (error as Error).message });
+      toast.error('The file was not imported', { description: (error as Error).message });
     }
     setSending(false);
   };

@@ -73,13 +73,13 @@ function BringInLog() {
     try {
       const taken = await sendFile('bringInLog', {}, file);
       setRefused(taken.refusedLines);
-      toast.success(`${counted(taken.searches, 'search', 'searches')} came in`, {
+      toast.success(`${counted(taken.searches, 'search', 'searches')} imported`, {
         description:
           taken.refused > 0 ? `${counted(taken.refused, 'line')} could not be read.` : 'Every line could be read.',
       });
       await queryClient.invalidateQueries({ queryKey: ['desk', 'demand'] });
     } catch (error) {
-      toast.error('The log was not taken', { description: (error as Error).message });
+      toast.error('The log was not imported', { description: (error as Error).message });
     }
     setSending(false);
   };

@@ -91,7 +91,7 @@ export function SpellingRules() {
         <p className="flex flex-wrap items-center gap-1.5">
           One typo in words of
           <NumberField
-            label="Letters from which a word may have one slip"
+            label="Letters from which a word may have one typo"
             value={spelling.oneEditFrom}
             least={3}
             most={20}
@@ -101,7 +101,7 @@ export function SpellingRules() {
           />
           letters and more, two from
           <NumberField
-            label="Letters from which a word may have two slips"
+            label="Letters from which a word may have two typos"
             value={spelling.twoEditsFrom}
             least={5}
             most={20}
