@@ -1,17 +1,11 @@
-import { firstText } from '../../core/catalog/record.ts';
 import { type Concern, replaceConcerns } from '../../core/catalog/replaceConcerns.ts';
-import { openRecords, readDifferences } from '../catalog/catalogReader.ts';
 import type { Services } from './services.ts';
 
-/** Searches whose first pages are looked at, and records that would be gone. */
-const searchesLookedAt = 100;
-const goneLookedAt = 5000;
-
 /** What has to be asked about before the catalog that is ready replaces the one in force. */
-export async function concernsAbout({ imports, catalogs, folder, searcher }: Services): Promise<Concern[]> {
+export async function concernsAbout({ imports, catalogs, searcher }: Services): Promise<Concern[]> {
   const ready = imports.ready();
   if (!ready) return [];
-  const { rejected, records } = ready;
+  const { rejected, records, generation } = ready;
   const taken = { rows: records, refused: rejected };
   const current = catalogs.current();
   if (!current || ready.base === 0)
@@ -23,25 +17,6 @@ export async function concernsAbout({ imports, catalogs, folder, searcher }: Ser
     gone,
     compared: changed + unchanged,
     pricesChanged: attributes.find(({ key }) => key === 'price')?.records ?? 0,
-    shownGone: gone > 0 ? await shownGone() : [],
+    shownGone: gone > 0 ? await searcher.shownGone(generation) : [],
   });
-
-  async function shownGone(): Promise<string[]> {
-    const shown = new Set(await searcher.shownProducts(searchesLookedAt));
-    const newRecords = openRecords(folder, ready!.generation);
-    try {
-      const isKept = newRecords.prepare<[string], number>('SELECT 1 FROM record WHERE family = ? LIMIT 1').pluck();
-      const titles = new Map<string, string>();
-      for (const { id } of readDifferences(newRecords, 'gone', goneLookedAt)) {
-        const ordinal = current!.findRecord(id);
-        if (ordinal < 0) continue;
-        const { familyId, values } = current!.record(ordinal);
-        if (shown.has(familyId) && !titles.has(familyId) && !isKept.get(familyId))
-          titles.set(familyId, firstText(values.title));
-      }
-      return [...titles.values()];
-    } finally {
-      newRecords.close();
-    }
-  }
 }

@@ -1,5 +1,5 @@
 import type { Result, SearchAnswer } from '../../core/answer.ts';
-import { type FirstPage, firstPage, pageSize } from '../../core/compare/firstPage.ts';
+import { type FirstPage, firstPage } from '../../core/compare/firstPage.ts';
 import { movementDepth, withMovement } from '../../core/compare/movement.ts';
 import { rank, rankedFamilies, type SearchRequest } from '../../core/ranking/rank.ts';
 import { collectionOf, search } from '../../core/search.ts';
@@ -71,12 +71,6 @@ export function searchQuestions({ ready, catchUp, standing, log }: Workbench) {
         generation: standing.reader.generation,
         pages: searches.map((query) => firstPage(engine, setup, query)),
       };
-    },
-    /** Products on the first pages of the searches made most, by what is published. */
-    shownProducts(most: number): string[] {
-      const { engine, setup } = ready('live');
-      const searches = log.top(most).map(({ search }) => search);
-      return [...new Set(searches.flatMap((query) => firstPage(engine, setup, query).families.slice(0, pageSize)))];
     },
     /** Where a product stands for searches under the draft, from 1; null where it is not among the first. */
     places(product: string, searches: readonly string[]): Place[] {

@@ -4,6 +4,7 @@ import { demandQuestions } from '../questions/demandQuestions.ts';
 import { duplicateQuestions } from '../questions/duplicateQuestions.ts';
 import { exportQuestions } from '../questions/exportQuestions.ts';
 import { filterQuestions } from '../questions/filterQuestions.ts';
+import { importQuestions } from '../questions/importQuestions.ts';
 import { productQuestions } from '../questions/productQuestions.ts';
 import { proposalQuestions } from '../questions/proposalQuestions.ts';
 import { searchQuestions } from '../questions/searches.ts';
@@ -27,6 +28,7 @@ export const openLocalSearch = (bench: Workbench) => ({
   ...proposalQuestions(bench),
   ...demandQuestions(bench),
   ...exportQuestions(bench),
+  ...importQuestions(bench),
   ...duplicateQuestions(bench),
 });
 export type LocalSearch = ReturnType<typeof openLocalSearch>;
@@ -45,7 +47,7 @@ const lanes: Readonly<Record<keyof LocalSearch, LaneName>> = {
   shopArticle: 'desk',
   why: 'desk',
   firstPages: 'long',
-  shownProducts: 'long',
+  shownGone: 'long',
   places: 'desk',
   rows: 'desk',
   values: 'desk',
