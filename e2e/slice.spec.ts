@@ -72,7 +72,7 @@ test('attributes: a weight typed, a switch and a place change the results at onc
 
   await page.getByRole('switch', { name: 'Show Size on the card' }).click();
   await desk.trial('kolinsky round brush');
-  await expect(desk.shop.locator('[data-product] p').first()).toContainText(/10\/0|000|0|2|4/);
+  await expect(desk.shop.locator('[data-product] dl').first()).toContainText(/^Size\s*(10\/0|000|0|2|4)/);
   await expect(page.getByText(/\d+ changes not published/)).toBeVisible();
 });
 

@@ -5,7 +5,7 @@ import { useChanged } from '../../state/changed.ts';
 import { useDeskState } from '../../state/deskState.ts';
 import { edit } from '../../state/edits.ts';
 
-/** What holds for words in every attribute: slips of the finger, and part numbers. */
+/** What holds for words in every attribute: typos, and part numbers. */
 export function Words() {
   const { setup } = useDeskState();
   const changed = useChanged('relevance');

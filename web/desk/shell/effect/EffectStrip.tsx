@@ -42,7 +42,7 @@ function Strip() {
             : !data
               ? 'Comparing the most frequent searches …'
               : effectInWords(data)}
-          {data && isOld && <span className="opacity-75"> Comparing again …</span>}
+          {data && isOld && ' Comparing again …'}
         </p>
         {hasMore && (
           <IconButton
@@ -66,7 +66,7 @@ function Examples({
   readonly isOld: boolean;
 }) {
   return (
-    <ul className={`mt-0.5 space-y-0.5 text-[13px] ${isOld ? 'opacity-60' : ''}`}>
+    <ul className={`mt-0.5 space-y-0.5 text-[13px] ${isOld ? 'italic' : ''}`}>
       {data.found.slice(0, 2).map(({ search, searches, from, to }) => (
         <li key={`found ${search}`} className="flex items-baseline gap-1.5">
           <Arrow isUp={to > from} />
