@@ -9,7 +9,7 @@ import { paths } from './paths.ts';
 const none = z.object({});
 const whole = z.number().int();
 
-export const differencesSchema = z.object({
+const differencesSchema = z.object({
   added: whole,
   changed: whole,
   unchanged: whole,
@@ -34,9 +34,9 @@ export const importJobSchema = z.object({
 });
 export type ImportJob = z.infer<typeof importJobSchema>;
 
-export const rejectedRowSchema = z.object({ line: whole, column: z.string(), reason: z.string() });
+const rejectedRowSchema = z.object({ line: whole, column: z.string(), reason: z.string() });
 
-export const fileFormSchema = z.strictObject({
+const fileFormSchema = z.strictObject({
   format: z.enum(['csv', 'json', 'jsonl']),
   encoding: z.enum([
     'utf-8',
@@ -60,7 +60,7 @@ export const fileFormSchema = z.strictObject({
   isObject: z.boolean(),
 });
 
-export const joiningProposalSchema = z.object({
+const joiningProposalSchema = z.object({
   joining: joiningSchema,
   families: whole,
   records: whole,
@@ -92,14 +92,14 @@ export const examinedSchema = z.object({
 });
 export type Examined = z.infer<typeof examinedSchema>;
 
-export const differenceRowSchema = z.object({
+const differenceRowSchema = z.object({
   id: z.string(),
   title: z.string(),
   values: z.array(z.object({ key: z.string(), before: z.string(), after: z.string() })),
 });
 
 const amount = z.number().nullable();
-export const duplicatesSchema = z.object({
+const duplicatesSchema = z.object({
   products: z.array(
     z.object({
       id: z.string(),

@@ -6,7 +6,7 @@ import { paths } from './paths.ts';
 const none = z.object({});
 const whole = z.number().int();
 
-export const demandSchema = z.object({
+const demandSchema = z.object({
   search: z.string(),
   key: z.string(),
   searches: whole,
@@ -16,7 +16,7 @@ export const demandSchema = z.object({
   bought: whole,
   clickPlace: z.number().nullable(),
 });
-export const logSummarySchema = z.object({
+const logSummarySchema = z.object({
   searches: whole,
   sessions: whole,
   foundNothing: whole,

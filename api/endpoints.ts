@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { cardSchema, resultSchema, searchAnswerSchema } from '../core/answer.ts';
+import { cardSchema, resultSchema, searchAnswerSchema } from '../core/answer/answer.ts';
 import { articleSchema } from '../core/content/content.ts';
 import { productDetailSchema } from '../core/product/productDetail.ts';
 import { setupParts } from '../core/setup/schema.ts';

@@ -1,4 +1,4 @@
-import { named } from '../core/named.ts';
+import { named } from '../core/base/named.ts';
 /**
  * The chosen filters of a validated query, by filter key. One that is given without a value (`f.colour=`) says that
  * nothing is chosen in it, not even what is chosen beforehand.

@@ -11,7 +11,7 @@ const id = z.string().min(1).max(200);
 const key = z.string().min(1).max(80);
 const revision = whole.min(0).describe('The draft revision the writer saw.');
 
-export const listedCellSchema = z.object({
+const listedCellSchema = z.object({
   text: z.string(),
   shown: z.string(),
   different: whole.describe('Different values among the variants the row stands for.'),
@@ -56,7 +56,7 @@ export const productActSchema = z.discriminatedUnion('act', [
 ]);
 export type ProductAct = z.infer<typeof productActSchema>;
 
-export const freshnessSchema = z.object({
+const freshnessSchema = z.object({
   importedAt: z.string(),
   factsAt: z
     .string()

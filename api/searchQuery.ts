@@ -1,13 +1,13 @@
 import { z } from 'zod';
 import { longestQuery } from '../core/query/readUnits.ts';
-import type { SearchRequest } from '../core/ranking/rank.ts';
+import type { SearchRequest } from '../core/search/rank.ts';
 import { languages } from '../core/text/languages.ts';
 import { chosenFilters } from './filterParameters.ts';
 import { unknownName } from './problem.ts';
 
 /** Most products a page, and the furthest place that can be asked for. */
-export const mostPerPage = 250;
-export const furthestPlace = 10_000;
+const mostPerPage = 250;
+const furthestPlace = 10_000;
 /** Values one filter may be given at once. */
 const mostChosen = 100;
 

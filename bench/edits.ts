@@ -2,8 +2,8 @@ import type { CatalogRecord } from '../core/catalog/record.ts';
 import { patchSnapshot } from '../core/index/patchSnapshot.ts';
 import type { Snapshot } from '../core/index/snapshot.ts';
 import { openSnapshot } from '../core/index/snapshot.ts';
-import { type Engine, openEngine, prepareSetup } from '../core/prepareSetup.ts';
-import { search } from '../core/search.ts';
+import { type Engine, openEngine, prepareSetup } from '../core/search/prepareSetup.ts';
+import { search } from '../core/search/search.ts';
 import type { Setup } from '../core/setup/schema.ts';
 import { type EditTimes, pageSize } from './contender.ts';
 

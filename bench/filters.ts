@@ -1,5 +1,5 @@
 import { parseArgs } from 'node:util';
-import { seededRandom } from '../core/random.ts';
+import { seededRandom } from '../core/base/random.ts';
 import type { FilterSetting, ValueGroups } from '../core/setup/filterSchema.ts';
 import type { Setup } from '../core/setup/schema.ts';
 import { cleverShelf } from './contenders.ts';

@@ -1,5 +1,5 @@
 import { expect, test } from '@jest/globals';
-import { seededRandom } from '../core/random.ts';
+import { seededRandom } from '../core/base/random.ts';
 import { editDistance } from '../core/text/editDistance.ts';
 import { tokenize } from '../core/text/tokenize.ts';
 import { makeQuery } from './makeQueries.ts';

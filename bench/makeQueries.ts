@@ -1,5 +1,5 @@
+import { pick } from '../core/base/random.ts';
 import { type CatalogRecord, firstText } from '../core/catalog/record.ts';
-import { pick } from '../core/random.ts';
 import { tokenize } from '../core/text/tokenize.ts';
 import { misspell } from './misspell.ts';
 

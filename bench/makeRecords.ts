@@ -1,6 +1,6 @@
+import { pick, seededRandom } from '../core/base/random.ts';
 import { readStandardRow } from '../core/catalog/readRow.ts';
 import type { CatalogRecord } from '../core/catalog/record.ts';
-import { pick, seededRandom } from '../core/random.ts';
 
 const starts = 'b br c ch d dr f fl g gr h j k l m n p pl pr qu r s sh st t tr v w z'.split(' ');
 const middles = 'a e i o u ai ea ou'.split(' ');

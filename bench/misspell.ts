@@ -1,4 +1,4 @@
-import { pick } from '../core/random.ts';
+import { pick } from '../core/base/random.ts';
 
 /** One slip of the finger inside a word: a swap, a letter left out, doubled or replaced; never the first letter. */
 export function misspell(random: () => number, word: string): string {

@@ -1,5 +1,5 @@
+import { pick } from '../core/base/random.ts';
 import type { CatalogRecord } from '../core/catalog/record.ts';
-import { pick } from '../core/random.ts';
 import type { Contender } from './contender.ts';
 import { makeQuery, type QueryClass, queryClasses } from './makeQueries.ts';
 

@@ -2,7 +2,7 @@ import { mkdirSync, writeFileSync } from 'node:fs';
 import { cpus } from 'node:os';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
-import { pick, seededRandom } from '../core/random.ts';
+import { pick, seededRandom } from '../core/base/random.ts';
 import type { Contender, EditTimes } from './contender.ts';
 import { cleverShelf, flexSearch, fts5, miniSearch } from './contenders.ts';
 import { type CostlySearch, findCostliest } from './costly.ts';

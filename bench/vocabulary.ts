@@ -1,6 +1,6 @@
 import { parseArgs } from 'node:util';
+import { pick, seededRandom } from '../core/base/random.ts';
 import { firstText } from '../core/catalog/record.ts';
-import { pick, seededRandom } from '../core/random.ts';
 import type { Setup } from '../core/setup/schema.ts';
 import { tokenize } from '../core/text/tokenize.ts';
 import { cleverShelf } from './contenders.ts';

@@ -1,5 +1,5 @@
 import { unknownName } from '../api/problem.ts';
-import { own } from '../core/named.ts';
+import { own } from '../core/base/named.ts';
 import { unsetAttribute } from '../core/setup/normalEntry.ts';
 import { Failure, lookAtCatalog, onOff, openWithCatalog, table, UsageError } from './usage.ts';
 

@@ -1,6 +1,6 @@
 import { deskSearchQuery, requestOf } from '../api/searchQuery.ts';
-import type { SearchAnswer } from '../core/answer.ts';
-import { named } from '../core/named.ts';
+import type { SearchAnswer } from '../core/answer/answer.ts';
+import { named } from '../core/base/named.ts';
 import { lookAtCatalog, table, UsageError } from './usage.ts';
 
 interface SearchValues {

@@ -1,3 +1,4 @@
+import { pick, seededRandom } from '../core/base/random.ts';
 import { columnDescriber } from '../core/catalog/describeColumns.ts';
 import { attributeProfiler } from '../core/catalog/profileAttributes.ts';
 import { mappingOf, proposeMapping } from '../core/catalog/proposeMapping.ts';
@@ -6,9 +7,8 @@ import { type CatalogRecord, firstText } from '../core/catalog/record.ts';
 import type { LogEntry } from '../core/demand/logEntry.ts';
 import { snapshotBuilder } from '../core/index/buildSnapshot.ts';
 import { openSnapshot } from '../core/index/snapshot.ts';
-import { openEngine, prepareSetup } from '../core/prepareSetup.ts';
-import { pick, seededRandom } from '../core/random.ts';
-import { rank } from '../core/ranking/rank.ts';
+import { openEngine, prepareSetup } from '../core/search/prepareSetup.ts';
+import { rank } from '../core/search/rank.ts';
 import { initialSetup } from '../core/setup/initialSetup.ts';
 
 /**

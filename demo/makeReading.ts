@@ -1,4 +1,4 @@
-import { pick, seededRandom } from '../core/random.ts';
+import { pick, seededRandom } from '../core/base/random.ts';
 import { shades } from './palette.ts';
 import { ranges } from './ranges.ts';
 

@@ -1,4 +1,4 @@
-import { pick, seededRandom } from '../core/random.ts';
+import { pick, seededRandom } from '../core/base/random.ts';
 import { drawPicture, type Shape } from './drawPicture.ts';
 import { type Shade, shades } from './palette.ts';
 import { type Range, ranges } from './ranges.ts';

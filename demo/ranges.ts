@@ -26,7 +26,7 @@ const brushSizes = ['10/0', '000', '0', '2', '4', '6', '8', '10', '12'];
 const sheets = ['A5', 'A4', 'A3', 'A2'];
 
 /** Materials as three hands typed them: the export keeps all spellings. */
-export const sable = ['Kolinsky sable', 'kolinsky-sable', 'Sable (Kolinsky)'];
+const sable = ['Kolinsky sable', 'kolinsky-sable', 'Sable (Kolinsky)'];
 const hog = ['Hog bristle', 'Hog Bristle', 'hogs bristle'];
 const synthetic = ['Synthetic', 'synthetic', 'Synthetic fibre'];
 const cotton = ['100% cotton', 'Cotton', 'cotton rag'];

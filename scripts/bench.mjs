@@ -3,7 +3,8 @@
 // since every closure is then named anew when it is made.
 import { spawnSync } from 'node:child_process';
 import { bundleForNode } from './build.mjs';
-import { ensureInstalled, root } from './prepare.mjs';
+import { ensureInstalled } from './prepare.mjs';
+import { root } from './root.mjs';
 
 ensureInstalled();
 await bundleForNode({ 'bench/run': 'bench/run.ts', 'bench/busyDesk': 'bench/busyDesk.ts' });

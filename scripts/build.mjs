@@ -1,7 +1,7 @@
 // Builds the server, its workers and the terminal command with esbuild, and the interface with Vite, into dist/.
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
-import { root } from './prepare.mjs';
+import { root } from './root.mjs';
 
 /** Bundles entry points, a source file each by where it goes in dist/, for Node.js. */
 export async function bundleForNode(entryPoints) {

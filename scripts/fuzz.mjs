@@ -1,6 +1,7 @@
 // npm run fuzz -- --rounds N --seed N: nasty requests to a small shop, and what was wrong with the answers.
 import { bundleForNode } from './build.mjs';
-import { ensureInstalled, requireNode, root } from './prepare.mjs';
+import { ensureInstalled, requireNode } from './prepare.mjs';
+import { root } from './root.mjs';
 
 requireNode();
 ensureInstalled();

@@ -4,10 +4,8 @@ import { execFileSync, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { cpSync, existsSync, mkdirSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { homedir, tmpdir } from 'node:os';
-import { dirname, join } from 'node:path';
-import { fileURLToPath } from 'node:url';
-
-export const root = join(dirname(fileURLToPath(import.meta.url)), '..');
+import { join } from 'node:path';
+import { root } from './root.mjs';
 
 const hashOf = (text) => createHash('sha256').update(text).digest('hex');
 const at = (...names) => join(root, ...names);

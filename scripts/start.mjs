@@ -2,7 +2,8 @@
 
 import { isAbsolute, join } from 'node:path';
 import { parseArgs } from 'node:util';
-import { ensureBuilt, ensureInstalled, fail, requireNode, root } from './prepare.mjs';
+import { ensureBuilt, ensureInstalled, fail, requireNode } from './prepare.mjs';
+import { root } from './root.mjs';
 
 const help = `Usage: npm start -- [options]
 

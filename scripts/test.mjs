@@ -4,7 +4,9 @@ import { spawnSync } from 'node:child_process';
 import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { ensureBuilt, ensureInstalled, requireNode, root } from './prepare.mjs';
+import { runChecks } from './lint.mjs';
+import { ensureBuilt, ensureInstalled, requireNode } from './prepare.mjs';
+import { root } from './root.mjs';
 
 const chromium = '/usr/bin/chromium';
 const tally = { passed: 0, failed: 0 };
@@ -16,12 +18,6 @@ function run(command, args, env = {}) {
     env: { ...process.env, ...env },
   });
   return status === 0;
-}
-
-function check(name, command, args) {
-  const passed = run(command, args);
-  console.log(`${passed ? 'ok' : 'FAILED'}: ${name}`);
-  tally[passed ? 'passed' : 'failed']++;
 }
 
 /** Chromium comes from Debian's packages; the tests cannot bring their own. */
@@ -60,11 +56,10 @@ function suite(name, args, count, env) {
 
 requireNode();
 ensureInstalled();
-const bin = (name) => join(root, 'node_modules', '.bin', name);
-check('types', bin('tsc'), ['-b']);
-check('lint', bin('biome'), ['check', '.']);
-const houses = ['core', 'api', 'server', 'cli', 'web', 'demo', 'bench'];
-check('import boundaries', bin('depcruise'), ['--config', '.dependency-cruiser.cjs', ...houses]);
+for (const { name, passed } of await runChecks()) {
+  console.log(`${passed ? 'ok' : 'FAILED'}: ${name}`);
+  tally[passed ? 'passed' : 'failed']++;
+}
 await ensureBuilt();
 suite(
   'unit tests',

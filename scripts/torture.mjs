@@ -1,6 +1,7 @@
 // npm run torture -- --rounds N --seed N: a real server killed at random moments, and what was wrong at the next start.
 import { bundleForNode } from './build.mjs';
-import { ensureBuilt, ensureInstalled, requireNode, root } from './prepare.mjs';
+import { ensureBuilt, ensureInstalled, requireNode } from './prepare.mjs';
+import { root } from './root.mjs';
 
 requireNode();
 ensureInstalled();

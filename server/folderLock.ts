@@ -13,7 +13,7 @@ export interface FolderLock {
 const noteOf = (folder: DataFolder): string => join(folder.root, 'served-at.txt');
 
 /** Where the process that holds a folder serves it; null where it does not say. */
-export function servedAt(folder: DataFolder): string | null {
+function servedAt(folder: DataFolder): string | null {
   const note = noteOf(folder);
   return existsSync(note) ? readFileSync(note, 'utf8').trim().slice(0, 200) : null;
 }

@@ -33,7 +33,7 @@ const patience = 3000;
 /** Asks this server some searches as a shopper would, so that the first one's is no slower than the tenth one's. */
 async function warmUp(address: string): Promise<void> {
   for (const query of ['', 'a', 'blue', 'red brush', 'xqzzk', 'paper', 'ink', 'black'])
-    for (let times = 0; times < 20; times++)
+    for (let times = 0; times < 40; times++)
       await fetch(`${address}shop/search?q=${encodeURIComponent(query)}`).then((answer) => answer.arrayBuffer());
 }
 

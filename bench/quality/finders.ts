@@ -5,14 +5,14 @@ import { type AttributeProfile, attributeProfiler, isIndexedAsText } from '../..
 import { type CatalogRecord, textsOf } from '../../core/catalog/record.ts';
 import { snapshotBuilder } from '../../core/index/buildSnapshot.ts';
 import { openSnapshot, type Snapshot } from '../../core/index/snapshot.ts';
-import { openEngine, prepareSetup } from '../../core/prepareSetup.ts';
-import { rankedFamilies } from '../../core/ranking/rank.ts';
+import { openEngine, prepareSetup } from '../../core/search/prepareSetup.ts';
+import { rankedFamilies } from '../../core/search/rank.ts';
 import { initialSetup } from '../../core/setup/initialSetup.ts';
 import type { Language } from '../../core/text/languages.ts';
 import { tokenize } from '../../core/text/tokenize.ts';
 
 /** Places looked at for the reciprocal rank. */
-export const depth = 50;
+const depth = 50;
 
 /** One program asked for the best families of a search, in order. */
 export interface Finder {

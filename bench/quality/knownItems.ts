@@ -1,6 +1,6 @@
+import { pick } from '../../core/base/random.ts';
 import { type AttributeProfile, isIndexedAsText } from '../../core/catalog/profileAttributes.ts';
 import { type CatalogRecord, textsOf } from '../../core/catalog/record.ts';
-import { pick } from '../../core/random.ts';
 import { tokenize } from '../../core/text/tokenize.ts';
 import { misspell } from '../misspell.ts';
 import { otherForm } from './otherForms.ts';

@@ -1,6 +1,6 @@
 import { parseArgs } from 'node:util';
+import { pick, seededRandom } from '../../core/base/random.ts';
 import { firstText } from '../../core/catalog/record.ts';
-import { pick, seededRandom } from '../../core/random.ts';
 import { type Language, languageNames } from '../../core/text/languages.ts';
 import { tokenize } from '../../core/text/tokenize.ts';
 import { misspell } from '../misspell.ts';

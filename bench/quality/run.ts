@@ -1,10 +1,10 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
+import { pick, seededRandom } from '../../core/base/random.ts';
 import { proposeReading } from '../../core/catalog/proposeReading.ts';
 import { bindMapping, readRow } from '../../core/catalog/readRow.ts';
 import type { CatalogRecord } from '../../core/catalog/record.ts';
-import { pick, seededRandom } from '../../core/random.ts';
 import { cleverShelf, type Finder, flexSearch, fts5, miniSearch, shelfOf } from './finders.ts';
 import { type KnownItem, type KnownItemClass, knownItem, knownItemClasses } from './knownItems.ts';
 import { type RealCatalog, realCatalogs } from './realCatalogs.ts';

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
+import { pick, seededRandom } from '../base/random.ts';
 import { textsOf } from '../catalog/record.ts';
-import { openEngine, prepareSetup } from '../prepareSetup.ts';
-import { pick, seededRandom } from '../random.ts';
+import { openEngine, prepareSetup } from '../search/prepareSetup.ts';
 import { hidingKey } from '../setup/hidingKey.ts';
 import { initialSetup } from '../setup/initialSetup.ts';
 import type { Hiding } from '../setup/schema.ts';

@@ -1,10 +1,10 @@
 import { type BoundFilter, bindFilter } from '../facets/boundFilter.ts';
 import type { ChosenFilters } from '../facets/chosenFilters.ts';
 import { testFilters } from '../facets/filters.ts';
-import type { Engine, PreparedSetup } from '../prepareSetup.ts';
-import { findMatches } from '../query/findMatches.ts';
+import { isHidden } from '../index/recordMask.ts';
 import { findExactSku } from '../query/readUnits.ts';
-import { isHidden } from '../rules/hiddenRecords.ts';
+import { findMatches } from '../search/findMatches.ts';
+import type { Engine, PreparedSetup } from '../search/prepareSetup.ts';
 import { tokenize } from '../text/tokenize.ts';
 
 /** Which products (or variants) of the catalog to list, and in what order. Hidden and sold-out ones are listed too. */

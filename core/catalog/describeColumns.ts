@@ -28,7 +28,7 @@ export interface ColumnFacts {
 }
 
 /** Separators a list or a path may have; a comma or a slash stands in many plain texts, so it must be frequent. */
-export const separators = ['|', ';', '>', '»', ' / ', '/', ','] as const;
+const separators = ['|', ';', '>', '»', ' / ', '/', ','] as const;
 
 const differentCounted = 5000;
 const link = /^(https?:\/\/|\/)\S+$/;

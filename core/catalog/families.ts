@@ -1,4 +1,4 @@
-import { own } from '../named.ts';
+import { own } from '../base/named.ts';
 import { fold } from '../text/fold.ts';
 import { tokenize } from '../text/tokenize.ts';
 import type { Joining } from './mappingSchema.ts';

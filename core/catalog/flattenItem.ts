@@ -1,4 +1,4 @@
-import { named } from '../named.ts';
+import { named } from '../base/named.ts';
 import { mostValues } from './limits.ts';
 import type { Cells } from './readRow.ts';
 

@@ -1,4 +1,4 @@
-import { named } from '../named.ts';
+import { named } from '../base/named.ts';
 import { flattenItem } from './flattenItem.ts';
 import type { Cells } from './readRow.ts';
 import type { AttributeValue, CatalogRecord } from './record.ts';

@@ -1,8 +1,8 @@
-import { named, own } from '../named.ts';
+import { named, own } from '../base/named.ts';
 import { familyOf } from './families.ts';
 import { mostLevels, mostValues } from './limits.ts';
 import { standardMapping, withPattern } from './mapping.ts';
-import { type ColumnReading, type Mapping, mostColumns } from './mappingSchema.ts';
+import type { ColumnReading, Mapping } from './mappingSchema.ts';
 import { readAmount, readDate } from './readAmount.ts';
 import { type AttributeValue, type CatalogRecord, inKeyOrder } from './record.ts';
 import { safeLink } from './safeLink.ts';
@@ -10,8 +10,6 @@ import { availability, availabilityOf, standardColumn } from './standardColumns.
 
 /** Longest text kept of one value, in characters; a longer one is refused rather than cut unseen. */
 export const longestValue = 32_000;
-/** Most attributes of its own a catalog may bring. */
-export const mostAttributes = mostColumns;
 
 /** Why a row was not taken: the column to look at, and a sentence for the person who has the file. */
 export interface RowRefusal {

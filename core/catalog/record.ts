@@ -1,4 +1,4 @@
-import { named, own } from '../named.ts';
+import { named, own } from '../base/named.ts';
 
 /** What one attribute of one record holds: a text, an amount, or several texts (tags, the levels of a category). */
 export type AttributeValue = string | number | readonly string[];

@@ -1,6 +1,6 @@
-import type { Engine, PreparedSetup } from '../prepareSetup.ts';
-import { rank } from '../ranking/rank.ts';
-import { decidingSignal } from '../ranking/whyHere.ts';
+import type { Engine, PreparedSetup } from '../search/prepareSetup.ts';
+import { rank } from '../search/rank.ts';
+import { decidingSignal } from '../search/whyHere.ts';
 
 /** Products on a first page. */
 export const pageSize = 24;

@@ -10,7 +10,7 @@ export const judgedSearchSchema = z.strictObject({
 export type JudgedSearch = z.infer<typeof judgedSearchSchema>;
 
 /** Places that gain and recall are measured over. */
-export const judgedPlaces = 10;
+const judgedPlaces = 10;
 
 /** How right one search's results are; every figure is from 0 to 1. */
 export interface Judgement {

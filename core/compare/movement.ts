@@ -1,4 +1,4 @@
-import type { SearchAnswer } from '../answer.ts';
+import type { SearchAnswer } from '../answer/answer.ts';
 
 /** Places looked back at: a product that stood further down counts as new on the page. */
 export const movementDepth = 240;

@@ -1,5 +1,5 @@
-import type { WeighedSearch } from '../proposals/effect.ts';
 import { depth, type FirstPage, pageSize } from './firstPage.ts';
+import type { WeighedSearch } from './weighedSearch.ts';
 
 /** One product that moved on the first page of one search. */
 export interface Move {

@@ -39,4 +39,3 @@ export interface Content {
   readonly articles: readonly Article[];
   readonly collections: readonly Collection[];
 }
-export const noContent: Content = { articles: [], collections: [] };

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { named } from '../named.ts';
+import { named } from '../base/named.ts';
 import { searchKey } from '../query/readUnits.ts';
 
 const product = z.string().min(1).max(200);

@@ -6,13 +6,13 @@ import { searchKey } from '../query/readUnits.ts';
 import type { FilterSetting, ValueGroups } from '../setup/filterSchema.ts';
 import { choosesRange } from '../setup/filterTerms.ts';
 import type { Setup } from '../setup/schema.ts';
-import { type Band, bandsOf } from './bands.ts';
+import { type Band, bandsOf } from '../values/bands.ts';
+import { shownThrough } from '../values/valueGroups.ts';
+import { placesOf } from '../values/valueOrder.ts';
 import { type FilterColumn, layShown, mapValues, openShown } from './shownColumn.ts';
-import { shownThrough } from './valueGroups.ts';
-import { placesOf } from './valueOrder.ts';
 
 /** Filters in force at once; the failing mask has one bit for each. */
-export const mostFilters = 30;
+const mostFilters = 30;
 
 export interface BoundFilter extends FilterSetting {
   readonly key: string;

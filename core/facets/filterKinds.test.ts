@@ -1,12 +1,12 @@
 import { describe, expect, test } from '@jest/globals';
-import type { FilterAnswer } from '../answer.ts';
-import { openEngine, prepareSetup } from '../prepareSetup.ts';
-import { search } from '../search.ts';
+import type { FilterAnswer } from '../answer/answer.ts';
+import { filtersOfSearches, filterWorth, shareLeft } from '../proposals/filterWorth.ts';
+import { proposeFilters, sourceWarnings } from '../proposals/proposeFilters.ts';
+import { openEngine, prepareSetup } from '../search/prepareSetup.ts';
+import { search } from '../search/search.ts';
 import type { FilterSetting, ValueGroups } from '../setup/filterSchema.ts';
 import { initialSetup } from '../setup/initialSetup.ts';
 import { recordsOf, snapshotOf } from '../testing/randomCatalog.ts';
-import { filtersOfSearches, filterWorth, shareLeft } from './filterWorth.ts';
-import { proposeFilters, sourceWarnings } from './proposeFilters.ts';
 
 const records = recordsOf([
   {

@@ -1,13 +1,13 @@
-import type { FilterAnswer, FilterValue } from '../answer.ts';
+import type { FilterAnswer, FilterValue } from '../answer/answer.ts';
+import { selectFirst } from '../base/select.ts';
 import { levelMark, levelsOf } from '../catalog/levels.ts';
 import type { Selection } from '../index/familyCounts.ts';
-import { selectFirst } from '../ranking/select.ts';
 import { usualFilter } from '../setup/filterTerms.ts';
 import type { Language } from '../text/languages.ts';
+import { sameValue } from '../values/valueGroups.ts';
 import type { BoundFilter } from './boundFilter.ts';
 import type { Choices, NotShown } from './choices.ts';
 import { type ChosenFilters, readRange } from './chosenFilters.ts';
-import { sameValue } from './valueGroups.ts';
 
 /** Values of one filter an answer lists; the rest are counted in `more`. */
 export const mostValuesShown = 100;

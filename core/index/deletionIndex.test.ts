@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals';
+import { pick, seededRandom } from '../base/random.ts';
 import { allowedEdits } from '../query/spelling.ts';
-import { pick, seededRandom } from '../random.ts';
 import { editDistance } from '../text/editDistance.ts';
 import { openDeletions, packDeletions } from './deletionIndex.ts';
 import { openSections, packSections } from './sections.ts';

@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
+import { pick, seededRandom } from '../base/random.ts';
 import { attributeProfiler } from '../catalog/profileAttributes.ts';
 import { readStandardRow } from '../catalog/readRow.ts';
 import type { AttributeValue, CatalogRecord } from '../catalog/record.ts';
-import { pick, seededRandom } from '../random.ts';
 import { randomCatalog } from '../testing/randomCatalog.ts';
 import { snapshotBuilder } from './buildSnapshot.ts';
 import { patchSnapshot, type RecordChange } from './patchSnapshot.ts';

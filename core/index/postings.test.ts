@@ -1,5 +1,5 @@
 import { expect, test } from '@jest/globals';
-import { pick, seededRandom } from '../random.ts';
+import { pick, seededRandom } from '../base/random.ts';
 import { GatheredTexts, lastPosition } from './gatheredTexts.ts';
 import { layPostings, openPostings, placeOf, valueGap } from './postings.ts';
 import { openSections, packSections } from './sections.ts';

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { seededRandom } from '../random.ts';
+import { seededRandom } from '../base/random.ts';
 import { randomCatalog, snapshotOf } from '../testing/randomCatalog.ts';
 import { snapshotBuilder } from './buildSnapshot.ts';
 import { openSections, packSections } from './sections.ts';

@@ -1,5 +1,5 @@
 import { expect, test } from '@jest/globals';
-import { pick, seededRandom } from '../random.ts';
+import { pick, seededRandom } from '../base/random.ts';
 import { TermTable } from './termTable.ts';
 
 test.each([1, 2, 3])('numbers terms as a map of strings does, seed %d', (seed) => {

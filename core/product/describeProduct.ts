@@ -1,8 +1,8 @@
+import { own } from '../base/named.ts';
 import { deepestLevels } from '../catalog/levels.ts';
 import { pictureOf } from '../catalog/picture.ts';
 import { type CatalogRecord, firstText, heldBy, textsOf } from '../catalog/record.ts';
 import { availability, labelFromKey, standardColumn } from '../catalog/standardColumns.ts';
-import { own } from '../named.ts';
 import type { Setup } from '../setup/schema.ts';
 import type { ProductDetail } from './productDetail.ts';
 

@@ -1,16 +1,11 @@
 import { pageSize } from '../compare/firstPage.ts';
-import { type Engine, prepareSetup } from '../prepareSetup.ts';
-import { rank } from '../ranking/rank.ts';
+import type { WeighedSearch } from '../compare/weighedSearch.ts';
+import { type Engine, prepareSetup } from '../search/prepareSetup.ts';
+import { rank } from '../search/rank.ts';
 import type { Setup } from '../setup/schema.ts';
 import { type EntryEdit, withEntry } from '../setup/withEntry.ts';
 import { isTelling } from './isTelling.ts';
 import type { ProposalKind } from './proposal.ts';
-
-/** A search shoppers make, and how often. */
-export interface WeighedSearch {
-  readonly search: string;
-  readonly searches: number;
-}
 
 /** What edits would change for real searches, in first pages. */
 export interface Effect {

@@ -1,13 +1,13 @@
 import { describe, expect, test } from '@jest/globals';
 import { adviseAttribute } from '../catalog/adviseAttribute.ts';
 import { readStandardRow } from '../catalog/readRow.ts';
-import { proposeFilters } from '../facets/proposeFilters.ts';
-import { openEngine, prepareSetup } from '../prepareSetup.ts';
+import { openEngine, prepareSetup } from '../search/prepareSetup.ts';
 import { initialSetup } from '../setup/initialSetup.ts';
 import type { Setup } from '../setup/schema.ts';
 import { withEntry } from '../setup/withEntry.ts';
 import { snapshotOf } from '../testing/randomCatalog.ts';
 import { effectsOf, reasonToWithhold } from './effect.ts';
+import { proposeFilters } from './proposeFilters.ts';
 import { proposeSetup } from './proposeSetup.ts';
 import { proposeWords, type WordEvidence } from './proposeWords.ts';
 

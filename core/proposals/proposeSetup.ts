@@ -1,11 +1,11 @@
 import { type AttributeProfile, isIndexedAsText } from '../catalog/profileAttributes.ts';
 import { standardColumn } from '../catalog/standardColumns.ts';
-import { type FilterProposal, keyFor } from '../facets/proposeFilters.ts';
 import { filterKindNames } from '../setup/describeFilters.ts';
 import { initialSetup } from '../setup/initialSetup.ts';
 import type { AttributeSetting, Setup, TieBreaker } from '../setup/schema.ts';
 import type { Proposal } from './proposal.ts';
 import { proposeAlike } from './proposeAlike.ts';
+import { type FilterProposal, keyFor } from './proposeFilters.ts';
 import { type MeaningEvidence, proposeMeanings } from './proposeMeanings.ts';
 import { proposePhrases, type WordPair } from './proposePhrases.ts';
 import { proposeWords, type WordEvidence } from './proposeWords.ts';

@@ -2,7 +2,7 @@ import type { PostingArrays } from '../index/postings.ts';
 import { attributeAt } from '../index/spot.ts';
 
 /** Postings of the rarest word that are looked at; where every word of a phrase is commoner, it is not looked for. */
-export const mostPhrasePostings = 4000;
+const mostPhrasePostings = 4000;
 
 /**
  * The postings of the first term behind which the others stand, one after another, in the same attribute; ascending.

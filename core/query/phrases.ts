@@ -1,7 +1,7 @@
 import { perSnapshot } from '../index/perSnapshot.ts';
+import { hiddenMark } from '../index/recordMask.ts';
 import type { Snapshot } from '../index/snapshot.ts';
 import { attributeAt } from '../index/spot.ts';
-import { hiddenMark } from '../rules/hiddenRecords.ts';
 import type { Setup } from '../setup/schema.ts';
 import { tokenize } from '../text/tokenize.ts';
 import { stem } from '../text/wordForms.ts';

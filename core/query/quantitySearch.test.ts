@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
-import { openEngine, prepareSetup } from '../prepareSetup.ts';
-import { search } from '../search.ts';
+import { openEngine, prepareSetup } from '../search/prepareSetup.ts';
+import { search } from '../search/search.ts';
 import { initialSetup } from '../setup/initialSetup.ts';
 import { recordsOf, snapshotOf } from '../testing/randomCatalog.ts';
 

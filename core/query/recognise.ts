@@ -1,6 +1,5 @@
 import { levelMark } from '../catalog/levels.ts';
 import { labelFromKey } from '../catalog/standardColumns.ts';
-import { bindGroups } from '../facets/valueGroups.ts';
 import { perSnapshot } from '../index/perSnapshot.ts';
 import type { Snapshot } from '../index/snapshot.ts';
 import { attributeAt } from '../index/spot.ts';
@@ -8,14 +7,15 @@ import type { ValueGroups } from '../setup/filterSchema.ts';
 import type { Condition, Setup } from '../setup/schema.ts';
 import { isQuantityToken } from '../text/quantity.ts';
 import { stem } from '../text/wordForms.ts';
+import { bindGroups } from '../values/valueGroups.ts';
 import { knowsIn, readUnits, type SoughtWord } from './readUnits.ts';
 import type { Expansion } from './understand.ts';
 import type { Vocabulary } from './vocabulary.ts';
 
 /** Words a recognised value may have, at most. */
-export const mostValueWords = 4;
+const mostValueWords = 4;
 /** An attribute of more values is not looked through: so many are names, not choices. */
-export const mostValuesKnown = 5000;
+const mostValuesKnown = 5000;
 
 /** What some neighbouring words of a search were recognised as. */
 export interface Recognised {

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
-import { openEngine, prepareSetup } from '../prepareSetup.ts';
-import { pick, seededRandom } from '../random.ts';
-import { search } from '../search.ts';
+import { pick, seededRandom } from '../base/random.ts';
+import { openEngine, prepareSetup } from '../search/prepareSetup.ts';
+import { search } from '../search/search.ts';
 import { initialSetup } from '../setup/initialSetup.ts';
 import { entrySchema, type Setup } from '../setup/schema.ts';
 import { recordsOf, snapshotOf } from '../testing/randomCatalog.ts';

@@ -1,9 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
-import type { SearchAnswer } from '../answer.ts';
+import type { SearchAnswer } from '../answer/answer.ts';
 import { withMovement } from '../compare/movement.ts';
-import { openEngine, prepareSetup } from '../prepareSetup.ts';
 import { pinsOf, plansBySearch, pulledScore, totalPull } from '../rules/plansForSearch.ts';
-import { search } from '../search.ts';
+import { openEngine, prepareSetup } from '../search/prepareSetup.ts';
+import { search } from '../search/search.ts';
 import { initialSetup } from '../setup/initialSetup.ts';
 import type { Setup, ShelfPlan } from '../setup/schema.ts';
 import { recordsOf, snapshotOf } from '../testing/randomCatalog.ts';

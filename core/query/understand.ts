@@ -1,6 +1,6 @@
+import { selectFirst } from '../base/select.ts';
 import type { Snapshot } from '../index/snapshot.ts';
-import { type MatchKind, rarity } from '../ranking/formula.ts';
-import { selectFirst } from '../ranking/select.ts';
+import { type MatchKind, rarity } from '../scoring/formula.ts';
 import { isQuantityToken } from '../text/quantity.ts';
 import { slipLikelihood } from '../text/slips.ts';
 import { areForms, stem } from '../text/wordForms.ts';
@@ -12,11 +12,11 @@ import type { Meaning } from './vocabulary.ts';
 import { joinings, mostSplits, splits } from './wordDivision.ts';
 
 /** Terms one word may stand for as the beginning of longer ones; the commonest are taken. */
-export const mostPrefixTerms = 200;
+const mostPrefixTerms = 200;
 /** Records that may hold them, added up, whatever the catalog’s size; in a larger one half as many as it has. */
-export const mostPrefixRecords = 60_000;
+const mostPrefixRecords = 60_000;
 /** Corrections considered for one word, nearest and commonest first. */
-export const mostCorrections = 6;
+const mostCorrections = 6;
 
 /** A term a word may stand for, and how. */
 export interface Expansion {

@@ -3,7 +3,7 @@ import { tokenize } from '../text/tokenize.ts';
 import { type Near, openNearest } from './spelling.ts';
 
 /** Words one side of a synonym may have, at most. */
-export const mostSynonymWords = 4;
+const mostSynonymWords = 4;
 
 /** Other things one saying may mean, at most; the first entries by key count. */
 export const mostMeanings = 100;

@@ -1,5 +1,5 @@
 /** Words of a search that are looked for as one, at most; more than two only where they make a code with digits. */
-export const mostJoined = 4;
+const mostJoined = 4;
 /** Ways of splitting one word that are looked up. */
 export const mostSplits = 3;
 /** Letters each half of a split word has at least. */

@@ -1,13 +1,13 @@
-import type { FoundLine, Why } from '../answer.ts';
+import type { FoundLine, Why } from '../answer/answer.ts';
+import { own } from '../base/named.ts';
 import { positionsLookedAt } from '../index/postings.ts';
 import type { Snapshot } from '../index/snapshot.ts';
 import { attributeAt, placeAt, wordsAt } from '../index/spot.ts';
-import { own } from '../named.ts';
 import type { QueryWord } from '../query/understand.ts';
+import { alsoLine, bestLine, closenessLine, gapBetween, pairPoints, wholeLine } from '../scoring/formula.ts';
+import { type Gains, gainParts, kindNumber, notFound, wholeOnly } from '../scoring/gains.ts';
 import type { Setup } from '../setup/schema.ts';
 import { readableToken } from '../text/quantity.ts';
-import { alsoLine, bestLine, closenessLine, gapBetween, pairPoints, wholeLine } from './formula.ts';
-import { type Gains, gainParts, kindNumber, notFound, wholeOnly } from './gains.ts';
 import { pointsByWord } from './matcher.ts';
 import { wholeValues } from './wholeValues.ts';
 

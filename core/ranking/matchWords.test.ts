@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
-import { openEngine, prepareSetup } from '../prepareSetup.ts';
-import { findMatches } from '../query/findMatches.ts';
-import { pick, seededRandom } from '../random.ts';
+import { pick, seededRandom } from '../base/random.ts';
+import { findMatches } from '../search/findMatches.ts';
+import { openEngine, prepareSetup } from '../search/prepareSetup.ts';
 import { randomCatalog, randomQuery, randomSetup, snapshotOf } from '../testing/randomCatalog.ts';
 import { openMatcher } from './matcher.ts';
 

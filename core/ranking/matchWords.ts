@@ -12,8 +12,8 @@ import {
   rounded,
   saidShare,
   wholePoints,
-} from './formula.ts';
-import { kindNumber, notFound, wholeOnly } from './gains.ts';
+} from '../scoring/formula.ts';
+import { kindNumber, notFound, wholeOnly } from '../scoring/gains.ts';
 
 /** Records looked at as one stretch, a power of two: what is remembered of so many stays in a processor's own memory. */
 const usualStretch = 16_384;

@@ -1,8 +1,8 @@
 import type { Snapshot } from '../index/snapshot.ts';
 import { spotSteps, wordsAt } from '../index/spot.ts';
 import type { QueryWord } from '../query/understand.ts';
-import { alsoLine, bestLine, wholeLine, wordPoints } from './formula.ts';
-import { type Gains, kindNumber, notFound, wholeOnly } from './gains.ts';
+import { alsoLine, bestLine, wholeLine, wordPoints } from '../scoring/formula.ts';
+import { type Gains, kindNumber, notFound, wholeOnly } from '../scoring/gains.ts';
 import { openWordMatcher } from './matchWords.ts';
 import { wholeValues } from './wholeValues.ts';
 

@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
-import { pick, seededRandom } from '../random.ts';
+import { pick, seededRandom } from '../base/random.ts';
+import { kthLargest, selectFirst } from '../base/select.ts';
 import { arrange } from '../rules/arrange.ts';
 import {
   alsoLine,
@@ -13,9 +14,8 @@ import {
   rarity,
   wholeLine,
   wordPoints,
-} from './formula.ts';
+} from '../scoring/formula.ts';
 import { compareBySignals, orderCandidates, sieveBySignals } from './order.ts';
-import { kthLargest, selectFirst } from './select.ts';
 import type { Signal } from './signals.ts';
 
 test('selecting the first gives what sorting all would', () => {

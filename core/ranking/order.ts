@@ -1,5 +1,5 @@
+import { type Compare, kthLargest, type Sieve, selectFirst } from '../base/select.ts';
 import type { Candidates } from './groupFamilies.ts';
-import { type Compare, kthLargest, type Sieve, selectFirst } from './select.ts';
 import type { Signal } from './signals.ts';
 
 /** Compares candidates by signals; one without a value stands last whatever the direction. 0 where all are equal. */

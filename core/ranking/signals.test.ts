@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { openEngine } from '../prepareSetup.ts';
+import { openEngine } from '../search/prepareSetup.ts';
 import type { TieBreaker } from '../setup/schema.ts';
 import { recordsOf, snapshotOf } from '../testing/randomCatalog.ts';
 import { bindSignals, marginOf, newness, pulledRating } from './signals.ts';

@@ -1,13 +1,10 @@
 import type { PostingArrays } from '../index/postings.ts';
 import { attributeAt, placeAt, wordsAt } from '../index/spot.ts';
 import type { QueryWord } from '../query/understand.ts';
-import { kindNumber, wholeOnly } from './gains.ts';
+import { kindNumber, wholeOnly } from '../scoring/gains.ts';
 
 /** The postings an expansion stands for: those of its term, or of the places where it stands as several words. */
-export function* postingsOf(
-  { start }: PostingArrays,
-  { term, phrase }: QueryWord['expansions'][number],
-): Generator<number> {
+function* postingsOf({ start }: PostingArrays, { term, phrase }: QueryWord['expansions'][number]): Generator<number> {
   if (phrase) yield* phrase.postings;
   else for (let posting = start[term]!; posting < start[term + 1]!; posting++) yield posting;
 }

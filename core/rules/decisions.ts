@@ -1,6 +1,6 @@
+import { copyNamed, own } from '../base/named.ts';
 import { type AttributeValue, type CatalogRecord, heldBy, inKeyOrder, textsOf } from '../catalog/record.ts';
 import { availability, availabilityOf } from '../catalog/standardColumns.ts';
-import { copyNamed, own } from '../named.ts';
 import type { Decision, Setup } from '../setup/schema.ts';
 
 /** Attributes that no decision may touch: what a record is known by, and what is computed from others. */
@@ -33,7 +33,7 @@ export interface Standing {
 }
 
 /** Whether a decision about an attribute counts for a record that has (or lacks) a value of its own from the file. */
-export function counts(setup: Setup, attribute: string, fact: AttributeValue | undefined): boolean {
+function counts(setup: Setup, attribute: string, fact: AttributeValue | undefined): boolean {
   return fact === undefined || own(setup.attributes, attribute)?.wins !== 'file';
 }
 

@@ -1,9 +1,10 @@
 import { describe, expect, test } from '@jest/globals';
+import { isHidden } from '../index/recordMask.ts';
 import { initialSetup } from '../setup/initialSetup.ts';
 import type { Hiding, Place } from '../setup/schema.ts';
 import { recordsOf, snapshotOf } from '../testing/randomCatalog.ts';
 import { boostColumn, withBoost } from './boosts.ts';
-import { hiddenRecords, isHidden } from './hiddenRecords.ts';
+import { hiddenRecords } from './hiddenRecords.ts';
 
 const records = recordsOf([
   { id: 'a1', family: 'a', title: 'Round brush', tags: 'old|brush' },

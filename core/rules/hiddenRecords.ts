@@ -1,13 +1,6 @@
+import { hiddenMark } from '../index/recordMask.ts';
 import type { Snapshot } from '../index/snapshot.ts';
 import type { Place, Setup } from '../setup/schema.ts';
-
-/** Marks a record that must not show, in the form in which the matcher takes it. */
-export const hiddenMark = 255;
-
-/** Whether a record must not show. */
-export function isHidden(hidden: Uint8Array | null, record: number): boolean {
-  return hidden !== null && hidden[record] === hiddenMark;
-}
 
 /** The records hidden from a place by the file, by product or by tag, one byte a record; null where nothing is hidden. */
 export function hiddenRecords(snapshot: Snapshot, setup: Setup, place: Place): Uint8Array | null {

@@ -28,8 +28,8 @@ export interface AppliedPull {
 }
 
 /** Bounds of all pulls on one product together. */
-export const leastPull = 0.1;
-export const mostPull = 10;
+const leastPull = 0.1;
+const mostPull = 10;
 
 /** The product of pulls, kept within the bounds; 1 where there are none. */
 export function totalPull(pulls: readonly AppliedPull[]): number {

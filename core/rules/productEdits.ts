@@ -1,8 +1,8 @@
+import { own } from '../base/named.ts';
 import type { AttributeProfile } from '../catalog/profileAttributes.ts';
 import { readAmount, readDate } from '../catalog/readAmount.ts';
 import { pathLevels } from '../catalog/readRow.ts';
 import { type AttributeValue, type CatalogRecord, heldBy, textsOf } from '../catalog/record.ts';
-import { own } from '../named.ts';
 import type { Decision, Setup } from '../setup/schema.ts';
 import type { EntryEdit } from '../setup/withEntry.ts';
 import { decisionKey, untouchable } from './decisions.ts';

@@ -1,4 +1,4 @@
-import { own } from '../named.ts';
+import { own } from '../base/named.ts';
 import { canonical } from './canonical.ts';
 import { normalEntry, tidyEntry } from './normalEntry.ts';
 import { entrySchema, isFixedEntry, type Setup, type SetupPart, setupParts } from './schema.ts';

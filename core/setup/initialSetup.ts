@@ -1,6 +1,6 @@
+import { named, own } from '../base/named.ts';
 import { type AttributeProfile, hasChoices, isIndexedAsText } from '../catalog/profileAttributes.ts';
 import { availability, standardColumn } from '../catalog/standardColumns.ts';
-import { named, own } from '../named.ts';
 import type { FilterSetting } from './filterSchema.ts';
 import { usualLayout } from './filterTerms.ts';
 import { type AttributeSetting, type Setup, type SortingOrder, setupVersion, type TieBreaker } from './schema.ts';
@@ -72,7 +72,7 @@ function firstTieBreakers(known: ReadonlySet<string>): TieBreaker[] {
 }
 
 /** The sorting menu to begin with: relevance, and the orders every shop has, where the catalog has what they need. */
-export function firstOrders(known: ReadonlySet<string>): SortingOrder[] {
+function firstOrders(known: ReadonlySet<string>): SortingOrder[] {
   const order = (key: string, label: string, signal: TieBreaker): SortingOrder[] =>
     known.has(signal.attribute) ? [{ key, label, signals: [signal] }] : [];
   return [

@@ -1,4 +1,4 @@
-import { own } from '../named.ts';
+import { own } from '../base/named.ts';
 import { canonical } from './canonical.ts';
 import { usualFilter } from './filterTerms.ts';
 import type { AttributeSetting, SetupPart } from './schema.ts';

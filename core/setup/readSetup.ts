@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { copyNamed, named, own } from '../named.ts';
+import { copyNamed, named, own } from '../base/named.ts';
 import {
   entrySchema,
   fixedParts,

@@ -1,6 +1,6 @@
 import { z } from 'zod';
+import { own } from '../base/named.ts';
 import { contentKinds } from '../content/contentKinds.ts';
-import { own } from '../named.ts';
 import {
   filterLayoutSchema,
   filterSettingSchema,
@@ -13,7 +13,7 @@ import { key, productId, searchText, sentence } from './texts.ts';
 import { usualSpelling } from './usualSpelling.ts';
 
 /** Longest key of any entry. */
-export const longestKey = 700;
+const longestKey = 700;
 /** Number of the format that setups are written in; `upgradeSetup` brings earlier ones to it. */
 export const setupVersion = 2;
 
@@ -37,7 +37,7 @@ export const attributeSettingSchema = z.strictObject({
 export type AttributeSetting = z.infer<typeof attributeSettingSchema>;
 
 /** What spelling may do; all but `tolerance` may be left out and is then as in `usualSpelling`. */
-export const spellingSchema = z
+const spellingSchema = z
   .strictObject({
     tolerance: z.boolean(),
     /** Letters from which a word may be one edit, or two, away from what it is taken for. */
@@ -54,7 +54,7 @@ export const spellingSchema = z
     { message: 'must allow one typo no later than two' },
   );
 /** Width in points of the score, 0 to 100: 0 lets only equal scores tie. */
-export const closeCallSchema = z.strictObject({ width: z.number().min(0).max(100) });
+const closeCallSchema = z.strictObject({ width: z.number().min(0).max(100) });
 /**
  * One business signal with its direction. `attribute` is a number, price or date attribute, `availability`, or `margin`
  * (the share of the price that its cost leaves). The others are optional:
@@ -71,7 +71,7 @@ export const tieBreakerSchema = z.strictObject({
   lowBelow: z.number().min(1).max(1_000_000).optional(),
 });
 export type TieBreaker = z.infer<typeof tieBreakerSchema>;
-export const tieBreakersSchema = z.strictObject({ signals: z.array(tieBreakerSchema).max(12) });
+const tieBreakersSchema = z.strictObject({ signals: z.array(tieBreakerSchema).max(12) });
 
 /** Where shoppers meet products that may be sold out: results, the search box while they type, collection pages. */
 export const stockPlaces = ['results', 'box', 'collections'] as const;
@@ -79,9 +79,9 @@ export type StockPlace = (typeof stockPlaces)[number];
 export const soldOutWays = ['asItIs', 'last', 'notAtAll'] as const;
 export type SoldOutWay = (typeof soldOutWays)[number];
 const soldOutWay = z.enum(soldOutWays);
-export const soldOutSchema = z.strictObject({ results: soldOutWay, box: soldOutWay, collections: soldOutWay });
+const soldOutSchema = z.strictObject({ results: soldOutWay, box: soldOutWay, collections: soldOutWay });
 /** Whether a search that is exactly one part number leads straight to its product. */
-export const partNumbersSchema = z.strictObject({ lead: z.boolean() });
+const partNumbersSchema = z.strictObject({ lead: z.boolean() });
 
 /** One entry of the shopper's sorting menu; without signals it is the order of relevance. */
 export const orderSchema = z.strictObject({
@@ -91,7 +91,7 @@ export const orderSchema = z.strictObject({
 });
 export type SortingOrder = z.infer<typeof orderSchema>;
 /** The shopper's sorting menu, in order; one entry stands for relevance, which is what a search begins with. */
-export const sortingSchema = z.strictObject({
+const sortingSchema = z.strictObject({
   orders: z
     .array(orderSchema)
     .min(1)
@@ -105,7 +105,7 @@ export const sortingSchema = z.strictObject({
 });
 const byRelevance: SortingOrder = { key: 'relevance', label: 'Best match', signals: [] };
 
-export const pullSchema = z.number().min(0.1).max(10);
+const pullSchema = z.number().min(0.1).max(10);
 export const shelfPlanSchema = z.strictObject({
   name: z.string().trim().min(1).max(120),
   on: z.boolean(),
@@ -183,7 +183,7 @@ const saying = z
   .max(120)
   .refine((text) => text.split(/\s+/).length <= 4, { message: 'must have at most four words' });
 /** How a recognised value counts: as found in the best way there is, or as a filter. */
-export const recognisedWays = ['strong', 'filter'] as const;
+const recognisedWays = ['strong', 'filter'] as const;
 /** What a saying such as "new" or "sale" stands for. */
 export const conditionSchema = z.discriminatedUnion('what', [
   z.strictObject({ what: z.literal('value'), attribute: key, value: z.string().min(1).max(200) }),

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { seededRandom } from '../random.ts';
+import { seededRandom } from '../base/random.ts';
 import { randomCatalog, randomSetup, snapshotOf } from '../testing/randomCatalog.ts';
 import { weightForPlace } from './attributeOrder.ts';
 import { describeChange } from './describeChange.ts';

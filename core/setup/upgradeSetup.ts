@@ -1,4 +1,4 @@
-import { own } from '../named.ts';
+import { own } from '../base/named.ts';
 import { setupVersion } from './schema.ts';
 
 /** A setup as it was written, in whatever format: parts by name, each with its entries. */

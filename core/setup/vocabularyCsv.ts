@@ -1,5 +1,5 @@
+import { own } from '../base/named.ts';
 import { writeCsv } from '../catalog/writeCsv.ts';
-import { own } from '../named.ts';
 import { tokenize } from '../text/tokenize.ts';
 import { canonical } from './canonical.ts';
 import { type Setup, type VocabularyEntry, vocabularyEntrySchema } from './schema.ts';
@@ -46,10 +46,6 @@ export function synonymKey(entry: SynonymEntry): string {
   );
 }
 
-export interface VocabularyRow {
-  readonly line: number;
-  readonly cells: Readonly<Record<string, string>>;
-}
 export type ReadSynonym = { readonly entry: SynonymEntry } | { readonly refusal: string };
 
 const off = /^(off|no|false|0|aus|non)$/i;

@@ -1,4 +1,4 @@
-import { copyNamed } from '../named.ts';
+import { copyNamed } from '../base/named.ts';
 import type { Setup, SetupPart } from './schema.ts';
 
 /** One change to one entry of the setup; `value` null removes the entry. */

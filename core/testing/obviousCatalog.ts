@@ -2,7 +2,7 @@ import type { AttributeProfile } from '../catalog/profileAttributes.ts';
 import { isIndexedAsText } from '../catalog/profileAttributes.ts';
 import { type CatalogRecord, textsOf } from '../catalog/record.ts';
 import { valueGap } from '../index/postings.ts';
-import { lengthFactor, type MatchKind, placeFactor, quality } from '../ranking/formula.ts';
+import { lengthFactor, type MatchKind, placeFactor, quality } from '../scoring/formula.ts';
 import type { Setup } from '../setup/schema.ts';
 import type { Language } from '../text/languages.ts';
 import { normalizeCode, readWords } from '../text/tokenize.ts';

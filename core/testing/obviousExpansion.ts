@@ -1,7 +1,7 @@
 import type { CatalogRecord } from '../catalog/record.ts';
 import { compoundParts } from '../query/compounds.ts';
 import { weak } from '../query/understand.ts';
-import { type MatchKind, rarity } from '../ranking/formula.ts';
+import { type MatchKind, rarity } from '../scoring/formula.ts';
 import { editDistance } from '../text/editDistance.ts';
 import { slipLikelihood } from '../text/slips.ts';
 import { isNumberLike } from '../text/tokenize.ts';

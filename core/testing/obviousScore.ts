@@ -7,7 +7,7 @@ import {
   pairPoints,
   wholeLine,
   wordPoints,
-} from '../ranking/formula.ts';
+} from '../scoring/formula.ts';
 import type { ObviousCatalog, ReadRecord, Standing } from './obviousCatalog.ts';
 import type { Way, Word } from './obviousExpansion.ts';
 

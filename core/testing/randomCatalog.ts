@@ -1,9 +1,9 @@
+import { pick } from '../base/random.ts';
 import { attributeProfiler } from '../catalog/profileAttributes.ts';
 import { readStandardRow } from '../catalog/readRow.ts';
 import type { CatalogRecord } from '../catalog/record.ts';
 import { snapshotBuilder } from '../index/buildSnapshot.ts';
 import { openSnapshot, type Snapshot } from '../index/snapshot.ts';
-import { pick } from '../random.ts';
 import type { FilterSetting } from '../setup/filterSchema.ts';
 import { hidingKey } from '../setup/hidingKey.ts';
 import { initialSetup } from '../setup/initialSetup.ts';

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { readStandardRow } from '../catalog/readRow.ts';
-import { openEngine, prepareSetup } from '../prepareSetup.ts';
-import { search } from '../search.ts';
+import { openEngine, prepareSetup } from '../search/prepareSetup.ts';
+import { search } from '../search/search.ts';
 import { initialSetup } from '../setup/initialSetup.ts';
 import { snapshotOf } from '../testing/randomCatalog.ts';
 import { guessLanguage } from './guessLanguage.ts';

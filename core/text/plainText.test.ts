@@ -1,5 +1,5 @@
 import { expect, test } from '@jest/globals';
-import { pick, seededRandom } from '../random.ts';
+import { pick, seededRandom } from '../base/random.ts';
 import { PlainText } from './plainText.ts';
 import { tokenize } from './tokenize.ts';
 

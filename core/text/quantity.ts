@@ -10,7 +10,7 @@ export interface Quantity {
 }
 
 /** The unit in which each dimension's amounts are kept and shown. */
-export const canonicalUnit: Readonly<Record<Dimension, string>> = {
+const canonicalUnit: Readonly<Record<Dimension, string>> = {
   length: 'mm',
   mass: 'g',
   volume: 'ml',

@@ -30,7 +30,7 @@ const inText = (record: CatalogRecord, key: string): string =>
       : textsOf(heldBy(record, key)).join(', ').slice(0, 300);
 
 /** What changed from one reading of a record to another, by attribute. */
-export function changedValues(before: CatalogRecord, after: CatalogRecord): ChangedValue[] {
+function changedValues(before: CatalogRecord, after: CatalogRecord): ChangedValue[] {
   const keys = new Set(['sku', 'family', ...Object.keys(before.values), ...Object.keys(after.values)]);
   return [...keys]
     .map((key) => ({ key, before: inText(before, key), after: inText(after, key) }))

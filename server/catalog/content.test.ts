@@ -1,7 +1,7 @@
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
-import type { SearchAnswer } from '../../core/answer.ts';
+import type { SearchAnswer } from '../../core/answer/answer.ts';
 import { openTestShelf, smallCatalog, type TestShelf } from '../testing/openTestShelf.ts';
 import { importContent } from './content.ts';
 

@@ -1,8 +1,8 @@
 import type { Statement } from 'better-sqlite3';
+import { named } from '../../core/base/named.ts';
 import type { Cells } from '../../core/catalog/readRow.ts';
 import { articleSchema, type Content, collectionSchema } from '../../core/content/content.ts';
 import type { ContentKind } from '../../core/content/contentKinds.ts';
-import { named } from '../../core/named.ts';
 import { type Db, storefrontId } from '../store/database.ts';
 import { detectForm } from './sources/detectForm.ts';
 import { openSource } from './sources/openSource.ts';

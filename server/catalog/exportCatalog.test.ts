@@ -1,10 +1,10 @@
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
+import { pick, seededRandom } from '../../core/base/random.ts';
 import type { CatalogRecord } from '../../core/catalog/record.ts';
 import { exportFormats } from '../../core/catalog/writeCatalog.ts';
 import { neutralised, plainAgain } from '../../core/catalog/writeCsv.ts';
-import { pick, seededRandom } from '../../core/random.ts';
 import { decisionKey } from '../../core/rules/decisions.ts';
 import { openTestShelf, type TestShelf } from '../testing/openTestShelf.ts';
 import { examineFile } from './examineFile.ts';

@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
-import type { SearchAnswer } from '../../core/answer.ts';
+import type { SearchAnswer } from '../../core/answer/answer.ts';
 import type { Mapping } from '../../core/catalog/mappingSchema.ts';
 import { openTestShelf, smallCatalog, type TestShelf } from '../testing/openTestShelf.ts';
 import { openRecords, readDifferences } from './catalogReader.ts';

@@ -2,7 +2,7 @@ import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, expect, test } from '@jest/globals';
-import { seededRandom } from '../../core/random.ts';
+import { seededRandom } from '../../core/base/random.ts';
 import { generationFiles } from '../dataFolder.ts';
 import { openTestShelf, smallCatalog } from '../testing/openTestShelf.ts';
 import { openCatalog } from './catalogReader.ts';

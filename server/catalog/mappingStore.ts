@@ -1,6 +1,6 @@
+import { named } from '../../core/base/named.ts';
 import { shapeOf } from '../../core/catalog/mapping.ts';
 import { type Mapping, mappingSchema } from '../../core/catalog/mappingSchema.ts';
-import { named } from '../../core/named.ts';
 import { type Db, storefrontId } from '../store/database.ts';
 
 /** Mappings kept by the shape of the file they were made for, and families corrected by hand. */

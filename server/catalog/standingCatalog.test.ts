@@ -1,9 +1,9 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
-import type { SearchAnswer } from '../../core/answer.ts';
+import type { SearchAnswer } from '../../core/answer/answer.ts';
+import { seededRandom } from '../../core/base/random.ts';
 import type { CatalogRecord } from '../../core/catalog/record.ts';
 import { snapshotBuilder } from '../../core/index/buildSnapshot.ts';
 import { openSnapshot } from '../../core/index/snapshot.ts';
-import { seededRandom } from '../../core/random.ts';
 import { decisionKey } from '../../core/rules/decisions.ts';
 import type { Decision } from '../../core/setup/schema.ts';
 import { openTestShelf, smallCatalog, type TestShelf } from '../testing/openTestShelf.ts';

@@ -1,8 +1,8 @@
+import { own } from '../../core/base/named.ts';
 import type { CatalogRecord } from '../../core/catalog/record.ts';
 import { patchSnapshot, type RecordChange } from '../../core/index/patchSnapshot.ts';
 import type { Snapshot } from '../../core/index/snapshot.ts';
 import { squash } from '../../core/index/squash.ts';
-import { own } from '../../core/named.ts';
 import { applyDecisions, decisionsByProduct } from '../../core/rules/decisions.ts';
 import { canonical } from '../../core/setup/canonical.ts';
 import type { Decision, Setup } from '../../core/setup/schema.ts';

@@ -1,5 +1,5 @@
 import { expect, test } from '@jest/globals';
-import { seededRandom } from '../../core/random.ts';
+import { seededRandom } from '../../core/base/random.ts';
 import { openTestShelf, smallCatalog } from '../testing/openTestShelf.ts';
 import { nextFacts, openSimulatedFeed } from './simulatedFeed.ts';
 

@@ -1,4 +1,4 @@
-import { pick, seededRandom } from '../../core/random.ts';
+import { pick, seededRandom } from '../../core/base/random.ts';
 import type { CatalogStore } from '../catalog/catalogStore.ts';
 import type { FactChange } from '../catalog/facts.ts';
 import type { Writer } from '../store/writes.ts';

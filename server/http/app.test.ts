@@ -2,7 +2,7 @@ import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import { endpoints } from '../../api/endpoints.ts';
 import type { Problem } from '../../api/problem.ts';
 import type { DeskState } from '../../api/stateSchema.ts';
-import { type SearchAnswer, searchAnswerSchema } from '../../core/answer.ts';
+import { type SearchAnswer, searchAnswerSchema } from '../../core/answer/answer.ts';
 import { openTestShelf, smallCatalog, type TestShelf } from '../testing/openTestShelf.ts';
 
 let shelf: TestShelf;

@@ -2,7 +2,7 @@ import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import type { AnswerOf } from '../../api/endpoint.ts';
 import type { endpoints } from '../../api/endpoints.ts';
 import type { DeskState } from '../../api/stateSchema.ts';
-import type { SearchAnswer } from '../../core/answer.ts';
+import type { SearchAnswer } from '../../core/answer/answer.ts';
 import { openTestShelf, type TestShelf } from '../testing/openTestShelf.ts';
 
 const catalog = `id,family,sku,title,colour,price,cost,stock,units_sold

@@ -1,9 +1,9 @@
 import { endpoints } from '../../api/endpoints.ts';
 import { chosenFilters } from '../../api/filterParameters.ts';
 import { requestOf } from '../../api/searchQuery.ts';
+import { own } from '../../core/base/named.ts';
 import { adviseAttribute } from '../../core/catalog/adviseAttribute.ts';
 import { hasChoices, isIndexedAsText, isNumeric } from '../../core/catalog/profileAttributes.ts';
-import { own } from '../../core/named.ts';
 import { untouchable } from '../../core/rules/decisions.ts';
 import { unsetAttribute } from '../../core/setup/normalEntry.ts';
 import { noCatalog } from '../refused.ts';

@@ -7,7 +7,7 @@ import { guardedLookup, isAddress, isPublic, NotPublic } from './publicAddress.t
 /** Kinds of pictures that are passed on, told by their first bytes whatever their name or header says. */
 const kinds = new Set(['image/jpeg', 'image/png', 'image/gif', 'image/webp', 'image/avif']);
 /** Largest picture, in bytes; redirects followed; longest time for all of it, in milliseconds. */
-export const pictureLimits = { bytes: 8 * 1024 * 1024, redirects: 4, milliseconds: 10_000 } as const;
+const pictureLimits = { bytes: 8 * 1024 * 1024, redirects: 4, milliseconds: 10_000 } as const;
 
 export const pictureProblems = [
   'not-allowed',

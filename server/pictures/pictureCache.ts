@@ -3,7 +3,7 @@ import { mkdir, readdir, readFile, rename, rm, stat, writeFile } from 'node:fs/p
 import { join } from 'node:path';
 
 /** Most that fetched pictures may take on the disk, in bytes, and how long one is kept, in milliseconds. */
-export const cacheLimits = { bytes: 512 * 1024 * 1024, milliseconds: 7 * 86_400_000 } as const;
+const cacheLimits = { bytes: 512 * 1024 * 1024, milliseconds: 7 * 86_400_000 } as const;
 
 export interface KeptPicture {
   readonly bytes: Buffer;

@@ -1,10 +1,10 @@
 import { unknownName } from '../../api/problem.ts';
 import type { Which } from '../../api/productEndpoints.ts';
-import type { Card } from '../../core/answer.ts';
+import type { Card } from '../../core/answer/answer.ts';
+import { cardOf } from '../../core/answer/card.ts';
 import { type ListedRow, listedRow } from '../../core/browse/listedRow.ts';
 import { type ListRequest, listProducts } from '../../core/browse/listProducts.ts';
-import { isHidden } from '../../core/rules/hiddenRecords.ts';
-import { cardOf } from '../../core/suggest/card.ts';
+import { isHidden } from '../../core/index/recordMask.ts';
 import { Refused } from '../refused.ts';
 import type { Ready, Workbench } from '../searching/workbench.ts';
 
@@ -50,7 +50,7 @@ const familiesIn = ({ view }: Ready, request: ListRequest, list: Uint32Array): S
   new Set(request.kind === 'products' ? list : list.map((record) => view.snapshot.recordFamily[record]!));
 
 /** Ids of the products of a list, in its order. */
-export function productIds(ready: Ready, request: ListRequest): string[] {
+function productIds(ready: Ready, request: ListRequest): string[] {
   return [...familiesIn(ready, request, listFor(ready, request))].map((family) => ready.view.snapshot.familyId(family));
 }
 

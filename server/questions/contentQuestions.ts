@@ -1,7 +1,7 @@
 import type { Collection } from '../../core/content/content.ts';
-import { contentSetting, isLeftOut } from '../../core/content/contentEngine.ts';
-import { bindScope } from '../../core/content/scope.ts';
 import type { Snapshot } from '../../core/index/snapshot.ts';
+import { contentSetting, isLeftOut } from '../../core/search/contentEngine.ts';
+import { bindScope } from '../../core/search/scope.ts';
 import { tokenize } from '../../core/text/tokenize.ts';
 import { namesOf } from '../catalog/namesOf.ts';
 import type { Workbench } from '../searching/workbench.ts';

@@ -1,16 +1,16 @@
-import { type AttributeValues, attributeValues } from '../../core/facets/attributeValues.ts';
+import { own } from '../../core/base/named.ts';
+import { type AttributeValues, attributeValues } from '../../core/browse/attributeValues.ts';
 import { bindFilter } from '../../core/facets/boundFilter.ts';
-import { filtersOfSearches, filterWorth } from '../../core/facets/filterWorth.ts';
+import type { Snapshot } from '../../core/index/snapshot.ts';
+import { filtersOfSearches, filterWorth } from '../../core/proposals/filterWorth.ts';
 import {
   type FilterProposal,
   type FilterWarning,
   keyFor,
   proposeFilters,
   sourceWarnings,
-} from '../../core/facets/proposeFilters.ts';
-import { alikeValues, type CountedValue, coloursOf, proposeGroups } from '../../core/facets/proposeGroups.ts';
-import type { Snapshot } from '../../core/index/snapshot.ts';
-import { own } from '../../core/named.ts';
+} from '../../core/proposals/proposeFilters.ts';
+import { alikeValues, type CountedValue, coloursOf, proposeGroups } from '../../core/proposals/proposeGroups.ts';
 import type { FilterSetting } from '../../core/setup/filterSchema.ts';
 import type { Setup } from '../../core/setup/schema.ts';
 import { basicColours } from '../namedColours.ts';

@@ -1,10 +1,10 @@
 import { unknownName } from '../../api/problem.ts';
 import type { ProductAct, Which } from '../../api/productEndpoints.ts';
+import { named, own } from '../../core/base/named.ts';
 import { cellText } from '../../core/browse/listedRow.ts';
 import { pictureOf } from '../../core/catalog/picture.ts';
 import { type AttributeProfile, isOfVariants } from '../../core/catalog/profileAttributes.ts';
 import { type CatalogRecord, firstText } from '../../core/catalog/record.ts';
-import { named, own } from '../../core/named.ts';
 import { decisionsByProduct, standingOf, untouchable } from '../../core/rules/decisions.ts';
 import { readCell, tagEdit, valueEdit } from '../../core/rules/productEdits.ts';
 import { describeChange } from '../../core/setup/describeChange.ts';

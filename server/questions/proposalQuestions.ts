@@ -1,4 +1,5 @@
-import { type Effect, effectsOf, type WeighedSearch } from '../../core/proposals/effect.ts';
+import type { WeighedSearch } from '../../core/compare/weighedSearch.ts';
+import { type Effect, effectsOf } from '../../core/proposals/effect.ts';
 import type { Proposal } from '../../core/proposals/proposal.ts';
 import { type Evidence, type ProposalGroup, proposalGroups, proposeGroup } from '../../core/proposals/proposeSetup.ts';
 import { changesBetween } from '../../core/setup/entries.ts';

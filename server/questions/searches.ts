@@ -1,8 +1,8 @@
-import type { Result, SearchAnswer } from '../../core/answer.ts';
+import type { Result, SearchAnswer } from '../../core/answer/answer.ts';
 import { type FirstPage, firstPage } from '../../core/compare/firstPage.ts';
 import { movementDepth, withMovement } from '../../core/compare/movement.ts';
-import { rank, rankedFamilies, type SearchRequest } from '../../core/ranking/rank.ts';
-import { collectionOf, search } from '../../core/search.ts';
+import { rank, rankedFamilies, type SearchRequest } from '../../core/search/rank.ts';
+import { collectionOf, search } from '../../core/search/search.ts';
 import type { Side, Workbench } from '../searching/workbench.ts';
 
 /** One search to answer: by which setup, and what to tell besides. */

@@ -1,8 +1,8 @@
 import type { Article } from '../../core/content/content.ts';
-import { isLeftOut } from '../../core/content/contentEngine.ts';
+import { isHidden } from '../../core/index/recordMask.ts';
 import { describeProduct } from '../../core/product/describeProduct.ts';
 import type { ProductDetail } from '../../core/product/productDetail.ts';
-import { isHidden } from '../../core/rules/hiddenRecords.ts';
+import { isLeftOut } from '../../core/search/contentEngine.ts';
 import { Refused } from '../refused.ts';
 import type { Side, Workbench } from '../searching/workbench.ts';
 

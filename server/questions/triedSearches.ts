@@ -1,4 +1,4 @@
-import type { WeighedSearch } from '../../core/proposals/effect.ts';
+import type { WeighedSearch } from '../../core/compare/weighedSearch.ts';
 import type { LogStore } from '../demand/logStore.ts';
 
 /** Searches that proposals are tried on: the ones made most. */

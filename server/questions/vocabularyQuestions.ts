@@ -1,4 +1,4 @@
-import { own } from '../../core/named.ts';
+import { own } from '../../core/base/named.ts';
 import { effectsOf } from '../../core/proposals/effect.ts';
 import { checkVocabulary } from '../../core/query/checkVocabulary.ts';
 import { readUnits } from '../../core/query/readUnits.ts';

@@ -1,6 +1,6 @@
 import type { FirstPage } from '../../core/compare/firstPage.ts';
 import { type PageEffect, pageEffect } from '../../core/compare/pageEffect.ts';
-import type { WeighedSearch } from '../../core/proposals/effect.ts';
+import type { WeighedSearch } from '../../core/compare/weighedSearch.ts';
 import type { Searcher } from './searcher.ts';
 import type { Side } from './workbench.ts';
 

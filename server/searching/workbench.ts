@@ -1,11 +1,11 @@
+import { decisionsByProduct } from '../../core/rules/decisions.ts';
 import {
   type ContentEngine,
   openContent,
   type PreparedContent,
   prepareContent,
-} from '../../core/content/contentEngine.ts';
-import { type Engine, openEngine, type PreparedSetup, prepareSetup } from '../../core/prepareSetup.ts';
-import { decisionsByProduct } from '../../core/rules/decisions.ts';
+} from '../../core/search/contentEngine.ts';
+import { type Engine, openEngine, type PreparedSetup, prepareSetup } from '../../core/search/prepareSetup.ts';
 import type { Decision } from '../../core/setup/schema.ts';
 import type { Language } from '../../core/text/languages.ts';
 import type { CatalogReader } from '../catalog/catalogReader.ts';

@@ -1,4 +1,4 @@
-import { own } from '../../core/named.ts';
+import { own } from '../../core/base/named.ts';
 import type { EntryChange } from '../../core/setup/entries.ts';
 import { changesBetween, isChange } from '../../core/setup/entries.ts';
 import {

@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, expect, test } from '@jest/globals';
-import { pick, seededRandom } from '../../core/random.ts';
+import { pick, seededRandom } from '../../core/base/random.ts';
 import { changesBetween } from '../../core/setup/entries.ts';
 import { openLocalSearch } from '../searching/localSearch.ts';
 import { openWorkbench } from '../searching/workbench.ts';

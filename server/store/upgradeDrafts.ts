@@ -1,5 +1,5 @@
 import type Database from 'better-sqlite3';
-import { named } from '../../core/named.ts';
+import { named } from '../../core/base/named.ts';
 import { entriesIn } from '../../core/setup/readSetup.ts';
 import { setupVersion } from '../../core/setup/schema.ts';
 

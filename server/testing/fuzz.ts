@@ -1,11 +1,11 @@
-import { seededRandom } from '../../core/random.ts';
+import { seededRandom } from '../../core/base/random.ts';
 import { entriesOf } from '../../core/setup/entries.ts';
 import { readEntries } from '../../core/setup/readSetup.ts';
 import { languageNames, type NastyRequest, nastyRequest } from './nastyRequests.ts';
 import { openTestShelf, type TestShelf } from './openTestShelf.ts';
 
 /** A catalog whose columns and values are named as the language names things. */
-export const nastyCatalog = [
+const nastyCatalog = [
   ['id', 'family', 'sku', 'title', 'price', ...languageNames].join(','),
   ...['a', 'b', 'c'].map((id, row) =>
     [

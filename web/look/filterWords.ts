@@ -1,4 +1,4 @@
-import type { FilterAnswer, FilterValue } from '../../core/answer.ts';
+import type { FilterAnswer, FilterValue } from '../../core/answer/answer.ts';
 import { counted, price } from './price.ts';
 
 type Money = Pick<FilterAnswer, 'isMoney' | 'currency'>;

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import type { FilterAnswer, FilterValue } from '../../core/answer.ts';
+import type { FilterAnswer, FilterValue } from '../../core/answer/answer.ts';
 import { amountIn, spanInWords, valueInWords } from './filterWords.ts';
 import { count, counted, price } from './price.ts';
 

@@ -1,5 +1,5 @@
 import { Star } from 'lucide-react';
-import type { Card } from '../../core/answer.ts';
+import type { Card } from '../../core/answer/answer.ts';
 import { ProductPicture } from '../look/ProductPicture.tsx';
 import { price } from '../look/price.ts';
 

@@ -1,4 +1,4 @@
-import type { SearchAnswer } from '../../core/answer.ts';
+import type { SearchAnswer } from '../../core/answer/answer.ts';
 import { CardBody } from './CardBody.tsx';
 
 /** What a search that finds nothing shows: the merchandiser's message, searches to try, and chosen products. */

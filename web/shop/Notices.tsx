@@ -1,5 +1,5 @@
 import { X } from 'lucide-react';
-import type { SearchAnswer } from '../../core/answer.ts';
+import type { SearchAnswer } from '../../core/answer/answer.ts';
 import { price } from '../look/price.ts';
 
 const inWords = new Intl.ListFormat('en-GB');

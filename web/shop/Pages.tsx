@@ -1,4 +1,4 @@
-import type { SearchAnswer } from '../../core/answer.ts';
+import type { SearchAnswer } from '../../core/answer/answer.ts';
 import { count } from '../look/price.ts';
 
 const link = 'min-w-8 rounded-md px-2.5 py-1 hover:bg-paper aria-[current]:bg-edge aria-[current]:text-surface';

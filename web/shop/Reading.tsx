@@ -1,6 +1,6 @@
 import { ArrowRight } from 'lucide-react';
 import { Link, useLocation } from 'react-router';
-import type { SearchAnswer } from '../../core/answer.ts';
+import type { SearchAnswer } from '../../core/answer/answer.ts';
 import { addressOf } from './addresses.ts';
 
 /** Collections that the search names: a way into them, above the products. */

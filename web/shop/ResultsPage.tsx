@@ -1,4 +1,4 @@
-import type { Result, SearchAnswer } from '../../core/answer.ts';
+import type { Result, SearchAnswer } from '../../core/answer/answer.ts';
 import type { FilterPosition } from '../../core/setup/filterTerms.ts';
 import { counted } from '../look/price.ts';
 import { EmptyShelf } from './EmptyShelf.tsx';

@@ -1,7 +1,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { Search } from 'lucide-react';
 import { useEffect, useId, useState } from 'react';
-import type { Result } from '../../core/answer.ts';
+import type { Result } from '../../core/answer/answer.ts';
 import { longestQuery } from '../../core/query/readUnits.ts';
 import { call } from '../client/call.ts';
 import { ProductPicture } from '../look/ProductPicture.tsx';

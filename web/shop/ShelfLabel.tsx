@@ -1,7 +1,7 @@
 import { ArrowDown, ArrowUp, EyeOff, HelpCircle, Pin, PinOff, TrendingDown, TrendingUp, Undo2 } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import type { ReactNode } from 'react';
-import type { Marks, Result } from '../../core/answer.ts';
+import type { Marks, Result } from '../../core/answer/answer.ts';
 import type { ProductAct } from '../bridge/messages.ts';
 
 function movement({ moved }: Marks): { text: string; shown: ReactNode } | null {

@@ -1,4 +1,4 @@
-import type { Result } from '../../core/answer.ts';
+import type { Result } from '../../core/answer/answer.ts';
 import type { ProductAct } from '../bridge/messages.ts';
 import { CardBody } from './CardBody.tsx';
 import { ShelfLabel } from './ShelfLabel.tsx';

@@ -1,5 +1,5 @@
 import { ChevronDown } from 'lucide-react';
-import type { SearchAnswer } from '../../core/answer.ts';
+import type { SearchAnswer } from '../../core/answer/answer.ts';
 
 /** The orders a shopper may choose from; not there where there is only one. */
 export function SortMenu({

@@ -1,8 +1,8 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useCallback, useRef } from 'react';
 import { filterParameters } from '../../api/filterParameters.ts';
-import type { FilterValue, SearchAnswer } from '../../core/answer.ts';
-import { named } from '../../core/named.ts';
+import type { FilterValue, SearchAnswer } from '../../core/answer/answer.ts';
+import { named } from '../../core/base/named.ts';
 import { isLanguage } from '../../core/text/languages.ts';
 import { call, isPassing, tryAgainAfter } from '../client/call.ts';
 import type { DeskView } from './useDesk.ts';
@@ -22,7 +22,7 @@ export interface ShopperSearch {
   readonly filters: Readonly<Record<string, readonly string[]>>;
 }
 
-export const perPage = 24;
+const perPage = 24;
 
 /** The shopper's search from the page's address. */
 export function readAddress(parameters: URLSearchParams): ShopperSearch {

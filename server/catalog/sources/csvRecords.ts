@@ -23,7 +23,7 @@ const fewLines = 3;
 
 export const neverClosed =
   'A quote opened on this line is not closed where it should be. Only this line was left out; the next ones were read.';
-export const lineTooLong = `The line is longer than ${longestRecord} characters.`;
+const lineTooLong = `The line is longer than ${longestRecord} characters.`;
 export const longestLine = longestRecord;
 
 interface Scan {

@@ -3,7 +3,7 @@ import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
 import { Readable } from 'node:stream';
 import { describe, expect, test } from '@jest/globals';
-import { pick, seededRandom } from '../../../core/random.ts';
+import { pick, seededRandom } from '../../../core/base/random.ts';
 import { neverClosed } from './csvRecords.ts';
 import { csvRows } from './csvRows.ts';
 import type { SourceRow } from './source.ts';

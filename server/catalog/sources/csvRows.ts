@@ -1,8 +1,8 @@
 import type { Readable } from 'node:stream';
 import { parse } from 'csv-parse/sync';
+import { named } from '../../../core/base/named.ts';
 import { mostColumns } from '../../../core/catalog/mappingSchema.ts';
 import { plainAgain } from '../../../core/catalog/writeCsv.ts';
-import { named } from '../../../core/named.ts';
 import { type CsvRecord, csvRecords, longestLine } from './csvRecords.ts';
 import { type FileForm, FileProblem, type SourceRow } from './source.ts';
 import { textLines } from './textLines.ts';
@@ -11,7 +11,7 @@ import { textLines } from './textLines.ts';
 const atOnce = 200;
 
 /** Column names as the file has them, each once: one that comes again or is empty gets a number. */
-export function columnNames(cells: readonly string[]): string[] {
+function columnNames(cells: readonly string[]): string[] {
   const seen = new Set<string>();
   const names = cells.map((cell, index) => {
     const base = cell.trim().replace(/\s+/g, ' ') || `column ${index + 1}`;

@@ -14,7 +14,7 @@ const longestItem = 8_000_000;
 const stringOrLongNumber = /"(?:[^"\\]+|\\.)*"|(?<![\d.eE+-])-?\d{16,}(?![\d.eE])/g;
 
 /** Reads an item; long whole numbers, such as part numbers and bar codes, stay the texts they are written as. */
-export const parseItem = (text: string): unknown =>
+const parseItem = (text: string): unknown =>
   JSON.parse(text.replace(stringOrLongNumber, (found) => (found.startsWith('"') ? found : `"${found}"`)));
 
 /** The same for an item that comes in pieces. What puts them together would take `__proto__` for something else than a name. */

@@ -1,5 +1,5 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import type { Card } from '../../../core/answer.ts';
+import type { Card } from '../../../core/answer/answer.ts';
 import { call } from '../../client/call.ts';
 import { ProductPicture } from '../../look/ProductPicture.tsx';
 import { counted } from '../../look/price.ts';

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { format } from 'date-fns';
 import { Dialog } from 'radix-ui';
 import { type ReactNode, useState } from 'react';
-import type { FoundLine, Why } from '../../../core/answer.ts';
+import type { FoundLine, Why } from '../../../core/answer/answer.ts';
 import { ownBoost } from '../../../core/rules/boosts.ts';
 import { call } from '../../client/call.ts';
 import { count } from '../../look/price.ts';
@@ -114,7 +114,7 @@ const atLeast = (number: number, exactBelow: number): string =>
   number > exactBelow ? `at least ${number}` : String(number);
 
 /** What a find is worth, and the factors it is the product of; those that change nothing are left out. */
-export function worthInWords({ label, weight, parts, words, before, how, gain }: FoundLine): string {
+function worthInWords({ label, weight, parts, words, before, how, gain }: FoundLine): string {
   const factors = [
     `${label} counts ${weight}${parts.weight < 1 ? ` (${percent(parts.weight)} of the heaviest)` : ', the most'}`,
     ...(how === 'exact' ? [] : [`found so, ${percent(parts.quality)}`]),

@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import type { AttributeRow } from '../../../api/endpoints.ts';
-import { own } from '../../../core/named.ts';
+import { own } from '../../../core/base/named.ts';
 import { unsetAttribute } from '../../../core/setup/normalEntry.ts';
 import type { AttributeSetting } from '../../../core/setup/schema.ts';
 import { call } from '../../client/call.ts';

@@ -7,7 +7,7 @@ import { knownState } from './deskState.ts';
 import { edit, step } from './edits.ts';
 
 /** How hard the window's "boost" and "lower" pull; the plan's screen sets any other. */
-export const menuPulls = { boost: 2, lower: 0.5 } as const;
+const menuPulls = { boost: 2, lower: 0.5 } as const;
 
 type Product = { readonly id: string; readonly title: string };
 

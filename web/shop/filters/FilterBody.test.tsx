@@ -2,7 +2,7 @@
 import { beforeAll, expect, test } from '@jest/globals';
 import { screen } from '@testing-library/react';
 import { userEvent } from '@testing-library/user-event';
-import type { FilterAnswer } from '../../../core/answer.ts';
+import type { FilterAnswer } from '../../../core/answer/answer.ts';
 import { furnish, show } from '../../testing/dom.tsx';
 import { FilterBody } from './FilterBody.tsx';
 

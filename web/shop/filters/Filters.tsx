@@ -1,7 +1,7 @@
 import { ChevronDown, SlidersHorizontal, X } from 'lucide-react';
 import { Dialog, Popover } from 'radix-ui';
 import { useRef } from 'react';
-import type { SearchAnswer } from '../../../core/answer.ts';
+import type { SearchAnswer } from '../../../core/answer/answer.ts';
 import { count } from '../../look/price.ts';
 import { chipInWords, chosenIn, type Said, showTold, withChoice, withNothing } from './choice.ts';
 import { FilterBody } from './FilterBody.tsx';

@@ -1,4 +1,4 @@
-import type { FilterAnswer } from '../../../core/answer.ts';
+import type { FilterAnswer } from '../../../core/answer/answer.ts';
 import type { OneFilter } from './oneFilter.ts';
 
 export interface Ranged extends OneFilter {

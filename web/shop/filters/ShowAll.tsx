@@ -1,4 +1,4 @@
-import type { FilterAnswer } from '../../../core/answer.ts';
+import type { FilterAnswer } from '../../../core/answer/answer.ts';
 
 /** Shows all values of a filter, or the first again; not there where the first are all. */
 export function ShowAll({

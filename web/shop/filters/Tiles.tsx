@@ -1,6 +1,6 @@
 import { Check } from 'lucide-react';
 import { useState } from 'react';
-import type { FilterValue } from '../../../core/answer.ts';
+import type { FilterValue } from '../../../core/answer/answer.ts';
 import { valueInWords } from '../../look/filterWords.ts';
 import { count } from '../../look/price.ts';
 import { takesOne } from './choice.ts';

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import type { FilterAnswer } from '../../../core/answer.ts';
+import type { FilterAnswer } from '../../../core/answer/answer.ts';
 import { valueInWords } from '../../look/filterWords.ts';
 import { chipInWords, chosenIn, withChoice, withNothing } from './choice.ts';
 

@@ -1,4 +1,4 @@
-import type { FilterAnswer } from '../../../core/answer.ts';
+import type { FilterAnswer } from '../../../core/answer/answer.ts';
 import { choosesOne, choosesRange } from '../../../core/setup/filterTerms.ts';
 import { spanInWords, valueInWords } from '../../look/filterWords.ts';
 import { count, counted } from '../../look/price.ts';

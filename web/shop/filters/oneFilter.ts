@@ -1,4 +1,4 @@
-import type { FilterAnswer, FilterValue } from '../../../core/answer.ts';
+import type { FilterAnswer, FilterValue } from '../../../core/answer/answer.ts';
 
 /** Fetches the values of a long list that have a text in their names. */
 export type LookThrough = (key: string, text: string) => Promise<readonly FilterValue[]>;

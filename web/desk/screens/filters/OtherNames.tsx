@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { own } from '../../../../core/named.ts';
+import { own } from '../../../../core/base/named.ts';
 import { type Language, languageNames } from '../../../../core/text/languages.ts';
 import { valueInWords } from '../../../look/filterWords.ts';
 import { Choice, TextField } from '../../parts/Controls.tsx';

@@ -1,5 +1,5 @@
 import { useRef, useState } from 'react';
-import { usualAges } from '../../../../core/facets/bands.ts';
+import { usualAges } from '../../../../core/values/bands.ts';
 import { Button } from '../../parts/Button.tsx';
 import { TextField } from '../../parts/Controls.tsx';
 import { Loading, Section } from '../../parts/Screen.tsx';
@@ -9,7 +9,7 @@ import { changeFilter, useAttributeValues } from './useFilterData.ts';
 const ascending = (list: readonly number[]): number[] => [...new Set(list)].sort((a, b) => a - b).slice(0, 20);
 
 /** Reads numbers typed with commas, semicolons or spaces between them. */
-export const numbersIn = (text: string): number[] =>
+const numbersIn = (text: string): number[] =>
   ascending(
     text
       .split(/[;\s]+|,\s+|,(?=\d{3,})/)

@@ -1,5 +1,5 @@
 import type { FilterProposalRow, FilterWarningTold } from '../../../../api/filterEndpoints.ts';
-import type { SearchAnswer } from '../../../../core/answer.ts';
+import type { SearchAnswer } from '../../../../core/answer/answer.ts';
 import type { FilterKind, ValueOrder } from '../../../../core/setup/filterTerms.ts';
 import { counted } from '../../../look/price.ts';
 

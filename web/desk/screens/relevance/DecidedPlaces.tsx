@@ -1,5 +1,5 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import type { Result } from '../../../../core/answer.ts';
+import type { Result } from '../../../../core/answer/answer.ts';
 import { call } from '../../../client/call.ts';
 import { LoadProblem } from '../../parts/Screen.tsx';
 import { useAttributes } from '../../state/attributes.ts';
@@ -8,7 +8,7 @@ import { useTrial } from '../../state/trial.ts';
 import { placesInWords } from './placesInWords.ts';
 
 /** What decided a place: the score, a pin, an exact part number, a tie-breaker by its attribute, or the id. */
-export function decidedBy({ why }: Result): string {
+function decidedBy({ why }: Result): string {
   if (!why) return 'score';
   if (why.pin) return 'pin';
   if (why.exactSku) return 'sku';

@@ -1,4 +1,4 @@
-import type { Why } from '../../../../core/answer.ts';
+import type { Why } from '../../../../core/answer/answer.ts';
 
 /** A word must count so many times as much as another one before the difference is worth telling. */
 const tellingRatio = 1.2;

@@ -4,7 +4,7 @@ import { DropdownMenu, Popover } from 'radix-ui';
 import { useEffect, useState } from 'react';
 import type { AttributeRow } from '../../../../../api/endpoints.ts';
 import { filePaths } from '../../../../../api/paths.ts';
-import { own } from '../../../../../core/named.ts';
+import { own } from '../../../../../core/base/named.ts';
 import { call } from '../../../../client/call.ts';
 import { count, counted } from '../../../../look/price.ts';
 import { Choice } from '../../../parts/Controls.tsx';

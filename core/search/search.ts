@@ -1,19 +1,19 @@
-import type { Card, Result, SearchAnswer } from './answer.ts';
-import type { CatalogRecord } from './catalog/record.ts';
-import type { Collection } from './content/content.ts';
-import { findContent, type PreparedContent } from './content/contentEngine.ts';
-import { bindScope, type Scope } from './content/scope.ts';
-import { tellFilters } from './facets/filters.ts';
+import type { Card, Result, SearchAnswer } from '../answer/answer.ts';
+import { cardOf } from '../answer/card.ts';
+import type { CatalogRecord } from '../catalog/record.ts';
+import type { Collection } from '../content/content.ts';
+import { tellFilters } from '../facets/filters.ts';
+import type { Selection } from '../index/familyCounts.ts';
+import { isHidden } from '../index/recordMask.ts';
+import { corrected, type QueryWord, weak } from '../query/understand.ts';
+import { totalPull } from '../rules/plansForSearch.ts';
+import { findContent, type PreparedContent } from './contentEngine.ts';
 import { ignoredParameters } from './ignoredParameters.ts';
-import type { Selection } from './index/familyCounts.ts';
+import { offersFor } from './offers.ts';
 import type { Engine, PreparedSetup } from './prepareSetup.ts';
-import { offersFor } from './query/offers.ts';
-import { corrected, type QueryWord, weak } from './query/understand.ts';
-import { pullsOn, type Ranking, rank, type SearchRequest } from './ranking/rank.ts';
-import { whyHere } from './ranking/whyHere.ts';
-import { isHidden } from './rules/hiddenRecords.ts';
-import { totalPull } from './rules/plansForSearch.ts';
-import { cardOf } from './suggest/card.ts';
+import { pullsOn, type Ranking, rank, type SearchRequest } from './rank.ts';
+import { bindScope, type Scope } from './scope.ts';
+import { whyHere } from './whyHere.ts';
 
 /** Reads a record by its number in the catalog. */
 export type RecordReader = (record: number) => CatalogRecord;

@@ -1,9 +1,9 @@
-import type { Scope } from '../content/scope.ts';
-import type { Engine, PreparedSetup } from '../prepareSetup.ts';
-import type { Candidates } from './groupFamilies.ts';
-import { compareBySignals, orderCandidates, sieveBySignals } from './order.ts';
-import { type Compare, selectFirst } from './select.ts';
-import { bindSignals } from './signals.ts';
+import { type Compare, selectFirst } from '../base/select.ts';
+import type { Candidates } from '../ranking/groupFamilies.ts';
+import { compareBySignals, orderCandidates, sieveBySignals } from '../ranking/order.ts';
+import { bindSignals } from '../ranking/signals.ts';
+import type { Engine, PreparedSetup } from './prepareSetup.ts';
+import type { Scope } from './scope.ts';
 
 interface ToOrder {
   readonly candidates: Candidates;

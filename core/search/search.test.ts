@@ -1,12 +1,12 @@
 import { describe, expect, test } from '@jest/globals';
-import type { SignalTold } from './answer.ts';
+import type { SignalTold } from '../answer/answer.ts';
+import { pick, seededRandom } from '../base/random.ts';
+import { changesBetween } from '../setup/entries.ts';
+import { initialSetup } from '../setup/initialSetup.ts';
+import { obviousSearch } from '../testing/obviousSearch.ts';
+import { randomCatalog, randomQuery, randomSetup, snapshotOf } from '../testing/randomCatalog.ts';
 import { openEngine, prepareSetup } from './prepareSetup.ts';
-import { pick, seededRandom } from './random.ts';
 import { search } from './search.ts';
-import { changesBetween } from './setup/entries.ts';
-import { initialSetup } from './setup/initialSetup.ts';
-import { obviousSearch } from './testing/obviousSearch.ts';
-import { randomCatalog, randomQuery, randomSetup, snapshotOf } from './testing/randomCatalog.ts';
 
 /** One random catalog with random setups and searches: what the engine says beside what the obvious search says. */
 function compareOn(seed: number): void {

@@ -1,10 +1,10 @@
-import type { Card } from '../answer.ts';
+import { own } from '../base/named.ts';
 import { deepestLevels, lastLevel } from '../catalog/levels.ts';
 import { pictureOf } from '../catalog/picture.ts';
 import { type CatalogRecord, firstText, heldBy, textsOf } from '../catalog/record.ts';
 import { availability, labelFromKey, standardColumn } from '../catalog/standardColumns.ts';
-import { own } from '../named.ts';
 import type { Setup } from '../setup/schema.ts';
+import type { Card } from './answer.ts';
 
 /** Attributes with a place of their own on a card; others chosen for it become lines below. */
 const placed = new Set(['title', 'brand', 'price', 'former_price', 'rating', 'picture', 'link', availability.key]);

@@ -1,15 +1,15 @@
+import { named, own } from '../base/named.ts';
 import { attributeProfiler } from '../catalog/profileAttributes.ts';
 import type { AttributeValue, CatalogRecord } from '../catalog/record.ts';
+import type { Article, Collection, Content } from '../content/content.ts';
+import { type ContentKind, contentAttributes, leftOutKey } from '../content/contentKinds.ts';
 import { snapshotBuilder } from '../index/buildSnapshot.ts';
 import { openSnapshot } from '../index/snapshot.ts';
-import { named, own } from '../named.ts';
-import { type Engine, openEngine, type PreparedSetup, prepareSetup } from '../prepareSetup.ts';
-import { rank } from '../ranking/rank.ts';
 import { hidingKey } from '../setup/hidingKey.ts';
 import type { Hiding, Setup } from '../setup/schema.ts';
 import type { Language } from '../text/languages.ts';
-import type { Article, Collection, Content } from './content.ts';
-import { type ContentKind, contentAttributes, leftOutKey } from './contentKinds.ts';
+import { type Engine, openEngine, type PreparedSetup, prepareSetup } from './prepareSetup.ts';
+import { rank } from './rank.ts';
 
 /** Articles and collections with an index of their own each: they never take a product's place, nor its words' rarity. */
 export interface ContentEngine {
@@ -105,8 +105,8 @@ function idsFound(content: PreparedContent, kind: ContentKind, query: string, li
   return ranking.placed.map(({ candidate }) => engine.snapshot.familyId(ranking.candidates.families[candidate]!));
 }
 
-export const mostArticles = 4;
-export const mostCollections = 6;
+const mostArticles = 4;
+const mostCollections = 6;
 
 /** The articles and collections that have all the words of a search, best first. */
 export function findContent(

@@ -1,10 +1,10 @@
+import { own } from '../base/named.ts';
 import { type AttributeProfile, isIndexedAsText } from '../catalog/profileAttributes.ts';
 import { attributeAt, exactUpTo, placeAt, spotSteps, wordsAt } from '../index/spot.ts';
-import { own } from '../named.ts';
 import type { AttributeSetting, Setup } from '../setup/schema.ts';
 import { lengthFactor, type MatchKind, placeFactor, quality } from './formula.ts';
 
-export const matchKinds = Object.keys(quality) as readonly MatchKind[];
+const matchKinds = Object.keys(quality) as readonly MatchKind[];
 export const kindNumber = Object.fromEntries(matchKinds.map((kind, index) => [kind, index])) as Record<
   MatchKind,
   number
@@ -16,7 +16,7 @@ export const notFound = -1;
 export const wholeOnly = -2;
 
 /** Whether an attribute may be found in a way at all. Codes are found exactly, however they are split, or by their beginning. */
-export function isFoundBy(profile: AttributeProfile, setting: AttributeSetting | undefined, kind: MatchKind): boolean {
+function isFoundBy(profile: AttributeProfile, setting: AttributeSetting | undefined, kind: MatchKind): boolean {
   // A recognised value counts for being had, whether or not words are looked for there.
   if (kind === 'value') return isIndexedAsText(profile);
   if (!isIndexedAsText(profile) || !setting?.searchable) return false;

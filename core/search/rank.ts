@@ -1,24 +1,24 @@
-import type { Scope } from '../content/scope.ts';
 import { type Choices, resolveChoices } from '../facets/choices.ts';
 import type { ChosenFilters } from '../facets/chosenFilters.ts';
 import { testFilters } from '../facets/filters.ts';
+import { hiddenMark, isHidden } from '../index/recordMask.ts';
 import type { Snapshot } from '../index/snapshot.ts';
-import type { Engine, PreparedSetup } from '../prepareSetup.ts';
-import { findMatches } from '../query/findMatches.ts';
 import { findPriceLimits, type PriceLimits } from '../query/priceLimits.ts';
 import { findExactSku, knowsIn, readUnits, searchKey, wordsOf } from '../query/readUnits.ts';
 import type { Recognised } from '../query/recognise.ts';
 import type { AsTyped, QueryWord } from '../query/understand.ts';
+import type { Candidates } from '../ranking/groupFamilies.ts';
+import type { Signal } from '../ranking/signals.ts';
 import { arrange, type Placed } from '../rules/arrange.ts';
 import { hasBoost, withBoost } from '../rules/boosts.ts';
-import { hiddenMark, isHidden } from '../rules/hiddenRecords.ts';
 import { type AppliedPin, type AppliedPull, pinsOf, pulledScore, pullsOf, totalPull } from '../rules/plansForSearch.ts';
+import { perfect } from '../scoring/formula.ts';
 import type { SortingOrder } from '../setup/schema.ts';
 import type { Language } from '../text/languages.ts';
-import { perfect } from './formula.ts';
-import type { Candidates } from './groupFamilies.ts';
+import { findMatches } from './findMatches.ts';
 import { orderAll } from './orderAll.ts';
-import type { Signal } from './signals.ts';
+import type { Engine, PreparedSetup } from './prepareSetup.ts';
+import type { Scope } from './scope.ts';
 
 export interface SearchRequest {
   readonly query: string;

@@ -71,7 +71,7 @@ function colourOf(value: string, colours: ColourWords): { readonly word: string;
 const leastColours = 0.5;
 
 /** Whether most products of an attribute have a colour there. */
-export function areColours(values: readonly CountedValue[], colours: ColourWords): boolean {
+function areColours(values: readonly CountedValue[], colours: ColourWords): boolean {
   const all = values.reduce((sum, { products }) => sum + products, 0);
   const coloured = values.filter(({ value }) => colourOf(value, colours) !== null);
   return all > 0 && coloured.reduce((sum, { products }) => sum + products, 0) >= all * leastColours;

@@ -1,6 +1,6 @@
-import type { SearchAnswer } from './answer.ts';
+import type { SearchAnswer } from '../answer/answer.ts';
 import type { PreparedSetup } from './prepareSetup.ts';
-import type { Ranking, SearchRequest } from './ranking/rank.ts';
+import type { Ranking, SearchRequest } from './rank.ts';
 
 const longestTold = 80;
 

@@ -1,8 +1,8 @@
 import { expect, test } from '@jest/globals';
-import { openEngine, prepareSetup } from '../prepareSetup.ts';
-import { seededRandom } from '../random.ts';
+import { seededRandom } from '../base/random.ts';
 import { randomCatalog, randomQuery, randomSetup, snapshotOf } from '../testing/randomCatalog.ts';
 import { findMatches } from './findMatches.ts';
+import { openEngine, prepareSetup } from './prepareSetup.ts';
 
 test.each([1, 2, 3, 4, 5, 6])(
   'with all words or nothing is found what is found without giving any up, seed %d',

@@ -1,19 +1,20 @@
-import { type BoundFilter, bindFilters } from './facets/boundFilter.ts';
-import type { NumberColumn } from './index/numberColumns.ts';
-import { type Outside, openOutside } from './index/outside.ts';
-import type { Snapshot } from './index/snapshot.ts';
-import { bindPhrases, type Phrases } from './query/phrases.ts';
-import { bindRecogniser, type Recogniser } from './query/recognise.ts';
-import { type Spelling, spellingOf } from './query/spelling.ts';
-import { bindVocabulary, type Vocabulary } from './query/vocabulary.ts';
-import { bindGains, type Gains, kindNumber } from './ranking/gains.ts';
-import { type Grouper, openGrouper } from './ranking/groupFamilies.ts';
-import { type Matcher, openMatcher } from './ranking/matcher.ts';
-import { bindSignals, type Signal, stockByRecord } from './ranking/signals.ts';
-import { boostColumn } from './rules/boosts.ts';
-import { hiddenMark, hiddenRecords } from './rules/hiddenRecords.ts';
-import { type PlanInForce, plansBySearch } from './rules/plansForSearch.ts';
-import type { Place, Setup, SoldOutWay, SortingOrder, StockPlace } from './setup/schema.ts';
+import { type BoundFilter, bindFilters } from '../facets/boundFilter.ts';
+import type { NumberColumn } from '../index/numberColumns.ts';
+import { type Outside, openOutside } from '../index/outside.ts';
+import { hiddenMark } from '../index/recordMask.ts';
+import type { Snapshot } from '../index/snapshot.ts';
+import { bindPhrases, type Phrases } from '../query/phrases.ts';
+import { bindRecogniser, type Recogniser } from '../query/recognise.ts';
+import { type Spelling, spellingOf } from '../query/spelling.ts';
+import { bindVocabulary, type Vocabulary } from '../query/vocabulary.ts';
+import { type Grouper, openGrouper } from '../ranking/groupFamilies.ts';
+import { type Matcher, openMatcher } from '../ranking/matcher.ts';
+import { bindSignals, type Signal, stockByRecord } from '../ranking/signals.ts';
+import { boostColumn } from '../rules/boosts.ts';
+import { hiddenRecords } from '../rules/hiddenRecords.ts';
+import { type PlanInForce, plansBySearch } from '../rules/plansForSearch.ts';
+import { bindGains, type Gains, kindNumber } from '../scoring/gains.ts';
+import type { Place, Setup, SoldOutWay, SortingOrder, StockPlace } from '../setup/schema.ts';
 
 /** A snapshot with the scratch memory for searching it; one search at a time. */
 export interface Engine {

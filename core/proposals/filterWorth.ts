@@ -1,9 +1,9 @@
-import type { FilterAnswer } from '../answer.ts';
-import type { Engine, PreparedSetup } from '../prepareSetup.ts';
-import { rank } from '../ranking/rank.ts';
-import { selectionOf } from '../search.ts';
-import type { BoundFilter } from './boundFilter.ts';
-import { tellFilters } from './filters.ts';
+import type { FilterAnswer } from '../answer/answer.ts';
+import type { BoundFilter } from '../facets/boundFilter.ts';
+import { tellFilters } from '../facets/filters.ts';
+import type { Engine, PreparedSetup } from '../search/prepareSetup.ts';
+import { rank } from '../search/rank.ts';
+import { selectionOf } from '../search/search.ts';
 
 /** A search shoppers make, and how often. */
 export interface AskedSearch {

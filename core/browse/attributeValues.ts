@@ -1,11 +1,11 @@
-import type { Engine, PreparedSetup } from '../prepareSetup.ts';
-import { rank } from '../ranking/rank.ts';
-import { selectFirst } from '../ranking/select.ts';
-import { equalThresholds, roundThresholds } from './bands.ts';
-import { bars } from './filters.ts';
+import { selectFirst } from '../base/select.ts';
+import { bars } from '../facets/filters.ts';
+import type { Engine, PreparedSetup } from '../search/prepareSetup.ts';
+import { rank } from '../search/rank.ts';
+import { equalThresholds, roundThresholds } from '../values/bands.ts';
 
 /** Values of an attribute that are told one by one. */
-export const mostValuesTold = 5000;
+const mostValuesTold = 5000;
 
 /** What an attribute holds: its values, or where its amounts lie. */
 export interface AttributeValues {

@@ -1,6 +1,6 @@
-import type { Engine, PreparedSetup } from '../prepareSetup.ts';
+import { type AsTyped, corrected, type QueryWord } from '../query/understand.ts';
 import { findMatches, readSearch } from './findMatches.ts';
-import { type AsTyped, corrected, type QueryWord } from './understand.ts';
+import type { Engine, PreparedSetup } from './prepareSetup.ts';
 
 /** Other ways of reading one misspelt word that are tried, at most. */
 const mostWays = 5;

@@ -1,14 +1,21 @@
 import type { Snapshot } from '../index/snapshot.ts';
 import { attributeAt } from '../index/spot.ts';
-import type { Engine, PreparedSetup } from '../prepareSetup.ts';
-import type { MatchKind } from '../ranking/formula.ts';
-import { kindNumber } from '../ranking/gains.ts';
+import { compoundParts, hasCompounds } from '../query/compounds.ts';
+import { knowsIn, mostWords, queryWords, readUnits, type SoughtWord } from '../query/readUnits.ts';
+import type { Recognised } from '../query/recognise.ts';
+import {
+  type AsTyped,
+  corrected,
+  type ExpandOptions,
+  expandWord,
+  joinedTexts,
+  type QueryWord,
+} from '../query/understand.ts';
+import { meaningsIn } from '../query/vocabulary.ts';
 import type { Matches } from '../ranking/matcher.ts';
-import { compoundParts, hasCompounds } from './compounds.ts';
-import { knowsIn, mostWords, queryWords, readUnits, type SoughtWord } from './readUnits.ts';
-import type { Recognised } from './recognise.ts';
-import { type AsTyped, corrected, type ExpandOptions, expandWord, joinedTexts, type QueryWord } from './understand.ts';
-import { meaningsIn } from './vocabulary.ts';
+import type { MatchKind } from '../scoring/formula.ts';
+import { kindNumber } from '../scoring/gains.ts';
+import type { Engine, PreparedSetup } from './prepareSetup.ts';
 
 export interface Found {
   /** The words looked for in the end. */
@@ -21,7 +28,7 @@ export interface Found {
 }
 
 /** What a setup's search reads of a catalog. Cost of `reaches`: mostly one posting. */
-export function reacher(
+function reacher(
   { snapshot }: Engine,
   { gains }: Pick<PreparedSetup, 'gains'>,
 ): Pick<ExpandOptions, 'reaches' | 'isRead'> {
@@ -44,7 +51,7 @@ interface Givable {
   readonly rarity: number;
 }
 /** Postings that attempts at giving words up may look at; then nothing is found. */
-export const mostSteps = 150_000;
+const mostSteps = 150_000;
 /** Other words tried in place of the last one given up, where several are. */
 const others = 3;
 

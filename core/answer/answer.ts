@@ -1,7 +1,7 @@
 import { z } from 'zod';
-import { filterLayoutSchema } from './setup/filterSchema.ts';
-import { filterKinds } from './setup/filterTerms.ts';
-import { shopSchema } from './setup/shop.ts';
+import { filterLayoutSchema } from '../setup/filterSchema.ts';
+import { filterKinds } from '../setup/filterTerms.ts';
+import { shopSchema } from '../setup/shop.ts';
 
 /**
  * The one shape in which results are told: by the shop's interface, the desk's preview and the terminal. Scores and

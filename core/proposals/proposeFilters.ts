@@ -1,13 +1,13 @@
 import { type AttributeProfile, hasChoices, isNumeric } from '../catalog/profileAttributes.ts';
 import { labelFromKey } from '../catalog/standardColumns.ts';
-import type { Engine, PreparedSetup } from '../prepareSetup.ts';
+import { type BoundFilter, bindFilter } from '../facets/boundFilter.ts';
+import type { Engine, PreparedSetup } from '../search/prepareSetup.ts';
 import type { FilterSetting } from '../setup/filterSchema.ts';
 import { freeKey } from '../setup/freeKey.ts';
 import type { Setup } from '../setup/schema.ts';
-import { type BoundFilter, bindFilter } from './boundFilter.ts';
+import { amountIn } from '../values/valueGroups.ts';
 import { type AskedSearch, filtersOfSearches, filterWorth } from './filterWorth.ts';
 import { firstLook } from './firstLook.ts';
-import { amountIn } from './valueGroups.ts';
 
 /** A filter the shop does not have, and what speaks for it. */
 export interface FilterProposal {

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { pick, seededRandom } from '../random.ts';
+import { pick, seededRandom } from '../base/random.ts';
 import { placesOf } from './valueOrder.ts';
 
 const inOrder = (texts: string[], order: Parameters<typeof placesOf>[1], byHand?: string[]): string[] => {

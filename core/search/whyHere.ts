@@ -1,10 +1,10 @@
-import type { SignalTold, Why } from '../answer.ts';
+import type { SignalTold, Why } from '../answer/answer.ts';
 import { labelFromKey } from '../catalog/standardColumns.ts';
-import type { Engine, PreparedSetup } from '../prepareSetup.ts';
+import { explainMatch } from '../ranking/explainMatch.ts';
+import type { Signal } from '../ranking/signals.ts';
 import { totalPull } from '../rules/plansForSearch.ts';
-import { explainMatch } from './explainMatch.ts';
+import type { Engine, PreparedSetup } from './prepareSetup.ts';
 import { pullsOn, type Ranking } from './rank.ts';
-import type { Signal } from './signals.ts';
 
 const amountFor = ({ byRecord, values }: Signal, { candidates }: Ranking, candidate: number): number =>
   values[(byRecord ? candidates.representatives : candidates.families)[candidate]!]!;

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { seededRandom } from '../random.ts';
+import { seededRandom } from '../base/random.ts';
 import type { FilterSetting } from '../setup/filterSchema.ts';
 import { bandsOf, equalThresholds, roundThresholds } from './bands.ts';
 

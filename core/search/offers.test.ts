@@ -1,10 +1,10 @@
 import { expect, test } from '@jest/globals';
-import { openEngine, prepareSetup } from '../prepareSetup.ts';
-import { pick, seededRandom } from '../random.ts';
-import { rank } from '../ranking/rank.ts';
+import { pick, seededRandom } from '../base/random.ts';
 import { randomCatalog, randomQuery, randomSetup, snapshotOf } from '../testing/randomCatalog.ts';
 import { findMatches } from './findMatches.ts';
 import { offersFor } from './offers.ts';
+import { openEngine, prepareSetup } from './prepareSetup.ts';
+import { rank } from './rank.ts';
 
 /** A search with one letter of it left out, doubled or swapped with the next. */
 function misspelt(random: () => number, query: string): string {
