@@ -2,7 +2,8 @@ import { z } from 'zod';
 import { cardSchema, resultSchema, searchAnswerSchema } from '../core/answer/answer.ts';
 import { articleSchema } from '../core/content/content.ts';
 import { productDetailSchema } from '../core/product/productDetail.ts';
-import { setupParts } from '../core/setup/schema.ts';
+import { setupParts } from '../core/setup/registry.ts';
+import { decisionKeyText } from '../core/setup/terms/texts.ts';
 import { catalogEndpoints } from './catalogEndpoints.ts';
 import { contentEndpoints } from './contentEndpoints.ts';
 import { demandEndpoints } from './demandEndpoints.ts';
@@ -134,7 +135,7 @@ export const endpoints = {
     body: z.strictObject({
       revision,
       edits: z
-        .array(z.strictObject({ part: z.enum(setupParts), key: z.string().min(1).max(700), value: z.unknown() }))
+        .array(z.strictObject({ part: z.enum(setupParts), key: decisionKeyText, value: z.unknown() }))
         .min(1)
         .max(500),
     }),

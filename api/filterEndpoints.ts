@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { filterSettingSchema, valueGroupSchema } from '../core/setup/filterSchema.ts';
+import { filterSettingSchema } from '../core/setup/parts/filters.ts';
+import { valueGroupSchema } from '../core/setup/parts/valueGroups.ts';
 import { endpoint } from './endpoint.ts';
 import { paths } from './paths.ts';
 

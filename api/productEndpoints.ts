@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { decisionSchema, places } from '../core/setup/schema.ts';
+import { decisionSchema } from '../core/setup/parts/products.ts';
+import { places } from '../core/setup/terms/placeTerms.ts';
 import { endpoint } from './endpoint.ts';
 import { paths } from './paths.ts';
 import { listFields, withFilters } from './searchQuery.ts';

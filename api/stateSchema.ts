@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { setupParts, setupSchema } from '../core/setup/schema.ts';
+import { setupParts } from '../core/setup/registry.ts';
+import { setupSchema } from '../core/setup/schema.ts';
 
 const revision = z.number().int().min(0).describe('The draft revision the writer saw.');
 

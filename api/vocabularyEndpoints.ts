@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { vocabularyEntrySchema } from '../core/setup/schema.ts';
+import { vocabularyEntrySchema } from '../core/setup/parts/vocabulary.ts';
 import { languages } from '../core/text/languages.ts';
 import { endpoint } from './endpoint.ts';
 import { paths } from './paths.ts';

@@ -1,6 +1,7 @@
 import { parseArgs } from 'node:util';
 import { seededRandom } from '../core/base/random.ts';
-import type { FilterSetting, ValueGroups } from '../core/setup/filterSchema.ts';
+import type { FilterSetting } from '../core/setup/parts/filters.ts';
+import type { ValueGroups } from '../core/setup/parts/valueGroups.ts';
 import type { Setup } from '../core/setup/schema.ts';
 import { cleverShelf } from './contenders.ts';
 import { makeRecords } from './makeRecords.ts';

@@ -1,6 +1,6 @@
 import { unknownName } from '../api/problem.ts';
 import { own } from '../core/base/named.ts';
-import { unsetAttribute } from '../core/setup/normalEntry.ts';
+import { unsetAttribute } from '../core/setup/terms/usualValues.ts';
 import { Failure, lookAtCatalog, onOff, openWithCatalog, table, UsageError } from './usage.ts';
 
 export function attributesCommand(data: string, rest: readonly string[], json: boolean): void {

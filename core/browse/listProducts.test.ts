@@ -4,7 +4,7 @@ import { textsOf } from '../catalog/record.ts';
 import { openEngine, prepareSetup } from '../search/prepareSetup.ts';
 import { hidingKey } from '../setup/hidingKey.ts';
 import { initialSetup } from '../setup/initialSetup.ts';
-import type { Hiding } from '../setup/schema.ts';
+import type { Hiding } from '../setup/parts/hiding.ts';
 import { randomCatalog, snapshotOf } from '../testing/randomCatalog.ts';
 import { type ListRequest, listProducts } from './listProducts.ts';
 

@@ -2,7 +2,8 @@ import { pictureOf } from '../catalog/picture.ts';
 import { type CatalogRecord, firstText, heldBy, textsOf } from '../catalog/record.ts';
 import { availability, standardColumn } from '../catalog/standardColumns.ts';
 import { standingOf } from '../rules/decisions.ts';
-import type { Decision, Setup } from '../setup/schema.ts';
+import type { Decision } from '../setup/parts/products.ts';
+import type { Setup } from '../setup/schema.ts';
 
 /** One cell of the catalog's table. */
 export interface ListedCell {

@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import { searchKey } from '../query/readUnits.ts';
 import { openEngine, prepareSetup } from '../search/prepareSetup.ts';
-import type { FilterSetting } from '../setup/filterSchema.ts';
 import { initialSetup } from '../setup/initialSetup.ts';
+import type { FilterSetting } from '../setup/parts/filters.ts';
 import { recordsOf, snapshotOf } from '../testing/randomCatalog.ts';
 import { resolveChoices } from './choices.ts';
 import { readRange } from './chosenFilters.ts';

@@ -1,6 +1,6 @@
 import { levelMark } from '../catalog/levels.ts';
 import type { Snapshot } from '../index/snapshot.ts';
-import { choosesOne } from '../setup/filterTerms.ts';
+import { choosesOne } from '../setup/terms/filterTerms.ts';
 import type { BoundFilter } from './boundFilter.ts';
 import type { ChosenFilters } from './chosenFilters.ts';
 

@@ -4,8 +4,9 @@ import { filtersOfSearches, filterWorth, shareLeft } from '../proposals/filterWo
 import { proposeFilters, sourceWarnings } from '../proposals/proposeFilters.ts';
 import { openEngine, prepareSetup } from '../search/prepareSetup.ts';
 import { search } from '../search/search.ts';
-import type { FilterSetting, ValueGroups } from '../setup/filterSchema.ts';
 import { initialSetup } from '../setup/initialSetup.ts';
+import type { FilterSetting } from '../setup/parts/filters.ts';
+import type { ValueGroups } from '../setup/parts/valueGroups.ts';
 import { recordsOf, snapshotOf } from '../testing/randomCatalog.ts';
 
 const records = recordsOf([

@@ -2,7 +2,7 @@ import type { FilterAnswer, FilterValue } from '../answer/answer.ts';
 import { selectFirst } from '../base/select.ts';
 import { levelMark, levelsOf } from '../catalog/levels.ts';
 import type { Selection } from '../index/familyCounts.ts';
-import { usualFilter } from '../setup/filterTerms.ts';
+import { usualFilter } from '../setup/terms/filterTerms.ts';
 import type { Language } from '../text/languages.ts';
 import { sameValue } from '../values/valueGroups.ts';
 import type { BoundFilter } from './boundFilter.ts';

@@ -1,6 +1,6 @@
 import { type AttributeProfile, isNumeric } from '../catalog/profileAttributes.ts';
 import { availability } from '../catalog/standardColumns.ts';
-import type { FilterSetting } from '../setup/filterSchema.ts';
+import type { FilterSetting } from '../setup/parts/filters.ts';
 import { amountIn } from '../values/valueGroups.ts';
 
 const sizeLike = /^(\d{1,3}(\/0)?|[a-c]\d{1,2}|x{0,3}[sml]|[2-5]xl)$/i;

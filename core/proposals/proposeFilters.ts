@@ -2,8 +2,8 @@ import { type AttributeProfile, hasChoices, isNumeric } from '../catalog/profile
 import { labelFromKey } from '../catalog/standardColumns.ts';
 import { type BoundFilter, bindFilter } from '../facets/boundFilter.ts';
 import type { Engine, PreparedSetup } from '../search/prepareSetup.ts';
-import type { FilterSetting } from '../setup/filterSchema.ts';
 import { freeKey } from '../setup/freeKey.ts';
+import type { FilterSetting } from '../setup/parts/filters.ts';
 import type { Setup } from '../setup/schema.ts';
 import { amountIn } from '../values/valueGroups.ts';
 import { type AskedSearch, filtersOfSearches, filterWorth } from './filterWorth.ts';

@@ -1,5 +1,5 @@
 import type { ColourWords } from '../colour/colourWords.ts';
-import type { ValueGroup } from '../setup/filterSchema.ts';
+import type { ValueGroup } from '../setup/parts/valueGroups.ts';
 import { fold } from '../text/fold.ts';
 import type { Language } from '../text/languages.ts';
 import { findQuantities, quantityToken } from '../text/quantity.ts';

@@ -1,8 +1,10 @@
 import { type AttributeProfile, isIndexedAsText } from '../catalog/profileAttributes.ts';
 import { standardColumn } from '../catalog/standardColumns.ts';
-import { filterKindNames } from '../setup/describeFilters.ts';
 import { initialSetup } from '../setup/initialSetup.ts';
-import type { AttributeSetting, Setup, TieBreaker } from '../setup/schema.ts';
+import type { AttributeSetting } from '../setup/parts/attributes.ts';
+import type { TieBreaker } from '../setup/parts/relevance/tieBreakers.ts';
+import type { Setup } from '../setup/schema.ts';
+import { filterKindNames } from '../setup/terms/filterTerms.ts';
 import type { Proposal } from './proposal.ts';
 import { proposeAlike } from './proposeAlike.ts';
 import { type FilterProposal, keyFor } from './proposeFilters.ts';

@@ -1,5 +1,5 @@
 import type { Setup } from '../setup/schema.ts';
-import { usualSpelling } from '../setup/usualSpelling.ts';
+import { usualSpelling } from '../setup/terms/usualValues.ts';
 import { editDistance } from '../text/editDistance.ts';
 import { isNumberLike } from '../text/tokenize.ts';
 

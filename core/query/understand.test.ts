@@ -5,7 +5,8 @@ import { pinsOf, plansBySearch, pulledScore, totalPull } from '../rules/plansFor
 import { openEngine, prepareSetup } from '../search/prepareSetup.ts';
 import { search } from '../search/search.ts';
 import { initialSetup } from '../setup/initialSetup.ts';
-import type { Setup, ShelfPlan } from '../setup/schema.ts';
+import type { ShelfPlan } from '../setup/parts/plans.ts';
+import type { Setup } from '../setup/schema.ts';
 import { recordsOf, snapshotOf } from '../testing/randomCatalog.ts';
 import { mostWords, queryWords, searchKey } from './readUnits.ts';
 

@@ -3,7 +3,7 @@ import { readStandardRow } from '../catalog/readRow.ts';
 import { openEngine, prepareSetup } from '../search/prepareSetup.ts';
 import { search } from '../search/search.ts';
 import { initialSetup } from '../setup/initialSetup.ts';
-import type { VocabularyEntry } from '../setup/schema.ts';
+import type { VocabularyEntry } from '../setup/parts/vocabulary.ts';
 import { snapshotOf } from '../testing/randomCatalog.ts';
 import { bindVocabulary } from './vocabulary.ts';
 

@@ -1,4 +1,5 @@
-import type { Setup, VocabularyEntry } from '../setup/schema.ts';
+import type { VocabularyEntry } from '../setup/parts/vocabulary.ts';
+import type { Setup } from '../setup/schema.ts';
 import { tokenize } from '../text/tokenize.ts';
 import { type Near, openNearest } from './spelling.ts';
 

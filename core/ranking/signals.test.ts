@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { openEngine } from '../search/prepareSetup.ts';
-import type { TieBreaker } from '../setup/schema.ts';
+import type { TieBreaker } from '../setup/parts/relevance/tieBreakers.ts';
 import { recordsOf, snapshotOf } from '../testing/randomCatalog.ts';
 import { bindSignals, marginOf, newness, pulledRating } from './signals.ts';
 

@@ -1,6 +1,6 @@
 import { availability, standardColumn } from '../catalog/standardColumns.ts';
 import type { Snapshot } from '../index/snapshot.ts';
-import type { TieBreaker } from '../setup/schema.ts';
+import type { TieBreaker } from '../setup/parts/relevance/tieBreakers.ts';
 
 /** The key of the signal that is worked out from price and cost, where the catalog has no such attribute itself. */
 export const margin = { key: 'margin', label: 'Margin' } as const;

@@ -1,7 +1,8 @@
 import { copyNamed, own } from '../base/named.ts';
 import { type AttributeValue, type CatalogRecord, heldBy, inKeyOrder, textsOf } from '../catalog/record.ts';
 import { availability, availabilityOf } from '../catalog/standardColumns.ts';
-import type { Decision, Setup } from '../setup/schema.ts';
+import type { Decision } from '../setup/parts/products.ts';
+import type { Setup } from '../setup/schema.ts';
 
 /** Attributes that no decision may touch: what a record is known by, and what is computed from others. */
 export const untouchable: ReadonlySet<string> = new Set(['id', 'family', 'sku', 'parts', 'contains', availability.key]);

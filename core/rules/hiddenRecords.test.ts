@@ -1,7 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import { isHidden } from '../index/recordMask.ts';
 import { initialSetup } from '../setup/initialSetup.ts';
-import type { Hiding, Place } from '../setup/schema.ts';
+import type { Hiding } from '../setup/parts/hiding.ts';
+import type { Place } from '../setup/terms/placeTerms.ts';
 import { recordsOf, snapshotOf } from '../testing/randomCatalog.ts';
 import { boostColumn, withBoost } from './boosts.ts';
 import { hiddenRecords } from './hiddenRecords.ts';

@@ -1,6 +1,7 @@
 import { hiddenMark } from '../index/recordMask.ts';
 import type { Snapshot } from '../index/snapshot.ts';
-import type { Place, Setup } from '../setup/schema.ts';
+import type { Setup } from '../setup/schema.ts';
+import type { Place } from '../setup/terms/placeTerms.ts';
 
 /** The records hidden from a place by the file, by product or by tag, one byte a record; null where nothing is hidden. */
 export function hiddenRecords(snapshot: Snapshot, setup: Setup, place: Place): Uint8Array | null {

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { initialSetup } from '../setup/initialSetup.ts';
-import type { Setup, ShelfPlan } from '../setup/schema.ts';
+import type { ShelfPlan } from '../setup/parts/plans.ts';
+import type { Setup } from '../setup/schema.ts';
 import { pinsOf, plansBySearch, pulledScore, pullsOf, totalPull } from './plansForSearch.ts';
 
 const plan = (change: Partial<ShelfPlan>): ShelfPlan => ({

@@ -1,5 +1,6 @@
 import { searchKey } from '../query/readUnits.ts';
-import type { Setup, ShelfPlan } from '../setup/schema.ts';
+import type { ShelfPlan } from '../setup/parts/plans.ts';
+import type { Setup } from '../setup/schema.ts';
 
 export interface PlanInForce extends ShelfPlan {
   readonly id: string;

@@ -1,7 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import { readStandardRow } from '../catalog/readRow.ts';
 import { initialSetup } from '../setup/initialSetup.ts';
-import type { Decision, Setup } from '../setup/schema.ts';
+import type { Decision } from '../setup/parts/products.ts';
+import type { Setup } from '../setup/schema.ts';
 import { applyDecisions, decisionKey, decisionsByProduct, standingOf } from './decisions.ts';
 import { readCell, tagEdit, valueEdit } from './productEdits.ts';
 

@@ -3,7 +3,8 @@ import type { AttributeProfile } from '../catalog/profileAttributes.ts';
 import { readAmount, readDate } from '../catalog/readAmount.ts';
 import { pathLevels } from '../catalog/readRow.ts';
 import { type AttributeValue, type CatalogRecord, heldBy, textsOf } from '../catalog/record.ts';
-import type { Decision, Setup } from '../setup/schema.ts';
+import type { Decision } from '../setup/parts/products.ts';
+import type { Setup } from '../setup/schema.ts';
 import type { EntryEdit } from '../setup/withEntry.ts';
 import { decisionKey, untouchable } from './decisions.ts';
 

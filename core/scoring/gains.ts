@@ -1,7 +1,8 @@
 import { own } from '../base/named.ts';
 import { type AttributeProfile, isIndexedAsText } from '../catalog/profileAttributes.ts';
 import { attributeAt, exactUpTo, placeAt, spotSteps, wordsAt } from '../index/spot.ts';
-import type { AttributeSetting, Setup } from '../setup/schema.ts';
+import type { AttributeSetting } from '../setup/parts/attributes.ts';
+import type { Setup } from '../setup/schema.ts';
 import { lengthFactor, type MatchKind, placeFactor, quality } from './formula.ts';
 
 const matchKinds = Object.keys(quality) as readonly MatchKind[];

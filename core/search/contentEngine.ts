@@ -6,7 +6,8 @@ import { type ContentKind, contentAttributes, leftOutKey } from '../content/cont
 import { snapshotBuilder } from '../index/buildSnapshot.ts';
 import { openSnapshot } from '../index/snapshot.ts';
 import { hidingKey } from '../setup/hidingKey.ts';
-import type { Hiding, Setup } from '../setup/schema.ts';
+import type { Hiding } from '../setup/parts/hiding.ts';
+import type { Setup } from '../setup/schema.ts';
 import type { Language } from '../text/languages.ts';
 import { type Engine, openEngine, type PreparedSetup, prepareSetup } from './prepareSetup.ts';
 import { rank } from './rank.ts';

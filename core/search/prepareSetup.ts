@@ -14,7 +14,9 @@ import { boostColumn } from '../rules/boosts.ts';
 import { hiddenRecords } from '../rules/hiddenRecords.ts';
 import { type PlanInForce, plansBySearch } from '../rules/plansForSearch.ts';
 import { bindGains, type Gains, kindNumber } from '../scoring/gains.ts';
-import type { Place, Setup, SoldOutWay, SortingOrder, StockPlace } from '../setup/schema.ts';
+import type { SortingOrder } from '../setup/parts/relevance/sorting.ts';
+import type { Setup } from '../setup/schema.ts';
+import type { Place, SoldOutWay, StockPlace } from '../setup/terms/placeTerms.ts';
 
 /** A snapshot with the scratch memory for searching it; one search at a time. */
 export interface Engine {

@@ -13,7 +13,7 @@ import { arrange, type Placed } from '../rules/arrange.ts';
 import { hasBoost, withBoost } from '../rules/boosts.ts';
 import { type AppliedPin, type AppliedPull, pinsOf, pulledScore, pullsOf, totalPull } from '../rules/plansForSearch.ts';
 import { perfect } from '../scoring/formula.ts';
-import type { SortingOrder } from '../setup/schema.ts';
+import type { SortingOrder } from '../setup/parts/relevance/sorting.ts';
 import type { Language } from '../text/languages.ts';
 import { findMatches } from './findMatches.ts';
 import { orderAll } from './orderAll.ts';

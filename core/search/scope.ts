@@ -1,6 +1,6 @@
 import type { Collection } from '../content/content.ts';
 import type { Snapshot } from '../index/snapshot.ts';
-import type { TieBreaker } from '../setup/schema.ts';
+import type { TieBreaker } from '../setup/parts/relevance/tieBreakers.ts';
 
 /** A collection bound to a catalog: which records are in it, and how its page is ordered where nothing is searched for. */
 export interface Scope {

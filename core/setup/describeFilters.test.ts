@@ -1,7 +1,13 @@
 import { expect, test } from '@jest/globals';
-import { filterChange, layoutChange, valueGroupsChange } from './describeFilters.ts';
-import type { FilterSetting, ValueGroups } from './filterSchema.ts';
-import { usualLayout } from './filterTerms.ts';
+import { describeChange } from './describeChange.ts';
+import type { FilterSetting } from './parts/filters.ts';
+import type { ValueGroups } from './parts/valueGroups.ts';
+import type { SetupPart } from './registry.ts';
+import { usualLayout } from './terms/filterTerms.ts';
+
+const names = { attribute: (key: string) => key, product: (id: string) => id };
+const told = (part: SetupPart, before: unknown, after: unknown, key = 'filters') =>
+  describeChange({ part, key, before, after }, names);
 
 const filter: FilterSetting = {
   attribute: 'colour',
@@ -27,11 +33,11 @@ test.each<[Partial<FilterSetting>, string]>([
   [{ after: 'size' }, 'Filter “Colour” waits for another filter'],
   [{ closed: true }, 'Filter “Colour” is collapsed at first'],
 ])('%j is told as “%s”', (to, sentence) => {
-  expect(filterChange(filter, { ...filter, ...to })).toEqual([sentence]);
-  expect(filterChange({ ...filter, ...to }, filter)).toHaveLength(1);
+  expect(told('filters', filter, { ...filter, ...to })).toEqual([sentence]);
+  expect(told('filters', { ...filter, ...to }, filter)).toHaveLength(1);
 });
 test('what is as it usually is anyway is no change', () =>
-  expect(filterChange(filter, { ...filter, label: 'Colour' })).toEqual([]));
+  expect(told('filters', filter, { ...filter, label: 'Colour' })).toEqual([]));
 
 test('groups are told one by one', () => {
   const after: ValueGroups = {
@@ -42,16 +48,16 @@ test('groups are told one by one', () => {
     ],
     rest: 'together',
   };
-  expect(valueGroupsChange(groups, after)).toEqual([
+  expect(told('valueGroups', groups, after)).toEqual([
     'Value groups “Tones”: Blue is added',
     'Value groups “Tones”: Red has changed',
     'Value groups “Tones”: other values are shown together',
   ]);
-  expect(valueGroupsChange(groups, null)).toEqual(['Value groups “Tones” are removed']);
+  expect(told('valueGroups', groups, null)).toEqual(['Value groups “Tones” are removed']);
 });
 
 test('where filters stand is told by the width', () =>
-  expect(layoutChange(null, { ...usualLayout, wide: 'right', keep: true })).toEqual([
+  expect(told('storefront', null, { ...usualLayout, wide: 'right', keep: true })).toEqual([
     'On a wide window filters stand on the right',
     'A new search keeps the filters that were chosen',
   ]));

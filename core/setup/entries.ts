@@ -1,7 +1,8 @@
 import { own } from '../base/named.ts';
-import { canonical } from './canonical.ts';
 import { normalEntry, tidyEntry } from './normalEntry.ts';
-import { entrySchema, isFixedEntry, type Setup, type SetupPart, setupParts } from './schema.ts';
+import { type SetupPart, setupParts } from './registry.ts';
+import { entrySchema, isFixedEntry, type Setup } from './schema.ts';
+import { canonical } from './terms/canonical.ts';
 import type { EntryEdit } from './withEntry.ts';
 
 /** An entry as it was and as it is; null where it did not or does not exist. */

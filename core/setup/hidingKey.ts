@@ -1,4 +1,4 @@
-import type { Hiding } from './schema.ts';
+import type { Hiding } from './parts/hiding.ts';
 
 /** The key of a hiding's entry in the setup. */
 export const hidingKey = (hiding: Hiding): string =>

@@ -1,14 +1,7 @@
 import { z } from 'zod';
-import { copyNamed, named, own } from '../base/named.ts';
-import {
-  entrySchema,
-  fixedParts,
-  mostEntries,
-  type Setup,
-  type SetupPart,
-  setupParts,
-  setupVersion,
-} from './schema.ts';
+import { named, own } from '../base/named.ts';
+import { definitionOf, type SetupPart, setupParts } from './registry.ts';
+import { entrySchema, mostEntries, type Setup, setupVersion } from './schema.ts';
 import { type SetupDocument, upgradeSetup } from './upgradeSetup.ts';
 
 /** An entry that is kept but cannot be read: written by a newer version, or damaged. */
@@ -31,16 +24,17 @@ const isPart = (name: string): name is SetupPart => (setupParts as readonly stri
 
 /** The setup of nothing but fixed entries, each as it is until somebody decides. */
 function emptyParts(): Parts {
-  const parts = Object.fromEntries(setupParts.map((part) => [part, named<unknown>()])) as Parts;
-  for (const [part, entries] of Object.entries(fixedParts))
-    for (const [key, { usual }] of Object.entries(entries)) parts[part as SetupPart][key] = usual;
-  return parts;
+  const usualOf = (part: SetupPart): [string, unknown][] => {
+    const definition = definitionOf(part);
+    return definition.isFixed ? Object.entries(definition.entries).map(([key, { usual }]) => [key, usual]) : [];
+  };
+  return Object.fromEntries(setupParts.map((part) => [part, named(usualOf(part))])) as Parts;
 }
 
 /** What a fixed entry is until somebody decides; null where entries of the part come and go. */
 export function usualEntry(part: string, key: string): unknown {
-  const entries = own<Readonly<Record<string, { readonly usual: unknown }>>>(fixedParts, part);
-  return own(entries, key)?.usual ?? null;
+  const definition = isPart(part) ? definitionOf(part) : null;
+  return (definition?.isFixed && own(definition.entries, key)?.usual) || null;
 }
 
 /** What an entry is read as, or why it is not read. */
@@ -93,12 +87,3 @@ export function entriesIn(document: unknown): { part: string; key: string; value
 
 /** Reads a whole document: a release, or a file. */
 export const readSetup = (document: unknown): ReadSetup => readEntries(entriesIn(document));
-
-/** A setup that came as plain JSON, so that its parts hold no names but those that were given. */
-export function namedParts(setup: Setup): Setup {
-  const parts = setupParts.map((part) => [
-    part,
-    copyNamed<unknown>(own<Readonly<Record<string, unknown>>>(setup as never, part) ?? {}),
-  ]);
-  return { ...setup, ...Object.fromEntries(parts) };
-}

@@ -5,8 +5,8 @@ import { weightForPlace } from './attributeOrder.ts';
 import { describeChange } from './describeChange.ts';
 import { changesBetween, checkEdit, entriesOf } from './entries.ts';
 import { initialSetup } from './initialSetup.ts';
+import type { ShelfPlan } from './parts/plans.ts';
 import { readEntries } from './readSetup.ts';
-import type { ShelfPlan } from './schema.ts';
 import { withEntry } from './withEntry.ts';
 
 const snapshot = snapshotOf(randomCatalog(seededRandom(1), 30));

@@ -1,8 +1,9 @@
 import { own } from '../base/named.ts';
 import { writeCsv } from '../catalog/writeCsv.ts';
 import { tokenize } from '../text/tokenize.ts';
-import { canonical } from './canonical.ts';
-import { type Setup, type VocabularyEntry, vocabularyEntrySchema } from './schema.ts';
+import { type VocabularyEntry, vocabularyEntrySchema } from './parts/vocabulary.ts';
+import type { Setup } from './schema.ts';
+import { canonical } from './terms/canonical.ts';
 
 type Vocabulary = Setup['vocabulary'];
 export type SynonymEntry = Extract<VocabularyEntry, { what: 'synonyms' | 'oneWay' }>;

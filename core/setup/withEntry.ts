@@ -1,5 +1,6 @@
 import { copyNamed } from '../base/named.ts';
-import type { Setup, SetupPart } from './schema.ts';
+import type { SetupPart } from './registry.ts';
+import type { Setup } from './schema.ts';
 
 /** One change to one entry of the setup; `value` null removes the entry. */
 export interface EntryEdit {

@@ -1,4 +1,4 @@
-import type { TieBreaker } from '../setup/schema.ts';
+import type { TieBreaker } from '../setup/parts/relevance/tieBreakers.ts';
 import { type ObviousCatalog, type ReadRecord, remembered } from './obviousCatalog.ts';
 
 /** What tie-breakers and boosts read of a family, by a look at all of its variants. */

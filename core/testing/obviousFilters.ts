@@ -1,6 +1,7 @@
 import { type CatalogRecord, textsOf } from '../catalog/record.ts';
 import { type ChosenFilters, readRange } from '../facets/chosenFilters.ts';
-import type { FilterSetting, ValueGroups } from '../setup/filterSchema.ts';
+import type { FilterSetting } from '../setup/parts/filters.ts';
+import type { ValueGroups } from '../setup/parts/valueGroups.ts';
 import type { Setup } from '../setup/schema.ts';
 
 /** What is found before filters, and what bears on them. */

@@ -1,4 +1,5 @@
-import type { Setup, TieBreaker } from '../setup/schema.ts';
+import type { TieBreaker } from '../setup/parts/relevance/tieBreakers.ts';
+import type { Setup } from '../setup/schema.ts';
 import type { amountReader } from './obviousAmounts.ts';
 import { inStock, type ReadRecord } from './obviousCatalog.ts';
 

@@ -4,10 +4,11 @@ import { readStandardRow } from '../catalog/readRow.ts';
 import type { CatalogRecord } from '../catalog/record.ts';
 import { snapshotBuilder } from '../index/buildSnapshot.ts';
 import { openSnapshot, type Snapshot } from '../index/snapshot.ts';
-import type { FilterSetting } from '../setup/filterSchema.ts';
 import { hidingKey } from '../setup/hidingKey.ts';
 import { initialSetup } from '../setup/initialSetup.ts';
-import type { Setup, TieBreaker } from '../setup/schema.ts';
+import type { FilterSetting } from '../setup/parts/filters.ts';
+import type { TieBreaker } from '../setup/parts/relevance/tieBreakers.ts';
+import type { Setup } from '../setup/schema.ts';
 import type { Language } from '../text/languages.ts';
 
 /** Words near enough to each other for forms, prefixes, corrections and collisions to happen often. */

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { seededRandom } from '../base/random.ts';
-import type { FilterSetting } from '../setup/filterSchema.ts';
+import type { FilterSetting } from '../setup/parts/filters.ts';
 import { bandsOf, equalThresholds, roundThresholds } from './bands.ts';
 
 const setting = (to: Partial<FilterSetting>): FilterSetting => ({

@@ -1,4 +1,4 @@
-import type { FilterSetting } from '../setup/filterSchema.ts';
+import type { FilterSetting } from '../setup/parts/filters.ts';
 
 /** A value of a filter that stands for amounts. */
 export interface Band {

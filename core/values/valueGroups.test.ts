@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import type { ValueGroups } from '../setup/filterSchema.ts';
+import type { ValueGroups } from '../setup/parts/valueGroups.ts';
 import { amountIn, bindGroups, shownThrough } from './valueGroups.ts';
 
 const groups: ValueGroups = {

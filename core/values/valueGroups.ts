@@ -1,5 +1,5 @@
-import type { ValueGroup, ValueGroups } from '../setup/filterSchema.ts';
-import { usualRestLabel } from '../setup/filterTerms.ts';
+import type { ValueGroup, ValueGroups } from '../setup/parts/valueGroups.ts';
+import { usualRestLabel } from '../setup/terms/filterTerms.ts';
 import { fold } from '../text/fold.ts';
 import { findQuantities } from '../text/quantity.ts';
 import { tokenize } from '../text/tokenize.ts';

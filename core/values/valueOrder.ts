@@ -1,4 +1,4 @@
-import type { ValueOrder } from '../setup/filterTerms.ts';
+import type { ValueOrder } from '../setup/terms/filterTerms.ts';
 import { fold } from '../text/fold.ts';
 import { findQuantities } from '../text/quantity.ts';
 import { amountIn } from './valueGroups.ts';

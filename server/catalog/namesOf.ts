@@ -1,6 +1,6 @@
 import { firstText } from '../../core/catalog/record.ts';
 import { labelFromKey, standardColumn } from '../../core/catalog/standardColumns.ts';
-import type { NamesForChanges } from '../../core/setup/describeChange.ts';
+import type { NamesForChanges } from '../../core/setup/terms/part.ts';
 import type { CatalogReader } from './catalogReader.ts';
 
 /** Names by catalog: the same object as long as the catalog is the same. */

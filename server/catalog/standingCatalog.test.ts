@@ -5,7 +5,7 @@ import type { CatalogRecord } from '../../core/catalog/record.ts';
 import { snapshotBuilder } from '../../core/index/buildSnapshot.ts';
 import { openSnapshot } from '../../core/index/snapshot.ts';
 import { decisionKey } from '../../core/rules/decisions.ts';
-import type { Decision } from '../../core/setup/schema.ts';
+import type { Decision } from '../../core/setup/parts/products.ts';
 import { openTestShelf, smallCatalog, type TestShelf } from '../testing/openTestShelf.ts';
 import { takeFacts } from './facts.ts';
 import { importCatalog } from './importCatalog.ts';

@@ -4,8 +4,9 @@ import { patchSnapshot, type RecordChange } from '../../core/index/patchSnapshot
 import type { Snapshot } from '../../core/index/snapshot.ts';
 import { squash } from '../../core/index/squash.ts';
 import { applyDecisions, decisionsByProduct } from '../../core/rules/decisions.ts';
-import { canonical } from '../../core/setup/canonical.ts';
-import type { Decision, Setup } from '../../core/setup/schema.ts';
+import type { Decision } from '../../core/setup/parts/products.ts';
+import type { Setup } from '../../core/setup/schema.ts';
+import { canonical } from '../../core/setup/terms/canonical.ts';
 import type { CatalogReader } from './catalogReader.ts';
 
 /**

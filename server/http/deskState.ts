@@ -1,8 +1,10 @@
 import type { DeskState, ToldChange } from '../../api/stateSchema.ts';
-import { canonical } from '../../core/setup/canonical.ts';
-import { decisionTold, describeChange, type NamesForChanges } from '../../core/setup/describeChange.ts';
+import { describeChange } from '../../core/setup/describeChange.ts';
 import type { EntryChange } from '../../core/setup/entries.ts';
-import type { Decision } from '../../core/setup/schema.ts';
+import type { Decision } from '../../core/setup/parts/products.ts';
+import { describeDecision } from '../../core/setup/parts/products.ts';
+import { canonical } from '../../core/setup/terms/canonical.ts';
+import type { NamesForChanges } from '../../core/setup/terms/part.ts';
 import type { CatalogStore } from '../catalog/catalogStore.ts';
 import { namesOf } from '../catalog/namesOf.ts';
 import type { SetupReader } from '../store/setupStore.ts';
@@ -52,7 +54,7 @@ function tellAnew(changes: readonly EntryChange[], names: NamesForChanges): Told
     const together = name === null ? [] : groups.get(name)!;
     if (together.length < 2) return [{ ...change, sentences: describeChange(change, names) }];
     if (together[0] !== change) return [];
-    const told = decisionTold((change.after ?? change.before) as Decision, change.after === null, names);
+    const told = describeDecision((change.after ?? change.before) as Decision, change.after === null, names);
     const products = new Set(together.map(({ before, after }) => ((after ?? before) as Decision).product)).size;
     return [
       { ...change, sentences: [`${told} for ${products} products`], group: { name: name!, count: together.length } },

@@ -5,7 +5,7 @@ import { own } from '../../core/base/named.ts';
 import { adviseAttribute } from '../../core/catalog/adviseAttribute.ts';
 import { hasChoices, isIndexedAsText, isNumeric } from '../../core/catalog/profileAttributes.ts';
 import { untouchable } from '../../core/rules/decisions.ts';
-import { unsetAttribute } from '../../core/setup/normalEntry.ts';
+import { unsetAttribute } from '../../core/setup/terms/usualValues.ts';
 import { noCatalog } from '../refused.ts';
 import type { Services } from './services.ts';
 import type { Serve } from './serving.ts';

@@ -1,6 +1,6 @@
 import type { Context } from 'hono';
 import { endpoints } from '../../api/endpoints.ts';
-import type { NamesForChanges } from '../../core/setup/describeChange.ts';
+import type { NamesForChanges } from '../../core/setup/terms/part.ts';
 import { namesOf } from '../catalog/namesOf.ts';
 import { noCatalog, Refused } from '../refused.ts';
 import type { WriteOutcome } from '../store/setupStore.ts';

@@ -11,7 +11,7 @@ import {
   sourceWarnings,
 } from '../../core/proposals/proposeFilters.ts';
 import { alikeValues, type CountedValue, coloursOf, proposeGroups } from '../../core/proposals/proposeGroups.ts';
-import type { FilterSetting } from '../../core/setup/filterSchema.ts';
+import type { FilterSetting } from '../../core/setup/parts/filters.ts';
 import type { Setup } from '../../core/setup/schema.ts';
 import { basicColours } from '../namedColours.ts';
 import type { Workbench } from '../searching/workbench.ts';

@@ -1,6 +1,6 @@
 import { type CatalogRecord, textsOf } from '../../core/catalog/record.ts';
-import { placeNames } from '../../core/setup/describeChange.ts';
 import type { Setup } from '../../core/setup/schema.ts';
+import { placeNames } from '../../core/setup/terms/placeTerms.ts';
 
 export interface RuleAbout {
   readonly kind: 'pin' | 'pull' | 'hidden' | 'file' | 'boost';

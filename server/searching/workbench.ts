@@ -6,7 +6,7 @@ import {
   prepareContent,
 } from '../../core/search/contentEngine.ts';
 import { type Engine, openEngine, type PreparedSetup, prepareSetup } from '../../core/search/prepareSetup.ts';
-import type { Decision } from '../../core/setup/schema.ts';
+import type { Decision } from '../../core/setup/parts/products.ts';
 import type { Language } from '../../core/text/languages.ts';
 import type { CatalogReader } from '../catalog/catalogReader.ts';
 import { contentVersion, readContent } from '../catalog/content.ts';

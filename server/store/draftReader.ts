@@ -9,7 +9,8 @@ import {
   type SetAside,
   usualEntry,
 } from '../../core/setup/readSetup.ts';
-import { type Setup, type SetupPart, setupParts } from '../../core/setup/schema.ts';
+import { type SetupPart, setupParts } from '../../core/setup/registry.ts';
+import type { Setup } from '../../core/setup/schema.ts';
 import { type EntryEdit, withEntries } from '../../core/setup/withEntry.ts';
 import { type Db, draftId, storefrontId } from './database.ts';
 

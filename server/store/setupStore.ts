@@ -1,4 +1,3 @@
-import { canonical } from '../../core/setup/canonical.ts';
 import {
   changesBetween,
   checkEdit,
@@ -9,6 +8,7 @@ import {
 } from '../../core/setup/entries.ts';
 import { readEntry } from '../../core/setup/readSetup.ts';
 import { mostEntries, type Setup, setupVersion } from '../../core/setup/schema.ts';
+import { canonical } from '../../core/setup/terms/canonical.ts';
 import type { EntryEdit } from '../../core/setup/withEntry.ts';
 import { type Db, draftId, storefrontId } from './database.ts';
 import { type DraftReader, entryKey, openDraftReader } from './draftReader.ts';

@@ -3,7 +3,8 @@ import { z } from 'zod';
 import { endpoints } from '../../api/endpoints.ts';
 import { filePaths } from '../../api/paths.ts';
 import { pick } from '../../core/base/random.ts';
-import { entrySchema, fixedParts, setupParts } from '../../core/setup/schema.ts';
+import { definitionOf, setupParts } from '../../core/setup/registry.ts';
+import { entrySchema } from '../../core/setup/schema.ts';
 
 /** Names the language has uses of its own for. */
 export const languageNames = [
@@ -94,7 +95,8 @@ function nastyValue(random: () => number, schema: JsonSchema, depth = 0): unknow
 /** An edit of some entry, by the schema of its value. */
 function nastyEdit(random: () => number): unknown {
   const part = pick(random, setupParts);
-  const fixed = Object.keys((fixedParts as Readonly<Record<string, object>>)[part] ?? {});
+  const definition = definitionOf(part);
+  const fixed = definition.isFixed ? Object.keys(definition.entries) : [];
   const key = fixed.length > 0 && random() < 0.9 ? pick(random, fixed) : nasty(random);
   const schema = entrySchema(part, key) ?? entrySchema(part, 'a');
   const value = random() < 0.15 ? null : schema ? nastyValue(random, jsonOf(schema)) : anything(random);

@@ -1,5 +1,5 @@
 import type { Result, SearchAnswer } from '../../core/answer/answer.ts';
-import type { FilterPosition } from '../../core/setup/filterTerms.ts';
+import type { FilterPosition } from '../../core/setup/terms/filterTerms.ts';
 import { counted } from '../look/price.ts';
 import { EmptyShelf } from './EmptyShelf.tsx';
 import { withNothing } from './filters/choice.ts';

@@ -1,6 +1,6 @@
 import { X } from 'lucide-react';
 import { useEffect, useState } from 'react';
-import type { EmptyShelf as Content } from '../../../core/setup/schema.ts';
+import type { EmptyShelf as Content } from '../../../core/setup/parts/emptyShelf.ts';
 import { Button, IconButton } from '../parts/Button.tsx';
 import { ProductLine, useProducts } from '../parts/ProductLine.tsx';
 import { ProductPicker } from '../parts/ProductPicker.tsx';

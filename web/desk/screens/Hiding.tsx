@@ -1,7 +1,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { Eye, Tag } from 'lucide-react';
 import { hidingKey } from '../../../core/setup/hidingKey.ts';
-import type { Hiding as HidingEntry } from '../../../core/setup/schema.ts';
+import type { Hiding as HidingEntry } from '../../../core/setup/parts/hiding.ts';
 import { call } from '../../client/call.ts';
 import { counted } from '../../look/price.ts';
 import { Button } from '../parts/Button.tsx';

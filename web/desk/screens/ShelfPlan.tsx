@@ -1,7 +1,7 @@
 import { ArrowLeft, X } from 'lucide-react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { toast } from 'sonner';
-import type { ShelfPlan } from '../../../core/setup/schema.ts';
+import type { ShelfPlan } from '../../../core/setup/parts/plans.ts';
 import { Button, IconButton } from '../parts/Button.tsx';
 import { NumberField, Switch, TextField } from '../parts/Controls.tsx';
 import { ProductLine, useProducts } from '../parts/ProductLine.tsx';

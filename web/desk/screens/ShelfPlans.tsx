@@ -1,7 +1,7 @@
 import { ChevronRight } from 'lucide-react';
 import { Link, useNavigate } from 'react-router';
 import { searchKey } from '../../../core/query/readUnits.ts';
-import type { ShelfPlan } from '../../../core/setup/schema.ts';
+import type { ShelfPlan } from '../../../core/setup/parts/plans.ts';
 import { counted } from '../../look/price.ts';
 import { Button } from '../parts/Button.tsx';
 import { Nothing, ScreenHead, shelfRow } from '../parts/Screen.tsx';

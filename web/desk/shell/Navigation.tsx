@@ -1,6 +1,6 @@
 import { ChevronDown } from 'lucide-react';
 import { NavLink } from 'react-router';
-import type { SetupPart } from '../../../core/setup/schema.ts';
+import type { SetupPart } from '../../../core/setup/registry.ts';
 import { useDeskState } from '../state/deskState.ts';
 import { useFoldedGroups } from '../state/foldedGroups.ts';
 import { Freshness } from './Freshness.tsx';

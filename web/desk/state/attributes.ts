@@ -1,8 +1,8 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import type { AttributeRow } from '../../../api/endpoints.ts';
 import { own } from '../../../core/base/named.ts';
-import { unsetAttribute } from '../../../core/setup/normalEntry.ts';
-import type { AttributeSetting } from '../../../core/setup/schema.ts';
+import type { AttributeSetting } from '../../../core/setup/parts/attributes.ts';
+import { unsetAttribute } from '../../../core/setup/terms/usualValues.ts';
 import { call } from '../../client/call.ts';
 import { knownState, useDeskState } from './deskState.ts';
 import { edit } from './edits.ts';

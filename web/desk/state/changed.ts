@@ -1,4 +1,4 @@
-import type { SetupPart } from '../../../core/setup/schema.ts';
+import type { SetupPart } from '../../../core/setup/registry.ts';
 import { useDeskState } from './deskState.ts';
 
 /** Tells whether an entry differs from what is published. */

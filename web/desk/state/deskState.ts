@@ -1,6 +1,6 @@
 import { queryOptions, useQuery } from '@tanstack/react-query';
 import type { DeskState } from '../../../api/stateSchema.ts';
-import { namedParts } from '../../../core/setup/readSetup.ts';
+import { namedParts } from '../../../core/setup/namedParts.ts';
 import { call, isPassing, tryAgainAfter } from '../../client/call.ts';
 import { queryClient } from './queryClient.ts';
 import { withUnsaved } from './waitingEdits.ts';

@@ -1,5 +1,5 @@
 import { beforeEach, describe, expect, test } from '@jest/globals';
-import type { ShelfPlan } from '../../../core/setup/schema.ts';
+import type { ShelfPlan } from '../../../core/setup/parts/plans.ts';
 import { stateKey } from './deskState.ts';
 import { newPlanId, planFor, withoutPin, withPin, withPull } from './planActs.ts';
 import { queryClient } from './queryClient.ts';

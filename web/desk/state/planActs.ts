@@ -1,7 +1,7 @@
 import { toast } from 'sonner';
 import { searchKey } from '../../../core/query/readUnits.ts';
 import { hidingKey } from '../../../core/setup/hidingKey.ts';
-import type { ShelfPlan } from '../../../core/setup/schema.ts';
+import type { ShelfPlan } from '../../../core/setup/parts/plans.ts';
 import type { ProductAct } from '../../bridge/messages.ts';
 import { knownState } from './deskState.ts';
 import { edit, step } from './edits.ts';

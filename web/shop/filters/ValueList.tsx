@@ -2,7 +2,7 @@ import { ChevronDown } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { useEffect, useId, useState } from 'react';
 import type { FilterAnswer, FilterValue } from '../../../core/answer/answer.ts';
-import { usualFilter } from '../../../core/setup/filterTerms.ts';
+import { usualFilter } from '../../../core/setup/terms/filterTerms.ts';
 import { valueInWords } from '../../look/filterWords.ts';
 import { count } from '../../look/price.ts';
 import { moreTold, takesOne } from './choice.ts';

@@ -1,5 +1,5 @@
 import type { FilterAnswer } from '../../../core/answer/answer.ts';
-import { choosesOne, choosesRange } from '../../../core/setup/filterTerms.ts';
+import { choosesOne, choosesRange } from '../../../core/setup/terms/filterTerms.ts';
 import { spanInWords, valueInWords } from '../../look/filterWords.ts';
 import { count, counted } from '../../look/price.ts';
 

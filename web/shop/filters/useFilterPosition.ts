@@ -1,5 +1,5 @@
-import type { FilterLayout } from '../../../core/setup/filterSchema.ts';
-import type { FilterPosition } from '../../../core/setup/filterTerms.ts';
+import type { FilterLayout } from '../../../core/setup/parts/storefront.ts';
+import type { FilterPosition } from '../../../core/setup/terms/filterTerms.ts';
 import { useMedia } from '../../look/useMedia.ts';
 
 /** Widths in pixels from which a window is wide, and from which it is more than a phone's. */

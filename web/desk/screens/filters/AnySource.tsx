@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import type { FilterSetting } from '../../../../core/setup/filterSchema.ts';
 import { freeKey } from '../../../../core/setup/freeKey.ts';
+import type { FilterSetting } from '../../../../core/setup/parts/filters.ts';
 import { Button } from '../../parts/Button.tsx';
 import { TextField } from '../../parts/Controls.tsx';
 import { Picker, PickerItem } from '../../parts/Picker.tsx';

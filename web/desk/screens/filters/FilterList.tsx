@@ -2,7 +2,7 @@ import { ChevronRight, X } from 'lucide-react';
 import { Link } from 'react-router';
 import { toast } from 'sonner';
 import type { FilterAnswer } from '../../../../core/answer/answer.ts';
-import type { FilterSetting } from '../../../../core/setup/filterSchema.ts';
+import type { FilterSetting } from '../../../../core/setup/parts/filters.ts';
 import { valueInWords } from '../../../look/filterWords.ts';
 import { count } from '../../../look/price.ts';
 import { IconButton } from '../../parts/Button.tsx';

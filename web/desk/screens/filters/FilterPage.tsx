@@ -1,7 +1,7 @@
 import { ChevronLeft } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
-import type { FilterSetting } from '../../../../core/setup/filterSchema.ts';
+import type { FilterSetting } from '../../../../core/setup/parts/filters.ts';
 import { Nothing, ScreenHead } from '../../parts/Screen.tsx';
 import { useAttributes } from '../../state/attributes.ts';
 import { Beforehand } from './Beforehand.tsx';

@@ -1,6 +1,6 @@
 import { Link, useNavigate } from 'react-router';
-import type { ValueGroups } from '../../../../core/setup/filterSchema.ts';
 import { freeKey } from '../../../../core/setup/freeKey.ts';
+import type { ValueGroups } from '../../../../core/setup/parts/valueGroups.ts';
 import { counted } from '../../../look/price.ts';
 import { Button } from '../../parts/Button.tsx';
 import { Choice } from '../../parts/Controls.tsx';

@@ -1,6 +1,6 @@
 import { ChevronDown, X } from 'lucide-react';
 import { useState } from 'react';
-import type { ValueGroup } from '../../../../core/setup/filterSchema.ts';
+import type { ValueGroup } from '../../../../core/setup/parts/valueGroups.ts';
 import { count, counted } from '../../../look/price.ts';
 import { IconButton } from '../../parts/Button.tsx';
 import { TextField } from '../../parts/Controls.tsx';

@@ -1,6 +1,6 @@
 import type { AttributeRow } from '../../../../api/endpoints.ts';
-import type { FilterSetting } from '../../../../core/setup/filterSchema.ts';
-import { choosesOne, choosesRange, usualFilter } from '../../../../core/setup/filterTerms.ts';
+import type { FilterSetting } from '../../../../core/setup/parts/filters.ts';
+import { choosesOne, choosesRange, usualFilter } from '../../../../core/setup/terms/filterTerms.ts';
 import { Choice, NumberField, Switch, TextField } from '../../parts/Controls.tsx';
 import { Section } from '../../parts/Screen.tsx';
 import { kindNames, kindsFor } from './filterWords.ts';

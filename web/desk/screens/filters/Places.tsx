@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { levelsOf } from '../../../../core/catalog/levels.ts';
-import type { FilterPlaces } from '../../../../core/setup/filterSchema.ts';
+import type { FilterPlaces } from '../../../../core/setup/parts/filters.ts';
 import { call } from '../../../client/call.ts';
 import { Chip } from '../../parts/Chip.tsx';
 import { Choice } from '../../parts/Controls.tsx';

@@ -1,5 +1,5 @@
-import type { FilterLayout } from '../../../../core/setup/filterSchema.ts';
-import type { FilterPosition } from '../../../../core/setup/filterTerms.ts';
+import type { FilterLayout } from '../../../../core/setup/parts/storefront.ts';
+import type { FilterPosition } from '../../../../core/setup/terms/filterTerms.ts';
 import { type Language, languageNames, languages } from '../../../../core/text/languages.ts';
 import { Choice, Switch } from '../../parts/Controls.tsx';
 import { Section } from '../../parts/Screen.tsx';

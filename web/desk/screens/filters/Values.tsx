@@ -1,5 +1,5 @@
 import { EyeOff, Pin, PinOff } from 'lucide-react';
-import { valueOrders } from '../../../../core/setup/filterTerms.ts';
+import { valueOrders } from '../../../../core/setup/terms/filterTerms.ts';
 import { valueInWords } from '../../../look/filterWords.ts';
 import { count, counted } from '../../../look/price.ts';
 import { Button, IconButton } from '../../parts/Button.tsx';

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import type { FilterProposalRow } from '../../../../api/filterEndpoints.ts';
-import { filterKinds } from '../../../../core/setup/filterTerms.ts';
+import { filterKinds } from '../../../../core/setup/terms/filterTerms.ts';
 import { kindNames, kindsFor, leavesInWords, reasonFor, warningInWords, whyNotShown } from './filterWords.ts';
 
 describe('the kinds that fit an attribute', () => {

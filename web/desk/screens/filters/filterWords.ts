@@ -1,6 +1,6 @@
 import type { FilterProposalRow, FilterWarningTold } from '../../../../api/filterEndpoints.ts';
 import type { SearchAnswer } from '../../../../core/answer/answer.ts';
-import type { FilterKind, ValueOrder } from '../../../../core/setup/filterTerms.ts';
+import type { FilterKind, ValueOrder } from '../../../../core/setup/terms/filterTerms.ts';
 import { counted } from '../../../look/price.ts';
 
 export const kindNames: Readonly<Record<FilterKind, string>> = {

@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useParams } from 'react-router';
-import type { FilterSetting } from '../../../../core/setup/filterSchema.ts';
+import type { FilterSetting } from '../../../../core/setup/parts/filters.ts';
 import { call } from '../../../client/call.ts';
 import { knownState, useDeskState } from '../../state/deskState.ts';
 import { edit } from '../../state/edits.ts';

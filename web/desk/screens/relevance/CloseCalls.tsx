@@ -1,6 +1,6 @@
 import { X } from 'lucide-react';
 import type { ReactNode } from 'react';
-import type { TieBreaker } from '../../../../core/setup/schema.ts';
+import type { TieBreaker } from '../../../../core/setup/parts/relevance/tieBreakers.ts';
 import { counted } from '../../../look/price.ts';
 import { IconButton } from '../../parts/Button.tsx';
 import { Choice, NumberField } from '../../parts/Controls.tsx';

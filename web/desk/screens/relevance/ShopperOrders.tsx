@@ -1,5 +1,5 @@
 import { X } from 'lucide-react';
-import type { SortingOrder } from '../../../../core/setup/schema.ts';
+import type { SortingOrder } from '../../../../core/setup/parts/relevance/sorting.ts';
 import { IconButton } from '../../parts/Button.tsx';
 import { Choice, TextField } from '../../parts/Controls.tsx';
 import { Section, shelfRow } from '../../parts/Screen.tsx';

@@ -1,4 +1,4 @@
-import type { SoldOutWay, StockPlace } from '../../../../core/setup/schema.ts';
+import type { SoldOutWay, StockPlace } from '../../../../core/setup/terms/placeTerms.ts';
 import { Choice } from '../../parts/Controls.tsx';
 import { Section, shelfRow } from '../../parts/Screen.tsx';
 import { useChanged } from '../../state/changed.ts';

@@ -2,7 +2,7 @@ import { SlidersHorizontal } from 'lucide-react';
 import { useId, useState } from 'react';
 import { Link } from 'react-router';
 import type { AttributeRow } from '../../../../api/endpoints.ts';
-import type { AttributeSetting } from '../../../../core/setup/schema.ts';
+import type { AttributeSetting } from '../../../../core/setup/parts/attributes.ts';
 import { NumberField, Switch } from '../../parts/Controls.tsx';
 import { Loading, LoadProblem, Nothing, Section, shelfRow } from '../../parts/Screen.tsx';
 import { useRestingOrder } from '../../parts/useRestingOrder.ts';

@@ -1,4 +1,5 @@
-import type { SortingOrder, TieBreaker } from '../../../../core/setup/schema.ts';
+import type { SortingOrder } from '../../../../core/setup/parts/relevance/sorting.ts';
+import type { TieBreaker } from '../../../../core/setup/parts/relevance/tieBreakers.ts';
 
 /** A key no other order has, made from its signal. */
 export function newOrderKey({ attribute, direction }: TieBreaker, orders: readonly SortingOrder[]): string {

@@ -1,7 +1,7 @@
 import type { AttributeRow } from '../../../../api/endpoints.ts';
 import { margin } from '../../../../core/ranking/signals.ts';
-import { usualPull } from '../../../../core/setup/initialSetup.ts';
-import type { TieBreaker } from '../../../../core/setup/schema.ts';
+import type { TieBreaker } from '../../../../core/setup/parts/relevance/tieBreakers.ts';
+import { usualPull } from '../../../../core/setup/terms/usualValues.ts';
 
 /** A signal that can be chosen, with the way it is first used. */
 export interface SignalChoice {

@@ -1,6 +1,6 @@
 import { ArrowRight, X } from 'lucide-react';
 import { useState } from 'react';
-import type { Condition } from '../../../../core/setup/schema.ts';
+import type { Condition } from '../../../../core/setup/parts/vocabulary.ts';
 import { Button, IconButton } from '../../parts/Button.tsx';
 import { Choice } from '../../parts/Controls.tsx';
 import { shelfRow } from '../../parts/Screen.tsx';

@@ -1,6 +1,6 @@
 import { X } from 'lucide-react';
 import { useState } from 'react';
-import type { VocabularyEntry } from '../../../../core/setup/schema.ts';
+import type { VocabularyEntry } from '../../../../core/setup/parts/vocabulary.ts';
 import { Button } from '../../parts/Button.tsx';
 import { edit } from '../../state/edits.ts';
 

@@ -1,4 +1,4 @@
-import type { Condition } from '../../../../core/setup/schema.ts';
+import type { Condition } from '../../../../core/setup/parts/vocabulary.ts';
 
 /** A condition as a merchandiser reads it. */
 export function conditionTold(condition: Condition, labelOf: (key: string) => string): string {

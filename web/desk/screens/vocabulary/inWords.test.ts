@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import type { Condition } from '../../../../core/setup/schema.ts';
+import type { Condition } from '../../../../core/setup/parts/vocabulary.ts';
 import { conditionTold } from './conditionTold.ts';
 import { noteInWords } from './noteInWords.ts';
 

@@ -1,4 +1,4 @@
-import type { SetupPart } from '../../../../core/setup/schema.ts';
+import type { SetupPart } from '../../../../core/setup/registry.ts';
 
 const pageOf = {
   synonyms: '/vocabulary',

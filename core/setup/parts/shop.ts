@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { longest } from '../terms/limits.ts';
 
 /** What shoppers read at the head of the shop, and what its prices are in. */
 export const shopSchema = z.strictObject({
@@ -6,7 +7,7 @@ export const shopSchema = z.strictObject({
     .string()
     .trim()
     .min(1, 'A shop has a name.')
-    .max(60, 'A shop’s name has at most 60 letters.')
+    .max(longest.shopName, `A shop’s name has at most ${longest.shopName} letters.`)
     .describe('At the head of the shop.'),
   currency: z
     .string()

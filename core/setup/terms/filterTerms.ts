@@ -41,3 +41,18 @@ export const usualRestLabel = 'Other';
 export const filterPositions = ['left', 'right', 'above', 'drawer'] as const;
 export type FilterPosition = (typeof filterPositions)[number];
 export const usualLayout = { wide: 'left', middle: 'above', narrow: 'drawer', keep: false } as const;
+
+/** What the kinds are called in a sentence. */
+export const filterKindNames: Readonly<Record<FilterKind, string>> = {
+  ticks: 'tick list',
+  single: 'single choice',
+  dropdown: 'drop-down',
+  swatches: 'row of swatches',
+  tiles: 'row of size tiles',
+  tree: 'tree',
+  range: 'pair of number boxes',
+  slider: 'slider',
+  bands: 'list of ranges',
+  rating: 'rating',
+  yesNo: 'yes/no switch',
+};

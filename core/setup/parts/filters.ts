@@ -1,0 +1,181 @@
+import { z } from 'zod';
+import { named } from '../../base/named.ts';
+import { type AttributeProfile, hasChoices } from '../../catalog/profileAttributes.ts';
+import { availability } from '../../catalog/standardColumns.ts';
+import { filterKindNames, filterKinds, usualFilter, type ValueOrder, valueOrders } from '../terms/filterTerms.ts';
+import { colour, label, language } from '../terms/filterTexts.ts';
+import { longest, most } from '../terms/limits.ts';
+import { openPart } from '../terms/part.ts';
+import { key, productId, searchText, valueText } from '../terms/texts.ts';
+
+const values = z.array(valueText).max(most.values);
+const help = z.string().trim().max(longest.help);
+
+/** Where a filter is shown: where any of these holds, and everywhere where none is given. */
+const filterPlacesSchema = z.strictObject({
+  /** Collections, by id. */
+  collections: z.array(productId).max(most.searches),
+  /** Searches, compared folded and word by word. */
+  searches: z.array(searchText).max(most.searches),
+  /** Where at least half of the products found have one of these values; of a path, that level or one below it. */
+  values: z.array(z.strictObject({ attribute: key, value: valueText })).max(50),
+});
+export type FilterPlaces = z.infer<typeof filterPlacesSchema>;
+
+/** What is decided about one filter. What is absent is as its comment says. */
+export const filterSettingSchema = z.strictObject({
+  attribute: key,
+  label,
+  kind: z.enum(filterKinds),
+  /** Place among the filters, ascending; equal places stand in order of key. */
+  order: z.number(),
+  /** Whether shoppers see how many products each value has. */
+  counts: z.boolean(),
+  valueOrder: z.enum(valueOrders),
+  /** Only values that begin so, shown without it: a family of tags. Absent: all. */
+  prefix: z.string().min(1).max(longest.prefix).optional(),
+  /** Several chosen values: products with any of them, or with all. Absent: any. */
+  match: z.enum(['any', 'all', 'one']).optional(),
+  /** An entry that takes the choice back; one that chooses all that is listed. Absent: none. */
+  anyEntry: z.boolean().optional(),
+  selectAll: z.boolean().optional(),
+  help: help.optional(),
+  /** Collapsed until the shopper opens it. Absent: open. */
+  closed: z.boolean().optional(),
+  /** Values shown before "show more". Absent: eight. */
+  showFirst: z.number().int().min(1).max(most.showFirst).optional(),
+  /** A field that looks through the values. Absent: where there are more than twelve. */
+  search: z.boolean().optional(),
+  /** Values with fewer products are not listed. Absent: one. */
+  minimum: z.number().int().min(1).max(100_000).optional(),
+  /** Not shown where it would not divide the results. Absent: shown. */
+  hideUndividing: z.boolean().optional(),
+  /** Values of the search that the other choices leave nothing of are shown grey. Absent: not shown. */
+  greyEmpty: z.boolean().optional(),
+  /** Of `bands`: where one ends and the next begins, ascending; of dates, ages in days. */
+  thresholds: z
+    .array(z.number().min(-1e9).max(1e9))
+    .max(most.thresholds)
+    .refine((list) => list.every((each, at) => at === 0 || each > list[at - 1]!), { message: 'must ascend' })
+    .optional(),
+  /** Of `yesNo`: the value that is yes. */
+  yes: valueText.optional(),
+  /** Values in order by hand, values before all others, values not listed: as shoppers see them. */
+  byHand: values.optional(),
+  first: values.optional(),
+  hiddenValues: values.optional(),
+  /** Of `swatches`: the colours of values that no group gives one. */
+  colours: z.record(valueText, colour).optional(),
+  /** The value groups through which it shows the attribute. */
+  groups: key.optional(),
+  where: filterPlacesSchema.optional(),
+  /** Shown once something is chosen in this other filter. */
+  after: key.optional(),
+  /** Chosen until the shopper takes it off: in one collection, or (null) wherever none of its own holds. */
+  chosen: z
+    .array(z.strictObject({ collection: productId.nullable(), values: values.min(1) }))
+    .max(100)
+    .optional(),
+  /** The label, the help and the values as they are called in other languages. */
+  names: z
+    .partialRecord(
+      language,
+      z.strictObject({
+        label: label.optional(),
+        help: help.optional(),
+        values: z.record(valueText, label),
+      }),
+    )
+    .optional(),
+});
+export type FilterSetting = z.infer<typeof filterSettingSchema>;
+
+/** Filters worth having at first: price, availability, and the attributes that divide the catalog into few values. */
+function firstFilters(profiles: readonly AttributeProfile[]): Record<string, FilterSetting> {
+  const dividing = profiles
+    .filter((profile) => hasChoices(profile) && profile.kind !== 'path' && profile.key !== 'tags')
+    .filter((profile) => profile.values >= 2 && profile.values <= 200 && profile.coverage >= 0.3)
+    .sort((a, b) => b.coverage - a.coverage || (a.key < b.key ? -1 : 1))
+    .slice(0, 6);
+  const price = profiles.find((profile) => profile.key === 'price');
+  return named(
+    [...(price ? [price] : []), ...dividing].map((profile, index): [string, FilterSetting] => [
+      profile.key,
+      {
+        attribute: profile.key,
+        label: profile.label,
+        kind: profile.key === 'price' ? 'range' : profile.key === availability.key ? 'single' : 'ticks',
+        order: index + 1,
+        counts: true,
+        valueOrder: 'count',
+      },
+    ]),
+  );
+}
+
+const orderNames: Readonly<Record<ValueOrder, string>> = {
+  count: 'by count',
+  name: 'by name',
+  natural: 'in natural order',
+  amount: 'by amount',
+  hand: 'in an order made by hand',
+};
+
+/** What a change of a setting means, for those whose value says it by itself. */
+const told: { readonly [Key in keyof FilterSetting]?: (is: FilterSetting, was: FilterSetting) => string } = {
+  label: (is, was) => `is now called “${is.label}” instead of “${was.label}”`,
+  attribute: ({ attribute }) => `now shows “${attribute}”`,
+  kind: ({ kind }) => `is now a ${filterKindNames[kind]}`,
+  order: () => 'has moved',
+  counts: ({ counts }) => `${counts ? 'shows' : 'hides'} its counts`,
+  valueOrder: ({ valueOrder }) => `lists its values ${orderNames[valueOrder]}`,
+  prefix: ({ prefix }) => (prefix ? `shows only values that begin with “${prefix}”` : 'shows all values'),
+  match: ({ match }) =>
+    match === 'one' ? 'lets one value be chosen' : `wants ${match === 'all' ? 'all' : 'any'} of several chosen values`,
+  anyEntry: ({ anyEntry }) => `${anyEntry ? 'has' : 'no longer has'} an entry for any value`,
+  selectAll: ({ selectAll }) => `${selectAll ? 'has' : 'no longer has'} an entry that chooses all`,
+  help: ({ help }) => (help ? `explains itself: “${help}”` : 'has no help text any more'),
+  closed: ({ closed }) => `is ${closed ? 'collapsed' : 'open'} at first`,
+  showFirst: ({ showFirst = usualFilter.showFirst }) => `shows ${showFirst} values before “show more”`,
+  search: ({ search }) =>
+    search === undefined ? 'can be looked through where it is long' : `${search ? 'can' : 'cannot'} be looked through`,
+  minimum: ({ minimum = usualFilter.minimum }) => `lists values of at least ${minimum} products`,
+  hideUndividing: ({ hideUndividing }) =>
+    `${hideUndividing ? 'is not' : 'is'} shown where it would not divide the results`,
+  greyEmpty: ({ greyEmpty }) =>
+    `${greyEmpty ? 'shows values that find nothing in grey' : 'leaves out values that find nothing'}`,
+  thresholds: ({ thresholds }) =>
+    thresholds?.length ? `has ranges that end at ${thresholds.join(', ')}` : 'has its usual ranges again',
+  yes: ({ yes }) => (yes ? `is yes where the value is “${yes}”` : 'has no value for yes'),
+  byHand: () => 'has another order of values by hand',
+  first: ({ first = [] }) =>
+    first.length > 0 ? `lists ${first.join(', ')} first` : 'lists no value before the others',
+  hiddenValues: ({ hiddenValues = [] }) =>
+    hiddenValues.length > 0 ? `does not list ${hiddenValues.join(', ')}` : 'lists all its values',
+  colours: () => 'has other colours for its swatches',
+  groups: ({ groups }) => (groups ? 'shows value groups' : 'shows the values as the catalog has them'),
+  where: ({ where }) => (where ? 'is shown only in some places' : 'is shown everywhere'),
+  after: ({ after }) => (after ? 'waits for another filter' : 'waits for no other filter'),
+  chosen: ({ chosen = [] }) => (chosen.length > 0 ? 'has values chosen beforehand' : 'has nothing chosen beforehand'),
+  names: () => 'has other names in other languages',
+};
+
+export const filters = openPart({
+  key,
+  value: filterSettingSchema,
+  most: 1000,
+  usualFields: {
+    ...{ match: usualFilter.match, showFirst: usualFilter.showFirst, minimum: usualFilter.minimum },
+    ...{ anyEntry: false, selectAll: false, closed: false, hideUndividing: false, greyEmpty: false, help: '' },
+    ...{ byHand: [], first: [], hiddenValues: [], chosen: [], colours: {}, names: {} },
+    where: { collections: [], searches: [], values: [] },
+  },
+  begin: ({ profiles }) => firstFilters(profiles),
+  describe({ before, after }) {
+    if (!before) return [`Filter “${after!.label}” is added`];
+    if (!after) return [`Filter “${before.label}” is removed`];
+    return (Object.keys(told) as (keyof FilterSetting)[])
+      .filter((name) => JSON.stringify(before[name] ?? null) !== JSON.stringify(after[name] ?? null))
+      .map((name) => `Filter “${after.label}” ${told[name]!(after, before)}`);
+  },
+});

@@ -1,0 +1,60 @@
+import { z } from 'zod';
+import { longest, most } from '../../terms/limits.ts';
+import { fixedEntry, listed } from '../../terms/part.ts';
+import { key } from '../../terms/texts.ts';
+import { usualPull } from '../../terms/usualValues.ts';
+import { type TieBreaker, tieBreakerSchema } from './tieBreakers.ts';
+
+/** One entry of the shopper's sorting menu; without signals it is the order of relevance. */
+const orderSchema = z.strictObject({
+  key,
+  label: z.string().trim().min(1).max(longest.orderLabel),
+  signals: z.array(tieBreakerSchema).max(most.signalsOfOrder),
+});
+export type SortingOrder = z.infer<typeof orderSchema>;
+/** The shopper's sorting menu, in order; one entry stands for relevance, which is what a search begins with. */
+const sortingSchema = z.strictObject({
+  orders: z
+    .array(orderSchema)
+    .min(1)
+    .max(most.orders)
+    .refine((orders) => orders.filter(({ signals }) => signals.length === 0).length === 1, {
+      message: 'must have one order by relevance, which names no signal',
+    })
+    .refine((orders) => new Set(orders.map(({ key: own }) => own)).size === orders.length, {
+      message: 'must not have the same key twice',
+    }),
+});
+const byRelevance: SortingOrder = { key: 'relevance', label: 'Best match', signals: [] };
+
+/** The sorting menu to begin with: relevance, and the orders every shop has, where the catalog has what they need. */
+function firstOrders(known: ReadonlySet<string>): SortingOrder[] {
+  const order = (key: string, label: string, signal: TieBreaker): SortingOrder[] =>
+    known.has(signal.attribute) ? [{ key, label, signals: [signal] }] : [];
+  return [
+    byRelevance,
+    ...order('price-up', 'Price, low to high', { attribute: 'price', direction: 'low' }),
+    ...order('price-down', 'Price, high to low', { attribute: 'price', direction: 'high' }),
+    ...order('newest', 'Newest', { attribute: 'date_added', direction: 'high' }),
+    ...order('best-rated', 'Best rated', {
+      attribute: 'rating',
+      direction: 'high',
+      ...(known.has('ratings') && { pulledBy: usualPull }),
+    }),
+    ...order('most-bought', 'Most bought', { attribute: 'units_sold', direction: 'high' }),
+  ];
+}
+
+export const sorting = fixedEntry({
+  value: sortingSchema,
+  usual: { orders: [byRelevance] },
+  begin: ({ profiles }) => ({ orders: firstOrders(new Set(profiles.map((profile) => profile.key))) }),
+  describe({ before, after }) {
+    const labels = (of: typeof before) => listed(of?.orders.map(({ label }) => label) ?? []);
+    return [
+      labels(before) === labels(after)
+        ? 'An order of the sorting menu sorts otherwise'
+        : `Shoppers may sort by: ${labels(after)}`,
+    ];
+  },
+});

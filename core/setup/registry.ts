@@ -1,0 +1,34 @@
+import { attributes } from './parts/attributes.ts';
+import { content } from './parts/content.ts';
+import { emptyShelf } from './parts/emptyShelf.ts';
+import { filters } from './parts/filters.ts';
+import { hiding } from './parts/hiding.ts';
+import { plans } from './parts/plans.ts';
+import { products } from './parts/products.ts';
+import { relevance } from './parts/relevance.ts';
+import { storefront } from './parts/storefront.ts';
+import { valueGroups } from './parts/valueGroups.ts';
+import { vocabulary } from './parts/vocabulary.ts';
+import type { PartDefinition } from './terms/part.ts';
+
+/**
+ * The parts of a setup, in the order in which changes are told. All there is to know of a part stands in its file: what
+ * may be written into it, what it begins with, what a change of it means. A new part is a file and a line here.
+ */
+export const registry = {
+  attributes,
+  relevance,
+  filters,
+  plans,
+  hiding,
+  emptyShelf,
+  products,
+  content,
+  vocabulary,
+  valueGroups,
+  storefront,
+} as const satisfies Readonly<Record<string, PartDefinition>>;
+
+export type SetupPart = keyof typeof registry;
+export const setupParts = Object.keys(registry) as SetupPart[];
+export const definitionOf = (part: SetupPart): PartDefinition => registry[part];
