@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { encodings, fileFormats } from '../core/catalog/fileForm.ts';
 import { importPhases } from '../core/catalog/importPhases.ts';
 import { columnReadingSchema, joiningSchema, mappingSchema } from '../core/catalog/mappingSchema.ts';
 import { concernCodes } from '../core/catalog/replaceConcerns.ts';
@@ -37,22 +38,8 @@ export type ImportJob = z.infer<typeof importJobSchema>;
 const rejectedRowSchema = z.object({ line: whole, column: z.string(), reason: z.string() });
 
 const fileFormSchema = z.strictObject({
-  format: z.enum(['csv', 'json', 'jsonl']),
-  encoding: z.enum([
-    'utf-8',
-    'utf-16le',
-    'utf-16be',
-    'windows-1252',
-    'iso-8859-2',
-    'iso-8859-15',
-    'windows-1250',
-    'windows-1251',
-    'macintosh',
-    'shift_jis',
-    'gb18030',
-    'big5',
-    'euc-kr',
-  ]),
+  format: z.enum(fileFormats),
+  encoding: z.enum(encodings),
   delimiter: z.string().min(1).max(3),
   quote: z.string().min(1).max(1),
   escape: z.string().min(1).max(1),

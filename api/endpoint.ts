@@ -1,7 +1,10 @@
 import type { z } from 'zod';
 
+/** What a query may be described by. */
+export type QuerySchema = z.ZodObject | z.ZodPipe;
+
 /** One endpoint, described once: the server validates by it, the client is typed by it, the OpenAPI document is made of it. */
-export interface Endpoint<Query extends z.ZodType, Body extends z.ZodType, Answer extends z.ZodType> {
+export interface Endpoint<Query extends QuerySchema, Body extends z.ZodType, Answer extends z.ZodType> {
   readonly method: 'get' | 'post';
   readonly path: string;
   readonly summary: string;
@@ -12,13 +15,14 @@ export interface Endpoint<Query extends z.ZodType, Body extends z.ZodType, Answe
   readonly mostBytes?: number;
 }
 
-export function endpoint<Query extends z.ZodType, Body extends z.ZodType, Answer extends z.ZodType>(
+export function endpoint<Query extends QuerySchema, Body extends z.ZodType, Answer extends z.ZodType>(
   description: Endpoint<Query, Body, Answer>,
 ): Endpoint<Query, Body, Answer> {
   return description;
 }
 
 /** What the client passes in and gets back; what it sends is the schema's input, so defaults may be left out. */
-export type QueryOf<E> = E extends Endpoint<infer Query, z.ZodType, z.ZodType> ? z.input<Query> : never;
-export type BodyOf<E> = E extends Endpoint<z.ZodType, infer Body, z.ZodType> ? z.input<Body> : never;
-export type AnswerOf<E> = E extends Endpoint<z.ZodType, z.ZodType, infer Answer> ? z.output<Answer> : never;
+export type QueryOf<E> =
+  E extends Endpoint<infer Query extends QuerySchema, z.ZodType, z.ZodType> ? z.input<Query> : never;
+export type BodyOf<E> = E extends Endpoint<QuerySchema, infer Body, z.ZodType> ? z.input<Body> : never;
+export type AnswerOf<E> = E extends Endpoint<QuerySchema, z.ZodType, infer Answer> ? z.output<Answer> : never;

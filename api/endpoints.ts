@@ -3,13 +3,14 @@ import { cardSchema, resultSchema, searchAnswerSchema } from '../core/answer/ans
 import { articleSchema } from '../core/content/content.ts';
 import { productDetailSchema } from '../core/product/productDetail.ts';
 import { setupParts } from '../core/setup/registry.ts';
-import { decisionKeyText } from '../core/setup/terms/texts.ts';
+import { decisionKeyText, productId } from '../core/setup/terms/texts.ts';
 import { catalogEndpoints } from './catalogEndpoints.ts';
 import { contentEndpoints } from './contentEndpoints.ts';
 import { demandEndpoints } from './demandEndpoints.ts';
 import { effectEndpoints } from './effectEndpoints.ts';
 import { endpoint } from './endpoint.ts';
 import { filterEndpoints } from './filterEndpoints.ts';
+import { longestNote, mostEdits } from './limits.ts';
 import { paths } from './paths.ts';
 import { productEndpoints } from './productEndpoints.ts';
 import { proposalEndpoints } from './proposalEndpoints.ts';
@@ -70,28 +71,28 @@ export const endpoints = {
   shopProduct: endpoint({
     ...paths.shopProduct,
     summary: 'One product as its own page shows it, by the published setup.',
-    query: z.object({ id: z.string().min(1).max(200) }),
+    query: z.object({ id: productId }),
     body: none,
     answer: productDetailSchema,
   }),
   deskShopProduct: endpoint({
     ...paths.deskShopProduct,
     summary: 'The same under the draft or the published setup.',
-    query: z.object({ id: z.string().min(1).max(200), from: z.enum(['draft', 'live']).default('draft') }),
+    query: z.object({ id: productId, from: z.enum(['draft', 'live']).default('draft') }),
     body: none,
     answer: productDetailSchema,
   }),
   shopArticle: endpoint({
     ...paths.shopArticle,
     summary: 'One article as its own page shows it, by the published setup.',
-    query: z.object({ id: z.string().min(1).max(200) }),
+    query: z.object({ id: productId }),
     body: none,
     answer: articleSchema,
   }),
   deskShopArticle: endpoint({
     ...paths.deskShopArticle,
     summary: 'The same under the draft or the published setup.',
-    query: z.object({ id: z.string().min(1).max(200), from: z.enum(['draft', 'live']).default('draft') }),
+    query: z.object({ id: productId, from: z.enum(['draft', 'live']).default('draft') }),
     body: none,
     answer: articleSchema,
   }),
@@ -137,7 +138,7 @@ export const endpoints = {
       edits: z
         .array(z.strictObject({ part: z.enum(setupParts), key: decisionKeyText, value: z.unknown() }))
         .min(1)
-        .max(500),
+        .max(mostEdits),
     }),
     answer: deskStateSchema,
   }),
@@ -159,7 +160,7 @@ export const endpoints = {
     ...paths.publish,
     summary: 'Makes the draft what shoppers get, in one step.',
     query: none,
-    body: z.strictObject({ revision, note: z.string().max(300).default('') }),
+    body: z.strictObject({ revision, note: z.string().max(longestNote).default('') }),
     answer: deskStateSchema,
   }),
   releases: endpoint({

@@ -1,15 +1,16 @@
 import { z } from 'zod';
 import { decisionSchema } from '../core/setup/parts/products.ts';
+import { longest } from '../core/setup/terms/limits.ts';
 import { places } from '../core/setup/terms/placeTerms.ts';
+import { productId as id, key } from '../core/setup/terms/texts.ts';
 import { endpoint } from './endpoint.ts';
+import { mostCells, mostIds } from './limits.ts';
 import { paths } from './paths.ts';
 import { listFields, withFilters } from './searchQuery.ts';
 import { deskStateSchema } from './stateSchema.ts';
 
 const none = z.object({});
 const whole = z.number().int();
-const id = z.string().min(1).max(200);
-const key = z.string().min(1).max(80);
 const revision = whole.min(0).describe('The draft revision the writer saw.');
 
 const listedCellSchema = z.object({
@@ -34,14 +35,14 @@ export type ListedProduct = z.infer<typeof listedRowSchema>;
 
 /** Which products are meant: some by id, or all that a list shows, but for some. */
 export const whichSchema = z.union([
-  z.strictObject({ ids: z.array(id).min(1).max(20_000) }),
+  z.strictObject({ ids: z.array(id).min(1).max(mostIds) }),
   z.strictObject({
     list: z.strictObject({
       q: z.string().max(512).default(''),
-      filters: z.record(key, z.array(z.string().max(300)).max(100)).default({}),
+      filters: z.record(key, z.array(z.string().max(longest.value)).max(100)).default({}),
       missing: z.array(key).max(20).default([]),
       state: z.enum(['all', 'decided', 'hidden', 'soldOut']).default('all'),
-      except: z.array(id).max(20_000).default([]),
+      except: z.array(id).max(mostIds).default([]),
     }),
   }),
 ]);
@@ -50,7 +51,7 @@ export type Which = z.infer<typeof whichSchema>;
 export const productActSchema = z.discriminatedUnion('act', [
   z.strictObject({ act: z.literal('addTag'), tag: z.string().trim().min(1).max(200) }),
   z.strictObject({ act: z.literal('removeTag'), tag: z.string().trim().min(1).max(200) }),
-  z.strictObject({ act: z.literal('set'), attribute: key, text: z.string().max(32_000) }),
+  z.strictObject({ act: z.literal('set'), attribute: key, text: z.string().max(longest.decidedText) }),
   z.strictObject({ act: z.literal('giveUp'), attribute: key.nullable() }),
   z.strictObject({ act: z.literal('hide'), from: z.array(z.enum(places)).min(1).max(3).optional() }),
   z.strictObject({ act: z.literal('show') }),
@@ -124,9 +125,16 @@ export const productEndpoints = {
     body: z.strictObject({
       revision,
       cells: z
-        .array(z.strictObject({ product: id, variant: id.nullable(), attribute: key, text: z.string().max(32_000) }))
+        .array(
+          z.strictObject({
+            product: id,
+            variant: id.nullable(),
+            attribute: key,
+            text: z.string().max(longest.decidedText),
+          }),
+        )
         .min(1)
-        .max(5000),
+        .max(mostCells),
     }),
     answer: deskStateSchema,
   }),

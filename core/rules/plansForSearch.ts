@@ -1,6 +1,7 @@
 import { searchKey } from '../query/readUnits.ts';
 import type { ShelfPlan } from '../setup/parts/plans.ts';
 import type { Setup } from '../setup/schema.ts';
+import { leastPull, most } from '../setup/terms/limits.ts';
 
 export interface PlanInForce extends ShelfPlan {
   readonly id: string;
@@ -28,14 +29,10 @@ export interface AppliedPull {
   readonly pull: number;
 }
 
-/** Bounds of all pulls on one product together. */
-const leastPull = 0.1;
-const mostPull = 10;
-
 /** The product of pulls, kept within the bounds; 1 where there are none. */
 export function totalPull(pulls: readonly AppliedPull[]): number {
   const product = pulls.reduce((total, { pull }) => total * pull, 1);
-  return Math.min(mostPull, Math.max(leastPull, product));
+  return Math.min(most.pull, Math.max(leastPull, product));
 }
 
 /** A score after pulls, in whole thousandths. */

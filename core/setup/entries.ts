@@ -23,7 +23,8 @@ export interface EditRefusal {
 }
 
 type Part = Readonly<Record<string, unknown>>;
-const partOf = (setup: Setup, part: SetupPart): Part => setup[part] as Part;
+/** The entries of a part, whatever they are. */
+export const partOf = (setup: Setup, part: SetupPart): Part => setup[part];
 
 /** Holds an edit to its entry's schema: the parsed edit in its normal form, or the refusal with the field that is wrong. */
 export function checkEdit(edit: EntryEdit): { edit: EntryEdit } | { refusal: EditRefusal } {

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
+import { readSynonymRow } from './readSynonymRow.ts';
 import type { Setup } from './schema.ts';
-import { readSynonymRow, sayingsIn, synonymKey, vocabularyChanges, writeVocabularyCsv } from './vocabularyCsv.ts';
+import { sayingsIn, synonymKey, vocabularyChanges, writeVocabularyCsv } from './vocabularyCsv.ts';
 
 const vocabulary: Setup['vocabulary'] = {
   a: { what: 'synonyms', words: ['rubber', 'putty rubber'], on: true },

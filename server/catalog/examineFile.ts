@@ -1,9 +1,10 @@
+import type { FileForm } from '../../core/catalog/fileForm.ts';
 import { mostColumns } from '../../core/catalog/mappingSchema.ts';
 import { type ProposedFile, proposeReading } from '../../core/catalog/proposeReading.ts';
 import type { Cells } from '../../core/catalog/readRow.ts';
 import { detectForm } from './sources/detectForm.ts';
 import { openSource } from './sources/openSource.ts';
-import { type FileForm, FileProblem } from './sources/source.ts';
+import { FileProblem } from './sources/source.ts';
 
 /** What is known of a file before it is brought in: how it is written, and how it might be read. */
 export interface ExaminedFile extends ProposedFile {

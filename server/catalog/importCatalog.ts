@@ -1,5 +1,6 @@
 import { rmSync } from 'node:fs';
 import Database from 'better-sqlite3';
+import type { FileForm } from '../../core/catalog/fileForm.ts';
 import { checkMapping } from '../../core/catalog/mapping.ts';
 import { type Mapping, mappingSchema } from '../../core/catalog/mappingSchema.ts';
 import { attributeProfiler } from '../../core/catalog/profileAttributes.ts';
@@ -14,7 +15,7 @@ import { carryFacts } from './facts.ts';
 import { writeIndex } from './indexFile.ts';
 import { resolveParts } from './resolveParts.ts';
 import { openSource } from './sources/openSource.ts';
-import { type FileForm, FileProblem, type SourceRow } from './sources/source.ts';
+import { FileProblem, type SourceRow } from './sources/source.ts';
 
 export type ImportPhase = 'reading' | 'sorting' | 'comparing' | 'profiling' | 'indexing';
 export interface ImportProgress {

@@ -1,6 +1,7 @@
 import { rm } from 'node:fs/promises';
 import { Worker } from 'node:worker_threads';
 import type { ImportJob } from '../../api/catalogEndpoints.ts';
+import type { FileForm } from '../../core/catalog/fileForm.ts';
 import { type ImportEvent, isWorkingPhase, nextPhase } from '../../core/catalog/importPhases.ts';
 import type { Mapping } from '../../core/catalog/mappingSchema.ts';
 import type { Shop } from '../../core/setup/parts/shop.ts';
@@ -12,7 +13,6 @@ import type { ExaminedFile } from './examineFile.ts';
 import type { ImportedCatalog, ImportPhase, ImportRows } from './importCatalog.ts';
 import type { ImportMessage, ImportOrder } from './importWorker.ts';
 import type { MappingStore } from './mappingStore.ts';
-import type { FileForm } from './sources/source.ts';
 
 /** What is known of the file of the job, with the mapping kept from an earlier file of its shape. */
 export interface ExaminedJob extends ExaminedFile {

@@ -1,11 +1,12 @@
 import { parentPort, workerData } from 'node:worker_threads';
+import type { FileForm } from '../../core/catalog/fileForm.ts';
 import { type DataFolder, dataFolder } from '../dataFolder.ts';
 import { storageRefusal } from '../storageProblem.ts';
 import { comeAfterOthers } from '../threadPriority.ts';
 import { type ExaminedFile, examineFile } from './examineFile.ts';
 import { type ImportedCatalog, type ImportOptions, type ImportProgress, importCatalog } from './importCatalog.ts';
 import { rebuildIndex } from './mendCatalog.ts';
-import { type FileForm, FileProblem } from './sources/source.ts';
+import { FileProblem } from './sources/source.ts';
 
 const importNice = 10;
 

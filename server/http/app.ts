@@ -19,7 +19,7 @@ import { serveVocabulary } from './vocabularyRoutes.ts';
 export function createApp(services: Services): OpenAPIHono {
   const app = new OpenAPIHono({
     defaultHook: (result, context) => {
-      if (!result.success) return problem(context, 400, invalidRequest(result.error as never));
+      if (!result.success) return problem(context, 400, invalidRequest(result.error));
     },
   });
   openDoor(app, { hosts: services.hosts, database: services.folder.database });

@@ -87,7 +87,7 @@ export function serveCatalog(app: OpenAPIHono, serve: Serve, services: Services)
   serve(catalogEndpoints.examined, () => {
     const examined = imports.examined();
     if (!examined) throw nothingReceived();
-    return structuredClone(examined) as never;
+    return examined;
   });
   serve(catalogEndpoints.lookAgain, (_, form) => {
     const job = imports.lookAgain(form);

@@ -10,7 +10,7 @@ export function problem(context: Context, status: Status, error: Problem['error'
 }
 
 /** What is wrong with a request, naming the parameter; a misspelt name is answered with the one probably meant. */
-export function invalidRequest(error: z.ZodError): Problem['error'] {
+export function invalidRequest(error: Pick<z.ZodError, 'issues'>): Problem['error'] {
   const issue = error.issues[0]!;
   const field = issue.path.join('.');
   if (issue.code === 'unrecognized_keys')

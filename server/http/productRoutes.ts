@@ -11,15 +11,13 @@ import { type Written, who } from './setupRoutes.ts';
 export function serveProducts(serve: Serve, services: Services, written: Written): void {
   const { setups, catalogs, searcher, writer, now } = services;
 
-  serve(
-    productEndpoints.rows,
-    ({ q, columns, missing, state, kind, sort, direction, offset, count, ...rest }) =>
-      searcher.rows({
-        request: { query: q, filters: chosenFilters(rest), missing, state, kind, sort, direction },
-        columns,
-        offset,
-        count,
-      }) as never,
+  serve(productEndpoints.rows, ({ q, columns, missing, state, kind, sort, direction, offset, count, ...rest }) =>
+    searcher.rows({
+      request: { query: q, filters: chosenFilters(rest), missing, state, kind, sort, direction },
+      columns,
+      offset,
+      count,
+    }),
   );
 
   serve(productEndpoints.product, async ({ id, searches }) => ({
@@ -50,7 +48,7 @@ export function serveProducts(serve: Serve, services: Services, written: Written
 
   serve(productEndpoints.facts, async (_, { records }) => {
     if (catalogs.generation() === 0) throw noCatalog();
-    const { changed, unknown } = await writer.takeFacts(records as never, now());
+    const { changed, unknown } = await writer.takeFacts(records, now());
     return { changed, unknown: [...unknown] };
   });
 

@@ -2,6 +2,7 @@ import { createWriteStream, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
+import type { ReadableStream } from 'node:stream/web';
 import type { Context } from 'hono';
 import { FileProblem } from '../catalog/sources/source.ts';
 import type { DataFolder } from '../dataFolder.ts';
@@ -29,7 +30,7 @@ export async function receiveFile(context: Context, folder: DataFolder, kind: ke
     }
   };
   try {
-    await pipeline(Readable.fromWeb(body as never), limited, createWriteStream(path));
+    await pipeline(Readable.fromWeb(body as ReadableStream<Uint8Array>), limited, createWriteStream(path));
   } catch (error) {
     rmSync(path, { force: true });
     throw error;

@@ -1,20 +1,29 @@
-import { createRoute, type OpenAPIHono } from '@hono/zod-openapi';
+import type { OpenAPIHono, RouteConfig } from '@hono/zod-openapi';
 import type { Context } from 'hono';
 import { bodyLimit } from 'hono/body-limit';
 import { HTTPException } from 'hono/http-exception';
 import type { z } from 'zod';
-import type { Endpoint } from '../../api/endpoint.ts';
+import type { Endpoint, QuerySchema } from '../../api/endpoint.ts';
 import { problemSchema } from '../../api/problem.ts';
 import { Refused } from '../refused.ts';
 import { deepestJson, isTooDeep } from './jsonDepth.ts';
 
-export type Serve = <Query extends z.ZodType, Body extends z.ZodType, Answer extends z.ZodType>(
+/** What is answered: shaped as the contract says, and nothing that is computed is copied to be writable. */
+type Told<Value> = Value extends object ? { readonly [Key in keyof Value]: Told<Value[Key]> } : Value;
+
+/** Parts of a request as they are once they have been validated. */
+interface Given<Query, Body> {
+  readonly in: { readonly query: unknown; readonly json: unknown };
+  readonly out: { readonly query: Query; readonly json: Body };
+}
+
+export type Serve = <Query extends QuerySchema, Body extends z.ZodType, Answer extends z.ZodType>(
   endpoint: Endpoint<Query, Body, Answer>,
   handle: (
     query: z.output<Query>,
     body: z.output<Body>,
     context: Context,
-  ) => Promise<z.input<Answer>> | z.input<Answer>,
+  ) => Promise<Told<z.input<Answer>>> | Told<z.input<Answer>>,
   takesJson?: boolean,
 ) => void;
 
@@ -29,17 +38,17 @@ export function servingOn(app: OpenAPIHono): Serve {
   return (endpoint, handle, takesJson = endpoint.method === 'post') => {
     const { method, path, summary, query, body, answer, mostBytes = usualBytes } = endpoint;
     const content = (schema: z.ZodType) => ({ content: { 'application/json': { schema } } });
-    const route = createRoute({
+    const route: RouteConfig = {
       method,
       path,
       summary,
-      request: { query: query as never, ...(takesJson ? { body: { ...content(body), required: true } } : {}) },
+      request: { query, ...(takesJson ? { body: { ...content(body), required: true } } : {}) },
       responses: {
         200: { description: 'The answer.', ...content(answer) },
         400: { description: 'The request cannot be taken.', ...content(problemSchema) },
         409: { description: 'The draft has changed, or there is nothing to do.', ...content(problemSchema) },
       },
-    });
+    };
     if (takesJson) {
       app.use(path, async (context, next) => {
         if (context.req.method !== 'POST') return next();
@@ -57,10 +66,10 @@ export function servingOn(app: OpenAPIHono): Serve {
         return next();
       });
     }
-    app.openapi(route, (async (context: Context) => {
-      const valid = context.req as unknown as { valid(part: 'query' | 'json'): never };
-      const told = await handle(valid.valid('query'), takesJson ? valid.valid('json') : ({} as never), context);
-      return context.json(told as never, 200);
-    }) as never);
+    app.openapi<RouteConfig, Given<z.output<typeof query>, z.output<typeof body>>>(route, async (context) => {
+      const json = takesJson ? context.req.valid('json') : body.parse({});
+      const told = await handle(context.req.valid('query'), json, context);
+      return context.body(JSON.stringify(told), 200, { 'content-type': 'application/json' });
+    });
   };
 }

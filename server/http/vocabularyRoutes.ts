@@ -1,7 +1,8 @@
 import { Readable } from 'node:stream';
 import { vocabularyEndpoints } from '../../api/vocabularyEndpoints.ts';
 import { named } from '../../core/base/named.ts';
-import { readSynonymRow, type SynonymEntry, vocabularyChanges } from '../../core/setup/vocabularyCsv.ts';
+import { readSynonymRow } from '../../core/setup/readSynonymRow.ts';
+import { type SynonymEntry, vocabularyChanges } from '../../core/setup/vocabularyCsv.ts';
 import { csvRows } from '../catalog/sources/csvRows.ts';
 import { FileProblem } from '../catalog/sources/source.ts';
 import { Refused } from '../refused.ts';

@@ -1,6 +1,6 @@
 import { own } from '../../core/base/named.ts';
 import type { EntryChange } from '../../core/setup/entries.ts';
-import { changesBetween, isChange } from '../../core/setup/entries.ts';
+import { changesBetween, isChange, partOf } from '../../core/setup/entries.ts';
 import {
   type ReadSetup,
   readEntries,
@@ -225,8 +225,8 @@ function partChanges(
     const change = {
       part,
       key,
-      before: own(live[part] as never, key) ?? null,
-      after: own(after[part] as never, key) ?? null,
+      before: own(partOf(live, part), key) ?? null,
+      after: own(partOf(after, part), key) ?? null,
     };
     if (isChange(change)) changes.set(key, change);
     else changes.delete(key);

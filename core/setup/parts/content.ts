@@ -13,7 +13,6 @@ const contentEntrySchema = z.discriminatedUnion('what', [
   }),
   z.strictObject({ what: z.literal('leftOut'), kind: z.enum(contentKinds), id: productId }),
 ]);
-export type ContentEntry = z.infer<typeof contentEntrySchema>;
 
 export const content = openPart({
   key: decisionKeyText,

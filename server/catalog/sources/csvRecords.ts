@@ -1,4 +1,5 @@
-import type { FileForm } from './source.ts';
+import type { FileForm } from '../../../core/catalog/fileForm.ts';
+
 import type { TextLine } from './textLines.ts';
 
 type CsvForm = Pick<FileForm, 'delimiter' | 'quote' | 'escape'>;

@@ -1,10 +1,11 @@
 import type { Readable } from 'node:stream';
 import { parse } from 'csv-parse/sync';
 import { named } from '../../../core/base/named.ts';
+import type { FileForm } from '../../../core/catalog/fileForm.ts';
 import { mostColumns } from '../../../core/catalog/mappingSchema.ts';
 import { plainAgain } from '../../../core/catalog/writeCsv.ts';
 import { type CsvRecord, csvRecords, longestLine } from './csvRecords.ts';
-import { type FileForm, FileProblem, type SourceRow } from './source.ts';
+import { FileProblem, type SourceRow } from './source.ts';
 import { textLines } from './textLines.ts';
 
 /** Records parsed in one go. */

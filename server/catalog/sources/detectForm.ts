@@ -1,6 +1,7 @@
 import { closeSync, openSync, readSync, statSync } from 'node:fs';
 import { parse } from 'csv-parse/sync';
-import { type FileForm, FileProblem } from './source.ts';
+import type { Encoding, FileForm } from '../../../core/catalog/fileForm.ts';
+import { FileProblem } from './source.ts';
 
 const headBytes = 256 * 1024;
 const chunkBytes = 1 << 20;
@@ -46,7 +47,7 @@ function isUtf8(path: string): boolean {
   }
 }
 
-function detectEncoding(path: string, head: Buffer): string {
+function detectEncoding(path: string, head: Buffer): Encoding {
   if (head[0] === 0xff && head[1] === 0xfe) return 'utf-16le';
   if (head[0] === 0xfe && head[1] === 0xff) return 'utf-16be';
   const zeros = [0, 1].map((offset) => {

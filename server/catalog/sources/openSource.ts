@@ -1,8 +1,9 @@
 import { createReadStream, statSync } from 'node:fs';
 import { type Readable, Transform } from 'node:stream';
+import type { FileForm } from '../../../core/catalog/fileForm.ts';
 import { csvRows } from './csvRows.ts';
 import { jsonLines, jsonObject, jsonRows } from './jsonRows.ts';
-import type { FileForm, SourceRow } from './source.ts';
+import type { SourceRow } from './source.ts';
 
 /** A file opened for reading row by row. */
 export interface Source {

@@ -1,6 +1,7 @@
 import { X } from 'lucide-react';
 import { useState } from 'react';
 import { searchKey } from '../../../core/query/readUnits.ts';
+import { longest } from '../../../core/setup/terms/limits.ts';
 import { useTrial } from '../state/trial.ts';
 
 /** A list of searches: typed in, tried with a click, taken off. */
@@ -50,7 +51,7 @@ export function SearchChips({
       <input
         aria-label={`Add to ${label.toLowerCase()}`}
         placeholder="Add a search, then Enter"
-        maxLength={200}
+        maxLength={longest.search}
         className="min-w-[180px] flex-1 rounded-full border border-dashed bg-transparent px-3 py-1 text-[13.5px] placeholder:text-soft"
         value={text}
         onChange={(event) => setText(event.target.value)}

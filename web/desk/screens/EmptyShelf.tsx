@@ -1,6 +1,7 @@
 import { X } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import type { EmptyShelf as Content } from '../../../core/setup/parts/emptyShelf.ts';
+import { longest, most } from '../../../core/setup/terms/limits.ts';
 import { Button, IconButton } from '../parts/Button.tsx';
 import { ProductLine, useProducts } from '../parts/ProductLine.tsx';
 import { ProductPicker } from '../parts/ProductPicker.tsx';
@@ -14,7 +15,6 @@ import { useTrial } from '../state/trial.ts';
 
 /** A search that no shop of this kind answers, for trying the empty shelf out. */
 const hopeless = 'zebra xylophone';
-const mostProducts = 24;
 
 /** Arrange: what a shopper sees whose search finds nothing. */
 export function EmptyShelf() {
@@ -72,7 +72,7 @@ export function EmptyShelf() {
             </div>
           )}
         </SortableList>
-        {items.length < mostProducts && (
+        {items.length < most.products && (
           <div className="mt-2">
             <ProductPicker
               label="Choose a product"
@@ -103,7 +103,7 @@ function Message({
         aria-label="Message of the empty shelf"
         className="block w-full resize-y rounded-t-[7px] bg-transparent px-3 py-2"
         rows={3}
-        maxLength={500}
+        maxLength={longest.sentence}
         value={text}
         onChange={(event) => {
           setText(event.target.value);

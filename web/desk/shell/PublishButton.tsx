@@ -1,5 +1,6 @@
 import { Dialog } from 'radix-ui';
 import { useState } from 'react';
+import { longestNote } from '../../../api/limits.ts';
 import { counted } from '../../look/price.ts';
 import { Button } from '../parts/Button.tsx';
 import { DialogFrame } from '../parts/DialogFrame.tsx';
@@ -39,7 +40,7 @@ export function PublishButton() {
           A note for your colleagues, if you like
           <input
             className="mt-1 w-full rounded-md border bg-surface px-2.5 py-1.5 text-[14px]"
-            maxLength={300}
+            maxLength={longestNote}
             value={note}
             onChange={(event) => setNote(event.target.value)}
           />

@@ -1,6 +1,7 @@
 import { ChevronDown } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import type { Setup } from '../../../core/setup/schema.ts';
+import { longest } from '../../../core/setup/terms/limits.ts';
 import { usualCurrencies } from '../../../core/setup/usualCurrencies.ts';
 import { price } from '../../look/price.ts';
 import { Choice, TextField } from '../parts/Controls.tsx';
@@ -42,7 +43,7 @@ export function ShopName() {
             <TextField
               label="Name of the shop"
               placeholder="as shoppers know it"
-              maxLength={60}
+              maxLength={longest.shopName}
               className="w-full"
               value={shop.name}
               change={(name) => change({ name })}

@@ -5,6 +5,6 @@ import { call } from '../../client/call.ts';
 export const useDemand = (limit: number) =>
   useQuery({
     queryKey: ['desk', 'demand', limit],
-    queryFn: ({ signal }) => call('demand', { query: { limit: String(limit) as never }, signal }),
+    queryFn: ({ signal }) => call('demand', { query: { limit: String(limit) }, signal }),
     staleTime: 60_000,
   });

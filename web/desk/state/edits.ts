@@ -1,5 +1,6 @@
 import { toast } from 'sonner';
 import { create } from 'zustand';
+import { mostEdits } from '../../../api/limits.ts';
 import type { DeskState } from '../../../api/stateSchema.ts';
 import type { EntryEdit } from '../../../core/setup/withEntry.ts';
 import { call, isPassing, tryAgainAfter } from '../../client/call.ts';
@@ -12,7 +13,6 @@ import { addWaiting, giveBack, hasWaiting, leftUnderWay, takeWaiting, type Waiti
 export const useSaving = create<{ readonly isSaving: boolean }>(() => ({ isSaving: false }));
 
 /** Edits the server takes in one request. */
-const mostAtOnce = 500;
 let sending: Promise<void> = Promise.resolve();
 let isSending = false;
 /** The act that was asked for last: each waits for the one before it, whose answer has the revision it must name. */
@@ -87,7 +87,7 @@ async function sendWaiting(): Promise<void> {
   useSaving.setState({ isSaving: true });
   try {
     while (hasWaiting()) {
-      const edits = takeWaiting(mostAtOnce);
+      const edits = takeWaiting(mostEdits);
       try {
         await saveActs(edits);
       } catch (error) {

@@ -24,7 +24,7 @@ function queryFor(listing: Listing, columns: readonly string[], offset: number, 
   };
   return {
     queryKey: ['desk', 'rows', asked],
-    queryFn: ({ signal }: { readonly signal: AbortSignal }) => call('rows', { query: asked as never, signal }),
+    queryFn: ({ signal }: { readonly signal: AbortSignal }) => call('rows', { query: asked, signal }),
   };
 }
 

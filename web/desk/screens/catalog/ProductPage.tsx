@@ -3,6 +3,7 @@ import { ArrowLeft } from 'lucide-react';
 import { Link, useParams } from 'react-router';
 import type { z } from 'zod';
 import type { productEndpoints } from '../../../../api/productEndpoints.ts';
+import { longest } from '../../../../core/setup/terms/limits.ts';
 import { call } from '../../../client/call.ts';
 import { ProductPicture } from '../../../look/ProductPicture.tsx';
 import { count, counted } from '../../../look/price.ts';
@@ -216,7 +217,7 @@ function ValueRow({
             label={label}
             value={value?.text ?? ''}
             mayBeEmpty={key !== 'title'}
-            maxLength={32_000}
+            maxLength={longest.decidedText}
             className="min-w-0 flex-1"
             change={take}
           />

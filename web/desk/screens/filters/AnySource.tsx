@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { freeKey } from '../../../../core/setup/freeKey.ts';
 import type { FilterSetting } from '../../../../core/setup/parts/filters.ts';
+import { longest } from '../../../../core/setup/terms/limits.ts';
 import { Button } from '../../parts/Button.tsx';
 import { TextField } from '../../parts/Controls.tsx';
 import { Picker, PickerItem } from '../../parts/Picker.tsx';
@@ -57,7 +58,7 @@ export function AnySource() {
           <TextField
             label="Tags that begin with"
             mayBeEmpty
-            maxLength={60}
+            maxLength={longest.prefix}
             className="w-28"
             value={prefix}
             change={setPrefix}

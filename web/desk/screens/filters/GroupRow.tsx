@@ -1,6 +1,7 @@
 import { ChevronDown, X } from 'lucide-react';
 import { useState } from 'react';
 import type { ValueGroup } from '../../../../core/setup/parts/valueGroups.ts';
+import { longest } from '../../../../core/setup/terms/limits.ts';
 import { count, counted } from '../../../look/price.ts';
 import { IconButton } from '../../parts/Button.tsx';
 import { TextField } from '../../parts/Controls.tsx';
@@ -56,7 +57,7 @@ export function GroupRow({
         <TextField
           label={`Name of the group ${group.label}`}
           className="w-36 font-semibold"
-          maxLength={80}
+          maxLength={longest.label}
           value={group.label}
           change={(label) => set({ label })}
         />
@@ -128,7 +129,7 @@ export function GroupRow({
               label={`Picture for the swatch of ${group.label}`}
               mayBeEmpty
               className="w-72"
-              maxLength={2000}
+              maxLength={longest.picture}
               placeholder="/pictures/… instead of a colour"
               value={group.picture ?? ''}
               change={(picture) => set({ picture: picture || undefined })}

@@ -1,6 +1,7 @@
 import type { AttributeRow } from '../../../../api/endpoints.ts';
 import type { FilterSetting } from '../../../../core/setup/parts/filters.ts';
 import { choosesOne, choosesRange, usualFilter } from '../../../../core/setup/terms/filterTerms.ts';
+import { longest } from '../../../../core/setup/terms/limits.ts';
 import { Choice, NumberField, Switch, TextField } from '../../parts/Controls.tsx';
 import { Section } from '../../parts/Screen.tsx';
 import { kindNames, kindsFor } from './filterWords.ts';
@@ -34,7 +35,7 @@ export function Looks({ filterKey, filter, attribute }: OfFilter & { readonly at
         <TextField
           label="Label"
           className="w-56 font-semibold"
-          maxLength={80}
+          maxLength={longest.label}
           value={filter.label}
           change={(label) => change({ label })}
         />
@@ -43,7 +44,7 @@ export function Looks({ filterKey, filter, attribute }: OfFilter & { readonly at
         <TextField
           label="Help text"
           className="w-full"
-          maxLength={300}
+          maxLength={longest.help}
           mayBeEmpty
           placeholder="A sentence shoppers read under the label"
           value={filter.help ?? ''}

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { own } from '../../../../core/base/named.ts';
+import { longest } from '../../../../core/setup/terms/limits.ts';
 import { type Language, languageNames } from '../../../../core/text/languages.ts';
 import { valueInWords } from '../../../look/filterWords.ts';
 import { Choice, TextField } from '../../parts/Controls.tsx';
@@ -44,7 +45,7 @@ export function OtherNames({ filterKey, filter }: OfFilter) {
         <TextField
           label={`Label in ${languageNames[language]}`}
           mayBeEmpty
-          maxLength={80}
+          maxLength={longest.label}
           className="w-56"
           placeholder={filter.label}
           value={names.label ?? ''}
@@ -55,7 +56,7 @@ export function OtherNames({ filterKey, filter }: OfFilter) {
         <TextField
           label={`Help in ${languageNames[language]}`}
           mayBeEmpty
-          maxLength={300}
+          maxLength={longest.help}
           className="w-full"
           placeholder={filter.help ?? ''}
           value={names.help ?? ''}
@@ -75,7 +76,7 @@ export function OtherNames({ filterKey, filter }: OfFilter) {
             <TextField
               label={`${name} in ${languageNames[language]}`}
               mayBeEmpty
-              maxLength={80}
+              maxLength={longest.label}
               className="min-w-0 flex-1"
               placeholder={name}
               value={own(names.values, value) ?? ''}

@@ -4,6 +4,7 @@ import { useNavigate, useParams } from 'react-router';
 import { toast } from 'sonner';
 import type { ValueGroup, ValueGroups } from '../../../../core/setup/parts/valueGroups.ts';
 import { usualRestLabel } from '../../../../core/setup/terms/filterTerms.ts';
+import { longest } from '../../../../core/setup/terms/limits.ts';
 import { bindGroups } from '../../../../core/values/valueGroups.ts';
 import { count, counted } from '../../../look/price.ts';
 import { Button, IconButton } from '../../parts/Button.tsx';
@@ -100,7 +101,7 @@ function Groups({ groupsKey, own }: { readonly groupsKey: string; readonly own: 
           <TextField
             label="Name of the groups"
             className="w-40"
-            maxLength={80}
+            maxLength={longest.label}
             value={own.name}
             change={(name) => set({ name })}
           />
@@ -129,7 +130,7 @@ function Groups({ groupsKey, own }: { readonly groupsKey: string; readonly own: 
           <input
             aria-label="Name of a new group"
             placeholder="A new group"
-            maxLength={80}
+            maxLength={longest.label}
             className="rounded-md border bg-surface px-2 py-[3px] placeholder:text-soft"
             value={label}
             onChange={(event) => setLabel(event.target.value)}
@@ -193,7 +194,7 @@ function Groups({ groupsKey, own }: { readonly groupsKey: string; readonly own: 
             <TextField
               label="What values in no group are shown as"
               className="w-36"
-              maxLength={80}
+              maxLength={longest.label}
               value={own.restLabel ?? usualRestLabel}
               change={(restLabel) => set({ restLabel })}
             />

@@ -1,6 +1,7 @@
 import { X } from 'lucide-react';
 import type { ReactNode } from 'react';
 import type { TieBreaker } from '../../../../core/setup/parts/relevance/tieBreakers.ts';
+import { most } from '../../../../core/setup/terms/limits.ts';
 import { counted } from '../../../look/price.ts';
 import { IconButton } from '../../parts/Button.tsx';
 import { Choice, NumberField } from '../../parts/Controls.tsx';
@@ -30,7 +31,7 @@ export function CloseCalls() {
           label="Width of a close call, in points"
           value={width}
           least={0}
-          most={100}
+          most={most.closeCall}
           step={0.5}
           change={(next) => void edit({ part: 'relevance', key: 'closeCall', value: { width: next } })}
         />
@@ -105,7 +106,7 @@ function TieBreakers() {
           )}
         </SortableList>
       )}
-      {free.length > 0 && signals.length < 12 && (
+      {free.length > 0 && signals.length < most.signals && (
         <div className="mt-2">
           <Choice
             label="Add a tie-breaker"
@@ -144,7 +145,7 @@ function SignalOption({
           label={`Average ratings added to ${name}`}
           value={signal.pulledBy}
           least={0}
-          most={10_000}
+          most={most.ratingsAdded}
           change={(pulledBy) => change({ ...signal, pulledBy })}
         />
         average ratings to each product, so that a few ratings do not decide
@@ -158,7 +159,7 @@ function SignalOption({
           label={`Days in which ${name} halves`}
           value={signal.halfLife}
           least={1}
-          most={10_000}
+          most={most.halfLife}
           change={(halfLife) => change({ ...signal, halfLife })}
         />
         days
@@ -172,7 +173,7 @@ function SignalOption({
           label={`Stock that is enough`}
           value={signal.lowBelow}
           least={1}
-          most={1_000_000}
+          most={most.lowBelow}
           change={(lowBelow) => change({ ...signal, lowBelow })}
         />
         in stock

@@ -1,5 +1,6 @@
 import { X } from 'lucide-react';
 import type { SortingOrder } from '../../../../core/setup/parts/relevance/sorting.ts';
+import { longest, most } from '../../../../core/setup/terms/limits.ts';
 import { IconButton } from '../../parts/Button.tsx';
 import { Choice, TextField } from '../../parts/Controls.tsx';
 import { Section, shelfRow } from '../../parts/Screen.tsx';
@@ -48,7 +49,7 @@ export function ShopperOrders() {
               <TextField
                 label={`Name of the order ${label}`}
                 value={label}
-                maxLength={60}
+                maxLength={longest.orderLabel}
                 className="min-w-0 flex-1 font-semibold"
                 change={(next) => replace(key, { key, label: next, signals })}
               />
@@ -81,7 +82,7 @@ export function ShopperOrders() {
           );
         }}
       </SortableList>
-      {orders.length < 12 && choices.length > 0 && (
+      {orders.length < most.orders && choices.length > 0 && (
         <div className="mt-2">
           <Choice
             label="Add an order to the sorting menu"

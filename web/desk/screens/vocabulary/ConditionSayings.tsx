@@ -1,6 +1,7 @@
 import { ArrowRight, X } from 'lucide-react';
 import { useState } from 'react';
 import type { Condition } from '../../../../core/setup/parts/vocabulary.ts';
+import { longest } from '../../../../core/setup/terms/limits.ts';
 import { Button, IconButton } from '../../parts/Button.tsx';
 import { Choice } from '../../parts/Controls.tsx';
 import { shelfRow } from '../../parts/Screen.tsx';
@@ -89,7 +90,7 @@ export function ConditionSayings({
           aria-label="Words that have a condition"
           placeholder="new"
           className={`${field} w-[130px]`}
-          maxLength={120}
+          maxLength={longest.saying}
           value={words}
           onChange={(event) => setWords(event.target.value)}
         />

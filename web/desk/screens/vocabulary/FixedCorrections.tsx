@@ -1,5 +1,6 @@
 import { ArrowRight, X } from 'lucide-react';
 import { useState } from 'react';
+import { longest } from '../../../../core/setup/terms/limits.ts';
 import { Button, IconButton } from '../../parts/Button.tsx';
 import { Section, shelfRow } from '../../parts/Screen.tsx';
 import { useChanged } from '../../state/changed.ts';
@@ -61,7 +62,7 @@ export function FixedCorrections() {
           placeholder="gauche"
           className={field}
           value={from}
-          maxLength={40}
+          maxLength={longest.word}
           onChange={(event) => setFrom(event.target.value)}
         />
         <ArrowRight size={14} aria-hidden className="shrink-0 text-soft" />
@@ -70,7 +71,7 @@ export function FixedCorrections() {
           placeholder="gouache"
           className={field}
           value={to}
-          maxLength={40}
+          maxLength={longest.word}
           onChange={(event) => setTo(event.target.value)}
         />
         <Button type="submit" disabled={!isFine}>

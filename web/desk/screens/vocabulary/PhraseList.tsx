@@ -1,8 +1,9 @@
+import { most } from '../../../../core/setup/terms/limits.ts';
 import { Section, shelfRow } from '../../parts/Screen.tsx';
 import { useChanged } from '../../state/changed.ts';
 import { useDeskState } from '../../state/deskState.ts';
 import { edit } from '../../state/edits.ts';
-import { mostWords, WordChips } from './WordChips.tsx';
+import { WordChips } from './WordChips.tsx';
 
 const key = 'phrases';
 
@@ -16,7 +17,7 @@ export function PhraseList() {
     void edit({
       part: 'vocabulary',
       key,
-      value: all.length > 0 ? { what: 'phrases', phrases: all.slice(0, mostWords) } : null,
+      value: all.length > 0 ? { what: 'phrases', phrases: all.slice(0, most.words) } : null,
     });
   return (
     <Section

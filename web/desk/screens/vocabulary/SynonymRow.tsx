@@ -1,5 +1,6 @@
 import { ArrowRight, Trash2, TriangleAlert } from 'lucide-react';
 import type { EntryNote } from '../../../../api/vocabularyEndpoints.ts';
+import { longest, most } from '../../../../core/setup/terms/limits.ts';
 import { type SynonymEntry, sayingsIn } from '../../../../core/setup/vocabularyCsv.ts';
 import { IconButton } from '../../parts/Button.tsx';
 import { Switch, TextField } from '../../parts/Controls.tsx';
@@ -7,8 +8,6 @@ import { shelfRow } from '../../parts/Screen.tsx';
 import { edit } from '../../state/edits.ts';
 import { synonymTold } from './listSynonyms.ts';
 import { noteInWords } from './noteInWords.ts';
-
-const most = 20;
 
 /** One entry: its words, what it does, on or off. */
 export function SynonymRow({
@@ -24,7 +23,7 @@ export function SynonymRow({
 }) {
   const told = synonymTold(entry);
   const save = (next: SynonymEntry | null): void => void edit({ part: 'vocabulary', key: id, value: next });
-  const words = (text: string): string[] => sayingsIn(text).slice(0, most);
+  const words = (text: string): string[] => sayingsIn(text).slice(0, most.sayings);
   return (
     <li className={`${shelfRow(isChanged)} px-3 py-1.5`}>
       <div className="flex items-center gap-2">
@@ -32,7 +31,7 @@ export function SynonymRow({
           <TextField
             label={`Synonyms: ${told}`}
             value={entry.words.join(', ')}
-            maxLength={1200}
+            maxLength={most.sayings * longest.saying}
             className="min-w-0 flex-1"
             change={(text) => words(text).length >= 2 && save({ ...entry, words: words(text) })}
           />
@@ -41,7 +40,7 @@ export function SynonymRow({
             <TextField
               label={`What shoppers say: ${told}`}
               value={entry.from.join(', ')}
-              maxLength={1200}
+              maxLength={most.sayings * longest.saying}
               className="min-w-0 flex-1"
               change={(text) => save({ ...entry, from: words(text) })}
             />
@@ -49,7 +48,7 @@ export function SynonymRow({
             <TextField
               label={`What it finds: ${told}`}
               value={entry.to.join(', ')}
-              maxLength={1200}
+              maxLength={most.sayings * longest.saying}
               className="min-w-0 flex-1"
               change={(text) => save({ ...entry, to: words(text) })}
             />
@@ -65,7 +64,7 @@ export function SynonymRow({
           label={`Name of ${told}`}
           placeholder="Name"
           value={entry.name ?? ''}
-          maxLength={80}
+          maxLength={longest.entryName}
           mayBeEmpty
           className="w-28 shrink-0 py-0.5 text-[12.5px]"
           change={(name) => {

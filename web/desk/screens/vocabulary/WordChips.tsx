@@ -1,6 +1,7 @@
 import { X } from 'lucide-react';
 import { useState } from 'react';
 import type { VocabularyEntry } from '../../../../core/setup/parts/vocabulary.ts';
+import { most } from '../../../../core/setup/terms/limits.ts';
 import { Button } from '../../parts/Button.tsx';
 import { edit } from '../../state/edits.ts';
 
@@ -12,11 +13,9 @@ export const wordListKeys: Readonly<Record<WordList, string>> = {
   neverOffered: 'never-offered',
 };
 
-export const mostWords = 500;
-
 /** Saves a list of words; an empty one is no entry. */
 export function saveWords(what: WordList, words: readonly string[]): void {
-  const value: VocabularyEntry | null = words.length > 0 ? { what, words: words.slice(0, mostWords) } : null;
+  const value: VocabularyEntry | null = words.length > 0 ? { what, words: words.slice(0, most.words) } : null;
   void edit({ part: 'vocabulary', key: wordListKeys[what], value });
 }
 
@@ -26,7 +25,7 @@ const phrasesIn = (text: string): string[] =>
   text
     .split(',')
     .map((phrase) => phrase.trim().replace(/\s+/g, ' '))
-    .filter((phrase) => phrase.includes(' ') && phrase.split(' ').length <= 4);
+    .filter((phrase) => phrase.includes(' ') && phrase.split(' ').length <= most.sayingWords);
 
 /** A list of words, or of phrases: each can be taken off, several are added at once. */
 export function WordChips({

@@ -11,7 +11,7 @@ export function useEntryNotes(keys: readonly string[]): ReadonlyMap<string, Entr
     queryKey: ['desk', 'vocabulary', revision, asked],
     enabled: asked.length > 0,
     placeholderData: keepPreviousData,
-    queryFn: ({ signal }) => call('vocabularyNotes', { query: { key: asked as never }, signal }),
+    queryFn: ({ signal }) => call('vocabularyNotes', { query: { key: asked }, signal }),
   });
   return new Map(data?.notes.map((note) => [note.key, note]));
 }

@@ -1,4 +1,5 @@
 import type { AttributeRow } from '../../../../../api/endpoints.ts';
+import { mostCells } from '../../../../../api/limits.ts';
 import type { ListedProduct } from '../../../../../api/productEndpoints.ts';
 import { isOfVariants } from '../../../../../core/catalog/profileAttributes.ts';
 import { call } from '../../../../client/call.ts';
@@ -10,8 +11,6 @@ export interface TypedCell {
   readonly key: string;
   readonly text: string;
 }
-
-const mostPasted = 5000;
 
 /** Whose a value is when it is typed into a row: a variant's where variants differ in it, else the whole product's. */
 export function ownerOf(attributes: readonly AttributeRow[], row: ListedProduct, key: string): string | null {
@@ -74,7 +73,7 @@ export async function pasteInto(
   },
 ): Promise<string | null> {
   const { cells, left } = cellsUnder(given.text, given.at, given.columns, given.rowAt);
-  if (cells.length > mostPasted) return `These are ${cells.length} cells; at most ${mostPasted} can be pasted at once.`;
+  if (cells.length > mostCells) return `These are ${cells.length} cells; at most ${mostCells} can be pasted at once.`;
   const problem = await typeInto(attributes, cells);
   return problem ?? (left > 0 ? `${left} of the pasted cells fell beside the table and were left out.` : null);
 }

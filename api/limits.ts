@@ -1,0 +1,10 @@
+/** Limits of single requests, each once: endpoints hold to them, the interface ends at them. */
+
+/** Edits of the draft in one request. */
+export const mostEdits = 500;
+/** Cells of products set in one request. */
+export const mostCells = 5000;
+/** Products named one by one in one request. */
+export const mostIds = 20_000;
+/** A release's note, in characters. */
+export const longestNote = 300;
