@@ -22,7 +22,8 @@ test('a folder of the first version opens with nothing lost', () => {
   expect(setups.setAside()).toEqual([]);
   expect(setups.revision()).toBe(8);
   expect(setups.draft()).toMatchObject({
-    version: 2,
+    version: 3,
+    attributes: { former_price: { onCard: true }, picture: { onCard: true } },
     relevance: { closeCall: { width: 7 } },
     plans: { brushes: { name: 'Brushes', pins: [{ product: 'b', place: 1 }] } },
     hiding: { 'product:c': { what: 'product' } },

@@ -11,7 +11,7 @@ const record = {
 };
 
 test('a card’s lines have labels, and a path is said by its last level, once', () => {
-  const { brand, details } = cardOf(record, 1, setup);
+  const { brand, details } = cardOf(record, { variants: 1, isInStock: true }, setup);
   expect(brand).toBe('Osier');
   expect(details).toEqual([
     { key: 'category', label: 'Category', value: 'Gouache, Sets' },

@@ -14,8 +14,15 @@ const amount = (record: CatalogRecord, key: string): number | null => {
   return typeof value === 'number' ? value : null;
 };
 
+/** What a card says of the product as a whole. */
+export interface CardFamily {
+  readonly variants: number;
+  /** Whether at least one of them is in stock. */
+  readonly isInStock: boolean;
+}
+
 /** A record as a shopper sees it on a results page, with the attributes that the setup puts on cards. */
-export function cardOf(record: CatalogRecord, variants: number, setup: Setup): Card {
+export function cardOf(record: CatalogRecord, { variants, isInStock }: CardFamily, setup: Setup): Card {
   const shows = (key: string): boolean => own(setup.attributes, key)?.onCard ?? false;
   const details = Object.keys(setup.attributes)
     .filter((key) => shows(key) && !placed.has(key))
@@ -40,10 +47,12 @@ export function cardOf(record: CatalogRecord, variants: number, setup: Setup): C
     brand: shows('brand') ? firstText(record.values.brand) || null : null,
     price,
     currency: setup.storefront.shop.currency,
-    formerPrice: former !== null && price !== null && former > price ? former : null,
+    formerPrice: shows('former_price') && former !== null && price !== null && former > price ? former : null,
     rating: shows('rating') ? amount(record, 'rating') : null,
-    available: record.values[availability.key] !== availability.soldOut,
-    picture: pictureOf(record),
+    available: isInStock,
+    variantAvailable: record.values[availability.key] !== availability.soldOut,
+    showsPicture: shows('picture'),
+    picture: shows('picture') ? pictureOf(record) : null,
     link: firstText(record.values.link) || null,
     variants,
     details,

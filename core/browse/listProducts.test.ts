@@ -24,13 +24,19 @@ function obviousList(
   { filters, missing, state, kind, sort, direction }: ListRequest,
   isHidden: (family: string) => boolean,
 ): string[] {
+  const counted = (record: (typeof records)[number], of: typeof kind) => {
+    if (of === 'variants') return [record];
+    const variants = records.filter(({ familyId }) => familyId === record.familyId);
+    const shown = variants.filter(({ values }) => values.hidden === undefined);
+    return shown.length > 0 ? shown : variants;
+  };
   const passes = (record: (typeof records)[number]): boolean =>
     Object.entries(filters).every(([key, texts]) => textsOf(record.values[key]).some((text) => texts.includes(text))) &&
     missing.every((key) => record.values[key] === undefined) &&
     (state === 'all' ||
       (state === 'hidden'
         ? isHidden(record.familyId) || record.values.hidden !== undefined
-        : record.values.availability === 'Sold out'));
+        : counted(record, kind).every(({ values }) => values.availability === 'Sold out')));
   const ids = records.filter(passes).map((record) => (kind === 'products' ? record.familyId : record.id));
   const items = [...new Set(ids)];
   const sortValue = (id: string): string | number | undefined => {

@@ -79,7 +79,9 @@ export function listProducts(
   const stands = (record: number): boolean => {
     if (request.state === 'decided') return decided.has(snapshot.recordFamily[record]!);
     if (request.state === 'hidden') return isHidden(prepared.hidden, record);
-    return request.state === 'all' || engine.inStock[record] === 0;
+    if (request.state === 'all') return true;
+    if (request.kind === 'variants') return engine.inStock[record] === 0;
+    return engine.familyInStock[snapshot.recordFamily[record]!] === 0;
   };
   const items: number[] = [];
   let last = -1;

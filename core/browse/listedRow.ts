@@ -78,6 +78,9 @@ export function listedRow(
       },
     ];
   });
+  // As in `index/stock.ts`: a variant that the file hides does not count, but in a product it hides altogether.
+  const shown = records.filter(({ values }) => values.hidden === undefined);
+  const counted = shown.length > 0 ? shown : records;
   return {
     id: variant ?? first!.familyId,
     product: first!.familyId,
@@ -85,7 +88,7 @@ export function listedRow(
     title: firstText(first!.values.title),
     picture: pictureOf(first!),
     variants: records.length,
-    isSoldOut: records.every(({ values }) => values[availability.key] === availability.soldOut),
+    isSoldOut: counted.every(({ values }) => values[availability.key] === availability.soldOut),
     cells: Object.fromEntries(cells),
   };
 }

@@ -1,7 +1,10 @@
 import { levelsOf } from '../catalog/levels.ts';
+import { availability } from '../catalog/standardColumns.ts';
+import type { ValueColumn } from '../index/columns.ts';
 import type { NumberColumn } from '../index/numberColumns.ts';
 import { perSnapshot } from '../index/perSnapshot.ts';
 import type { Snapshot } from '../index/snapshot.ts';
+import { stockOf } from '../index/stock.ts';
 import { searchKey } from '../query/readUnits.ts';
 import type { FilterSetting } from '../setup/parts/filters.ts';
 import type { ValueGroups } from '../setup/parts/valueGroups.ts';
@@ -10,7 +13,7 @@ import { choosesRange } from '../setup/terms/filterTerms.ts';
 import { type Band, bandsOf } from '../values/bands.ts';
 import { shownThrough } from '../values/valueGroups.ts';
 import { placesOf } from '../values/valueOrder.ts';
-import { type FilterColumn, layShown, mapValues, openShown } from './shownColumn.ts';
+import { type FilterColumn, layShown, mapValues, openShown, type ShownValues } from './shownColumn.ts';
 
 /** Filters in force at once; the failing mask has one bit for each. */
 const mostFilters = 30;
@@ -47,6 +50,14 @@ function shownBySetting(setting: FilterSetting, grouping: ValueGroups | null): (
   };
 }
 
+/** Availability as shoppers choose it: a variant that is sold out tells nothing while another of its product is not. */
+function onlyOfProducts(snapshot: Snapshot, column: ValueColumn, shownFor: (text: string) => string[]): ShownValues {
+  const { byRecord, byFamily } = stockOf(snapshot);
+  return mapValues(column, snapshot.records, shownFor, (record) =>
+    byRecord[record] === 0 ? byFamily[snapshot.recordFamily[record]!] === 0 : true,
+  );
+}
+
 /** The values a filter is chosen from; null where the catalog has nothing for it. */
 function columnOf(
   snapshot: Snapshot,
@@ -73,6 +84,12 @@ function columnOf(
   const column = snapshot.values.get(attribute);
   if (!column) return null;
   const shownFor = shownBySetting(setting, grouping);
+  if (attribute === availability.key) {
+    const key = JSON.stringify([attribute, kind, prefix, yes, grouping, 'of products']);
+    return made(snapshot, key, () =>
+      openShown(onlyOfProducts(snapshot, column, shownFor ?? ((text) => [text])), snapshot.recordFamily),
+    );
+  }
   if (!shownFor) return column;
   const key = JSON.stringify([attribute, kind === 'tree' || kind === 'yesNo' ? kind : '', prefix, yes, grouping]);
   return made(snapshot, key, () => openShown(mapValues(column, snapshot.records, shownFor), snapshot.recordFamily));

@@ -104,3 +104,22 @@ test('a filter whose attribute is gone is left out, and values beyond the limit 
     [...filters[0]!.values.map(({ value }) => value)].sort(),
   );
 });
+
+test('a product is in stock where at least one variant is, in the filter, on the card and in the counts', () => {
+  const shown = records.filter(({ values }) => values.hidden === undefined);
+  const families = new Set(shown.map(({ familyId }) => familyId));
+  const inStock = new Set(
+    shown.filter(({ values }) => values.availability === 'In stock').map(({ familyId }) => familyId),
+  );
+  const partly = shown.some(({ familyId, values }) => inStock.has(familyId) && values.availability === 'Sold out');
+  expect(partly).toBe(true);
+  const counts = ask('').filters.find(({ key }) => key === 'availability')!.values;
+  expect(Object.fromEntries(counts.map(({ value, count }) => [value, count]))).toEqual({
+    'In stock': inStock.size,
+    'Sold out': families.size - inStock.size,
+  });
+  for (const { familyId, available } of ask('', { availability: ['Sold out'] }).results) {
+    expect(inStock.has(familyId)).toBe(false);
+    expect(available).toBe(false);
+  }
+});

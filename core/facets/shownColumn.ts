@@ -31,12 +31,13 @@ export function layShown(
 
 /**
  * The catalog's values as a filter shows them instead: each text of the column becomes those that `shownFor` says, none
- * where it is not shown. Values are numbered in order of their texts. Cost: a pass over the records.
+ * where it is not shown; a record that does not tell has none. Values are numbered in order of their texts. Cost: a pass over the records.
  */
 export function mapValues(
   column: ValueColumn,
   records: number,
   shownFor: (text: string) => readonly string[],
+  tells: (record: number) => boolean = () => true,
 ): ShownValues {
   const shown = Array.from({ length: column.size }, (_, value) => shownFor(column.name(value)));
   const names = [...new Set(shown.flat())].sort();
@@ -46,6 +47,7 @@ export function mapValues(
   const valuesOf: number[] = [];
   return layShown(names, records, (record) => {
     valuesOf.length = 0;
+    if (!tells(record)) return none;
     column.each(record, (value) => void valuesOf.push(value));
     if (valuesOf.length === 0) return none;
     return valuesOf.length === 1 ? numbers[valuesOf[0]!]! : valuesOf.flatMap((value) => numbers[value]!);

@@ -36,8 +36,9 @@ const today = Date.UTC(2026, 8, 1) / 86_400_000;
 const bind = (signal: TieBreaker) => bindSignals(engine, [signal], today)[0]!;
 
 describe('a signal', () => {
-  test('of availability and price is the variant’s that is shown, so that the order is the one on the cards', () => {
-    expect(bind({ attribute: 'availability', direction: 'high' })).toMatchObject({ byRecord: true });
+  test('of availability is the product’s, as the card tells it: in stock where any variant is', () =>
+    expect([...bind({ attribute: 'availability', direction: 'high' }).values]).toEqual([1, 1, 1]));
+  test('of price is the variant’s that is shown, so that the order is the one on the cards', () => {
     const price = bind({ attribute: 'price', direction: 'low' });
     expect([price.byRecord, ...price.values]).toEqual([true, 4, 9, 6, 2]);
   });

@@ -17,7 +17,8 @@ export interface Signal extends TieBreaker {
 
 interface Stock {
   readonly snapshot: Snapshot;
-  readonly inStock: Uint8Array;
+  /** By family. */
+  readonly familyInStock: Uint8Array;
 }
 
 const filled = (length: number, of: (at: number) => number): Float64Array => {
@@ -64,12 +65,12 @@ function pulledRatings(snapshot: Snapshot, strength: number): Float64Array | nul
 
 /** The values of one tie-breaker; null where the catalog has no such attribute. */
 function valuesOf(
-  { snapshot, inStock }: Stock,
+  { snapshot, familyInStock }: Stock,
   { attribute, pulledBy, halfLife, lowBelow }: TieBreaker,
   today: number,
 ): Pick<Signal, 'byRecord' | 'values'> | null {
   const { records, families, numbers } = snapshot;
-  if (attribute === availability.key) return { byRecord: true, values: Float64Array.from(inStock) };
+  if (attribute === availability.key) return { byRecord: false, values: Float64Array.from(familyInStock) };
   const column = numbers.get(attribute);
   if (!column) {
     const [price, cost] = [numbers.get('price'), numbers.get('cost')];
@@ -103,16 +104,4 @@ export function bindSignals(stock: Stock, tieBreakers: readonly TieBreaker[], to
     const keys = bound.values.map((value) => (Number.isNaN(value) ? Number.POSITIVE_INFINITY : sign * value));
     return [{ ...tieBreaker, ...bound, keys }];
   });
-}
-
-/** By record, 1 where it is in stock or the catalog does not say, else 0. */
-export function stockByRecord(snapshot: Snapshot): Uint8Array {
-  const inStock = new Uint8Array(snapshot.records).fill(1);
-  const column = snapshot.values.get(availability.key);
-  const soldOut = column?.find(availability.soldOut) ?? -1;
-  if (!column || soldOut < 0) return inStock;
-  const wanted = new Uint8Array(column.size);
-  wanted[soldOut] = 1;
-  for (let record = 0; record < inStock.length; record++) if (column.hasAny(record, wanted)) inStock[record] = 0;
-  return inStock;
 }

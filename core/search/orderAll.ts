@@ -24,7 +24,7 @@ export function orderAll(
   { candidates, scores, sorted, own, apart, soldOutLast }: ToOrder,
   wanted: number,
 ): { readonly order: number[]; readonly leaders: Map<number, number> } {
-  const { families, representatives } = candidates;
+  const { families } = candidates;
   const first = own?.sort ? bindSignals(engine, [own.sort], prepared.today) : [];
   const { familyRank } = engine.snapshot;
   const signals = [...first, ...prepared.signals];
@@ -73,9 +73,9 @@ export function orderAll(
   };
   const isFree = (at: number): boolean => !apart.has(at);
   if (soldOutLast) {
-    const { inStock } = engine;
-    take(those((at) => isFree(at) && inStock[representatives[at]!] === 1));
-    take(those((at) => isFree(at) && inStock[representatives[at]!] === 0));
+    const { familyInStock } = engine;
+    take(those((at) => isFree(at) && familyInStock[families[at]!] === 1));
+    take(those((at) => isFree(at) && familyInStock[families[at]!] === 0));
   } else take(apart.size === 0 ? null : those(isFree));
   return { order, leaders };
 }

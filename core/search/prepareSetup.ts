@@ -3,13 +3,14 @@ import type { NumberColumn } from '../index/numberColumns.ts';
 import { type Outside, openOutside } from '../index/outside.ts';
 import { hiddenMark } from '../index/recordMask.ts';
 import type { Snapshot } from '../index/snapshot.ts';
+import { stockOf } from '../index/stock.ts';
 import { bindPhrases, type Phrases } from '../query/phrases.ts';
 import { bindRecogniser, type Recogniser } from '../query/recognise.ts';
 import { type Spelling, spellingOf } from '../query/spelling.ts';
 import { bindVocabulary, type Vocabulary } from '../query/vocabulary.ts';
 import { type Grouper, openGrouper } from '../ranking/groupFamilies.ts';
 import { type Matcher, openMatcher } from '../ranking/matcher.ts';
-import { bindSignals, type Signal, stockByRecord } from '../ranking/signals.ts';
+import { bindSignals, type Signal } from '../ranking/signals.ts';
 import { boostColumn } from '../rules/boosts.ts';
 import { hiddenRecords } from '../rules/hiddenRecords.ts';
 import { type PlanInForce, plansBySearch } from '../rules/plansForSearch.ts';
@@ -29,6 +30,8 @@ export interface Engine {
   readonly failing: Uint32Array;
   /** By record, 1 where it is in stock, else 0. */
   readonly inStock: Uint8Array;
+  /** By family, 1 where at least one variant is in stock, else 0. */
+  readonly familyInStock: Uint8Array;
   /** The boost column, where any product has a boost. */
   readonly boosts: NumberColumn | null;
 }
@@ -37,7 +40,7 @@ export function openEngine(snapshot: Snapshot): Engine {
   const { families, recordFamily, familyStart, records } = snapshot;
   const matcher = openMatcher(snapshot);
   const failing = new Uint32Array(records);
-  const inStock = stockByRecord(snapshot);
+  const { byRecord: inStock, byFamily: familyInStock } = stockOf(snapshot);
   return {
     snapshot,
     matcher,
@@ -45,6 +48,7 @@ export function openEngine(snapshot: Snapshot): Engine {
     outsideOf: openOutside(snapshot),
     failing,
     inStock,
+    familyInStock,
     boosts: boostColumn(snapshot),
   };
 }

@@ -306,7 +306,7 @@ export function rank(
     leaders: ordered.leaders,
     skuCandidate,
     soldOutLast,
-    isSoldOut: (candidate) => engine.inStock[candidates.representatives[candidate]!] === 0,
+    isSoldOut: (candidate) => engine.familyInStock[candidates.families[candidate]!] === 0,
     sorted,
     understood,
     isBrowsing,

@@ -1,5 +1,5 @@
 import type { Card, Result, SearchAnswer } from '../answer/answer.ts';
-import { cardOf } from '../answer/card.ts';
+import { type CardFamily, cardOf } from '../answer/card.ts';
 import type { CatalogRecord } from '../catalog/record.ts';
 import type { Collection } from '../content/content.ts';
 import { tellFilters } from '../facets/filters.ts';
@@ -18,6 +18,12 @@ import { whyHere } from './whyHere.ts';
 /** Reads a record by its number in the catalog. */
 export type RecordReader = (record: number) => CatalogRecord;
 
+/** What cards say of a family. */
+export function familyOf({ snapshot, familyInStock }: Engine, family: number): CardFamily {
+  const [from, to] = snapshot.recordsOf(family);
+  return { variants: to - from, isInStock: familyInStock[family] === 1 };
+}
+
 /** A card for a family known by id, shown by its first visible variant in stock; null where it is gone or hidden. */
 function cardOfFamily(engine: Engine, prepared: PreparedSetup, readRecord: RecordReader, id: string): Card | null {
   const family = engine.snapshot.findFamily(id);
@@ -27,7 +33,7 @@ function cardOfFamily(engine: Engine, prepared: PreparedSetup, readRecord: Recor
     (record) => !isHidden(prepared.hiddenFromEmptyShelf, record),
   );
   const shown = visible.find((record) => engine.inStock[record] === 1) ?? visible[0];
-  return shown === undefined ? null : cardOf(readRecord(shown), to - from, prepared.setup);
+  return shown === undefined ? null : cardOf(readRecord(shown), familyOf(engine, family), prepared.setup);
 }
 
 function emptyShelf(
@@ -125,11 +131,10 @@ export function search(
   const first = (request.page - 1) * request.limit;
   const results = ranking.placed.slice(first).map(({ candidate, pin }, offset): Result => {
     const family = candidates.families[candidate]!;
-    const [from, to] = snapshot.recordsOf(family);
     const pull = totalPull(pullsOn(engine, ranking, candidate));
     const applied = pin === null ? null : ranking.pins[pin]!.pin;
     return {
-      ...cardOf(readRecord(candidates.representatives[candidate]!), to - from, prepared.setup),
+      ...cardOf(readRecord(candidates.representatives[candidate]!), familyOf(engine, family), prepared.setup),
       place: first + offset + 1,
       score: ranking.scores[candidate]!,
       ...(request.marks && {

@@ -32,8 +32,22 @@ function fromFirst(document: SetupDocument): SetupDocument {
   };
 }
 
+/** In format 3 pictures and former prices are on cards only where it is said; before they were on all of them. */
+function fromSecond(document: SetupDocument): SetupDocument {
+  const attributes = partIn(document, 'attributes');
+  const shown = (key: string): readonly [string, SetupDocument] => {
+    const setting = own(attributes, key);
+    return [key, { searchable: false, weight: 1, ...(isObject(setting) ? setting : {}), onCard: true }];
+  };
+  return {
+    ...document,
+    attributes: { ...attributes, ...Object.fromEntries([shown('picture'), shown('former_price')]) },
+    version: 3,
+  };
+}
+
 /** One step for each format there was, the first being from format 1 to 2. A step never changes once it has shipped. */
-const steps: readonly ((document: SetupDocument) => SetupDocument)[] = [fromFirst];
+const steps: readonly ((document: SetupDocument) => SetupDocument)[] = [fromFirst, fromSecond];
 
 /**
  * Brings a setup of an earlier format to today's; a document of today's format, or of none that is known, is answered

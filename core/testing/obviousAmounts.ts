@@ -21,10 +21,15 @@ export function amountReader({ records }: ObviousCatalog, today: number) {
     }
     return count === 0 ? null : sum / count;
   });
+  const familyInStock = (familyId: string): boolean => {
+    const variants = records.filter((record) => record.familyId === familyId);
+    const shown = variants.filter(({ values }) => values.hidden === undefined);
+    return (shown.length > 0 ? shown : variants).some(({ values }) => values.availability !== 'Sold out');
+  };
   const amountOf = (familyId: string, { record }: ReadRecord, signal: TieBreaker): number | null => {
     const { attribute, pulledBy, halfLife, lowBelow } = signal;
     const own = (key: string): number | null => (typeof record.values[key] === 'number' ? record.values[key] : null);
-    if (attribute === 'availability') return record.values.availability === 'Sold out' ? 0 : 1;
+    if (attribute === 'availability') return familyInStock(familyId) ? 1 : 0;
     if (attribute === 'margin') {
       const [price, cost] = [own('price'), own('cost')];
       return price === null || cost === null || price <= 0 ? null : (price - cost) / price;
@@ -47,5 +52,5 @@ export function amountReader({ records }: ObviousCatalog, today: number) {
       ? mean
       : ((count === 0 ? 0 : rating! * count) + mean * pulledBy!) / (count + pulledBy!);
   };
-  return { familyAmount, amountOf };
+  return { familyAmount, familyInStock, amountOf };
 }

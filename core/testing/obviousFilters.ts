@@ -13,6 +13,8 @@ export interface ObviousFiltering {
   /** Whether a listed search is the one made. */
   isSaid(search: string): boolean;
   readonly today: number;
+  /** Whether any variant of a family is in stock. */
+  familyInStock(familyId: string): boolean;
 }
 
 export interface ObviousFilters {
@@ -46,9 +48,15 @@ function grouped(groups: ValueGroups, text: string): string[] {
 }
 
 /** What a filter shows of one record. */
-function shown(setting: FilterSetting, record: CatalogRecord, { setup, today }: ObviousFiltering): string[] {
+function shown(
+  setting: FilterSetting,
+  record: CatalogRecord,
+  { setup, today, familyInStock }: ObviousFiltering,
+): string[] {
   const value = record.values[setting.attribute];
   if (value === undefined) return [];
+  // A variant that is sold out tells nothing while another of its product is not.
+  if (setting.attribute === 'availability' && value === 'Sold out' && familyInStock(record.familyId)) return [];
   if (setting.kind === 'rating') return [4, 3, 2, 1].filter((least) => Number(value) >= least).map(String);
   if (setting.kind === 'bands' && setting.attribute === 'date_added')
     return setting.thresholds!.filter((days) => daysOf(value) >= today - days).map((days) => `${days}d`);

@@ -1,7 +1,7 @@
 import type { TieBreaker } from '../setup/parts/relevance/tieBreakers.ts';
 import type { Setup } from '../setup/schema.ts';
 import type { amountReader } from './obviousAmounts.ts';
-import { inStock, type ReadRecord } from './obviousCatalog.ts';
+import type { ReadRecord } from './obviousCatalog.ts';
 
 /** A family in the results, by the variant that is shown of it. */
 interface Candidate {
@@ -22,7 +22,7 @@ interface Ordering {
 export function obviousOrder(
   { relevance }: Setup,
   candidates: readonly Candidate[],
-  { amountOf }: ReturnType<typeof amountReader>,
+  { amountOf, familyInStock }: ReturnType<typeof amountReader>,
   { sort, pins, sku, soldOutLast }: Ordering,
 ): Candidate[] {
   const amounts = new Map<TieBreaker, Map<string, number | null>>();
@@ -70,8 +70,8 @@ export function obviousOrder(
     }
   };
   if (soldOutLast) {
-    take(unplaced.filter(({ read }) => inStock(read)));
-    take(unplaced.filter(({ read }) => !inStock(read)));
+    take(unplaced.filter(({ familyId }) => familyInStock(familyId)));
+    take(unplaced.filter(({ familyId }) => !familyInStock(familyId)));
   } else take(unplaced);
   for (const [at, { candidate, place }] of pinned.entries()) {
     const earlier = at === 0 ? 0 : ordered.indexOf(pinned[at - 1]!.candidate) + 1;

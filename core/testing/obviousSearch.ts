@@ -217,12 +217,14 @@ export function obviousSearch(
     }
   }
 
+  const amounts = amountReader(catalog, today);
   const filters = obviousFilters({
     setup,
     records: [...found.keys()].map(({ record }) => record),
     chosen,
     isSaid: (search: string) => tokenize(typed).length > 0 && tokenize(search).join(' ') === tokenize(typed).join(' '),
     today,
+    familyInStock: amounts.familyInStock,
   });
   const { counts } = filters;
 
@@ -235,7 +237,6 @@ export function obviousSearch(
       !before || score > before.score || (score === before.score && !inStock(before.read) && inStock(read));
     if (better) best.set(read.record.familyId, { read, score });
   }
-  const amounts = amountReader(catalog, today);
   const boostOf = (familyId: string): number => {
     const amount = query.trim() === '' ? null : amounts.familyAmount(familyId, 'boost');
     return amount === null ? 1 : Math.min(10, Math.max(0.1, amount));

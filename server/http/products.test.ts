@@ -43,7 +43,9 @@ describe('the catalog’s table', () => {
     expect(await ids('f.colour=Blue')).toEqual(['a', 'b', 'c']);
     expect(await ids('f.price=5..')).toEqual(['a', 'b']);
     expect(await ids('missing=tags')).toEqual(['b']);
-    expect(await ids('state=soldOut')).toEqual(['a']);
+    // One of two variants is sold out, so the product is not.
+    expect(await ids('state=soldOut')).toEqual([]);
+    expect(await ids('state=soldOut&kind=variants')).toEqual(['a2']);
     await act({ ids: ['b'] }, { act: 'hide' });
     expect(await ids('state=hidden')).toEqual(['b']);
     expect((await rows()).rows.map(({ isHidden }) => isHidden)).toEqual([false, true, false]);

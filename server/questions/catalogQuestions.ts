@@ -4,6 +4,8 @@ import type { Card } from '../../core/answer/answer.ts';
 import { cardOf } from '../../core/answer/card.ts';
 import { type ListedRow, listedRow } from '../../core/browse/listedRow.ts';
 import { type ListRequest, listProducts } from '../../core/browse/listProducts.ts';
+import { pictureOf } from '../../core/catalog/picture.ts';
+import { availability } from '../../core/catalog/standardColumns.ts';
 import { isHidden } from '../../core/index/recordMask.ts';
 import { Refused } from '../refused.ts';
 import type { Ready, Workbench } from '../searching/workbench.ts';
@@ -109,7 +111,11 @@ export function catalogQuestions({ ready, standing }: Workbench) {
         const family = view.snapshot.findFamily(id);
         if (family < 0) return [];
         const [from, to] = view.snapshot.recordsOf(family);
-        return [cardOf(view.record(from), to - from, setup.setup)];
+        const records = Array.from({ length: to - from }, (_, at) => view.record(from + at));
+        const isInStock = records.some(({ values }) => values[availability.key] !== availability.soldOut);
+        // At the desk products are recognised by their pictures, whatever cards in the shop show.
+        const card = cardOf(records[0]!, { variants: records.length, isInStock }, setup.setup);
+        return [{ ...card, picture: pictureOf(records[0]!) }];
       });
     },
   };

@@ -3,13 +3,21 @@ import type { Card } from '../../core/answer/answer.ts';
 import { ProductPicture } from '../look/ProductPicture.tsx';
 import { price } from '../look/price.ts';
 
+/** A product is sold out where none of its variants is in stock; that only the one shown is, is said as that. */
+function stockTold({ available, variantAvailable }: Card): string | null {
+  if (!available) return 'Sold out';
+  return variantAvailable ? null : 'This variant is sold out';
+}
+
 /** A product as it stands on the shelf: picture, title, who makes it, what it costs. */
 export function CardBody({ card, open }: { readonly card: Card; readonly open?: (() => void) | undefined }) {
   return (
     <div className="relative flex flex-1 flex-col px-[7px] pb-2">
-      <div className="grid h-[118px] place-items-center rounded-md bg-art">
-        <ProductPicture src={card.picture} className={`h-[102px] ${card.available ? '' : 'opacity-45'}`} />
-      </div>
+      {card.showsPicture && (
+        <div className="grid h-[118px] place-items-center rounded-md bg-art">
+          <ProductPicture src={card.picture} className={`h-[102px] ${card.available ? '' : 'opacity-45'}`} />
+        </div>
+      )}
       <h2 className="mt-2 break-words font-semibold font-shop text-[15.5px] leading-tight">
         {open ? (
           // The button covers the card, so that the picture opens it as well.
@@ -48,7 +56,7 @@ export function CardBody({ card, open }: { readonly card: Card; readonly open?: 
             {card.rating.toFixed(1)}
           </span>
         )}
-        {!card.available && <span className="w-full text-[12.5px] text-soft">Sold out</span>}
+        {stockTold(card) && <span className="w-full text-[12.5px] text-soft">{stockTold(card)}</span>}
       </div>
     </div>
   );

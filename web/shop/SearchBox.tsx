@@ -138,9 +138,11 @@ export function SearchBox({
             onMouseDown={(event) => event.preventDefault()}
             onClick={() => choose(product)}
           >
-            <span className="grid size-9 shrink-0 place-items-center rounded bg-art">
-              <ProductPicture src={product.picture} className="h-8" isSmall />
-            </span>
+            {product.showsPicture && (
+              <span className="grid size-9 shrink-0 place-items-center rounded bg-art">
+                <ProductPicture src={product.picture} className="h-8" isSmall />
+              </span>
+            )}
             <span className="min-w-0 flex-1">
               <span className="block truncate font-shop">{product.title}</span>
               <span className="block truncate text-[12.5px] text-soft">

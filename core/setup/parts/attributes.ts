@@ -45,13 +45,15 @@ function firstWeight(profile: AttributeProfile): number {
   return profile.coverage >= 0.5 ? 4 : 2;
 }
 
+const onCardAtFirst: ReadonlySet<string> = new Set(['title', 'brand', 'price', 'former_price', 'rating', 'picture']);
+
 function firstSetting(profile: AttributeProfile): AttributeSetting {
   // A column of bare numbers has no words yet; once it is given a unit, its amounts are found without another step.
   const isOwnNumber = profile.kind === 'number' && !standardColumn.has(profile.key);
   const isRead = isIndexedAsText(profile) || isOwnNumber;
   const searchable = isRead && profile.key !== availability.key && profile.key !== 'hidden' && profile.coverage >= 0.02;
   const weight = own(usualWeights, profile.key) ?? firstWeight(profile);
-  return { searchable, weight, onCard: ['title', 'brand', 'price', 'rating'].includes(profile.key) };
+  return { searchable, weight, onCard: onCardAtFirst.has(profile.key) };
 }
 
 /** How words are found in an attribute: what holds unless it is said otherwise, and what is told of a change. */

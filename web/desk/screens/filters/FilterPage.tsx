@@ -1,6 +1,7 @@
 import { ChevronLeft } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
+import { availability } from '../../../../core/catalog/standardColumns.ts';
 import type { FilterSetting } from '../../../../core/setup/parts/filters.ts';
 import { Nothing, ScreenHead } from '../../parts/Screen.tsx';
 import { useAttributes } from '../../state/attributes.ts';
@@ -50,6 +51,8 @@ export function FilterPage() {
         Made from {row ? `“${row.label}”` : `“${filter.attribute}”, which the catalog does not have`}
         {filter.prefix && `, values that begin with “${filter.prefix}”`}
         {why && <>; {whyNotShown(why)}</>}.
+        {filter.attribute === availability.key &&
+          ' A product is in stock when at least one of its variants is, and sold out when none is.'}
       </ScreenHead>
       {own?.warnings.map((warning) => (
         <p key={warning.what} className="mb-2 rounded-lg bg-changed-soft px-3 py-2 text-[13.5px] text-on-changed">

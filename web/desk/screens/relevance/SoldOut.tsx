@@ -24,7 +24,7 @@ export function SoldOut() {
   return (
     <Section
       title="Sold out"
-      note="What counts is the variant shown: the black one, where the shopper asked for black. A pin keeps its place."
+      note="A product is sold out when none of its variants is in stock. Where it does not show at all, single variants that are sold out do not show either. A pin keeps its place."
     >
       <ul className="space-y-[5px]">
         {places.map(([place, label]) => (

@@ -15,7 +15,7 @@ const states: readonly (readonly [ListState, string])[] = [
   ['all', 'Every product'],
   ['decided', 'Changed here'],
   ['hidden', 'Hidden'],
-  ['soldOut', 'Sold out'],
+  ['soldOut', 'Sold out (no variant in stock)'],
 ];
 const button =
   'inline-flex items-center gap-1.5 rounded-lg border bg-surface px-3 py-1.5 font-semibold hover:border-edge';
