@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { cardSchema, resultSchema, searchAnswerSchema } from '../core/answer/answer.ts';
 import { articleSchema } from '../core/content/content.ts';
 import { productDetailSchema } from '../core/product/productDetail.ts';
+import { longestQuery } from '../core/query/readUnits.ts';
 import { setupParts } from '../core/setup/registry.ts';
 import { decisionKeyText, productId } from '../core/setup/terms/texts.ts';
 import { catalogEndpoints } from './catalogEndpoints.ts';
@@ -17,6 +18,7 @@ import { proposalEndpoints } from './proposalEndpoints.ts';
 import { deskSearchQuery, sayings, shopSearchQuery } from './searchQuery.ts';
 import { deskStateSchema } from './stateSchema.ts';
 import { vocabularyEndpoints } from './vocabularyEndpoints.ts';
+import { wordToldSchema } from './wordSchema.ts';
 
 const none = z.object({});
 const revision = z.number().int().min(0).describe('The draft revision the writer saw.');
@@ -111,6 +113,20 @@ export const endpoints = {
       .catchall(z.unknown()),
     body: none,
     answer: z.object({ result: resultSchema.nullable(), total: z.number().int() }),
+  }),
+  words: endpoint({
+    ...paths.words,
+    summary: 'How each word of a search was taken, why not otherwise, and which products it would find are hidden.',
+    query: z.object({
+      q: z.string().max(longestQuery).default(''),
+      from: z.enum(['draft', 'live']).default('draft'),
+      asWords: sayings,
+    }),
+    body: none,
+    answer: z.object({
+      words: z.array(wordToldSchema),
+      hidden: z.array(z.object({ product: z.string(), title: z.string(), rules: z.array(z.string()) })),
+    }),
   }),
   state: endpoint({
     ...paths.state,

@@ -10,6 +10,7 @@ export const paths = {
   deskShopProduct: { method: 'get', path: '/desk/shop-product' },
   deskShopArticle: { method: 'get', path: '/desk/shop-article' },
   why: { method: 'get', path: '/desk/why' },
+  words: { method: 'get', path: '/desk/words' },
   state: { method: 'get', path: '/desk/state' },
   setAside: { method: 'get', path: '/desk/set-aside' },
   edit: { method: 'post', path: '/desk/edits' },

@@ -60,24 +60,27 @@ export const filterAnswerSchema = z.object({
 export type FilterValue = z.infer<typeof filterValueSchema>;
 export type FilterAnswer = z.infer<typeof filterAnswerSchema>;
 
+/** The ways in which a word is found. */
+export const howSchema = z.enum([
+  'exact',
+  'form',
+  'joined',
+  'split',
+  'synonym',
+  'prefix',
+  'oneEdit',
+  'rivalEdit',
+  'twoEdits',
+  'value',
+  'compound',
+  'related',
+]);
+
 const foundSchema = z.object({
   attribute: z.string(),
   label: z.string(),
   term: z.string().describe('The catalog word that was found.'),
-  how: z.enum([
-    'exact',
-    'form',
-    'joined',
-    'split',
-    'synonym',
-    'prefix',
-    'oneEdit',
-    'rivalEdit',
-    'twoEdits',
-    'value',
-    'compound',
-    'related',
-  ]),
+  how: howSchema,
   weight: z.number(),
   parts: z
     .object({ weight: z.number(), quality: z.number(), length: z.number(), place: z.number() })

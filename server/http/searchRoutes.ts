@@ -26,6 +26,7 @@ export function serveSearch(serve: Serve, { setups, catalogs, searcher }: Servic
     const shown = { marks: true, sort, asWords, filters, ...(collection && { collection }) };
     return searcher.why({ from, request: { query: q, page: 1, limit: 1, ...shown } }, product);
   });
+  serve(endpoints.words, ({ q, from, asWords }) => searcher.words(from, q, asWords));
   serve(endpoints.attributes, () => {
     const catalog = catalogs.current();
     if (!catalog) throw noCatalog();

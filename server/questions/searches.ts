@@ -1,9 +1,12 @@
 import type { Result, SearchAnswer } from '../../core/answer/answer.ts';
+import { firstText } from '../../core/catalog/record.ts';
 import { type FirstPage, firstPage } from '../../core/compare/firstPage.ts';
 import { movementDepth, withMovement } from '../../core/compare/movement.ts';
+import { explainWords } from '../../core/search/explainWords.ts';
 import { rank, rankedFamilies, type SearchRequest } from '../../core/search/rank.ts';
 import { collectionOf, search } from '../../core/search/search.ts';
 import type { Side, Workbench } from '../searching/workbench.ts';
+import { rulesAbout } from './rulesAbout.ts';
 
 /** One search to answer: by which setup, and what to tell besides. */
 export interface SearchTask {
@@ -63,6 +66,24 @@ export function searchQuestions({ ready, catchUp, standing, log }: Workbench) {
       const place = order.indexOf(product) + 1;
       const page = answer({ ...task, request: { ...task.request, page: Math.max(1, place), limit: 1, explain: true } });
       return { result: place > 0 ? (page.results[0] ?? null) : null, total: page.total };
+    },
+    /** How a search was read word by word, and what hides the products that it would find. */
+    words(from: Side, query: string, asWords: readonly string[]) {
+      const { engine, setup, view } = ready(from);
+      const ranking = rank(engine, setup, { query, filters: {}, asWords, page: 1, limit: 1 }, 1);
+      const { words, hidden } = explainWords(engine, setup, query, ranking);
+      return {
+        words,
+        hidden: hidden.map((product) => {
+          const [first, end] = engine.snapshot.recordsOf(engine.snapshot.findFamily(product));
+          const records = Array.from({ length: end - first }, (_, at) => view.record(first + at));
+          const rules = rulesAbout(setup.setup, records, product)
+            .filter(({ kind }) => kind === 'hidden' || kind === 'file')
+            .map(({ told }) => told);
+          if (rules.length === 0) rules.push('It is sold out, and what is sold out does not show.');
+          return { product, title: firstText(records[0]!.values.title), rules };
+        }),
+      };
     },
     /** The first pages of searches, as far as they are compared, and which catalog they are of. */
     firstPages(side: Side, searches: readonly string[]): AnsweredPages {

@@ -46,6 +46,7 @@ const lanes: Readonly<Record<keyof LocalSearch, LaneName>> = {
   shopProduct: 'desk',
   shopArticle: 'desk',
   why: 'desk',
+  words: 'desk',
   firstPages: 'long',
   shownGone: 'long',
   places: 'desk',

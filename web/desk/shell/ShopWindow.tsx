@@ -8,6 +8,7 @@ import { actOn } from '../state/planActs.ts';
 import { type Device, devices, useShopWindow } from '../state/shopWindow.ts';
 import { useTrial } from '../state/trial.ts';
 import { type AskedWhy, WhyHere } from './WhyHere.tsx';
+import { HowItIsRead } from './words/HowItIsRead.tsx';
 
 const deviceIcons = { fit: Maximize2, phone: Smartphone, tablet: Tablet, desktop: Monitor } as const;
 const pressed =
@@ -129,7 +130,10 @@ export function ShopWindow() {
       {query.trim() !== '' && (
         <p className="mt-1.5 text-[12.5px] text-soft">
           {total === 0 && 'A dead end: shoppers find nothing here. '}
-          <TeachLink says={query.trim()} />
+          <span className="inline-flex flex-wrap gap-x-4">
+            <HowItIsRead query={query.trim()} from={from} />
+            <TeachLink says={query.trim()} />
+          </span>
         </p>
       )}
       {from === 'live' && (

@@ -1,0 +1,85 @@
+import type { WordNote, WordTold } from '../../../../api/wordSchema.ts';
+import { counted } from '../../../look/price.ts';
+
+const ways: Readonly<Record<WordTold['means'][number]['how'], string>> = {
+  exact: 'as it is',
+  form: 'another form',
+  related: 'a related word',
+  joined: 'as one word',
+  split: 'as several words',
+  synonym: 'means the same',
+  compound: 'has it in it',
+  prefix: 'begins so',
+  oneEdit: 'one typo away',
+  rivalEdit: 'one typo away',
+  twoEdits: 'two typos away',
+  value: 'a value',
+};
+
+/** What became of a word, in a sentence. */
+export function wordInWords({ as, products, value }: Pick<WordTold, 'as' | 'products' | 'value'>): string {
+  switch (as) {
+    case 'recognised':
+      return value ? `Recognised as ${value.attribute}: ${value.value}.` : 'Recognised as a condition you have set.';
+    case 'stopWord':
+      return 'Passed over: it is a stop word.';
+    case 'givenUp':
+      return products > 0
+        ? `Given up: no product has it together with the other words (${counted(products, 'product')} by itself).`
+        : 'Given up: nothing in the catalog is like it.';
+    case 'corrected':
+      return 'Taken as misspelt.';
+    case 'notRead':
+      return 'Not looked for.';
+    default:
+      return products > 0 ? `Looked for; ${counted(products, 'product')} says it just so.` : 'Looked for.';
+  }
+}
+
+/** The other words it was looked for as. */
+export const meansInWords = (means: WordTold['means']): string | null =>
+  means.length === 0 ? null : `Also: ${means.map(({ text, how }) => `${text} (${ways[how]})`).join(', ')}.`;
+
+export interface ToldNote {
+  readonly told: string;
+  /** Where it is set otherwise. */
+  readonly mend: { readonly to: string; readonly label: string } | null;
+}
+
+const values = { to: '/vocabulary/values', label: 'Values recognised' };
+const spelling = { to: '/vocabulary/spelling', label: 'Spelling' };
+
+/** Why something was not done with a word, and where that is set. */
+export function noteInWords(note: WordNote): ToldNote {
+  switch (note.code) {
+    case 'valueNotRecognised':
+      return {
+        told: `“${note.value}” is a value of ${note.attribute}, but values of ${note.attribute} are not recognised in searches.`,
+        mend: values,
+      };
+    case 'partOfValue':
+      return {
+        told: `It is only a part of values of ${note.attribute}, such as “${note.value}”; whole values are recognised.`,
+        mend: { to: '/vocabulary', label: 'Say what it means' },
+      };
+    case 'bareNumber':
+      return { told: `A number alone is no ${note.attribute}: “${note.attribute} …” before it would be.`, mend: null };
+    case 'correctionsOff':
+      return { told: 'Not corrected: spelling tolerance is off.', mend: spelling };
+    case 'neverCorrected':
+      return { told: 'Not corrected: it is in the list of words that never are.', mend: spelling };
+    case 'numberLike':
+      return { told: 'Not corrected: words with digits never are.', mend: null };
+    case 'nothingNear':
+      return { told: 'Not corrected: no word of the catalog is near enough.', mend: null };
+    case 'tooShort':
+      return { told: `Not corrected: only words from ${note.from} letters are.`, mend: spelling };
+    case 'notRead':
+      return {
+        told: `It stands only in ${note.attributes.join(', ')}, which the search does not read.`,
+        mend: { to: '/attributes', label: 'Attributes' },
+      };
+    case 'onlyHidden':
+      return { told: `Everything that says it is hidden: ${counted(note.products, 'product')}.`, mend: null };
+  }
+}
