@@ -19,7 +19,7 @@ import { whyHere } from './whyHere.ts';
 export type RecordReader = (record: number) => CatalogRecord;
 
 /** What cards say of a family. */
-export function familyOf({ snapshot, familyInStock }: Engine, family: number): CardFamily {
+function familyOf({ snapshot, familyInStock }: Engine, family: number): CardFamily {
   const [from, to] = snapshot.recordsOf(family);
   return { variants: to - from, isInStock: familyInStock[family] === 1 };
 }

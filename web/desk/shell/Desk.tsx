@@ -12,6 +12,7 @@ import { Navigation } from './Navigation.tsx';
 import { SetAsideNotice } from './SetAsideNotice.tsx';
 import { ShopWindow } from './ShopWindow.tsx';
 import { TopBar } from './TopBar.tsx';
+import { smallestWindow, useSlimWindow } from './useSlimWindow.ts';
 
 const isTyping = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
@@ -84,6 +85,7 @@ export function Desk() {
   const { pathname } = useLocation();
   useShortcuts();
   const hasTrial = useFirstTrial();
+  const panels = useSlimWindow();
   // biome-ignore lint/correctness/useExhaustiveDependencies: who goes to another screen wants to see it
   useEffect(() => useShopWindow.getState().makeWay(), [pathname]);
   if (!data || !hasTrial)
@@ -120,7 +122,7 @@ export function Desk() {
       <SkipLink />
       <TopBar />
       <Navigation />
-      <Group orientation="horizontal" className="min-h-0">
+      <Group orientation="horizontal" groupRef={panels} className="min-h-0">
         <Panel id="editor" defaultSize="46%" minSize="380px">
           <Editor />
         </Panel>
@@ -130,7 +132,7 @@ export function Desk() {
               aria-label="Width of the shop window"
               className="w-1.5 bg-line outline-offset-0 transition-colors hover:bg-edge data-[separator=active]:bg-edge"
             />
-            <Panel id="window" minSize="340px">
+            <Panel id="window" minSize={`${smallestWindow}px`}>
               <ShopWindow />
             </Panel>
           </>

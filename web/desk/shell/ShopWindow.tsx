@@ -14,6 +14,9 @@ const deviceIcons = { fit: Maximize2, phone: Smartphone, tablet: Tablet, desktop
 const pressed =
   'rounded-[7px] px-2.5 py-1 data-[state=on]:bg-surface data-[state=on]:font-semibold data-[state=on]:text-ink hover:text-ink';
 
+/** Width below which no shop is used, in pixels. */
+const narrowest = 340;
+
 /** The frame's size: as wide as the device, made smaller to fit where the panel is narrower. */
 function useFrameSize(device: Device) {
   const room = useRef<HTMLDivElement>(null);
@@ -24,7 +27,8 @@ function useFrameSize(device: Device) {
     watcher.observe(element);
     return () => watcher.disconnect();
   }, []);
-  const wanted = devices[device].width;
+  // Narrower than any phone, it is shown smaller instead.
+  const wanted = devices[device].width ?? (size.width < narrowest ? narrowest : null);
   const scale = wanted === null ? 1 : Math.min(1, size.width / wanted);
   return { room, width: wanted ?? size.width, height: size.height / scale, scale };
 }
@@ -69,7 +73,7 @@ export function ShopWindow() {
 
   return (
     <aside aria-label="Shop window" className="flex h-full flex-col bg-paper-deep px-4 pt-3 pb-4">
-      <div className="mb-2.5 flex items-center gap-1.5 text-[13px] text-soft">
+      <div className="mb-2.5 flex flex-wrap items-center gap-x-1.5 gap-y-1 text-[13px] text-soft">
         <h2 className="mr-auto whitespace-nowrap font-semibold text-ink">Shop window</h2>
         <ToggleGroup.Root
           type="single"
@@ -88,7 +92,7 @@ export function ShopWindow() {
         <ToggleGroup.Root
           type="single"
           aria-label="Width of the shop"
-          className="ml-2 flex max-[619px]:hidden"
+          className="flex max-[619px]:hidden"
           value={device}
           onValueChange={(value) => value && setDevice(value as Device)}
         >

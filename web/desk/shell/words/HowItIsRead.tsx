@@ -6,6 +6,7 @@ import { Link } from 'react-router';
 import type { WordTold } from '../../../../api/wordSchema.ts';
 import { call } from '../../../client/call.ts';
 import { DialogFrame } from '../../parts/DialogFrame.tsx';
+import { TeachLink } from '../../parts/TeachLink.tsx';
 import { useDeskState } from '../../state/deskState.ts';
 import { meansInWords, noteInWords, wordInWords } from './wordInWords.ts';
 
@@ -71,13 +72,14 @@ function Words({ query, from, close }: { readonly query: string; readonly from: 
 }
 
 function Word({ word, close }: { readonly word: WordTold; close(): void }) {
-  const means = meansInWords(word.means);
+  const means = meansInWords(word);
   return (
     <li className="py-2">
       <p>
         <b className="font-semibold">{word.text}</b> <span>{wordInWords(word)}</span>
       </p>
       {means && <p className="text-[13px] text-soft">{means}</p>}
+      {word.as === 'givenUp' && <TeachLink says={word.text} done={close} />}
       {word.notes.map((note) => {
         const { told, mend } = noteInWords(note);
         return (

@@ -6,8 +6,10 @@ test('what became of a word is a sentence', () => {
   expect(wordInWords({ as: 'recognised', products: 3, value })).toBe('Recognised as Colour: Blue.');
   expect(wordInWords({ as: 'givenUp', products: 2, value: null })).toMatch(/2 products by itself/);
   expect(wordInWords({ as: 'givenUp', products: 0, value: null })).toMatch(/nothing in the catalog/);
-  expect(meansInWords([{ text: 'gouache', how: 'oneEdit' }])).toBe('Also: gouache (one typo away).');
-  expect(meansInWords([])).toBeNull();
+  expect(meansInWords({ as: 'corrected', means: [{ text: 'gouache', how: 'oneEdit' }] })).toBe(
+    'Looked for instead: gouache (one typo away).',
+  );
+  expect(meansInWords({ as: 'word', means: [] })).toBeNull();
 });
 
 test('every reason says where it is set otherwise, where that can be', () => {

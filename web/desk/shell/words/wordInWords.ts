@@ -32,13 +32,17 @@ export function wordInWords({ as, products, value }: Pick<WordTold, 'as' | 'prod
     case 'notRead':
       return 'Not looked for.';
     default:
-      return products > 0 ? `Looked for; ${counted(products, 'product')} says it just so.` : 'Looked for.';
+      return products > 0
+        ? `Looked for; ${counted(products, 'product has', 'products have')} it just so.`
+        : 'Looked for.';
   }
 }
 
-/** The other words it was looked for as. */
-export const meansInWords = (means: WordTold['means']): string | null =>
-  means.length === 0 ? null : `Also: ${means.map(({ text, how }) => `${text} (${ways[how]})`).join(', ')}.`;
+/** The other words it was looked for as, or instead of it. */
+export const meansInWords = ({ as, means }: Pick<WordTold, 'as' | 'means'>): string | null =>
+  means.length === 0
+    ? null
+    : `${as === 'corrected' ? 'Looked for instead' : 'Also'}: ${means.map(({ text, how }) => `${text} (${ways[how]})`).join(', ')}.`;
 
 export interface ToldNote {
   readonly told: string;

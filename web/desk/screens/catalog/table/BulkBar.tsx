@@ -55,7 +55,7 @@ export function BulkBar({
   return (
     <section
       aria-label="What to do with the products chosen"
-      className="mt-2 flex flex-wrap items-center gap-2 rounded-lg border bg-surface px-3 py-2 shadow-lg"
+      className="mt-2 flex flex-wrap items-center gap-x-1 gap-y-1.5 rounded-lg border bg-surface px-2.5 py-1.5 text-[13.5px] shadow-lg [&_button]:px-2 [&_button]:py-1"
     >
       <p role="status" className="mr-1 font-semibold">
         {counted(amount, 'product')} chosen

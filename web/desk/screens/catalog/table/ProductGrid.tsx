@@ -24,7 +24,7 @@ const features = tableFeatures({ columnSizingFeature, rowSortingFeature });
 const helper = createColumnHelper<typeof features, ListedProduct>();
 
 const widthOf = ({ kind }: AttributeRow): number =>
-  kind === 'number' || kind === 'price' ? 112 : kind === 'path' ? 190 : 150;
+  kind === 'number' || kind === 'price' ? 100 : kind === 'path' ? 124 : 114;
 
 /**
  * The table itself. Arrows move from cell to cell, Enter or typing changes one, Escape leaves it as it was; what is

@@ -1,5 +1,5 @@
 /** Width of the first column in pixels. */
-export const titleWidth = 260;
+export const titleWidth = 222;
 
 /** The cell one is at: its row's place and its column, -1 for the title. */
 export interface At {
