@@ -30,7 +30,7 @@ const router = createBrowserRouter([
         children: [
           { index: true, element: <Navigate to="/catalog/products" replace /> },
           { path: 'products', ...lazily(() => import('./screens/catalog/Products.tsx'), 'Products') },
-          { path: 'products/:id', ...lazily(() => import('./screens/catalog/ProductPage.tsx'), 'ProductPage') },
+          { path: 'products/:id', ...lazily(() => import('./screens/catalog/product/ProductPage.tsx'), 'ProductPage') },
           { path: 'bring-in', ...lazily(() => import('./screens/catalog/BringIn.tsx'), 'BringIn') },
           { path: 'reading', ...lazily(() => import('./screens/catalog/Reading.tsx'), 'Reading') },
           { path: 'feed', ...lazily(() => import('./screens/catalog/Feed.tsx'), 'Feed') },

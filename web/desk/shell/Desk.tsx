@@ -33,7 +33,9 @@ function useShortcuts(): void {
 }
 
 /** Messages wear the desk's own colours, light or dark. */
-const toastColours = {
+const toastStyle = {
+  // As wide as the navigation, over which they stand: nothing that they are about is ever there.
+  '--width': '160px',
   '--normal-bg': 'var(--surface)',
   '--normal-border': 'var(--line)',
   '--normal-text': 'var(--ink)',
@@ -43,9 +45,11 @@ function Messages() {
   return (
     <Toaster
       position="bottom-left"
-      style={toastColours}
+      style={toastStyle}
+      offset={{ left: 8, bottom: 8 }}
+      mobileOffset={{ left: 8, right: 8, bottom: 8 }}
       toastOptions={{
-        className: 'font-sans',
+        className: 'font-sans flex-wrap! gap-2! p-3!',
         classNames: { description: 'text-soft!' },
         duration: 6000,
       }}
@@ -67,7 +71,7 @@ function Editor() {
     <main
       id="screen"
       tabIndex={-1}
-      className="h-full scroll-pb-40 overflow-y-auto px-[22px] pt-5 pb-10 outline-none max-[939px]:px-3.5"
+      className="group/editor h-full scroll-pb-40 overflow-y-auto px-[22px] pt-5 pb-10 outline-none max-[939px]:px-3.5"
     >
       <SetAsideNotice />
       <Outlet />

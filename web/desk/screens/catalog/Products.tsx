@@ -25,7 +25,7 @@ export function Products() {
   if (error && !data) return <LoadProblem error={error} again={refetch} />;
   if (!known || !data) return <Loading what="Reading the catalog" />;
   return (
-    <div className="flex h-[calc(100vh-226px)] min-h-[320px] flex-col">
+    <div className="flex h-[calc(100vh-226px)] min-h-[320px] flex-col group-has-data-strip/editor:h-[calc(100vh-318px)]">
       <TableTools attributes={known} columns={columns} total={data.total} products={data.products} />
       {data.total === 0 ? (
         <Nothing>No product is like that. Change the search or take a filter off.</Nothing>

@@ -9,7 +9,7 @@ import { Nothing, Section, shelfRow } from '../../parts/Screen.tsx';
 import { SortableList } from '../../parts/SortableList.tsx';
 import { useEffectOfDraft } from '../../shell/effect/useEffectOfDraft.ts';
 import { useAttributes } from '../../state/attributes.ts';
-import { useChanged } from '../../state/changed.ts';
+import { useChanged, useItemChanged } from '../../state/changed.ts';
 import { useDeskState } from '../../state/deskState.ts';
 import { edit } from '../../state/edits.ts';
 import { DecidedPlaces } from './DecidedPlaces.tsx';
@@ -49,7 +49,7 @@ export function CloseCalls() {
 function TieBreakers() {
   const { setup } = useDeskState();
   const { attributes } = useAttributes();
-  const changed = useChanged('relevance');
+  const isChanged = useItemChanged('relevance', 'tieBreakers');
   const { data: effect } = useEffectOfDraft();
   const { signals } = setup.relevance.tieBreakers;
   const choices = signalChoices(attributes ?? []);
@@ -74,7 +74,9 @@ function TieBreakers() {
           }}
         >
           {({ signal, at, name }, grip) => (
-            <div className={`${shelfRow(changed('tieBreakers'))} py-1.5 pr-2 pl-2`}>
+            <div
+              className={`${shelfRow(isChanged((entry) => (entry as { signals: readonly TieBreaker[] }).signals[at]))} py-1.5 pr-2 pl-2`}
+            >
               <div className="flex items-center gap-2">
                 {grip}
                 <span className="min-w-0 flex-1 font-semibold">{name}</span>

@@ -6,7 +6,7 @@ import { Choice, TextField } from '../../parts/Controls.tsx';
 import { Section, shelfRow } from '../../parts/Screen.tsx';
 import { SortableList } from '../../parts/SortableList.tsx';
 import { useAttributes } from '../../state/attributes.ts';
-import { useChanged } from '../../state/changed.ts';
+import { useItemChanged } from '../../state/changed.ts';
 import { useDeskState } from '../../state/deskState.ts';
 import { edit } from '../../state/edits.ts';
 import { newOrderKey } from './newOrderKey.ts';
@@ -16,7 +16,7 @@ import { directions, signalChoices, signalId } from './signalChoices.ts';
 export function ShopperOrders() {
   const { setup } = useDeskState();
   const { attributes } = useAttributes();
-  const changed = useChanged('relevance');
+  const isChanged = useItemChanged('relevance', 'sorting');
   const { orders } = setup.relevance.sorting;
   const choices = signalChoices(attributes ?? []);
   const save = (next: readonly SortingOrder[]): void =>
@@ -44,7 +44,9 @@ export function ShopperOrders() {
         {({ key, label, signals }, grip) => {
           const [signal] = signals;
           return (
-            <div className={`${shelfRow(changed('sorting'))} flex flex-wrap items-center gap-2 py-1.5 pr-2 pl-2`}>
+            <div
+              className={`${shelfRow(isChanged((entry) => (entry as { orders: readonly SortingOrder[] }).orders.find((each) => each.key === key)))} flex flex-wrap items-center gap-2 py-1.5 pr-2 pl-2`}
+            >
               {grip}
               <TextField
                 label={`Name of the order ${label}`}

@@ -1,7 +1,7 @@
 import type { SoldOutWay, StockPlace } from '../../../../core/setup/terms/placeTerms.ts';
 import { Choice } from '../../parts/Controls.tsx';
 import { Section, shelfRow } from '../../parts/Screen.tsx';
-import { useChanged } from '../../state/changed.ts';
+import { useItemChanged } from '../../state/changed.ts';
 import { useDeskState } from '../../state/deskState.ts';
 import { edit } from '../../state/edits.ts';
 
@@ -19,7 +19,7 @@ const ways: readonly (readonly [SoldOutWay, string])[] = [
 /** Where products that are sold out stand, place by place. */
 export function SoldOut() {
   const { setup } = useDeskState();
-  const changed = useChanged('relevance');
+  const isChanged = useItemChanged('relevance', 'soldOut');
   const { soldOut } = setup.relevance;
   return (
     <Section
@@ -28,7 +28,10 @@ export function SoldOut() {
     >
       <ul className="space-y-[5px]">
         {places.map(([place, label]) => (
-          <li key={place} className={`${shelfRow(changed('soldOut'))} flex items-center gap-3 py-1.5 pr-2 pl-3`}>
+          <li
+            key={place}
+            className={`${shelfRow(isChanged((entry) => (entry as typeof soldOut)[place]))} flex items-center gap-3 py-1.5 pr-2 pl-3`}
+          >
             <span className="flex-1">{label}</span>
             <Choice
               label={`${label}, what is sold out stands`}

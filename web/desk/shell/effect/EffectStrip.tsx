@@ -32,6 +32,7 @@ function Strip() {
   return (
     <aside
       aria-label="Effect on shoppers’ searches"
+      data-strip
       className="sticky -bottom-10 z-10 mt-6 -mb-10 rounded-t-lg border-changed border-t-[3px] bg-changed-soft px-3.5 py-2 text-[13.5px] text-on-changed shadow-[0_-6px_16px_-10px_rgb(0_0_0/0.35)]"
     >
       <div className="flex items-start gap-2">
