@@ -81,7 +81,7 @@ export function cleverShelf(
       ]),
     ),
   };
-  const prepared = prepareSetup(engine, change(setup));
+  const prepared = prepareSetup(engine, change(setup), 0);
   const besides = prepareContent(openContent(content), prepared.setup);
   return {
     name: 'Clever Shelf',

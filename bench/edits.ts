@@ -22,7 +22,7 @@ export function measureEdits(
 ): EditTimes {
   const ask = (own: Engine, given: Setup): void => {
     const request = { query: 'zebra', filters: {}, page: 1, limit: pageSize };
-    search(own, prepareSetup(own, given), request, (record) => records[record]!);
+    search(own, prepareSetup(own, given, 0), request, (record) => records[record]!);
   };
   const timesOf = (edit: (at: number) => void): number => {
     for (let at = 0; at < warmEdits; at++) edit(at);

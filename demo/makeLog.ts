@@ -142,7 +142,7 @@ function engineFor(rows: readonly Cells[]) {
   const builder = snapshotBuilder(profiler.finish());
   for (const record of records) builder.add(record);
   const engine = openEngine(openSnapshot(builder.finish())!);
-  return { engine, prepared: prepareSetup(engine, initialSetup(engine.snapshot.attributes)), records };
+  return { engine, prepared: prepareSetup(engine, initialSetup(engine.snapshot.attributes), 0), records };
 }
 
 /** Rare wishes: a shade, a brand, a size or a material with the noun of a product that there is. */

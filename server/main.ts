@@ -106,7 +106,10 @@ async function start(): Promise<void> {
     fetch: fetchPicture,
     now,
   });
-  const app = createApp({ ...shelf, writer, imports, searcher, logDesk, feed, pictures, now, hosts: values.host });
+  const app = createApp({
+    ...{ ...shelf, writer, imports, searcher, logDesk, feed, pictures, now, hosts: values.host },
+    noteMistake: (error) => log.error(error),
+  });
   serveStatic(app, { web: join(here, '..', 'web'), pictures: join(demo, 'pictures') });
   const server = serve({ fetch: app.fetch, port, hostname: '127.0.0.1' }, (address) => {
     const own = `http://127.0.0.1:${address.port}/`;

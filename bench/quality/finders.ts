@@ -74,7 +74,7 @@ export function snapshotOf({
 export function cleverShelf({ records, profiles, language }: Shelf, tolerance = true): Finder {
   const engine = openEngine(snapshotOf({ records, profiles, language }));
   const first = initialSetup(profiles);
-  const prepared = prepareSetup(engine, { ...first, relevance: { ...first.relevance, spelling: { tolerance } } });
+  const prepared = prepareSetup(engine, { ...first, relevance: { ...first.relevance, spelling: { tolerance } } }, 0);
   return {
     name: 'Clever Shelf',
     settings: 'as a catalog begins: nothing set by hand',

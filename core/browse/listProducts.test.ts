@@ -67,7 +67,7 @@ describe('the table lists what looking at every record gives', () => {
     const engine = openEngine(snapshot);
     const hiding: Hiding = { what: 'product', product: snapshot.familyId(Math.floor(random() * snapshot.families)) };
     const setup = { ...initialSetup(snapshot.attributes), hiding: { [hidingKey(hiding)]: hiding } };
-    const prepared = prepareSetup(engine, setup);
+    const prepared = prepareSetup(engine, setup, 0);
     for (let turn = 0; turn < 8; turn++) {
       const request: ListRequest = {
         ...whole,
@@ -92,10 +92,14 @@ test('words narrow the list, hidden products included, and a part number finds i
   const snapshot = snapshotOf(records);
   const engine = openEngine(snapshot);
   const hiding: Hiding = { what: 'product', product: records[0]!.familyId };
-  const prepared = prepareSetup(engine, {
-    ...initialSetup(snapshot.attributes),
-    hiding: { [hidingKey(hiding)]: hiding },
-  });
+  const prepared = prepareSetup(
+    engine,
+    {
+      ...initialSetup(snapshot.attributes),
+      hiding: { [hidingKey(hiding)]: hiding },
+    },
+    0,
+  );
   const withSku = records.find(({ sku }) => sku !== '')!;
   const found = listProducts(engine, prepared, { ...whole, query: withSku.sku, kind: 'variants' }, new Set());
   expect(Array.from(found, (item) => records[item]!.id)).toContain(withSku.id);

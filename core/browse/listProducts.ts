@@ -22,16 +22,22 @@ export interface ListRequest {
 }
 
 /** Filters over any attribute of the catalog, whether or not the shop has one for it. */
-function filtersFor({ snapshot }: Engine, chosen: ChosenFilters): BoundFilter[] {
+function filtersFor({ snapshot }: Engine, chosen: ChosenFilters, today: number): BoundFilter[] {
   return Object.keys(chosen).map((attribute) =>
-    bindFilter(snapshot, attribute, {
+    bindFilter(
+      snapshot,
       attribute,
-      label: attribute,
-      kind: snapshot.numbers.has(attribute) ? 'range' : 'ticks',
-      order: 0,
-      counts: false,
-      valueOrder: 'count',
-    }),
+      {
+        attribute,
+        label: attribute,
+        kind: snapshot.numbers.has(attribute) ? 'range' : 'ticks',
+        order: 0,
+        counts: false,
+        valueOrder: 'count',
+      },
+      {},
+      today,
+    ),
   );
 }
 
@@ -69,7 +75,7 @@ export function listProducts(
 ): Uint32Array {
   const { snapshot } = engine;
   const found = wantedRecords(engine, prepared, request.query);
-  const filters = filtersFor(engine, request.filters);
+  const filters = filtersFor(engine, request.filters, prepared.today);
   const { failing } = testFilters(filters, request.filters, found, engine.failing);
   const missing = request.missing.flatMap(
     (attribute) => snapshot.values.get(attribute) ?? snapshot.numbers.get(attribute) ?? [],

@@ -100,8 +100,8 @@ export function bindFilter(
   snapshot: Snapshot,
   key: string,
   setting: FilterSetting,
-  groups: Setup['valueGroups'] = {},
-  today = 0,
+  groups: Setup['valueGroups'],
+  today: number,
 ): BoundFilter {
   const { groups: groupsKey } = setting;
   const named = groupsKey !== undefined && Object.hasOwn(groups, groupsKey) ? groups[groupsKey] : undefined;
@@ -137,7 +137,7 @@ export function bindFilter(
 }
 
 /** The setup's filters in order, bound to the catalog; one whose attribute is gone is left out. */
-export function bindFilters(snapshot: Snapshot, setup: Setup, today = 0): BoundFilter[] {
+export function bindFilters(snapshot: Snapshot, setup: Setup, today: number): BoundFilter[] {
   return Object.entries(setup.filters)
     .map(([key, setting]) => bindFilter(snapshot, key, setting, setup.valueGroups, today))
     .filter(({ values, numbers }) => values !== null || numbers !== null)

@@ -27,7 +27,7 @@ function resolve(
     key,
     { attribute: 'hair', label: key, kind: 'ticks', order, counts: true, valueOrder: 'count', ...setting },
   ]);
-  const prepared = prepareSetup(engine, { ...usual, filters: Object.fromEntries(settings) });
+  const prepared = prepareSetup(engine, { ...usual, filters: Object.fromEntries(settings) }, 0);
   const { active, chosen, ignored, notShown } = resolveChoices(snapshot, prepared.filters, {
     filters: given,
     collection,

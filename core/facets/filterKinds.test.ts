@@ -66,7 +66,7 @@ const ask = (
   filters: Filters,
   request: { query?: string; filters?: Record<string, string[]>; collection?: string; language?: 'de' } = {},
 ) => {
-  const prepared = prepareSetup(engine, { ...base, filters: settings(filters), valueGroups: { red } });
+  const prepared = prepareSetup(engine, { ...base, filters: settings(filters), valueGroups: { red } }, 0);
   return search(engine, prepared, { query: '', filters: {}, page: 1, limit: 9, ...request }, (at) => records[at]!);
 };
 const told = ({ values }: FilterAnswer): string => values.map(({ value, count }) => `${value} ${count}`).join(', ');
@@ -114,7 +114,7 @@ describe('what a filter shows', () => {
       Array.from({ length: 130 }, (_, at) => ({ id: `m${at}`, title: 'Tube', size: `No. ${130 - at}`, price: '1' })),
     );
     const other = openEngine(snapshotOf([...many, ...recordsOf([{ id: 'n', title: 'Tube', size: 'No. 130' }])]));
-    const prepared = prepareSetup(other, { ...base, filters: settings({ size: { valueOrder: 'natural' } }) });
+    const prepared = prepareSetup(other, { ...base, filters: settings({ size: { valueOrder: 'natural' } }) }, 0);
     const request = { query: '', filters: {}, page: 1, limit: 1 };
     const [size] = search(other, prepared, request, () => many[0]!).filters;
     const listed = size!.values.map(({ value }) => value);
@@ -223,10 +223,14 @@ describe('what filters are worth', () => {
     expect(share('tree', [10, 0], [5, 1], [5, 1])).toBe(0.5);
   });
   test('is told for each search, weighed by how often it is made', () => {
-    const prepared = prepareSetup(engine, {
-      ...base,
-      filters: settings({ colour: {}, size: { hideUndividing: true } }),
-    });
+    const prepared = prepareSetup(
+      engine,
+      {
+        ...base,
+        filters: settings({ colour: {}, size: { hideUndividing: true } }),
+      },
+      0,
+    );
     const searches = filtersOfSearches(engine, prepared, [
       { search: 'brush', searches: 3 },
       { search: 'ink', searches: 1 },
@@ -240,7 +244,7 @@ describe('what filters are worth', () => {
 });
 
 describe('filters that are proposed', () => {
-  const prepared = prepareSetup(engine, { ...base, filters: settings({ size: {} }) });
+  const prepared = prepareSetup(engine, { ...base, filters: settings({ size: {} }) }, 0);
   const proposals = proposeFilters(engine, prepared, [{ search: '', searches: 1 }], (texts) =>
     texts.includes('Teal') ? { Teal: '#008080' } : null,
   );

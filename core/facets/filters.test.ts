@@ -11,7 +11,7 @@ const records = randomCatalog(seededRandom(21), 80);
 const snapshot = snapshotOf(records);
 const engine = openEngine(snapshot);
 const setup = initialSetup(snapshot.attributes);
-const prepared = prepareSetup(engine, setup);
+const prepared = prepareSetup(engine, setup, 0);
 const ask = (query: string, filters: Record<string, string[]> = {}) =>
   search(engine, prepared, { query, filters, page: 1, limit: 100 }, (record) => records[record]!);
 
@@ -97,7 +97,7 @@ test('a filter whose attribute is gone is left out, and values beyond the limit 
   } as const;
   const withFilters = { ...setup, filters: { shade: filter, gone: { ...filter, attribute: 'gone' } } };
   const request = { query: '', filters: {}, page: 1, limit: 5 };
-  const { filters } = search(other, prepareSetup(other, withFilters), request, (record) => many[record]!);
+  const { filters } = search(other, prepareSetup(other, withFilters, 0), request, (record) => many[record]!);
   expect(filters).toHaveLength(1);
   expect(filters[0]).toMatchObject({ key: 'shade', more: 20 });
   expect(filters[0]!.values.map(({ value }) => value)).toEqual(

@@ -38,7 +38,7 @@ const foreign: Setup = {
 
 /** What is proposed for the catalog under a setup, filters as they are for who browses everything. */
 const proposed = (setup: Setup) => {
-  const filters = proposeFilters(engine, prepareSetup(engine, setup), [{ search: '', searches: 1 }], () => null);
+  const filters = proposeFilters(engine, prepareSetup(engine, setup, 0), [{ search: '', searches: 1 }], () => null);
   return proposeSetup(snapshot.attributes, setup, { filters });
 };
 

@@ -22,7 +22,7 @@ const withPhrases = (phrases: string[], more: Setup['vocabulary'] = {}): Setup =
   vocabulary: { p: { what: 'phrases', phrases }, ...more },
 });
 const ask = (query: string, setup: Setup) =>
-  search(engine, prepareSetup(engine, setup), { query, filters: {}, page: 1, limit: 9 }, (at) => records[at]!);
+  search(engine, prepareSetup(engine, setup, 0), { query, filters: {}, page: 1, limit: 9 }, (at) => records[at]!);
 const ids = (query: string, setup: Setup): string[] =>
   ask(query, setup)
     .results.map(({ id }) => id)

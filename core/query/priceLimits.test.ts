@@ -39,7 +39,12 @@ const engine = openEngine(snapshotOf(records));
 const usual = initialSetup(engine.snapshot.attributes);
 const recognising: Setup = { ...usual, vocabulary: { recognised: { what: 'recognised' as const, price: true } } };
 const ask = (query: string, setup = recognising, asWords: string[] = []) =>
-  search(engine, prepareSetup(engine, setup), { query, asWords, filters: {}, page: 1, limit: 9 }, (at) => records[at]!);
+  search(
+    engine,
+    prepareSetup(engine, setup, 0),
+    { query, asWords, filters: {}, page: 1, limit: 9 },
+    (at) => records[at]!,
+  );
 
 describe('a search that says a price', () => {
   test('shows only what it allows, and says what was understood', () => {

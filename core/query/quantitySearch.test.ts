@@ -16,7 +16,7 @@ const rows = [
 ];
 const records = recordsOf(rows);
 const engine = openEngine(snapshotOf(records));
-const setup = prepareSetup(engine, initialSetup(engine.snapshot.attributes));
+const setup = prepareSetup(engine, initialSetup(engine.snapshot.attributes), 0);
 const found = (query: string): string[] =>
   search(engine, setup, { query, filters: {}, page: 1, limit: 20 }, (record) => records[record]!)
     .results.map(({ id }) => id)

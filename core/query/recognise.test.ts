@@ -25,7 +25,7 @@ const recognising = (what: Partial<Recognised>): Setup => ({
 const ask = (query: string, setup: Setup, more: Partial<SearchRequest> = {}) =>
   search(
     engine,
-    prepareSetup(engine, setup),
+    prepareSetup(engine, setup, 0),
     { query, filters: {}, page: 1, limit: 9, explain: true, ...more },
     (at) => records[at]!,
   );

@@ -29,7 +29,7 @@ const withSpelling = (
   relevance: { ...usual.relevance, spelling: { tolerance: true, ...spelling } },
 });
 const ask = (query: string, setup: Setup = usual) => {
-  const prepared = prepareSetup(engine, setup);
+  const prepared = prepareSetup(engine, setup, 0);
   return search(engine, prepared, { query, filters: {}, page: 1, limit: 10 }, (record) => records[record]!);
 };
 const titlesOf = ({ results }: ReturnType<typeof ask>) => results.map(({ title }) => title);

@@ -28,7 +28,7 @@ const setup = initialSetup(engine.snapshot.attributes);
 const ask = (query: string, changed: Setup = setup, typing = false): SearchAnswer =>
   search(
     engine,
-    prepareSetup(engine, changed),
+    prepareSetup(engine, changed, 0),
     { query, typing, filters: {}, page: 1, limit: 10 },
     (record) => records[record]!,
   );
@@ -63,7 +63,7 @@ describe('a shopper’s words', () => {
       { id: 'r', title: 'Patent knife' },
     ]);
     const own = openEngine(snapshotOf(shop));
-    const prepared = prepareSetup(own, initialSetup(own.snapshot.attributes));
+    const prepared = prepareSetup(own, initialSetup(own.snapshot.attributes), 0);
     const asked = { query: 'paent', filters: {}, page: 1, limit: 10 };
     expect(search(own, prepared, asked, (record) => shop[record]!)).toMatchObject({
       corrections: [{ from: 'paent', to: 'patent' }],
@@ -76,7 +76,7 @@ describe('a shopper’s words', () => {
       ...[1, 2].map((at) => ({ id: `w${at}`, title: 'Pound weight', description: `Number ${at}` })),
     ]);
     const own = openEngine(snapshotOf(shop));
-    const prepared = prepareSetup(own, initialSetup(own.snapshot.attributes));
+    const prepared = prepareSetup(own, initialSetup(own.snapshot.attributes), 0);
     const asked = (query: string, typing: boolean) =>
       search(own, prepared, { query, typing, filters: {}, page: 1, limit: 10 }, (record) => shop[record]!);
     const finished = asked('poud', false);
@@ -102,7 +102,7 @@ describe('a shopper’s words', () => {
     ];
     const shop = recordsOf([...inks, ...others]);
     const own = openEngine(snapshotOf(shop));
-    const prepared = prepareSetup(own, initialSetup(own.snapshot.attributes));
+    const prepared = prepareSetup(own, initialSetup(own.snapshot.attributes), 0);
     const asked = { query: 'calligraphy ink left handed', filters: {}, page: 1, limit: 10 };
     const { dropped, results } = search(own, prepared, asked, (record) => shop[record]!);
     expect([...dropped].sort()).toEqual(['handed', 'left']);

@@ -17,7 +17,7 @@ const engine = openEngine(snapshotOf(records));
 const usual = initialSetup(engine.snapshot.attributes);
 function found(query: string, ...entries: VocabularyEntry[]) {
   const vocabulary = Object.fromEntries(entries.map((entry, at) => [`e${at}`, entry]));
-  const prepared = prepareSetup(engine, { ...usual, vocabulary });
+  const prepared = prepareSetup(engine, { ...usual, vocabulary }, 0);
   const request = { query, filters: {}, page: 1, limit: 10, explain: true };
   return search(engine, prepared, request, (record) => records[record]!);
 }

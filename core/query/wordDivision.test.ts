@@ -41,7 +41,9 @@ const engine = openEngine(snapshotOf(records));
 const usual = initialSetup(engine.snapshot.attributes);
 const ids = (query: string, setup: Setup = usual): string[] => {
   const request = { query, filters: {}, page: 1, limit: 10 };
-  return search(engine, prepareSetup(engine, setup), request, (record) => records[record]!).results.map(({ id }) => id);
+  return search(engine, prepareSetup(engine, setup, 0), request, (record) => records[record]!).results.map(
+    ({ id }) => id,
+  );
 };
 
 describe('joined and split words', () => {
@@ -76,7 +78,7 @@ test('tolerance of slips changes no search whose words a product has', () => {
       const words = tokenize(`${title} ${description ?? ''}`).filter(() => random() < 0.4);
       const request = { query: words.slice(0, 5).join(' '), filters: {}, page: 1, limit: 50 };
       const answers = [setup, strict].map((each) =>
-        search(own, prepareSetup(own, each), request, (record) => catalog[record]!).results.map(({ id, score }) => [
+        search(own, prepareSetup(own, each, 0), request, (record) => catalog[record]!).results.map(({ id, score }) => [
           id,
           score,
         ]),

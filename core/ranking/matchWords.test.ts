@@ -11,7 +11,7 @@ describe('a catalog looked at in stretches', () => {
     const random = seededRandom(seed);
     const snapshot = snapshotOf(randomCatalog(random, 40));
     const queries = Array.from({ length: 25 }, () => randomQuery(random));
-    const prepared = prepareSetup(openEngine(snapshot), randomSetup(random, snapshot, queries));
+    const prepared = prepareSetup(openEngine(snapshot), randomSetup(random, snapshot, queries), 0);
     const engine = openEngine(snapshot);
     const hidden = Uint8Array.from({ length: snapshot.records }, () => (random() < 0.2 ? 255 : 0));
     const told = (longest: number, query: string, isHiding: boolean) => {
@@ -38,7 +38,7 @@ describe('a catalog looked at in stretches', () => {
     const snapshot = snapshotOf(randomCatalog(random, 30));
     const queries = Array.from({ length: 12 }, () => randomQuery(random));
     const engine = openEngine(snapshot);
-    const prepared = prepareSetup(engine, randomSetup(random, snapshot, queries));
+    const prepared = prepareSetup(engine, randomSetup(random, snapshot, queries), 0);
     const one = openMatcher(snapshot, 8);
     for (const query of [...queries, ...queries]) {
       const options = { typing: false, keepAll: false, hidden: null, recognised: [] };

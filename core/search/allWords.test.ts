@@ -11,7 +11,7 @@ test.each([1, 2, 3, 4, 5, 6])(
     const snapshot = snapshotOf(randomCatalog(random, 30));
     const queries = Array.from({ length: 40 }, () => randomQuery(random));
     const engine = openEngine(snapshot);
-    const prepared = prepareSetup(engine, randomSetup(random, snapshot, queries));
+    const prepared = prepareSetup(engine, randomSetup(random, snapshot, queries), 0);
     const options = { typing: false, keepAll: false, hidden: null, recognised: [] };
     let givenUp = 0;
     for (const query of queries) {

@@ -91,7 +91,7 @@ export type PreparedContent = ContentEngine & {
 export function prepareContent(opened: ContentEngine, setup: Setup): PreparedContent {
   const prepare = (kind: ContentKind): PreparedSetup | null => {
     const engine = opened.engines[kind];
-    return engine && contentSetting(setup, kind).found ? prepareSetup(engine, setupFor(setup, kind)) : null;
+    return engine && contentSetting(setup, kind).found ? prepareSetup(engine, setupFor(setup, kind), 0) : null;
   };
   return { ...opened, prepared: { article: prepare('article'), collection: prepare('collection') } };
 }

@@ -22,7 +22,7 @@ const recognising: Setup = {
 };
 
 function told(query: string, setup: Setup = usual) {
-  const prepared = prepareSetup(engine, setup);
+  const prepared = prepareSetup(engine, setup, 0);
   const ranking = rank(engine, prepared, { query, filters: {}, page: 1, limit: 1 }, 1);
   return explainWords(engine, prepared, query, ranking);
 }

@@ -21,7 +21,7 @@ function offersOf(seed: number): number {
   const engine = openEngine(snapshot);
   const setup = randomSetup(random, snapshot, queries);
   const spelling = { ...setup.relevance.spelling, tolerance: true, atOnce: random() < 0.5, offers: 5 };
-  const prepared = prepareSetup(engine, { ...setup, relevance: { ...setup.relevance, spelling } });
+  const prepared = prepareSetup(engine, { ...setup, relevance: { ...setup.relevance, spelling } }, 0);
   let offered = 0;
   for (const query of queries) {
     const request = { query, filters: {}, page: 1, limit: 24 };

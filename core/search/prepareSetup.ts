@@ -94,10 +94,10 @@ function withSoldOut({ inStock }: Engine, hidden: Uint8Array | null): Uint8Array
 
 /**
  * Binds a setup to a snapshot. Nothing of the index is rebuilt: this is why a weight, a switch, a filter or a plan
- * shows at once. `today` is in days since 1970, for newness; without it every product is as new as can be. Cost: a
+ * shows at once. `today` is in days since 1970, for newness. Cost: a
  * pass over the records for each tie-breaker and where something is hidden.
  */
-export function prepareSetup(engine: Engine, setup: Setup, today = 0): PreparedSetup {
+export function prepareSetup(engine: Engine, setup: Setup, today: number): PreparedSetup {
   const { snapshot } = engine;
   const { tieBreakers, closeCall, soldOut, sorting, partNumbers } = setup.relevance;
   const results = hiddenRecords(snapshot, setup, 'results');

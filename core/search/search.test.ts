@@ -183,7 +183,7 @@ describe('a change shows at once', () => {
     const total = (changed: typeof setup): number =>
       search(
         engine,
-        prepareSetup(engine, changed),
+        prepareSetup(engine, changed, 0),
         { query: 'blue', filters: {}, page: 1, limit: 5 },
         (record) => records[record]!,
       ).total;

@@ -32,7 +32,7 @@ describe('word forms', () => {
     const setup = initialSetup(engine.snapshot.attributes);
     const strict = { ...setup, relevance: { ...setup.relevance, spelling: { tolerance: false } } };
     const request = { query, filters: {}, page: 1, limit: 9 };
-    return search(engine, prepareSetup(engine, strict), request, (record) => records[record]!).results.map(
+    return search(engine, prepareSetup(engine, strict, 0), request, (record) => records[record]!).results.map(
       ({ title }) => title,
     );
   };

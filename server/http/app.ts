@@ -22,7 +22,7 @@ export function createApp(services: Services): OpenAPIHono {
       if (!result.success) return problem(context, 400, invalidRequest(result.error));
     },
   });
-  openDoor(app, { hosts: services.hosts, database: services.folder.database });
+  openDoor(app, { ...services, database: services.folder.database });
   const serve = servingOn(app);
   const written = writtenBy(services);
   serveCatalog(app, serve, services);

@@ -47,7 +47,7 @@ const httpCodes: Readonly<Record<number, readonly [string, string]>> = {
  */
 export function openDoor(
   app: OpenAPIHono,
-  options: { readonly hosts: readonly string[]; readonly database: string },
+  options: { readonly hosts: readonly string[]; readonly database: string; noteMistake(error: unknown): void },
 ): void {
   const names = new Set([...ownHosts, ...options.hosts.map((host) => hostName(host) ?? host)]);
   app.onError((error, context) => {
@@ -65,7 +65,7 @@ export function openDoor(
       const [code, message] = httpCodes[error.status] ?? ['refused', 'The request cannot be taken.'];
       return problem(context, error.status as 400, { code, message });
     }
-    console.error(error);
+    options.noteMistake(error);
     return problem(context, 500, { code: 'our-mistake', message: 'Something went wrong here. Nothing was changed.' });
   });
   app.notFound((context) => problem(context, 404, { code: 'not-found', message: 'There is nothing at this address.' }));

@@ -28,4 +28,6 @@ export interface Services {
   readonly now: () => number;
   /** Names this server answers under besides those of its own machine. */
   readonly hosts: readonly string[];
+  /** Takes note of our own mistakes. */
+  noteMistake(error: unknown): void;
 }

@@ -11,6 +11,7 @@ import {
   sourceWarnings,
 } from '../../core/proposals/proposeFilters.ts';
 import { alikeValues, type CountedValue, coloursOf, proposeGroups } from '../../core/proposals/proposeGroups.ts';
+import type { PreparedSetup } from '../../core/search/prepareSetup.ts';
 import type { FilterSetting } from '../../core/setup/parts/filters.ts';
 import type { Setup } from '../../core/setup/schema.ts';
 import { basicColours } from '../namedColours.ts';
@@ -42,8 +43,8 @@ function warningsOf(snapshot: Snapshot, { valueGroups }: Setup, setting: FilterS
 }
 
 /** Values a filter shows that nobody could tell apart. */
-function alikeIn(snapshot: Snapshot, { valueGroups }: Setup, key: string, setting: FilterSetting): string[][] {
-  const { values, bands } = bindFilter(snapshot, key, setting, valueGroups);
+function alikeIn(snapshot: Snapshot, { setup, today }: PreparedSetup, key: string, setting: FilterSetting): string[][] {
+  const { values, bands } = bindFilter(snapshot, key, setting, setup.valueGroups, today);
   if (!values || bands.size > 0 || values.size > mostLookedThrough) return [];
   const all = Uint32Array.from(snapshot.recordFamily, (_, record) => record);
   const { counts, standing } = values.countFamilies({ records: all, failing: null });
@@ -85,7 +86,7 @@ export function filterQuestions(bench: Workbench) {
         searches,
         filters: worth.map((each) => ({
           ...each,
-          alike: alikeIn(view.snapshot, setup, each.key, setup.filters[each.key]!),
+          alike: alikeIn(view.snapshot, prepared, each.key, setup.filters[each.key]!),
           warnings: warningsOf(view.snapshot, setup, setup.filters[each.key]!),
         })),
       };

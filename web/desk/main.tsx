@@ -1,7 +1,7 @@
 import '@fontsource-variable/bricolage-grotesque';
 import '../look/theme.css';
 import { QueryClientProvider } from '@tanstack/react-query';
-import { StrictMode } from 'react';
+import { type ComponentType, lazy, StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
 import { followTheme } from '../look/theme.ts';
@@ -11,16 +11,17 @@ import { queryClient } from './state/queryClient.ts';
 
 followTheme();
 
-const lazily = <Name extends string>(load: () => Promise<Record<Name, React.ComponentType>>, name: Name) => ({
-  lazy: async () => ({ Component: (await load())[name] }),
+/** A screen whose code comes when it is opened; meanwhile the desk around it is there already. */
+const lazily = <Name extends string>(load: () => Promise<Record<Name, ComponentType>>, name: Name) => ({
+  Component: lazy(async () => ({ default: (await load())[name] })),
   ErrorBoundary: ScreenProblem,
+  handle: { load },
 });
 
 const router = createBrowserRouter([
   {
     path: '/',
     Component: Desk,
-    HydrateFallback: () => null,
     ErrorBoundary: ScreenProblem,
     children: [
       { index: true, element: <Navigate to="/attributes" replace /> },
@@ -71,6 +72,9 @@ const router = createBrowserRouter([
     ],
   },
 ]);
+
+// The screen's code is fetched while the desk asks for its state.
+for (const { route } of router.state.matches) void route.handle?.load?.().catch(() => {});
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>

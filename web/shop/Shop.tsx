@@ -30,7 +30,10 @@ export function Shop() {
   const search = readAddress(parameters);
   const place = usePlaceShown();
   const [submitted, setSubmitted] = useState<string | null>(null);
-  const isReady = !desk.isInDesk || desk.view !== null;
+  /** Whether the window has come to what the desk asked first: before that it would fetch what nobody wants to see. */
+  const [hasArrived, setArrived] = useState(!desk.isInDesk);
+  const isReady = hasArrived || desk.view?.query === search.query;
+  useEffect(() => setArrived((before) => before || isReady), [isReady]);
   const { data, error, isPlaceholderData, refetch } = useResults(search, desk.view, isReady);
   const { query, page, collection } = search;
   useScrollPlace(JSON.stringify([place, query, page, collection]), data !== undefined && !isPlaceholderData);
@@ -93,7 +96,7 @@ export function Shop() {
       <header className="flex flex-wrap items-center gap-x-5 gap-y-2 border-line border-b px-4 py-3 sm:px-5">
         <a
           href="/shop"
-          className="font-shop text-xl tracking-tight"
+          className="min-w-[7.5rem] font-shop text-xl tracking-tight"
           onClick={(event) => {
             event.preventDefault();
             searchEverywhere('');

@@ -1,7 +1,8 @@
-import { type CSSProperties, useEffect } from 'react';
+import { type CSSProperties, Suspense, useEffect } from 'react';
 import { Group, Panel, Separator } from 'react-resizable-panels';
 import { Outlet, useLocation } from 'react-router';
 import { Toaster } from 'sonner';
+import { Loading } from '../parts/Screen.tsx';
 import { useDeskStateQuery } from '../state/deskState.ts';
 import { step } from '../state/edits.ts';
 import { useShopWindow } from '../state/shopWindow.ts';
@@ -74,9 +75,33 @@ function Editor() {
       className="group/editor h-full scroll-pb-40 overflow-y-auto px-[22px] pt-5 pb-10 outline-none max-[939px]:px-3.5"
     >
       <SetAsideNotice />
-      <Outlet />
+      <Suspense fallback={<Loading what="Opening the screen" />}>
+        <Outlet />
+      </Suspense>
       <EffectStrip />
     </main>
+  );
+}
+
+function Opening() {
+  return (
+    <p role="status" className="grid h-full place-items-center text-soft">
+      Opening the desk …
+    </p>
+  );
+}
+
+function CannotOpen({ problem, again }: { readonly problem: string; again(): void }) {
+  return (
+    <div role="alert" className="grid h-full place-items-center p-8 text-center">
+      <div>
+        <h1 className="font-display font-semibold text-xl">The desk cannot be opened</h1>
+        <p className="mt-1 text-soft">{problem}</p>
+        <button type="button" className="mt-3 font-semibold text-press underline" onClick={again}>
+          Try again
+        </button>
+      </div>
+    </div>
   );
 }
 
@@ -89,27 +114,15 @@ export function Desk() {
   const { pathname } = useLocation();
   useShortcuts();
   const hasTrial = useFirstTrial();
-  const panels = useSlimWindow();
+  const { panels, editorSize, windowSize } = useSlimWindow();
   // biome-ignore lint/correctness/useExhaustiveDependencies: who goes to another screen wants to see it
   useEffect(() => useShopWindow.getState().makeWay(), [pathname]);
-  if (!data || !hasTrial)
-    return error && !data ? (
-      <div role="alert" className="grid h-full place-items-center p-8 text-center">
-        <div>
-          <h1 className="font-display font-semibold text-xl">The desk cannot be opened</h1>
-          <p className="mt-1 text-soft">{error.message}</p>
-          <button type="button" className="mt-3 font-semibold text-press underline" onClick={() => refetch()}>
-            Try again
-          </button>
-        </div>
-      </div>
-    ) : (
-      <p role="status" className="grid h-full place-items-center text-soft">
-        Opening the desk …
-      </p>
-    );
+  const isOpen = data !== undefined && hasTrial;
+  if (error && !data) return <CannotOpen problem={error.message} again={() => void refetch()} />;
   if (isNarrow)
-    return (
+    return !isOpen ? (
+      <Opening />
+    ) : (
       <div className="grid h-full grid-cols-[minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)]">
         <SkipLink />
         <TopBar isNarrow />
@@ -117,18 +130,27 @@ export function Desk() {
         <div hidden={isInstead} className="min-h-0">
           <Editor />
         </div>
-        {isInstead && <ShopWindow />}
+        {isInstead && <ShopWindow isTold />}
         <Messages />
       </div>
     );
   return (
     <div className="grid h-full grid-cols-[176px_minmax(0,1fr)] grid-rows-[59px_minmax(0,1fr)]">
       <SkipLink />
-      <TopBar />
-      <Navigation />
+      {isOpen ? (
+        <>
+          <TopBar />
+          <Navigation />
+        </>
+      ) : (
+        <>
+          <div className="col-span-2 border-edge border-b-[3px] bg-surface" />
+          <div />
+        </>
+      )}
       <Group orientation="horizontal" groupRef={panels} className="min-h-0">
-        <Panel id="editor" defaultSize="46%" minSize="380px">
-          <Editor />
+        <Panel id="editor" {...(editorSize && { defaultSize: editorSize })} minSize="380px">
+          {isOpen ? <Editor /> : <Opening />}
         </Panel>
         {!isFolded && (
           <>
@@ -136,8 +158,9 @@ export function Desk() {
               aria-label="Width of the shop window"
               className="w-1.5 bg-line outline-offset-0 transition-colors hover:bg-edge data-[separator=active]:bg-edge"
             />
-            <Panel id="window" minSize={`${smallestWindow}px`}>
-              <ShopWindow />
+            <Panel id="window" {...(windowSize && { defaultSize: windowSize })} minSize={`${smallestWindow}px`}>
+              {/* It loads while the desk's state is on its way, and is told what to show when that has come. */}
+              <ShopWindow isTold={isOpen} />
             </Panel>
           </>
         )}

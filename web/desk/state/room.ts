@@ -8,11 +8,3 @@ export function useRoom(): void {
     return () => useShopWindow.getState().giveRoom(false);
   }, []);
 }
-
-/** Gives a screen with a table as much width as the shop window can spare beside it. */
-export function useWidth(): void {
-  useEffect(() => {
-    useShopWindow.getState().beSlim(true);
-    return () => useShopWindow.getState().beSlim(false);
-  }, []);
-}

@@ -13,10 +13,7 @@ interface ShopWindowState {
   readonly isInstead: boolean;
   /** Whether the present screen has asked for the window's room. */
   readonly givesRoom: boolean;
-  /** Whether the present screen has asked for as much width as the window can spare. */
-  readonly isSlim: boolean;
   giveRoom(givesRoom: boolean): void;
-  beSlim(isSlim: boolean): void;
   refresh(): void;
   show(from: 'draft' | 'live'): void;
   setDevice(device: Device): void;
@@ -42,8 +39,6 @@ export const useShopWindow = create<ShopWindowState>((set) => ({
   isFolded: false,
   isInstead: false,
   givesRoom: false,
-  isSlim: false,
-  beSlim: (isSlim) => set({ isSlim }),
   giveRoom: (givesRoom) => set({ givesRoom }),
   refresh: () => set(({ turn }) => ({ turn: turn + 1 })),
   show: (from) => set({ from }),

@@ -3,7 +3,6 @@ import { Loading, LoadProblem, Nothing } from '../../parts/Screen.tsx';
 import { useAttributes } from '../../state/attributes.ts';
 import { useListed } from '../../state/productRows.ts';
 import { useProductTable } from '../../state/productTable.ts';
-import { useWidth } from '../../state/room.ts';
 import { BulkBar } from './table/BulkBar.tsx';
 import { ProductGrid } from './table/ProductGrid.tsx';
 import { TableTools } from './table/TableTools.tsx';
@@ -12,7 +11,6 @@ const usualColumns = ['price', 'stock', 'tags', 'brand', 'category'];
 
 /** The catalog as a table: searched, filtered, sorted, and edited cell by cell or many products at once. */
 export function Products() {
-  useWidth();
   const table = useProductTable();
   const { attributes, error: attributesError, refetch: again } = useAttributes();
   const known = attributes?.filter(({ key }) => key !== 'title');

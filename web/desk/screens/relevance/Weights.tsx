@@ -4,21 +4,18 @@ import { Link } from 'react-router';
 import type { AttributeRow } from '../../../../api/endpoints.ts';
 import type { AttributeSetting } from '../../../../core/setup/parts/attributes.ts';
 import { NumberField, Switch } from '../../parts/Controls.tsx';
-import { Loading, LoadProblem, Nothing, Section, shelfRow } from '../../parts/Screen.tsx';
+import { Nothing, Section, shelfRow } from '../../parts/Screen.tsx';
 import { useRestingOrder } from '../../parts/useRestingOrder.ts';
 import { WeightSlider } from '../../parts/WeightSlider.tsx';
-import { byWeight, setAttribute, useAttributes } from '../../state/attributes.ts';
+import { byWeight, setAttribute } from '../../state/attributes.ts';
 import { useChanged } from '../../state/changed.ts';
 import { useDeskState } from '../../state/deskState.ts';
 
 /** How much each attribute counts, and how words are found in it. */
-export function Weights() {
-  const { attributes, error, refetch } = useAttributes();
+export function Weights({ attributes }: { readonly attributes: readonly AttributeRow[] }) {
   const changed = useChanged('attributes');
-  const read = (attributes ?? []).filter((row) => row.searchable).sort(byWeight);
+  const read = attributes.filter((row) => row.searchable).sort(byWeight);
   const { rows, list } = useRestingOrder(read);
-  if (error && !attributes) return <LoadProblem error={error} again={refetch} />;
-  if (!attributes) return <Loading what="Reading the weights" />;
   const heaviest = Math.max(10, ...read.map(({ weight }) => weight));
   return (
     <Section
