@@ -4,16 +4,18 @@ import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { expect, test } from '@playwright/test';
+import { freePort } from './freePort.ts';
 
 /** A real server process that is killed without warning: what it acknowledged must be there at the next start. */
 const root = join(dirname(fileURLToPath(import.meta.url)), '..');
 const demo = join(root, 'demo', 'store');
-const base = 'http://127.0.0.1:4291';
+let port: number;
+let base: string;
 let data: string;
 let server: ChildProcess;
 
 async function start(): Promise<void> {
-  const args = ['dist/server/main.js', '--port', '4291', '--data', data, '--demo', demo];
+  const args = ['dist/server/main.js', '--port', String(port), '--data', data, '--demo', demo];
   server = spawn(process.execPath, args, { cwd: root, stdio: 'ignore' });
   await expect
     .poll(async () => (await fetch(`${base}/desk/state`).catch(() => null))?.status, { timeout: 30_000 })
@@ -37,6 +39,8 @@ const post = async (path: string, body: unknown) => {
 
 test.beforeAll(async () => {
   data = mkdtempSync(join(tmpdir(), 'clever-shelf-crash-'));
+  port = await freePort();
+  base = `http://127.0.0.1:${port}`;
   await start();
 });
 test.afterAll(async () => {

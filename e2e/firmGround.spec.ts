@@ -17,10 +17,11 @@ import { expect, test } from '@playwright/test';
 import Database from 'better-sqlite3';
 import { commitsUnderLoad } from '../server/testing/commitsUnderLoad.ts';
 import { markedCatalog, type RealServer, startRealServer, until } from '../server/testing/realServer.ts';
+import { freePort } from './freePort.ts';
 
 /** Real processes: catalogs put in force under load, folders shared, locked, damaged and gone. */
 const root = join(dirname(fileURLToPath(import.meta.url)), '..');
-const port = 4292;
+let port: number;
 let data: string;
 let server: RealServer;
 const start = (folder = data, more: readonly string[] = []) =>
@@ -32,6 +33,7 @@ const width = async (value: number) => ({
 
 test.beforeAll(async () => {
   data = mkdtempSync(join(tmpdir(), 'clever-shelf-firm-'));
+  port = await freePort();
   server = await start();
 });
 test.afterAll(async () => {
@@ -61,7 +63,7 @@ test('while one file comes in, another is refused before it is received; nothing
 });
 
 test('a second server and a terminal that writes are told who has the folder; one that reads is served', async () => {
-  const other = await startRealServer({ root, data, port: port + 1 });
+  const other = await startRealServer({ root, data, port: await freePort() });
   await until(() => other.process.exitCode !== null);
   expect(other.said()).toContain(`in use by the application at ${server.base}/`);
   const terminal = (...words: string[]) =>

@@ -2,15 +2,25 @@ import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { defineConfig } from '@playwright/test';
+import { freePort } from './freePort.ts';
 
-const port = 4290;
+// Workers read this file again, and must come to the same server.
+process.env.SHELF_E2E_PORT ??= String(await freePort());
+const port = Number(process.env.SHELF_E2E_PORT);
 const data = process.env.SHELF_E2E_DATA ?? mkdtempSync(join(tmpdir(), 'clever-shelf-e2e-'));
 process.env.SHELF_E2E_DATA = data;
 
-/** One worker and one server: the tests walk through one merchandiser's day on one data folder. */
+/** Tests that start servers of their own, on folders of their own: they may run beside the others. */
+const ownServers = ['crash.spec.ts', 'firmGround.spec.ts'];
+
+/** One worker and one server for the desk: its tests walk through one merchandiser's day on one data folder. */
 export default defineConfig({
   testDir: '.',
-  workers: 1,
+  workers: 2,
+  projects: [
+    { name: 'desk', testIgnore: ownServers, workers: 1 },
+    { name: 'own servers', testMatch: ownServers, workers: 1 },
+  ],
   timeout: 150_000,
   expect: { timeout: 20_000 },
   // A test that passes only the second time is told by name at the end; it is a fault to be found, not to be let stand.

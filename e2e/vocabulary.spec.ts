@@ -210,3 +210,15 @@ test('after accepting what is proposed, six in ten of the searches that found no
   expect(right / all).toBeGreaterThanOrEqual(0.6);
   await desk.undoAll();
 });
+
+test('the desk says how a search was read, why not otherwise, and what hides a product', async ({ page }) => {
+  const desk = deskOn(page);
+  await desk.open('/attributes');
+  await desk.trial('watercolor xqzzk');
+  await page.getByRole('button', { name: 'How “watercolor xqzzk” is read' }).click();
+  const dialog = page.getByRole('dialog', { name: /How “watercolor xqzzk” is read/ });
+  await expect(dialog).toContainText('nothing in the catalog is like it');
+  await expect(dialog).toContainText('Looked for instead: watercolour');
+  await dialog.getByRole('link', { name: 'Say what “xqzzk” means' }).click();
+  await expect(page).toHaveURL(/vocabulary\?say=xqzzk/);
+});

@@ -9,6 +9,8 @@ import { ensureBuilt, ensureInstalled, requireNode } from './prepare.mjs';
 import { root } from './root.mjs';
 
 const chromium = '/usr/bin/chromium';
+/** Tests of the real interface that may need a second try in one run; more are a fault. */
+const mostFlaky = 2;
 const tally = { passed: 0, failed: 0 };
 
 function run(command, args, env = {}) {
@@ -79,7 +81,8 @@ if (ensureChromium()) {
     () => ['node_modules/@playwright/test/cli.js', 'test', '--config', 'e2e/playwright.config.ts'],
     ({ stats }) => {
       if (stats.flaky > 0) console.log(`Passed only the second time (named above as flaky): ${stats.flaky}`);
-      return { passed: stats.expected + stats.flaky, failed: stats.unexpected };
+      const tooMany = stats.flaky > mostFlaky ? stats.flaky : 0;
+      return { passed: stats.expected + stats.flaky - tooMany, failed: stats.unexpected + tooMany };
     },
     (report) => ({ PLAYWRIGHT_JSON_OUTPUT_NAME: report }),
   );
