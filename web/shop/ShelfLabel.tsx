@@ -3,6 +3,7 @@ import { DropdownMenu } from 'radix-ui';
 import type { ReactNode } from 'react';
 import type { Marks, Result } from '../../core/answer/answer.ts';
 import type { ProductAct } from '../bridge/messages.ts';
+import { Menu, MenuItem, MenuLine } from '../look/Menu.tsx';
 
 function movement({ moved }: Marks): { text: string; shown: ReactNode } | null {
   if (moved === undefined || moved === 0) return null;
@@ -28,9 +29,6 @@ function standing(marks: Marks): { text: string; icon: ReactNode } | null {
     ? { text: 'boosted', icon: <TrendingUp size={13} aria-hidden /> }
     : { text: 'lowered', icon: <TrendingDown size={13} aria-hidden /> };
 }
-
-const item =
-  'flex cursor-default items-center gap-2.5 rounded px-2.5 py-1.5 outline-none data-[highlighted]:bg-press-soft data-[disabled]:text-soft';
 
 /** The label hanging under a product: place, movement since what is published, marks of plans; it opens the menu. */
 export function ShelfLabel({
@@ -65,30 +63,23 @@ export function ShelfLabel({
           </span>
         )}
       </DropdownMenu.Trigger>
-      <DropdownMenu.Portal>
-        <DropdownMenu.Content
-          align="start"
-          sideOffset={4}
-          collisionPadding={8}
-          className="z-50 min-w-[210px] rounded-lg border bg-surface p-1.5 text-[13.5px] shadow-xl"
-        >
-          <DropdownMenu.Item className={item} onSelect={() => act({ act: 'why' })}>
-            <HelpCircle size={15} aria-hidden /> Why here?
-          </DropdownMenu.Item>
-          <DropdownMenu.Separator className="my-1 border-t" />
-          {hasSearch ? (
-            <PlanItems result={result} act={act} />
-          ) : (
-            <p className="max-w-[230px] px-2.5 py-1.5 text-[12.5px] text-soft">
-              Search for something to pin, boost or lower: a shelf plan holds for a search.
-            </p>
-          )}
-          <DropdownMenu.Separator className="my-1 border-t" />
-          <DropdownMenu.Item className={item} onSelect={() => act({ act: 'hide' })}>
-            <EyeOff size={15} aria-hidden /> Hide from all results
-          </DropdownMenu.Item>
-        </DropdownMenu.Content>
-      </DropdownMenu.Portal>
+      <Menu className="min-w-[210px] text-[13.5px]">
+        <MenuItem onSelect={() => act({ act: 'why' })}>
+          <HelpCircle size={15} aria-hidden /> Why here?
+        </MenuItem>
+        <MenuLine />
+        {hasSearch ? (
+          <PlanItems result={result} act={act} />
+        ) : (
+          <p className="max-w-[230px] px-2.5 py-1.5 text-[12.5px] text-soft">
+            Search for something to pin, boost or lower: a shelf plan holds for a search.
+          </p>
+        )}
+        <MenuLine />
+        <MenuItem onSelect={() => act({ act: 'hide' })}>
+          <EyeOff size={15} aria-hidden /> Hide from all results
+        </MenuItem>
+      </Menu>
     </DropdownMenu.Root>
   );
 }
@@ -98,29 +89,29 @@ function PlanItems({ result, act }: { readonly result: Result; act(what: Product
   return (
     <>
       {marks.pin ? (
-        <DropdownMenu.Item className={item} onSelect={() => act({ act: 'unpin' })}>
+        <MenuItem onSelect={() => act({ act: 'unpin' })}>
           <PinOff size={15} aria-hidden /> Take the pin off
-        </DropdownMenu.Item>
+        </MenuItem>
       ) : (
-        <DropdownMenu.Item className={item} onSelect={() => act({ act: 'pin', place })}>
+        <MenuItem onSelect={() => act({ act: 'pin', place })}>
           <Pin size={15} aria-hidden /> Pin here, at place {place}
-        </DropdownMenu.Item>
+        </MenuItem>
       )}
       {place > 1 && (
-        <DropdownMenu.Item className={item} onSelect={() => act({ act: 'pin', place: 1 })}>
+        <MenuItem onSelect={() => act({ act: 'pin', place: 1 })}>
           <Pin size={15} aria-hidden /> Pin at place 1
-        </DropdownMenu.Item>
+        </MenuItem>
       )}
-      <DropdownMenu.Item className={item} onSelect={() => act({ act: 'boost' })}>
+      <MenuItem onSelect={() => act({ act: 'boost' })}>
         <TrendingUp size={15} aria-hidden /> Boost for this search
-      </DropdownMenu.Item>
-      <DropdownMenu.Item className={item} onSelect={() => act({ act: 'lower' })}>
+      </MenuItem>
+      <MenuItem onSelect={() => act({ act: 'lower' })}>
         <TrendingDown size={15} aria-hidden /> Lower for this search
-      </DropdownMenu.Item>
+      </MenuItem>
       {marks.pull !== undefined && (
-        <DropdownMenu.Item className={item} onSelect={() => act({ act: 'neutral' })}>
+        <MenuItem onSelect={() => act({ act: 'neutral' })}>
           <Undo2 size={15} aria-hidden /> Neither boost nor lower
-        </DropdownMenu.Item>
+        </MenuItem>
       )}
     </>
   );

@@ -2,6 +2,7 @@ import { Command } from 'cmdk';
 import { Plus } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { type ReactNode, useEffect, useRef, useState } from 'react';
+import { PopoverPanel } from '../../look/PopoverPanel.tsx';
 
 /** A button that opens a list to choose one thing from, narrowed by typing and worked from the keyboard. */
 export function Picker({
@@ -35,32 +36,24 @@ export function Picker({
       <Popover.Trigger className="inline-flex items-center gap-1.5 rounded-lg border bg-surface px-3 py-1.5 font-semibold hover:border-edge">
         <Plus size={15} aria-hidden /> {label}
       </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          align="start"
-          sideOffset={6}
-          collisionPadding={12}
-          aria-label={label}
-          className="z-40 w-[360px] max-w-[calc(100vw-24px)] rounded-lg border bg-surface shadow-xl"
-        >
-          <Command shouldFilter={false} label={find} value={highlighted} onValueChange={setHighlighted}>
-            <Command.Input
-              value={text}
-              onValueChange={setText}
-              placeholder={placeholder}
-              className="w-full border-b bg-transparent px-3 py-2.5 outline-none placeholder:text-soft"
-            />
-            <Command.List ref={list} className="max-h-[300px] overflow-auto p-1.5">
-              <KeepHighlight list={list} highlight={setHighlighted} />
-              {children(text.trim(), () => {
-                setText('');
-                setOpen(false);
-                closed?.();
-              })}
-            </Command.List>
-          </Command>
-        </Popover.Content>
-      </Popover.Portal>
+      <PopoverPanel label={label} className="w-[360px]">
+        <Command shouldFilter={false} label={find} value={highlighted} onValueChange={setHighlighted}>
+          <Command.Input
+            value={text}
+            onValueChange={setText}
+            placeholder={placeholder}
+            className="w-full border-b bg-transparent px-3 py-2.5 outline-none placeholder:text-soft"
+          />
+          <Command.List ref={list} className="max-h-[300px] overflow-auto p-1.5">
+            <KeepHighlight list={list} highlight={setHighlighted} />
+            {children(text.trim(), () => {
+              setText('');
+              setOpen(false);
+              closed?.();
+            })}
+          </Command.List>
+        </Command>
+      </PopoverPanel>
     </Popover.Root>
   );
 }

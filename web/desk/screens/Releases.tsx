@@ -1,9 +1,9 @@
 import { useQuery } from '@tanstack/react-query';
-import { format, formatDistanceToNow } from 'date-fns';
 import { AlertDialog } from 'radix-ui';
 import { useState } from 'react';
 import type { ReleaseRow } from '../../../api/endpoints.ts';
 import { call } from '../../client/call.ts';
+import { ago, dayAndTime } from '../../look/dates.ts';
 import { counted } from '../../look/price.ts';
 import { Button } from '../parts/Button.tsx';
 import { Loading, LoadProblem, ScreenHead, shelfRow } from '../parts/Screen.tsx';
@@ -46,8 +46,8 @@ function Release({ release }: { readonly release: ReleaseRow }) {
         {release.live && (
           <span className="rounded bg-press-soft px-2 py-0.5 font-semibold text-[12.5px] text-press">live</span>
         )}
-        <span className="text-[12.5px] text-soft" title={format(at, 'PPpp')}>
-          {formatDistanceToNow(at, { addSuffix: true })} by {release.who}
+        <span className="text-[12.5px] text-soft" title={dayAndTime(at)}>
+          {ago(at)} by {release.who}
         </span>
         <span className="ml-auto">{!release.live && <Again number={release.number} />}</span>
       </div>

@@ -1,4 +1,5 @@
 import { Popover } from 'radix-ui';
+import { PopoverPanel } from '../../look/PopoverPanel.tsx';
 import { counted } from '../../look/price.ts';
 import { useDeskState } from '../state/deskState.ts';
 import { useSaving } from '../state/edits.ts';
@@ -25,25 +26,17 @@ export function ChangesButton() {
           {isClean ? 'All published' : `${counted(changes.length, 'change')} not published`}
         </span>
       </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          align="end"
-          sideOffset={8}
-          collisionPadding={12}
-          aria-label="Changes not published"
-          className="z-40 max-h-[70vh] w-[420px] max-w-[calc(100vw-24px)] overflow-auto rounded-lg border bg-surface p-4 shadow-xl"
-        >
-          <h2 className="font-display font-semibold text-[15px]">Not yet published</h2>
-          {isClean ? (
-            <p className="mt-1 text-soft">
-              Shoppers get exactly what you see: {release ? `release ${release.number}` : 'nothing yet'}.
-            </p>
-          ) : (
-            <ChangeList changes={changes} />
-          )}
-          <p className="mt-3 border-t pt-2 text-[12.5px] text-soft">Every change is saved as you make it.</p>
-        </Popover.Content>
-      </Popover.Portal>
+      <PopoverPanel label="Changes not published" align="end" className="max-h-[70vh] w-[420px] p-4">
+        <h2 className="font-display font-semibold text-[15px]">Not yet published</h2>
+        {isClean ? (
+          <p className="mt-1 text-soft">
+            Shoppers get exactly what you see: {release ? `release ${release.number}` : 'nothing yet'}.
+          </p>
+        ) : (
+          <ChangeList changes={changes} />
+        )}
+        <p className="mt-3 border-t pt-2 text-[12.5px] text-soft">Every change is saved as you make it.</p>
+      </PopoverPanel>
     </Popover.Root>
   );
 }

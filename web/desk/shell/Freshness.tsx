@@ -1,8 +1,6 @@
-import { formatDistanceToNowStrict } from 'date-fns';
 import { useEffect, useState } from 'react';
+import { ago } from '../../look/dates.ts';
 import { useFreshness } from '../state/freshness.ts';
-
-const ago = (time: string): string => `${formatDistanceToNowStrict(new Date(time))} ago`;
 
 /** How old what shoppers find is, at the foot of every screen. */
 export function Freshness() {

@@ -3,6 +3,7 @@ import { Popover } from 'radix-ui';
 import type { Setup } from '../../../core/setup/schema.ts';
 import { longest } from '../../../core/setup/terms/limits.ts';
 import { usualCurrencies } from '../../../core/setup/usualCurrencies.ts';
+import { PopoverPanel } from '../../look/PopoverPanel.tsx';
 import { price } from '../../look/price.ts';
 import { Choice, TextField } from '../parts/Controls.tsx';
 import { useDeskState } from '../state/deskState.ts';
@@ -25,40 +26,32 @@ export function ShopName() {
         <span className="truncate">{shop.name}</span>
         <ChevronDown size={14} className="shrink-0" aria-hidden />
       </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          align="start"
-          sideOffset={8}
-          collisionPadding={12}
-          aria-label="The shop"
-          className="z-50 w-[330px] max-w-[calc(100vw-24px)] rounded-lg border bg-surface p-4 shadow-xl"
-        >
-          <h2 className="font-display font-semibold text-[15px]">The shop</h2>
-          <p className="mt-0.5 text-[13px] text-soft">
-            What shoppers read at its head, and the money its prices are in. Nothing is converted: a price of 5 reads{' '}
-            {price(5, shop.currency)}.
-          </p>
-          <div className="mt-3 grid grid-cols-[auto_minmax(0,1fr)] items-center gap-x-3 gap-y-2">
-            <span className="text-[13px]">Name</span>
-            <TextField
-              label="Name of the shop"
-              placeholder="as shoppers know it"
-              maxLength={longest.shopName}
-              className="w-full"
-              value={shop.name}
-              change={(name) => change({ name })}
-            />
-            <span className="text-[13px]">Prices in</span>
-            <Choice
-              label="Currency of its prices"
-              className="w-full"
-              value={shop.currency}
-              options={currencies.map((code) => [code, `${code}, ${currencyNames.of(code) ?? code}`] as const)}
-              change={(currency) => change({ currency })}
-            />
-          </div>
-        </Popover.Content>
-      </Popover.Portal>
+      <PopoverPanel label="The shop" className="w-[330px] p-4">
+        <h2 className="font-display font-semibold text-[15px]">The shop</h2>
+        <p className="mt-0.5 text-[13px] text-soft">
+          What shoppers read at its head, and the money its prices are in. Nothing is converted: a price of 5 reads{' '}
+          {price(5, shop.currency)}.
+        </p>
+        <div className="mt-3 grid grid-cols-[auto_minmax(0,1fr)] items-center gap-x-3 gap-y-2">
+          <span className="text-[13px]">Name</span>
+          <TextField
+            label="Name of the shop"
+            placeholder="as shoppers know it"
+            maxLength={longest.shopName}
+            className="w-full"
+            value={shop.name}
+            change={(name) => change({ name })}
+          />
+          <span className="text-[13px]">Prices in</span>
+          <Choice
+            label="Currency of its prices"
+            className="w-full"
+            value={shop.currency}
+            options={currencies.map((code) => [code, `${code}, ${currencyNames.of(code) ?? code}`] as const)}
+            change={(currency) => change({ currency })}
+          />
+        </div>
+      </PopoverPanel>
     </Popover.Root>
   );
 }

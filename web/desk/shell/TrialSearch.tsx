@@ -2,6 +2,7 @@ import { History, X } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { useEffect, useRef, useState } from 'react';
 import { longestQuery } from '../../../core/query/readUnits.ts';
+import { PopoverPanel } from '../../look/PopoverPanel.tsx';
 import { count, counted } from '../../look/price.ts';
 import { useDemand } from '../state/demand.ts';
 import { useShopWindow } from '../state/shopWindow.ts';
@@ -67,56 +68,49 @@ function RecentTrials() {
       <Popover.Trigger aria-label="Recent trial searches" className="rounded p-0.5 text-soft hover:text-ink">
         <History size={15} aria-hidden />
       </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          align="end"
-          sideOffset={12}
-          aria-label="Recent trial searches"
-          className="z-40 w-[280px] rounded-lg border bg-surface p-2 shadow-xl"
+      <PopoverPanel label="Recent trial searches" align="end" className="w-[280px] p-2">
+        {recent.length === 0 && <p className="p-2 text-soft">No trial searches yet.</p>}
+        <ul>
+          {recent.map((each) => (
+            <li key={each} className="flex items-center">
+              <button
+                type="button"
+                className="min-w-0 flex-1 truncate rounded px-2 py-1.5 text-left hover:bg-press-soft"
+                onClick={() => {
+                  search(each);
+                  setOpen(false);
+                }}
+              >
+                {each}
+              </button>
+              <button
+                type="button"
+                aria-label={`Forget “${each}”`}
+                className="rounded p-1.5 text-soft hover:text-ink"
+                onClick={() => forget(each)}
+              >
+                <X size={14} aria-hidden />
+              </button>
+            </li>
+          ))}
+        </ul>
+        <AskedMost
+          choose={(each) => {
+            search(each);
+            setOpen(false);
+          }}
+        />
+        <button
+          type="button"
+          className="mt-1 w-full rounded border-t px-2 py-1.5 text-left text-soft hover:text-ink"
+          onClick={() => {
+            search('');
+            setOpen(false);
+          }}
         >
-          {recent.length === 0 && <p className="p-2 text-soft">No trial searches yet.</p>}
-          <ul>
-            {recent.map((each) => (
-              <li key={each} className="flex items-center">
-                <button
-                  type="button"
-                  className="min-w-0 flex-1 truncate rounded px-2 py-1.5 text-left hover:bg-press-soft"
-                  onClick={() => {
-                    search(each);
-                    setOpen(false);
-                  }}
-                >
-                  {each}
-                </button>
-                <button
-                  type="button"
-                  aria-label={`Forget “${each}”`}
-                  className="rounded p-1.5 text-soft hover:text-ink"
-                  onClick={() => forget(each)}
-                >
-                  <X size={14} aria-hidden />
-                </button>
-              </li>
-            ))}
-          </ul>
-          <AskedMost
-            choose={(each) => {
-              search(each);
-              setOpen(false);
-            }}
-          />
-          <button
-            type="button"
-            className="mt-1 w-full rounded border-t px-2 py-1.5 text-left text-soft hover:text-ink"
-            onClick={() => {
-              search('');
-              setOpen(false);
-            }}
-          >
-            Show everything (no search)
-          </button>
-        </Popover.Content>
-      </Popover.Portal>
+          Show everything (no search)
+        </button>
+      </PopoverPanel>
     </Popover.Root>
   );
 }

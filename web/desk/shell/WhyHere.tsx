@@ -1,10 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
-import { format } from 'date-fns';
 import { Dialog } from 'radix-ui';
 import { type ReactNode, useState } from 'react';
 import type { FoundLine, Why } from '../../../core/answer/answer.ts';
 import { ownBoost } from '../../../core/rules/boosts.ts';
 import { call } from '../../client/call.ts';
+import { day } from '../../look/dates.ts';
 import { count } from '../../look/price.ts';
 import { Switch } from '../parts/Controls.tsx';
 import { DialogFrame } from '../parts/DialogFrame.tsx';
@@ -243,7 +243,7 @@ function signalInWords({ attribute, value, how }: Signal): string {
   if (how === 'pulled') return `${value.toFixed(2)} with the average added`;
   if (attribute === 'margin') return percent(value);
   if (attribute === 'availability') return value === 1 ? 'in stock' : 'sold out';
-  if (attribute === 'date_added') return format(new Date(value * 86_400_000), 'd MMM yyyy');
+  if (attribute === 'date_added') return day(value * 86_400_000);
   return count(value);
 }
 

@@ -2,6 +2,7 @@ import { ChevronDown, SlidersHorizontal, X } from 'lucide-react';
 import { Dialog, Popover } from 'radix-ui';
 import { useRef } from 'react';
 import type { SearchAnswer } from '../../../core/answer/answer.ts';
+import { PopoverPanel } from '../../look/PopoverPanel.tsx';
 import { count } from '../../look/price.ts';
 import { chipInWords, chosenIn, type Said, showTold, withChoice, withNothing } from './choice.ts';
 import { FilterBody } from './FilterBody.tsx';
@@ -168,17 +169,9 @@ function FilterButton(one: OneFilter) {
         {isOn && !filter.range && <span>({chosen.length})</span>}
         <ChevronDown size={13} aria-hidden />
       </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          align="start"
-          sideOffset={6}
-          collisionPadding={10}
-          aria-label={filter.label}
-          className="z-40 max-h-[min(380px,70vh)] w-[250px] overflow-auto rounded-lg border bg-surface p-3 shadow-xl"
-        >
-          <FilterBody {...one} isOpened />
-        </Popover.Content>
-      </Popover.Portal>
+      <PopoverPanel label={filter.label} className="max-h-[min(380px,70vh)] w-[250px] p-3">
+        <FilterBody {...one} isOpened />
+      </PopoverPanel>
     </Popover.Root>
   );
 }

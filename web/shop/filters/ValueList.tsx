@@ -4,6 +4,7 @@ import { useEffect, useId, useState } from 'react';
 import type { FilterAnswer, FilterValue } from '../../../core/answer/answer.ts';
 import { usualFilter } from '../../../core/setup/terms/filterTerms.ts';
 import { valueInWords } from '../../look/filterWords.ts';
+import { PopoverPanel } from '../../look/PopoverPanel.tsx';
 import { count } from '../../look/price.ts';
 import { moreTold, takesOne } from './choice.ts';
 import type { LookThrough, OneFilter } from './oneFilter.ts';
@@ -169,17 +170,12 @@ export function Dropdown(one: OneFilter) {
         <ChevronDown size={14} aria-hidden className="shrink-0" />
         <span className="sr-only">{filter.label}</span>
       </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          align="start"
-          sideOffset={4}
-          collisionPadding={10}
-          aria-label={filter.label}
-          className="z-50 max-h-[min(340px,60vh)] w-[max(220px,var(--radix-popover-trigger-width))] overflow-auto rounded-lg border bg-surface p-3 text-ink shadow-xl"
-        >
-          <DropdownList {...one} />
-        </Popover.Content>
-      </Popover.Portal>
+      <PopoverPanel
+        label={filter.label}
+        className="max-h-[min(340px,60vh)] w-[max(220px,var(--radix-popover-trigger-width))] p-3"
+      >
+        <DropdownList {...one} />
+      </PopoverPanel>
     </Popover.Root>
   );
 }

@@ -1,5 +1,5 @@
-import { formatDistanceToNow } from 'date-fns';
 import { Outlet } from 'react-router';
+import { ago } from '../../../look/dates.ts';
 import { count, counted } from '../../../look/price.ts';
 import { PageTabs } from '../../parts/PageTabs.tsx';
 import { LoadProblem, ScreenHead } from '../../parts/Screen.tsx';
@@ -21,7 +21,7 @@ export function CatalogFrame() {
     <>
       <ScreenHead title="Catalog">
         {data?.importedAt
-          ? `${counted(data.families, 'product')} in ${counted(data.records, 'record')}, from ${data.file}, imported ${formatDistanceToNow(new Date(data.importedAt), { addSuffix: true })}.`
+          ? `${counted(data.families, 'product')} in ${counted(data.records, 'record')}, from ${data.file}, imported ${ago(data.importedAt)}.`
           : 'What the shop has to sell.'}
         {data && data.rejected > 0 && ` ${count(data.rejected)} rows were refused.`}
       </ScreenHead>

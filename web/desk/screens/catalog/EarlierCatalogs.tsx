@@ -1,7 +1,7 @@
-import { format } from 'date-fns';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { call } from '../../../client/call.ts';
+import { dayAndTime } from '../../../look/dates.ts';
 import { counted } from '../../../look/price.ts';
 import { Button } from '../../parts/Button.tsx';
 import { Section, shelfRow } from '../../parts/Screen.tsx';
@@ -36,8 +36,7 @@ export function EarlierCatalogs({ isBusy }: { readonly isBusy: boolean }) {
             <span className="min-w-0 flex-1">
               <b className="block truncate font-semibold">{file}</b>
               <span className="text-[13px] text-soft">
-                Imported {format(new Date(importedAt), 'd MMMM yyyy, HH:mm')}: {counted(families, 'product')} in{' '}
-                {counted(records, 'variant')}
+                Imported {dayAndTime(importedAt)}: {counted(families, 'product')} in {counted(records, 'variant')}
               </span>
             </span>
             <Button disabled={isBusy || puttingBack !== null} onClick={() => void putBack(generation, file)}>

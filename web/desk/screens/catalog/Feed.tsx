@@ -1,7 +1,7 @@
-import { formatDistanceToNowStrict } from 'date-fns';
 import { toast } from 'sonner';
 import { paths } from '../../../../api/paths.ts';
 import { call } from '../../../client/call.ts';
+import { ago } from '../../../look/dates.ts';
 import { counted } from '../../../look/price.ts';
 import { Switch } from '../../parts/Controls.tsx';
 import { Loading, Section, shelfRow } from '../../parts/Screen.tsx';
@@ -30,7 +30,7 @@ export function Feed() {
         <div className={`${shelfRow(false)} px-3 py-2.5`}>
           <p>
             {data.factsAt
-              ? `The last change came ${formatDistanceToNowStrict(new Date(data.factsAt))} ago.`
+              ? `The last change came ${ago(data.factsAt)}.`
               : 'None has come since the catalog was imported.'}
           </p>
         </div>

@@ -1,4 +1,3 @@
-import { format } from 'date-fns';
 import { FileUp } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { toast } from 'sonner';
@@ -6,6 +5,7 @@ import type { demandEndpoints } from '../../../../api/demandEndpoints.ts';
 import type { AnswerOf } from '../../../../api/endpoint.ts';
 import { mostSearchesListed } from '../../../../core/demand/mostSearchesListed.ts';
 import { sendFile } from '../../../client/call.ts';
+import { day } from '../../../look/dates.ts';
 import { count, counted } from '../../../look/price.ts';
 import { Button } from '../../parts/Button.tsx';
 import { RowList } from '../../parts/RowList.tsx';
@@ -14,8 +14,6 @@ import { useDemand } from '../../state/demand.ts';
 import { queryClient } from '../../state/queryClient.ts';
 import { percent } from './percent.ts';
 import { SearchesMade } from './SearchesMade.tsx';
-
-const day = (time: string): string => format(new Date(time), 'd MMMM yyyy');
 
 /** What shoppers searched for: brought in from elsewhere, and written by the shop itself. */
 export function Demand() {

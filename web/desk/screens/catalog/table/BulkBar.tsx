@@ -8,6 +8,7 @@ import type { ProductAct, Which } from '../../../../../api/productEndpoints.ts';
 import type { Place } from '../../../../../core/setup/terms/placeTerms.ts';
 import { placeNames } from '../../../../../core/setup/terms/placeTerms.ts';
 import { call } from '../../../../client/call.ts';
+import { Menu, MenuItem } from '../../../../look/Menu.tsx';
 import { counted } from '../../../../look/price.ts';
 import { Button, IconButton } from '../../../parts/Button.tsx';
 import { Choice } from '../../../parts/Controls.tsx';
@@ -87,7 +88,6 @@ export function BulkBar({
 
 /** Hiding everywhere, or from one place only. */
 function HideMenu({ carryOut }: { carryOut(what: ProductAct, told: string): Promise<void> }) {
-  const item = 'cursor-pointer rounded px-2.5 py-1.5 outline-none data-[highlighted]:bg-press-soft';
   return (
     <DropdownMenu.Root>
       <DropdownMenu.Trigger asChild>
@@ -95,22 +95,17 @@ function HideMenu({ carryOut }: { carryOut(what: ProductAct, told: string): Prom
           Hide <ChevronDown size={14} aria-hidden />
         </Button>
       </DropdownMenu.Trigger>
-      <DropdownMenu.Portal>
-        <DropdownMenu.Content sideOffset={6} className="z-40 w-[230px] rounded-lg border bg-surface p-1.5 shadow-xl">
-          <DropdownMenu.Item className={item} onSelect={() => void carryOut({ act: 'hide' }, 'Hidden everywhere')}>
-            Everywhere
-          </DropdownMenu.Item>
-          {(Object.keys(placeNames) as Place[]).map((place) => (
-            <DropdownMenu.Item
-              key={place}
-              className={item}
-              onSelect={() => void carryOut({ act: 'hide', from: [place] }, `Hidden from ${placeNames[place]}`)}
-            >
-              Only from {placeNames[place]}
-            </DropdownMenu.Item>
-          ))}
-        </DropdownMenu.Content>
-      </DropdownMenu.Portal>
+      <Menu className="w-[230px]">
+        <MenuItem onSelect={() => void carryOut({ act: 'hide' }, 'Hidden everywhere')}>Everywhere</MenuItem>
+        {(Object.keys(placeNames) as Place[]).map((place) => (
+          <MenuItem
+            key={place}
+            onSelect={() => void carryOut({ act: 'hide', from: [place] }, `Hidden from ${placeNames[place]}`)}
+          >
+            Only from {placeNames[place]}
+          </MenuItem>
+        ))}
+      </Menu>
     </DropdownMenu.Root>
   );
 }

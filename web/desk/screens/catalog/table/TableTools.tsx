@@ -6,6 +6,8 @@ import type { AttributeRow } from '../../../../../api/endpoints.ts';
 import { filePaths } from '../../../../../api/paths.ts';
 import { own } from '../../../../../core/base/named.ts';
 import { call } from '../../../../client/call.ts';
+import { Menu, MenuItem } from '../../../../look/Menu.tsx';
+import { PopoverPanel } from '../../../../look/PopoverPanel.tsx';
 import { count, counted } from '../../../../look/price.ts';
 import { Choice } from '../../../parts/Controls.tsx';
 import { Picker, PickerItem } from '../../../parts/Picker.tsx';
@@ -213,64 +215,49 @@ function ColumnChooser({
       <Popover.Trigger className={button}>
         <Columns3 size={15} aria-hidden /> Columns
       </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          align="start"
-          sideOffset={6}
-          collisionPadding={12}
-          aria-label="Columns of the table"
-          className="z-40 max-h-[420px] w-[260px] overflow-auto rounded-lg border bg-surface p-2 shadow-xl"
-        >
-          {attributes.map(({ key, label }) => (
-            <label key={key} className="flex items-center gap-2 rounded px-2 py-1 hover:bg-press-soft">
-              <input
-                type="checkbox"
-                checked={columns.includes(key)}
-                onChange={(event) =>
-                  set({ columns: event.target.checked ? [...columns, key] : columns.filter((each) => each !== key) })
-                }
-              />
-              {label}
-            </label>
-          ))}
-        </Popover.Content>
-      </Popover.Portal>
+      <PopoverPanel label="Columns of the table" className="max-h-[420px] w-[260px] p-2">
+        {attributes.map(({ key, label }) => (
+          <label key={key} className="flex items-center gap-2 rounded px-2 py-1 hover:bg-press-soft">
+            <input
+              type="checkbox"
+              checked={columns.includes(key)}
+              onChange={(event) =>
+                set({ columns: event.target.checked ? [...columns, key] : columns.filter((each) => each !== key) })
+              }
+            />
+            {label}
+          </label>
+        ))}
+      </PopoverPanel>
     </Popover.Root>
   );
 }
 
 /** The catalog as it stands under the draft, to take away. */
 function ExportMenu() {
-  const item = 'block rounded px-2.5 py-1.5 outline-none data-[highlighted]:bg-press-soft';
   return (
     <DropdownMenu.Root>
       <DropdownMenu.Trigger className={button}>
         <Download size={15} aria-hidden /> Export
       </DropdownMenu.Trigger>
-      <DropdownMenu.Portal>
-        <DropdownMenu.Content
-          align="end"
-          sideOffset={6}
-          className="z-40 w-[270px] rounded-lg border bg-surface p-1.5 shadow-xl"
-        >
-          {(
-            [
-              ['csv', 'CSV, for a spreadsheet'],
-              ['jsonl', 'JSON Lines'],
-              ['jsonld', 'schema.org products (JSON-LD)'],
-            ] as const
-          ).map(([format, label]) => (
-            <DropdownMenu.Item key={format} asChild>
-              <a className={item} href={`${filePaths.exportCatalog}?format=${format}`} download>
-                {label}
-              </a>
-            </DropdownMenu.Item>
-          ))}
-          <p className="px-2.5 pt-1 text-[12.5px] text-soft">
-            Every record as it stands here, edits of the draft included.
-          </p>
-        </DropdownMenu.Content>
-      </DropdownMenu.Portal>
+      <Menu align="end" className="w-[270px]">
+        {(
+          [
+            ['csv', 'CSV, for a spreadsheet'],
+            ['jsonl', 'JSON Lines'],
+            ['jsonld', 'schema.org products (JSON-LD)'],
+          ] as const
+        ).map(([format, label]) => (
+          <MenuItem key={format} asChild>
+            <a href={`${filePaths.exportCatalog}?format=${format}`} download>
+              {label}
+            </a>
+          </MenuItem>
+        ))}
+        <p className="px-2.5 pt-1 text-[12.5px] text-soft">
+          Every record as it stands here, edits of the draft included.
+        </p>
+      </Menu>
     </DropdownMenu.Root>
   );
 }
