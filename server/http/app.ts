@@ -5,6 +5,7 @@ import { serveDemand } from './demandRoutes.ts';
 import { openDoor } from './door.ts';
 import { serveEffect } from './effectRoutes.ts';
 import { serveFilters } from './filterRoutes.ts';
+import { serveImport } from './importRoutes.ts';
 import { servePictures } from './pictureRoutes.ts';
 import { invalidRequest, problem } from './problems.ts';
 import { serveProducts } from './productRoutes.ts';
@@ -26,6 +27,7 @@ export function createApp(services: Services): OpenAPIHono {
   const serve = servingOn(app);
   const written = writtenBy(services);
   serveCatalog(app, serve, services);
+  serveImport(app, serve, services);
   serveSearch(serve, services);
   serveSetup(serve, services, written);
   serveProposals(serve, services, written);

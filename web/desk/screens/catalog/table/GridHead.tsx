@@ -1,20 +1,17 @@
 import { ArrowDown, ArrowUp } from 'lucide-react';
-import type { AttributeRow } from '../../../../../api/endpoints.ts';
 import { allChosen, noneChosen } from '../../../state/chosenProducts.ts';
 import { useProductTable } from '../../../state/productTable.ts';
-import { type Leaf, titleWidth } from './grid.ts';
+import { type Column, titleWidth } from './grid.ts';
 
 /** The names of the columns, each of which sorts by it: up, down, and back to the catalog's own order. */
 export function GridHead({
-  leaves,
+  columns,
   height,
   width,
-  attributes,
 }: {
-  readonly leaves: readonly Leaf[];
+  readonly columns: readonly Column[];
   readonly height: number;
   readonly width: number;
-  readonly attributes: readonly AttributeRow[];
 }) {
   const { chosen, set } = useProductTable();
   return (
@@ -41,14 +38,9 @@ export function GridHead({
         />
         <SortButton id="title" label="Title" />
       </div>
-      {leaves.map((leaf) => (
-        <div
-          key={leaf.id}
-          role="columnheader"
-          className="flex shrink-0 items-center px-2.5"
-          style={{ width: leaf.getSize() }}
-        >
-          <SortButton id={leaf.id} label={attributes.find(({ key }) => key === leaf.id)?.label ?? leaf.id} />
+      {columns.map(({ id, label, width: size }) => (
+        <div key={id} role="columnheader" className="flex shrink-0 items-center px-2.5" style={{ width: size }}>
+          <SortButton id={id} label={label} />
         </div>
       ))}
     </div>

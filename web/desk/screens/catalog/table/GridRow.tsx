@@ -4,7 +4,7 @@ import type { ListedProduct } from '../../../../../api/productEndpoints.ts';
 import { Picture } from '../../../parts/ProductLine.tsx';
 import { isChosen } from '../../../state/chosenProducts.ts';
 import { useProductTable } from '../../../state/productTable.ts';
-import { type Leaf, titleWidth } from './grid.ts';
+import { type Column, titleWidth } from './grid.ts';
 
 interface Editing {
   /** The column one is at in this row, or null. */
@@ -23,13 +23,13 @@ const active = 'outline-2 outline-press -outline-offset-2';
 export function GridRow({
   index,
   row,
-  leaves,
+  columns,
   style,
   ...editing
 }: Editing & {
   readonly index: number;
   readonly row: ListedProduct | undefined;
-  readonly leaves: readonly Leaf[];
+  readonly columns: readonly Column[];
   readonly style: CSSProperties;
 }) {
   const { chosen, choose } = useProductTable();
@@ -90,25 +90,25 @@ export function GridRow({
           <span className="h-3 w-40 rounded bg-paper-deep" />
         )}
       </div>
-      {leaves.map((leaf, column) => {
-        const cell = row?.cells[leaf.id];
+      {columns.map(({ id, width: size }, column) => {
+        const cell = row?.cells[id];
         const isHere = cell?.from === 'here';
         const isActive = editing.at === column;
         return (
           <div
-            key={leaf.id}
+            key={id}
             role="gridcell"
             id={`cell-${index}-${column}`}
             tabIndex={-1}
             className={`flex shrink-0 items-center px-2.5 ${isActive ? active : ''} ${isHere ? 'bg-changed-soft' : ''}`}
-            style={{ width: leaf.getSize() }}
+            style={{ width: size }}
             title={isHere ? 'Set here' : cell?.contested ? 'Set here too, but the file wins' : undefined}
             onClick={() => editing.goTo(column)}
             onDoubleClick={editing.begin}
             onKeyDown={() => {}}
           >
             {isActive && editing.draft !== null ? (
-              <CellInput {...editing} draft={editing.draft} label={`${leaf.id} of ${row?.title ?? ''}`} />
+              <CellInput {...editing} draft={editing.draft} label={`${id} of ${row?.title ?? ''}`} />
             ) : (
               <span
                 className={`truncate ${cell && cell.different > 1 ? 'text-soft' : ''} ${isHere ? 'text-on-changed' : ''}`}

@@ -1,3 +1,5 @@
+import type { AttributeRow } from '../../../../../api/endpoints.ts';
+
 /** Width of the first column in pixels. */
 export const titleWidth = 222;
 
@@ -7,7 +9,25 @@ export interface At {
   readonly column: number;
 }
 
-export interface Leaf {
+/** A column beside the title. */
+export interface Column {
+  /** The attribute's key. */
   readonly id: string;
-  getSize(): number;
+  readonly label: string;
+  /** In pixels. */
+  readonly width: number;
 }
+
+const widthOf = ({ kind }: AttributeRow): number =>
+  kind === 'number' || kind === 'price' ? 100 : kind === 'path' ? 124 : 114;
+
+/** The columns of some attributes, in their order; one the catalog does not have is left out. */
+export const columnsOf = (keys: readonly string[], attributes: readonly AttributeRow[]): Column[] =>
+  keys.flatMap((key) => {
+    const attribute = attributes.find((row) => row.key === key);
+    return attribute ? [{ id: key, label: attribute.label, width: widthOf(attribute) }] : [];
+  });
+
+/** Where a column begins, from the left edge of the table. */
+export const leftOf = (columns: readonly Column[], at: number): number =>
+  titleWidth + columns.slice(0, Math.max(0, at)).reduce((sum, { width }) => sum + width, 0);
