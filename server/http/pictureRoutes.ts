@@ -1,7 +1,9 @@
 import type { OpenAPIHono } from '@hono/zod-openapi';
 import type { Context } from 'hono';
+import { own } from '../../core/base/named.ts';
 import { isFarPicture, markOf } from '../../core/catalog/picture.ts';
 import { firstText } from '../../core/catalog/record.ts';
+import { decisionKey } from '../../core/rules/decisions.ts';
 import type { Setup } from '../../core/setup/schema.ts';
 import { problem } from './problems.ts';
 import type { Services } from './services.ts';
@@ -12,12 +14,12 @@ const tryLater = 'no-cache';
 
 /** Pictures that records name and other hosts have. Nothing is fetched but what the catalog or the setup names. */
 export function servePictures(app: OpenAPIHono, { catalogs, setups, pictures }: Services): void {
-  const decided = (setup: Setup | undefined, product: string): string[] =>
-    Object.values(setup?.products ?? {}).flatMap((decision) =>
-      decision.product === product && decision.attribute === 'picture' && decision.act === 'set'
-        ? [[decision.value].flat().map(String)[0] ?? '']
-        : [],
-    );
+  /** What was decided for a variant, and for its product: found by key, since there may be very many decisions. */
+  const decided = (setup: Setup | undefined, product: string, id: string): string[] =>
+    [id, null].flatMap((variant) => {
+      const decision = own(setup?.products, decisionKey({ product, variant, attribute: 'picture' }));
+      return decision?.act === 'set' ? [[decision.value].flat().map(String)[0] ?? ''] : [];
+    });
   const addressOf = (id: string, mark: string): string | undefined => {
     const reader = catalogs.current();
     const ordinal = reader?.findRecord(id) ?? -1;
@@ -27,7 +29,7 @@ export function servePictures(app: OpenAPIHono, { catalogs, setups, pictures }: 
     const said = firstText(values.picture);
     return isMeant(said)
       ? said.trim()
-      : [setups.live()?.setup, setups.draft()].flatMap((setup) => decided(setup, familyId)).find(isMeant);
+      : [setups.live()?.setup, setups.draft()].flatMap((setup) => decided(setup, familyId, id)).find(isMeant);
   };
   const refused = (context: Context, code: string): Response => {
     context.header('cache-control', tryLater);

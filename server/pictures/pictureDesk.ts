@@ -37,14 +37,26 @@ export function openPictureDesk(options: {
   let running = 0;
   let fetched = 0;
 
+  /** Failures by host, kept as they come and go: a catalog may have tens of thousands. */
+  const hosts = new Map<string, { readonly failed: number; readonly problem: PictureProblem }>();
+  const forget = (address: string): void => {
+    if (!failures.delete(address)) return;
+    const host = hostOf(address);
+    const { failed, problem } = hosts.get(host)!;
+    if (failed > 1) hosts.set(host, { failed: failed - 1, problem });
+    else hosts.delete(host);
+  };
+
   const inTurn = async <Answer>(work: () => Promise<Answer>): Promise<Answer> => {
+    // A place is handed on, so that nobody comes in between and makes it one too many.
     if (running >= atOnce) await new Promise<void>((go) => waiting.push(go));
-    running++;
+    else running++;
     try {
       return await work();
     } finally {
-      running--;
-      waiting.shift()?.();
+      const next = waiting.shift();
+      if (next) next();
+      else running--;
     }
   };
   const fetchOnce = (address: string): Promise<FetchedPicture> => {
@@ -52,10 +64,12 @@ export function openPictureDesk(options: {
     if (asked) return asked;
     const fetching = inTurn(() => options.fetch(address))
       .then(async (answer) => {
-        failures.delete(address);
+        forget(address);
         if ('problem' in answer) {
-          if (failures.size >= failuresKnown) failures.delete(failures.keys().next().value!);
+          if (failures.size >= failuresKnown) forget(failures.keys().next().value!);
           failures.set(address, { problem: answer.problem, at: now() });
+          const host = hostOf(address);
+          hosts.set(host, { failed: (hosts.get(host)?.failed ?? 0) + 1, problem: answer.problem });
         } else {
           fetched++;
           await cache.keep(address, answer);
@@ -76,11 +90,6 @@ export function openPictureDesk(options: {
       return fetchOnce(address);
     },
     tally() {
-      const hosts = new Map<string, { failed: number; problem: PictureProblem }>();
-      for (const [address, { problem }] of failures) {
-        const host = hostOf(address);
-        hosts.set(host, { failed: (hosts.get(host)?.failed ?? 0) + 1, problem });
-      }
       return {
         fetched,
         failed: failures.size,
