@@ -6,12 +6,11 @@ import { type Engine, openEngine, prepareSetup } from '../core/search/prepareSet
 import { search } from '../core/search/search.ts';
 import type { Setup } from '../core/setup/schema.ts';
 import { type EditTimes, pageSize } from './contender.ts';
+import { median } from './percentile.ts';
 
 /** Edits of each kind that are made before any counts, as the code of a server is warm; and those whose median does. */
 const warmEdits = 7;
 const edits = 15;
-
-const median = (times: number[]): number => times.sort((a, b) => a - b)[times.length >> 1]!;
 
 /** Makes edits as a search thread takes them up, each over the catalog as it was built, and asks for the picture. */
 export function measureEdits(

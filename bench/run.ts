@@ -6,6 +6,7 @@ export {};
  * npm run bench -- vocabulary: speed with a large vocabulary beside speed without.
  * npm run bench -- filters: speed with twelve filters beside speed with eight.
  * npm run bench -- serving: what shoppers wait while a desk is busy, on a real server.
+ * npm run bench -- opening: from opening an address of the desk to results in the shop window, and what jumps meanwhile.
  * npm run bench -- alike: words of real catalogs that stand in the same places, to be judged by hand.
  */
 const [which, ...rest] = process.argv.slice(2);
@@ -14,5 +15,6 @@ else if (which === 'losses') (await import('./quality/losses.ts')).runLosses(res
 else if (which === 'vocabulary') (await import('./vocabulary.ts')).runVocabulary(rest);
 else if (which === 'filters') (await import('./filters.ts')).runFilters(rest);
 else if (which === 'serving') await (await import('./serving.ts')).runServing(rest);
+else if (which === 'opening') await (await import('./opening.ts')).runOpening();
 else if (which === 'alike') (await import('./quality/alike.ts')).runAlike(rest);
 else await import('./speed.ts');

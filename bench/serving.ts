@@ -9,6 +9,7 @@ import { Worker } from 'node:worker_threads';
 import { catalogWriter } from '../core/catalog/writeCatalog.ts';
 import { acceptAll, makeReady, type RealServer, startRealServer } from '../server/testing/realServer.ts';
 import { makeRecords } from './makeRecords.ts';
+import { percentile } from './percentile.ts';
 
 /** Searches a second that shoppers make, and seconds they are watched for. */
 const aSecond = 20;
@@ -16,8 +17,6 @@ const watched = 30;
 const port = 4296;
 
 const queries = ['', 'zebra', 'blue', 'brek', 'stall', 'dain', 'pla', 'quon', 'strem', 'glind dost', 'thail brom'];
-const percentile = (times: readonly number[], share: number): number =>
-  [...times].sort((a, b) => a - b)[Math.min(times.length - 1, Math.floor(times.length * share))] ?? Number.NaN;
 const shown = (time: number): string => `${time.toFixed(1)} ms`;
 const pause = (time: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, time));
 

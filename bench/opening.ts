@@ -1,0 +1,60 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { type BrowserContext, chromium } from '@playwright/test';
+import { startRealServer } from '../server/testing/realServer.ts';
+import { median } from './percentile.ts';
+
+const port = 4295;
+const screens = ['/attributes', '/catalog/products', '/relevance', '/vocabulary', '/filters', '/proposals'];
+const openings = 8;
+
+/** Runs in the page: adds up what moved by itself while it was loading, as browsers measure it (0.1 is felt). */
+const watchShifts = `
+  shifted = 0;
+  new PerformanceObserver((list) => {
+    for (const { hadRecentInput, value } of list.getEntries()) if (!hadRecentInput) shifted += value;
+  }).observe({ type: 'layout-shift', buffered: true });
+`;
+
+/** Opens an address of the desk; milliseconds until the shop window shows products, and what moved meanwhile. */
+async function open(context: BrowserContext, address: string): Promise<{ time: number; shifted: number }> {
+  const page = await context.newPage();
+  const begin = performance.now();
+  await page.goto(address, { waitUntil: 'commit' });
+  await page.frameLocator('iframe').locator('[data-product]').first().waitFor();
+  const time = performance.now() - begin;
+  // What comes late moves things as well.
+  await page.waitForTimeout(700);
+  const shifted = await Promise.all(page.frames().map((frame) => frame.evaluate('shifted') as Promise<number>));
+  await page.close();
+  return { time, shifted: Math.max(...shifted) };
+}
+
+/** npm run bench -- opening: from opening an address of the desk to results in the shop window, with the demo store. */
+export async function runOpening(): Promise<void> {
+  const root = process.cwd();
+  const data = mkdtempSync(join(tmpdir(), 'clever-shelf-opening-'));
+  const server = await startRealServer({ root, data: join(data, 'folder'), port });
+  const browser = await chromium.launch({
+    executablePath: '/usr/bin/chromium',
+    args: ['--headless', '--no-sandbox', '--disable-gpu'],
+  });
+  try {
+    const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+    await context.addInitScript({ content: watchShifts });
+    await open(context, `${server.base}/attributes`);
+    for (const screen of screens) {
+      const seen: { time: number; shifted: number }[] = [];
+      for (let time = 0; time < openings; time++) seen.push(await open(context, server.base + screen));
+      const times = seen.map(({ time }) => time);
+      console.log(
+        `${screen}: results after ${median(times).toFixed(0)} ms (slowest ${Math.max(...times).toFixed(0)}; bound 1000), layout shift ${Math.max(...seen.map(({ shifted }) => shifted)).toFixed(4)}`,
+      );
+    }
+  } finally {
+    await browser.close();
+    await server.kill();
+    rmSync(data, { recursive: true, force: true });
+  }
+}
