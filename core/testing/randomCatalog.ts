@@ -77,7 +77,7 @@ export function snapshotOf(records: readonly CatalogRecord[], language: Language
   return openSnapshot(builder.finish())!;
 }
 
-/** A query a shopper might make of such a catalog: words, halves of words, slips of the finger, part numbers. */
+/** A query a shopper might make of such a catalog: words, halves of words, typos, part numbers. */
 export function randomQuery(random: () => number): string {
   const kind = random();
   if (kind < 0.06) return '';

@@ -15,7 +15,7 @@ import { useEntryNotes, useEntryTimes } from './useEntryNotes.ts';
 /** Rows shown at once; a vocabulary of thousands is searched, not scrolled. */
 const stretch = 50;
 
-/** Words that mean the same, and words that lead to others one way. */
+/** Synonyms: both ways, and one way. */
 export function Synonyms() {
   const { setup } = useDeskState();
   const changed = useChanged('vocabulary');
