@@ -25,6 +25,7 @@ for (const theme of ['light', 'dark'] as const)
       // The window beside each screen is the same: it is looked at once. In the dark only colours are others.
       if (at > 0) axe.exclude('iframe');
       if (theme === 'dark') axe.withRules(['color-contrast', 'link-in-text-block']);
+      else axe.options({ rules: { 'target-size': { enabled: true } } });
       const { violations } = await axe.analyze();
       for (const { id, impact, nodes } of violations)
         if (impact === 'serious' || impact === 'critical')

@@ -109,9 +109,9 @@ test('errors say what is wrong: 2 for a command not understood, 1 for one that c
 test('starting says in one sentence what is wrong', () => {
   const start = (...args: string[]) =>
     spawnSync(process.execPath, ['scripts/start.mjs', ...args], { cwd: root, encoding: 'utf8', timeout: 30_000 });
-  const taken = start('--port', '4290', '--data', data);
+  const taken = start('--port', process.env.SHELF_E2E_PORT!, '--data', data);
   expect(taken.status).toBe(1);
-  expect(taken.stderr).toContain('Port 4290 is taken by another program.');
+  expect(taken.stderr).toContain(`Port ${process.env.SHELF_E2E_PORT} is taken by another program.`);
   writeFileSync(join(data, 'file'), '');
   const unwritable = start('--port', '0', '--data', join(data, 'file'));
   expect(unwritable.status).toBe(1);

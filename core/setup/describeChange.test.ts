@@ -133,7 +133,7 @@ describe('the empty shelf, the storefront and plans in words', () => {
       [
         'Shelf plan “Spring” is now called “Summer”',
         'Shelf plan “Summer” holds for: ink, pen',
-        'Shelf plan “Summer” no longer pulls “a”',
+        'Shelf plan “Summer” no longer boosts or lowers “a”',
       ],
     ],
     [

@@ -89,7 +89,7 @@ describe('changes in words', () => {
       'Shelf plan “Brushes” is switched off',
       'Shelf plan “Brushes” pins “p2” at place 1',
       'Shelf plan “Brushes” no longer pins “p1”',
-      'Shelf plan “Brushes” lowers “p3” (pull 0.5)',
+      'Shelf plan “Brushes” lowers “p3” (strength ×0.5)',
     ]);
     expect(told(setup, changed)).toEqual(['Shelf plan “Brushes” is removed']);
   });

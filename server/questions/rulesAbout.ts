@@ -21,7 +21,7 @@ export function rulesAbout(setup: Setup, records: readonly CatalogRecord[], prod
         rules.push({
           kind: 'pull',
           plan,
-          told: `“${name}” ${pull >= 1 ? 'boosts' : 'lowers'} it (pull ${pull}) ${where}.`,
+          told: `“${name}” ${pull >= 1 ? 'boosts' : 'lowers'} it (strength ×${pull}) ${where}.`,
         });
   }
   for (const hiding of Object.values(setup.hiding)) {

@@ -37,11 +37,12 @@ function pullChanges(plan: string, before: ShelfPlan, after: ShelfPlan, names: N
     ...after.pulls
       .filter(({ product, pull }) => was.get(product) !== pull)
       .map(
-        ({ product, pull }) => `${plan} ${pull >= 1 ? 'boosts' : 'lowers'} ${names.product(product)} (pull ${pull})`,
+        ({ product, pull }) =>
+          `${plan} ${pull >= 1 ? 'boosts' : 'lowers'} ${names.product(product)} (strength ×${pull})`,
       ),
     ...before.pulls
       .filter(({ product }) => !is.has(product))
-      .map(({ product }) => `${plan} no longer pulls ${names.product(product)}`),
+      .map(({ product }) => `${plan} no longer boosts or lowers ${names.product(product)}`),
   ];
 }
 

@@ -16,7 +16,7 @@ export function TeachLink({
     <Link
       to={`/vocabulary?say=${encodeURIComponent(says)}`}
       onClick={done}
-      className={`inline-flex items-center gap-1 text-[12.5px] text-press underline ${className}`}
+      className={`inline-flex min-h-6 items-center gap-1 text-[12.5px] text-press underline ${className}`}
     >
       <MessageCirclePlus size={13} aria-hidden />
       Say what “{says}” means

@@ -2,6 +2,7 @@ import { ArrowLeft, X } from 'lucide-react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { toast } from 'sonner';
 import type { ShelfPlan } from '../../../core/setup/parts/plans.ts';
+import { leastPull, most } from '../../../core/setup/terms/limits.ts';
 import { Button, IconButton } from '../parts/Button.tsx';
 import { NumberField, Switch, TextField } from '../parts/Controls.tsx';
 import { ProductLine, useProducts } from '../parts/ProductLine.tsx';
@@ -128,12 +129,12 @@ function PlanEditor({ id, plan }: { readonly id: string; readonly plan: ShelfPla
                 <ProductLine id={product} card={products?.get(product)} isKnown={products !== undefined} />
                 <span className="block pl-[46px] text-[12.5px] text-soft">{pullInWords(pull)}</span>
               </span>
-              <span className="text-[13px] text-soft">pull</span>
+              <span className="text-[13px] text-soft">strength</span>
               <NumberField
-                label={`Pull on ${products?.get(product)?.title ?? product}`}
+                label={`Strength of ${products?.get(product)?.title ?? product}`}
                 value={pull}
-                least={0.1}
-                most={10}
+                least={leastPull}
+                most={most.pull}
                 step={0.1}
                 change={(next) =>
                   save({
@@ -143,7 +144,7 @@ function PlanEditor({ id, plan }: { readonly id: string; readonly plan: ShelfPla
                 }
               />
               <IconButton
-                label={`Stop pulling ${products?.get(product)?.title ?? product}`}
+                label={`Neither boost nor lower ${products?.get(product)?.title ?? product}`}
                 onClick={() => save(withPull(plan, product, 1))}
               >
                 <X size={15} aria-hidden />

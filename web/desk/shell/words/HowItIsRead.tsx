@@ -15,7 +15,7 @@ export function HowItIsRead({ query, from }: { readonly query: string; readonly 
   const [isOpen, setOpen] = useState(false);
   return (
     <Dialog.Root open={isOpen} onOpenChange={setOpen}>
-      <Dialog.Trigger className="inline-flex items-center gap-1 text-[12.5px] text-press underline">
+      <Dialog.Trigger className="inline-flex min-h-6 items-center gap-1 text-[12.5px] text-press underline">
         <BookOpenText size={13} aria-hidden />
         How “{query}” is read
       </Dialog.Trigger>
