@@ -4,21 +4,28 @@ import { join } from 'node:path';
 import { defineConfig } from '@playwright/test';
 import { freePort } from './freePort.ts';
 
-// Workers read this file again, and must come to the same server.
-process.env.SHELF_E2E_PORT ??= String(await freePort());
-const port = Number(process.env.SHELF_E2E_PORT);
-const data = process.env.SHELF_E2E_DATA ?? mkdtempSync(join(tmpdir(), 'clever-shelf-e2e-'));
-process.env.SHELF_E2E_DATA = data;
+/** A server for some of the tests, on a folder of its own; workers read this file again, and must come to the same one. */
+async function desk(name: string): Promise<{ readonly port: string; readonly data: string }> {
+  const [port, data] = [`SHELF_E2E_${name}_PORT`, `SHELF_E2E_${name}_DATA`];
+  process.env[port] ??= String(await freePort());
+  process.env[data] ??= mkdtempSync(join(tmpdir(), 'clever-shelf-e2e-'));
+  return { port: process.env[port], data: process.env[data] };
+}
 
-/** Tests that start servers of their own, on folders of their own: they may run beside the others. */
+const screens = await desk('SCREENS');
+const jobs = await desk('JOBS');
+/** Tests that start servers of their own, and those that look at every screen or change the catalog. */
 const ownServers = ['crash.spec.ts', 'firmGround.spec.ts'];
+const ofScreens = ['catalog.spec.ts', 'everyScreen.spec.ts', 'narrow.spec.ts'];
+const at = (port: string): string => `http://127.0.0.1:${port}`;
 
-/** One worker and one server for the desk: its tests walk through one merchandiser's day on one data folder. */
+/** Each desk's tests walk one after the other through one merchandiser's day; two such days pass side by side. */
 export default defineConfig({
   testDir: '.',
   workers: 2,
   projects: [
-    { name: 'desk', testIgnore: ownServers, workers: 1 },
+    { name: 'screens', testMatch: ofScreens, workers: 1, use: { baseURL: at(screens.port) } },
+    { name: 'jobs', testIgnore: [...ownServers, ...ofScreens], workers: 1, use: { baseURL: at(jobs.port) } },
     { name: 'own servers', testMatch: ownServers, workers: 1 },
   ],
   timeout: 150_000,
@@ -27,7 +34,6 @@ export default defineConfig({
   retries: 1,
   reporter: [['list'], ['json']],
   use: {
-    baseURL: `http://127.0.0.1:${port}`,
     viewport: { width: 1280, height: 800 },
     launchOptions: {
       executablePath: '/usr/bin/chromium',
@@ -42,10 +48,10 @@ export default defineConfig({
       ],
     },
   },
-  webServer: {
+  webServer: [screens, jobs].map(({ port, data }) => ({
     command: `node ../scripts/start.mjs --port ${port} --data ${data} --fresh`,
-    url: `http://127.0.0.1:${port}/desk/state`,
+    url: `${at(port)}/desk/state`,
     timeout: 240_000,
-    gracefulShutdown: { signal: 'SIGTERM', timeout: 5000 },
-  },
+    gracefulShutdown: { signal: 'SIGTERM' as const, timeout: 5000 },
+  })),
 });

@@ -22,7 +22,7 @@ function shelf(...args: string[]) {
 }
 
 test('the terminal gives the same answer as the shop and the desk', async ({ request }) => {
-  const folder = process.env.SHELF_E2E_DATA!;
+  const folder = process.env.SHELF_E2E_JOBS_DATA!;
   for (const query of ['ultramarine', 'kolinsky brsh', 'zebra xylophone']) {
     const live = shelf('search', query, '--json', '--limit', '5', '--data', folder);
     const shop = await (await request.get(`/shop/search?limit=5&q=${encodeURIComponent(query)}`)).json();
@@ -109,9 +109,9 @@ test('errors say what is wrong: 2 for a command not understood, 1 for one that c
 test('starting says in one sentence what is wrong', () => {
   const start = (...args: string[]) =>
     spawnSync(process.execPath, ['scripts/start.mjs', ...args], { cwd: root, encoding: 'utf8', timeout: 30_000 });
-  const taken = start('--port', process.env.SHELF_E2E_PORT!, '--data', data);
+  const taken = start('--port', process.env.SHELF_E2E_JOBS_PORT!, '--data', data);
   expect(taken.status).toBe(1);
-  expect(taken.stderr).toContain(`Port ${process.env.SHELF_E2E_PORT} is taken by another program.`);
+  expect(taken.stderr).toContain(`Port ${process.env.SHELF_E2E_JOBS_PORT} is taken by another program.`);
   writeFileSync(join(data, 'file'), '');
   const unwritable = start('--port', '0', '--data', join(data, 'file'));
   expect(unwritable.status).toBe(1);
@@ -121,7 +121,7 @@ test('starting says in one sentence what is wrong', () => {
 });
 
 test('judge tells how right judged searches are, and names a wrong line', () => {
-  const folder = process.env.SHELF_E2E_DATA!;
+  const folder = process.env.SHELF_E2E_JOBS_DATA!;
   const [first] = JSON.parse(shelf('search', 'ultramarine', '--json', '--limit', '1', '--data', folder).stdout).results;
   const file = join(data, 'judged.jsonl');
   const line = (query: string, relevant: Record<string, number>) => JSON.stringify({ query, relevant });
