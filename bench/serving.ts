@@ -70,9 +70,14 @@ async function firstSearches(after: string, beginnings: number, begin: () => Pro
   }
   nothing.close();
   const medians = times.map((each) => percentile(each, 0.5));
-  const mean = (each: readonly number[]): string => shown(each.reduce((a, b) => a + b, 0) / each.length);
+  const slowest = (each: readonly number[]): string =>
+    [...each]
+      .sort((a, b) => b - a)
+      .slice(0, 3)
+      .map(shown)
+      .join(', ');
   console.log(
-    `${beginnings} times after ${after}: medians of the first ten searches ${medians.map(shown).join(', ')}; means of first ${mean(times[0]!)} and tenth ${mean(times[9]!)}`,
+    `${beginnings} times after ${after}: medians of the first ten searches ${medians.map(shown).join(', ')}; slowest of the first ${slowest(times[0]!)}, of the tenth ${slowest(times[9]!)}`,
   );
 }
 

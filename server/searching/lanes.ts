@@ -73,6 +73,7 @@ export function openLane(name: LaneName, folder: DataFolder, reader: CatalogRead
   let preparedWith: unknown = null;
   let whenIdle: (() => void) | null = null;
   let isClosed = false;
+  let closing: Promise<void> | null = null;
 
   // A pool of one thread each, since a pool of several cannot be told which of them is meant.
   const poolOf = (thread: LaneThread): Piscina<unknown, ThreadOutcome> => {
@@ -130,6 +131,14 @@ export function openLane(name: LaneName, folder: DataFolder, reader: CatalogRead
       thread.own.push({ task, signal: undefined, seconds: secondsToPrepare, resolve, reject });
       goOn();
     });
+  const end = async (): Promise<void> => {
+    await new Promise<void>((resolve) => {
+      whenIdle = resolve;
+      goOn();
+    });
+    isClosed = true;
+    await Promise.all(threads.map(({ pool }) => pool?.destroy()));
+  };
   return {
     run(task) {
       if (waiting.length >= most)
@@ -148,13 +157,9 @@ export function openLane(name: LaneName, folder: DataFolder, reader: CatalogRead
     async inTurn(task) {
       for (const thread of threads) await give(thread, task);
     },
-    async close() {
-      await new Promise<void>((resolve) => {
-        whenIdle = resolve;
-        goOn();
-      });
-      isClosed = true;
-      await Promise.all(threads.map(({ pool }) => pool?.destroy()));
+    close() {
+      closing ??= end();
+      return closing;
     },
   };
 }

@@ -25,6 +25,8 @@ const searchesWarmed = 24;
 const warmedOver = 5;
 /** When the desk's threads start by themselves, in milliseconds. */
 const deskWarmedAfter = 4000;
+/** When threads that are asked nothing more are ended, in milliseconds: letting go of a catalog takes a core a moment. */
+const endedAfter = 1000;
 
 /** A searcher whose threads are replaced, all together, when another generation of the catalog is put in force. */
 export interface LanedSearcher extends Searcher {
@@ -108,7 +110,7 @@ export function lanedSearcher(options: {
       // It only saves the first person at the desk a moment, so it comes after what shoppers wait for.
       const own = lanes;
       setTimeout(() => lanes === own && void warm(desk, 'draft', 0).catch(() => {}), deskWarmedAfter).unref();
-      if (before) void close(before).catch(() => {});
+      if (before) setTimeout(() => void close(before).catch(() => {}), endedAfter).unref();
     },
     follow() {
       nextFollowing ??= following.then(() => {
