@@ -12,7 +12,7 @@ export const moveSchema = z.object({
   from: whole.nullable().describe('Place under what is published; null: not among the first ones.'),
   to: whole.nullable().describe('Place under the draft; null: not among the first ones.'),
 });
-export type MoveTold = z.infer<typeof moveSchema>;
+export type DescribedMove = z.infer<typeof moveSchema>;
 
 /** What the draft changes, in shopper's terms. */
 export const effectEndpoints = {

@@ -18,7 +18,7 @@ import { proposalEndpoints } from './proposalEndpoints.ts';
 import { deskSearchQuery, sayings, shopSearchQuery } from './searchQuery.ts';
 import { deskStateSchema } from './stateSchema.ts';
 import { vocabularyEndpoints } from './vocabularyEndpoints.ts';
-import { wordToldSchema } from './wordSchema.ts';
+import { explainedWordSchema } from './wordSchema.ts';
 
 const none = z.object({});
 const revision = z.number().int().min(0).describe('The draft revision the writer saw.');
@@ -37,7 +37,7 @@ export const attributeSchema = z.object({
   isNumeric: z.boolean(),
   canDecide: z.boolean().describe('Whether its value can be set by hand.'),
   wins: z.enum(['here', 'file']).optional(),
-  advice: z.array(z.object({ code: z.string(), told: z.string(), where: z.enum(['reading', 'products', 'here']) })),
+  advice: z.array(z.object({ code: z.string(), text: z.string(), where: z.enum(['reading', 'products', 'here']) })),
   searchable: z.boolean(),
   weight: z.number(),
   onCard: z.boolean(),
@@ -124,7 +124,7 @@ export const endpoints = {
     }),
     body: none,
     answer: z.object({
-      words: z.array(wordToldSchema),
+      words: z.array(explainedWordSchema),
       hidden: z.array(z.object({ product: z.string(), title: z.string(), rules: z.array(z.string()) })),
     }),
   }),

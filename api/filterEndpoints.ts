@@ -18,7 +18,7 @@ export const filterWarningSchema = z.discriminatedUnion('what', [
   z.object({ what: z.literal('numbersAsText') }),
   z.object({ what: z.literal('mixedUnits'), units: z.array(z.string()) }),
 ]);
-export type FilterWarningTold = z.infer<typeof filterWarningSchema>;
+export type DescribedWarning = z.infer<typeof filterWarningSchema>;
 
 const leaves = share.nullable().describe('Share of the products that one choice leaves on average.');
 export const filterProposalSchema = z.object({

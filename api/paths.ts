@@ -44,7 +44,7 @@ export const paths = {
   product: { method: 'get', path: '/desk/catalog/product' },
   editCells: { method: 'post', path: '/desk/catalog/cells' },
   editProducts: { method: 'post', path: '/desk/catalog/products' },
-  giveUp: { method: 'post', path: '/desk/catalog/give-up' },
+  discard: { method: 'post', path: '/desk/catalog/discard' },
   facts: { method: 'post', path: '/desk/catalog/facts' },
   feed: { method: 'post', path: '/desk/catalog/feed' },
   freshness: { method: 'get', path: '/desk/catalog/freshness' },

@@ -52,7 +52,7 @@ export const productActSchema = z.discriminatedUnion('act', [
   z.strictObject({ act: z.literal('addTag'), tag: z.string().trim().min(1).max(200) }),
   z.strictObject({ act: z.literal('removeTag'), tag: z.string().trim().min(1).max(200) }),
   z.strictObject({ act: z.literal('set'), attribute: key, text: z.string().max(longest.decidedText) }),
-  z.strictObject({ act: z.literal('giveUp'), attribute: key.nullable() }),
+  z.strictObject({ act: z.literal('discard'), attribute: key.nullable() }),
   z.strictObject({ act: z.literal('hide'), from: z.array(z.enum(places)).min(1).max(3).optional() }),
   z.strictObject({ act: z.literal('show') }),
 ]);
@@ -106,12 +106,12 @@ export const productEndpoints = {
           ),
         }),
       ),
-      decisions: z.array(z.object({ key: z.string(), decision: decisionSchema, told: z.string() })),
+      decisions: z.array(z.object({ key: z.string(), decision: decisionSchema, text: z.string() })),
       rules: z.array(
         z.object({
           kind: z.enum(['pin', 'pull', 'hidden', 'file', 'boost']),
           plan: z.string().nullable(),
-          told: z.string(),
+          text: z.string(),
         }),
       ),
       searches: z.array(z.object({ query: z.string(), place: whole.nullable(), of: whole })),
@@ -146,8 +146,8 @@ export const productEndpoints = {
     body: z.strictObject({ revision, which: whichSchema, what: productActSchema }),
     answer: z.object({ products: whole.describe('Products that are different now.'), state: deskStateSchema }),
   }),
-  giveUp: endpoint({
-    ...paths.giveUp,
+  discard: endpoint({
+    ...paths.discard,
     summary: 'Gives up unpublished decisions that are told as one change.',
     query: none,
     body: z.strictObject({ revision, group: z.string().max(2000) }),

@@ -13,7 +13,7 @@ export const changeSchema = z.object({
   /** For decisions told as one: how many there are, and the name by which they are given up together. */
   group: z.object({ name: z.string(), count: z.number().int() }).optional(),
 });
-export type ToldChange = z.infer<typeof changeSchema>;
+export type DescribedChange = z.infer<typeof changeSchema>;
 
 export const deskStateSchema = z.object({
   revision,

@@ -12,7 +12,7 @@ export const entryNoteSchema = z.object({
   searches: whole.describe('Different searches of the log that say one of its words.'),
   times: whole.describe('How often those are made.'),
   added: whole.describe('Products that those searches find only by it, of the searches made most.'),
-  problems: z.array(z.object({ code: z.enum(['findsNothing', 'twice', 'circle']), told: z.string() })),
+  problems: z.array(z.object({ code: z.enum(['findsNothing', 'twice', 'circle']), text: z.string() })),
 });
 export type EntryNote = z.infer<typeof entryNoteSchema>;
 
@@ -36,7 +36,7 @@ export const vocabularyEndpoints = {
     answer: z.object({
       language: z.enum(languages),
       usual: z.array(z.string()),
-      telling: z
+      meaningful: z
         .array(z.object({ word: z.string(), products: whole }))
         .describe('Words passed over now that titles have, with the products they matter for.'),
       idle: z.array(z.string()).describe('Entries that no search is ever passed over for: amounts, several words.'),
@@ -58,7 +58,7 @@ export const vocabularyEndpoints = {
     answer: z.object({
       catalog: whole,
       vocabulary: whole,
-      spoken: z.array(z.string()).describe('Words of searches that led to a click, the commonest first.'),
+      popular: z.array(z.string()).describe('Words of searches that led to a click, the commonest first.'),
     }),
   }),
   readVocabulary: endpoint({

@@ -13,7 +13,7 @@ const noteSchema = z.discriminatedUnion('code', [
 export type WordNote = z.infer<typeof noteSchema>;
 
 /** How one word of a search was taken, and why not otherwise. */
-export const wordToldSchema = z.object({
+export const explainedWordSchema = z.object({
   text: z.string(),
   as: z.enum(['word', 'corrected', 'recognised', 'stopWord', 'givenUp', 'notRead']),
   products: z.number().int().describe('Products, hidden ones too, that say the word just so where the search reads.'),
@@ -21,4 +21,4 @@ export const wordToldSchema = z.object({
   value: z.object({ attribute: z.string(), value: z.string() }).nullable(),
   notes: z.array(noteSchema),
 });
-export type WordTold = z.infer<typeof wordToldSchema>;
+export type ExplainedWord = z.infer<typeof explainedWordSchema>;

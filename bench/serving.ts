@@ -178,12 +178,12 @@ export async function runServing(rest: readonly string[]): Promise<void> {
     await pause(1500);
     const busy = await shoppers(server, seconds);
     desk.postMessage('over');
-    const [told] = (await once(desk, 'message')) as [string];
+    const [summary] = (await once(desk, 'message')) as [string];
     const [quiet, loud] = [percentile(idle, 0.99), percentile(busy, 0.99)];
     console.log(
       `shoppers at ${aSecond} a second: median ${shown(percentile(idle, 0.5))}, 99th ${shown(quiet)}; beside a busy desk median ${shown(percentile(busy, 0.5))}, 99th ${shown(loud)}: ${(loud / quiet).toFixed(1)} times (bound 2)`,
     );
-    console.log(`the desk meanwhile: ${told}`);
+    console.log(`the desk meanwhile: ${summary}`);
     await longHistory(server, families);
   } finally {
     await server.kill();

@@ -199,8 +199,8 @@ for (const row of ours) {
   const beside = (peer: Row | undefined): string =>
     peer ? `${(peer.p95 / row.p95).toFixed(1)} times as fast as ${peer.contender}` : 'no other qualifies';
   const fastest = others.find(({ firstTen }) => firstTen === null || firstTen >= 0.9);
-  const told = row.class === 'nothing' ? `${beside(others.find(corrects))}, of those that correct slips; of all ` : '';
-  console.log(`${String(row.size).padStart(8)} ${row.class.padEnd(14)} ${told}${beside(fastest)}`);
+  const note = row.class === 'nothing' ? `${beside(others.find(corrects))}, of those that correct slips; of all ` : '';
+  console.log(`${String(row.size).padStart(8)} ${row.class.padEnd(14)} ${note}${beside(fastest)}`);
 }
 console.log('\nSettings');
 for (const { contender, settings } of builds.filter(({ size }) => size === builds[0]!.size))

@@ -2,8 +2,8 @@ import { closeSync, openSync, writeSync } from 'node:fs';
 import { extname } from 'node:path';
 import { unknownName } from '../api/problem.ts';
 import { type ExportFormat, exportFormats } from '../core/catalog/writeCatalog.ts';
+import { openCurrentCatalog } from '../server/catalog/currentCatalog.ts';
 import { exportCatalog } from '../server/catalog/exportCatalog.ts';
-import { openStandingCatalog } from '../server/catalog/standingCatalog.ts';
 import { Failure, lookAtCatalog, UsageError } from './usage.ts';
 
 const byEnding: Readonly<Record<string, ExportFormat>> = {
@@ -28,7 +28,7 @@ export function exportCommand(data: string, files: readonly string[], said: stri
   const format = formatOf(file, said);
   const { reader, setups } = lookAtCatalog(data);
   const draft = setups.draft();
-  const view = openStandingCatalog(reader).view(draft);
+  const view = openCurrentCatalog(reader).view(draft);
   let out: number;
   try {
     out = openSync(file, 'w');

@@ -9,7 +9,7 @@ import { FileProblem } from '../server/catalog/sources/source.ts';
 import { openShelf } from '../server/openShelf.ts';
 import { Failure, table, UsageError } from './usage.ts';
 
-const rejectedTold = 20;
+const rejectedListed = 20;
 
 export interface ImportValues {
   readonly json: boolean;
@@ -80,7 +80,7 @@ export async function importCommand(data: string, files: readonly string[], valu
     await writer.putInForce(imported, basename(file), Date.now());
     await writer.keepMapping(mapping, Date.now());
     await catalogs.tidy(new Set());
-    const rejectedRows = catalogs.current()!.rejectedRows(rejectedTold);
+    const rejectedRows = catalogs.current()!.rejectedRows(rejectedListed);
     if (values.json) {
       process.stdout.write(`${JSON.stringify({ ...imported, rejectedRows }, null, 2)}\n`);
       return;
@@ -92,7 +92,8 @@ export async function importCommand(data: string, files: readonly string[], valu
     );
     for (const { line, column, reason } of rejectedRows)
       process.stdout.write(`  line ${line}${column ? `, ${column}` : ''}: ${reason}\n`);
-    if (imported.rejected > rejectedTold) process.stdout.write(`  … and ${imported.rejected - rejectedTold} more.\n`);
+    if (imported.rejected > rejectedListed)
+      process.stdout.write(`  … and ${imported.rejected - rejectedListed} more.\n`);
   } catch (error) {
     if (error instanceof FileProblem) throw new Failure(error.message);
     throw error;

@@ -5,7 +5,7 @@ import { Failure, lookAtCatalog, table, UsageError } from './usage.ts';
 
 /** Places in which the first right product is looked for. */
 const depth = 100;
-const worstTold = 10;
+const worstListed = 10;
 const mostSearches = 100_000;
 const longestLine = 1_000_000;
 
@@ -81,7 +81,7 @@ export async function judgeCommand(
   }
   const figure = (share: number): string => share.toFixed(4);
   const worst = summary.queries
-    .slice(0, worstTold)
+    .slice(0, worstListed)
     .filter(({ ndcg10 }) => ndcg10 < 1)
     .map(({ query, ndcg10, reciprocalRank, recall10 }) => [
       figure(ndcg10),

@@ -72,10 +72,10 @@ const allowed: Readonly<Record<string, readonly string[]>> = {
 };
 
 /** Where the person stands who typed the command: npm changes the working directory to the project's. */
-const standing = process.env.INIT_CWD ?? process.cwd();
+const workingFolder = process.env.INIT_CWD ?? process.cwd();
 
 const here = (path: string | undefined): string | undefined =>
-  path === undefined ? undefined : resolve(standing, path);
+  path === undefined ? undefined : resolve(workingFolder, path);
 
 function parse(args: readonly string[]) {
   try {
@@ -109,14 +109,14 @@ async function run(args: readonly string[]): Promise<void> {
   for (const token of tokens)
     if (token.kind === 'option' && token.name !== 'data' && !known.includes(token.name))
       throw new UsageError(`“${command}” has no option --${token.name}.`);
-  const data = values.data === undefined ? resolve('data') : resolve(standing, values.data);
+  const data = values.data === undefined ? resolve('data') : resolve(workingFolder, values.data);
   switch (command) {
     case 'search':
       return searchCommand(data, rest, values);
     case 'import':
       return importCommand(
         data,
-        rest.map((file) => resolve(standing, file)),
+        rest.map((file) => resolve(workingFolder, file)),
         {
           ...values,
           mapping: here(values.mapping),
@@ -126,19 +126,19 @@ async function run(args: readonly string[]): Promise<void> {
     case 'export':
       return exportCommand(
         data,
-        rest.map((file) => resolve(standing, file)),
+        rest.map((file) => resolve(workingFolder, file)),
         values.format,
       );
     case 'log':
       return logCommand(
         data,
-        rest.map((file) => resolve(standing, file)),
+        rest.map((file) => resolve(workingFolder, file)),
         values.json,
       );
     case 'judge':
       return judgeCommand(
         data,
-        rest.map((file) => resolve(standing, file)),
+        rest.map((file) => resolve(workingFolder, file)),
         values,
       );
     case 'attributes':

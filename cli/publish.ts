@@ -1,5 +1,5 @@
 import { namesOf } from '../server/catalog/namesOf.ts';
-import { tellChanges } from '../server/http/deskState.ts';
+import { describeChanges } from '../server/http/deskState.ts';
 import { Failure, openWithCatalog, UsageError } from './usage.ts';
 
 export async function publishCommand(
@@ -20,7 +20,7 @@ export async function publishCommand(
     return;
   }
   const number = setups.liveNumber();
-  const sentences = tellChanges(changes, namesOf(catalogs.current())).flatMap((change) => change.sentences);
+  const sentences = describeChanges(changes, namesOf(catalogs.current())).flatMap((change) => change.sentences);
   if (values.json)
     process.stdout.write(`${JSON.stringify({ published: true, release: number, changes: sentences })}\n`);
   else process.stdout.write(`Release ${number} is live.\n${sentences.map((sentence) => `  ${sentence}.\n`).join('')}`);

@@ -131,10 +131,10 @@ test('a cell is typed into, a stretch is pasted, many products are tagged: seen 
 
   const all = page.getByLabel('Choose every product the list shows');
   await all.check();
-  const told = page.getByRole('region', { name: 'What to do with the products chosen' }).getByRole('status');
-  const amount = Number.parseInt(await told.innerText(), 10);
+  const status = page.getByRole('region', { name: 'What to do with the products chosen' }).getByRole('status');
+  const amount = Number.parseInt(await status.innerText(), 10);
   await row.getByRole('checkbox').uncheck();
-  await expect(told).toHaveText(`${amount - 1} products chosen`);
+  await expect(status).toHaveText(`${amount - 1} products chosen`);
   await expect(all).not.toBeChecked();
   await page.getByRole('button', { name: 'Add a tag' }).click();
   await page.getByPlaceholder('A tag, known or new').fill('zebra range');

@@ -57,8 +57,8 @@ test('tie-breakers tell which places they decide, here and in the searches made 
   await page.getByLabel('Add a tie-breaker').selectOption({ label: 'Margin' });
   await page.getByRole('button', { name: 'Take Units sold off' }).click();
   await page.getByRole('button', { name: 'Take Rating off' }).click();
-  const told = page.locator('dl').filter({ hasText: 'Margin' });
-  await expect(told).toContainText(/places? \d/);
+  const margin = page.locator('dl').filter({ hasText: 'Margin' });
+  await expect(margin).toContainText(/places? \d/);
   // The margins that decided are told with the product itself, in the order in which they stand.
   await desk.choose(2, 'Why here?');
   await expect(page.getByRole('dialog')).toContainText(/Margin \d/);

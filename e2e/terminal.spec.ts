@@ -109,9 +109,9 @@ test('errors say what is wrong: 2 for a command not understood, 1 for one that c
 test('starting says in one sentence what is wrong', () => {
   const start = (...args: string[]) =>
     spawnSync(process.execPath, ['scripts/start.mjs', ...args], { cwd: root, encoding: 'utf8', timeout: 30_000 });
-  const taken = start('--port', process.env.SHELF_E2E_JOBS_PORT!, '--data', data);
-  expect(taken.status).toBe(1);
-  expect(taken.stderr).toContain(`Port ${process.env.SHELF_E2E_JOBS_PORT} is taken by another program.`);
+  const second = start('--port', process.env.SHELF_E2E_JOBS_PORT!, '--data', data);
+  expect(second.status).toBe(1);
+  expect(second.stderr).toContain(`Port ${process.env.SHELF_E2E_JOBS_PORT} is taken by another program.`);
   writeFileSync(join(data, 'file'), '');
   const unwritable = start('--port', '0', '--data', join(data, 'file'));
   expect(unwritable.status).toBe(1);

@@ -189,9 +189,9 @@ test('after accepting what is proposed, six in ten of the searches that found no
   await expect
     .poll(
       async () => {
-        const told = await (await request.get('/desk/proposals')).json();
-        proposals = told.proposals;
-        return told.isComplete;
+        const answer = await (await request.get('/desk/proposals')).json();
+        proposals = answer.proposals;
+        return answer.isComplete;
       },
       { timeout: 60_000 },
     )

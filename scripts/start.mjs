@@ -39,9 +39,13 @@ if (!/^\d{1,5}$/.test(values.port) || Number(values.port) > 65535)
 
 ensureInstalled();
 await ensureBuilt();
-const standing = process.env.INIT_CWD ?? process.cwd();
+const workingFolder = process.env.INIT_CWD ?? process.cwd();
 const data =
-  values.data === undefined ? join(root, 'data') : isAbsolute(values.data) ? values.data : join(standing, values.data);
+  values.data === undefined
+    ? join(root, 'data')
+    : isAbsolute(values.data)
+      ? values.data
+      : join(workingFolder, values.data);
 process.argv = [
   ...[process.argv[0], join(root, 'dist', 'server', 'main.js')],
   ...['--port', values.port, '--data', data, '--demo', join(root, 'demo', 'store')],

@@ -98,7 +98,7 @@ async function start(): Promise<void> {
     console.log(`Importing the demo store, ${demoShop.name} …`);
     await loadDemoStore(imports, writer, demo);
   } else await openInForce();
-  const logDesk = openLogDesk({ writer, log: shelf.log, now, tell: (error) => log.warn(error) });
+  const logDesk = openLogDesk({ writer, log: shelf.log, now, onError: (error) => log.warn(error) });
   await logDesk.ready();
   const feed = openSimulatedFeed({ catalogs: shelf.catalogs, writer, now, seed: 20261101 });
   const pictures = openPictureDesk({

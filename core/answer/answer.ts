@@ -41,7 +41,7 @@ export const filterAnswerSchema = z.object({
   search: z.boolean().optional().describe('Whether its values can be looked through; where absent, if they are many.'),
   isMoney: z.boolean().describe('Whether its amounts are money.'),
   currency: z.string().optional().describe('Of money: what its amounts are in, by ISO 4217.'),
-  beforehand: z
+  preselected: z
     .array(z.string())
     .optional()
     .describe('What is chosen as long as the shopper says nothing of this filter.'),
@@ -103,7 +103,7 @@ const signalSchema = z.object({
       'What the value is: the amount itself, a rating pulled to the mean, newness in percent, 1 for enough stock.',
     ),
 });
-export type SignalTold = z.infer<typeof signalSchema>;
+export type ExplainedSignal = z.infer<typeof signalSchema>;
 export const whySchema = z.object({
   words: z.array(
     z.object({
@@ -193,7 +193,7 @@ export const searchAnswerSchema = z.object({
   results: z.array(resultSchema),
   filters: z.array(filterAnswerSchema),
   filtersNotShown: z
-    .array(z.object({ key: z.string(), why: z.enum(['elsewhere', 'waiting', 'undividing', 'empty']) }))
+    .array(z.object({ key: z.string(), why: z.enum(['elsewhere', 'waiting', 'uniform', 'empty']) }))
     .describe('Filters of the shop that are not beside these results, and why.'),
   shop: shopSchema,
   filterLayout: filterLayoutSchema,

@@ -5,7 +5,7 @@ import { rank } from '../search/rank.ts';
 import { equalThresholds, roundThresholds } from '../values/bands.ts';
 
 /** Values of an attribute that are told one by one. */
-const mostValuesTold = 5000;
+const mostValuesListed = 5000;
 
 /** What an attribute holds: its values, or where its amounts lie. */
 export interface AttributeValues {
@@ -65,16 +65,16 @@ export function attributeValues(
   const ranking = rank(engine, prepared, { query, filters: {}, page: 1, limit: 1 }, 0);
   // Counts are scratch memory: those of the search are kept before the catalog is counted.
   const here = column.countFamilies({ records: ranking.records, failing: null });
-  const found = new Map([...here.standing].map((value) => [value, here.counts[value]!]));
-  const { counts, standing } = column.countFamilies(everything);
-  const shown = selectFirst(standing.slice(), mostValuesTold, (a, b) => counts[b]! - counts[a]! || a - b);
+  const found = new Map([...here.present].map((value) => [value, here.counts[value]!]));
+  const { counts, present } = column.countFamilies(everything);
+  const shown = selectFirst(present.slice(), mostValuesListed, (a, b) => counts[b]! - counts[a]! || a - b);
   return {
     values: [...shown].map((value) => ({
       value: column.name(value),
       products: counts[value]!,
       here: found.get(value) ?? 0,
     })),
-    more: Math.max(0, standing.length - mostValuesTold),
+    more: Math.max(0, present.length - mostValuesListed),
     amounts: null,
   };
 }

@@ -1,7 +1,7 @@
 import { pictureOf } from '../catalog/picture.ts';
 import { type CatalogRecord, firstText, heldBy, textsOf } from '../catalog/record.ts';
 import { availability, standardColumn } from '../catalog/standardColumns.ts';
-import { standingOf } from '../rules/decisions.ts';
+import { sourceOf } from '../rules/decisions.ts';
 import type { Decision } from '../setup/parts/products.ts';
 import type { Setup } from '../setup/schema.ts';
 
@@ -66,15 +66,15 @@ export function listedRow(
   const [first] = records;
   const cells = columns.map((key): [string, ListedCell] => {
     const texts = new Set(records.map((record) => cellText(record, key)));
-    const standings = facts.map((fact) => standingOf(fact, key, decisions, setup));
+    const sources = facts.map((fact) => sourceOf(fact, key, decisions, setup));
     return [
       key,
       {
         text: [...texts][0]!.slice(0, longestShown),
         shown: shownText(records, key, texts),
         different: texts.size,
-        from: standings.some(({ from }) => from === 'here') ? 'here' : 'file',
-        contested: standings.some(({ contested }) => contested),
+        from: sources.some(({ from }) => from === 'here') ? 'here' : 'file',
+        contested: sources.some(({ contested }) => contested),
       },
     ];
   });

@@ -5,7 +5,7 @@ import { standardColumn } from './standardColumns.ts';
 /** Something about an attribute that is worth a look, in a sentence, and where it can be mended. */
 export interface Advice {
   readonly code: 'no-unit' | 'gaps' | 'drowns' | 'not-shown' | 'codes';
-  readonly told: string;
+  readonly text: string;
   readonly where: 'reading' | 'products' | 'here';
 }
 
@@ -29,20 +29,20 @@ export function adviseAttribute(profile: AttributeProfile, setting: AdvisedSetti
   if (isOwn && kind === 'number' && coverage > 0)
     advice.push({
       code: 'no-unit',
-      told: `Bare numbers, such as ${samples[0] ?? '60'}. Say what they are of, and a search for “${samples[0] ?? '60'} gsm” finds them.`,
+      text: `Bare numbers, such as ${samples[0] ?? '60'}. Say what they are of, and a search for “${samples[0] ?? '60'} gsm” finds them.`,
       where: 'reading',
     });
   if (!setting.searchable || !isIndexedAsText(profile)) return advice;
   if (coverage < 0.5 && coverage > 0)
     advice.push({
       code: 'gaps',
-      told: `Missing in ${Math.round((1 - coverage) * 100)}% of the records: those are not found by it.`,
+      text: `Missing in ${Math.round((1 - coverage) * 100)}% of the records: those are not found by it.`,
       where: 'products',
     });
   if (averageWords > 20 && setting.weight >= heaviest / 2 && heaviest > 0)
     advice.push({
       code: 'drowns',
-      told: 'Long texts mention many things in passing. At this weight they drown short attributes; a tenth of the heaviest is usual.',
+      text: 'Long texts mention many things in passing. At this weight they drown short attributes; a tenth of the heaviest is usual.',
       where: 'here',
     });
   const looksLikeCodes =
@@ -50,13 +50,13 @@ export function adviseAttribute(profile: AttributeProfile, setting: AdvisedSetti
   if (looksLikeCodes)
     advice.push({
       code: 'codes',
-      told: 'Its values look like codes or links, which shoppers do not type.',
+      text: 'Its values look like codes or links, which shoppers do not type.',
       where: 'here',
     });
   else if (isOwn && !known.has(key) && !setting.onCard && setting.weight >= heaviest / 2)
     advice.push({
       code: 'not-shown',
-      told: 'It counts much and is never shown: shoppers cannot see why they found a product by it.',
+      text: 'It counts much and is never shown: shoppers cannot see why they found a product by it.',
       where: 'here',
     });
   return advice;

@@ -54,14 +54,14 @@ export function checkMapping(mapping: Mapping): { readonly column: string; reado
           column: reading.column,
           message: `Two columns are the ${role.replaceAll('_', ' ')}; only one can be.`,
         });
-  const taken = new Map<string, string>();
+  const used = new Map<string, string>();
   for (const { column, as: role, key } of readings) {
     if (role === 'skip' || (role !== 'attribute' && role !== 'option')) continue;
     if ((roles as readonly string[]).includes(key) || key === 'availability')
       problems.push({ column, message: `“${key}” is the name of something else; give the attribute another name.` });
-    const other = taken.get(key);
+    const other = used.get(key);
     if (other !== undefined) problems.push({ column, message: `It has the same name as “${other}”.` });
-    taken.set(key, column);
+    used.set(key, column);
   }
   if (mapping.families.by === 'column' && as('family').length > 1)
     problems.push({
@@ -83,7 +83,7 @@ export function withPattern(pattern: string, text: string): string {
   const unit = unitNamed(pattern.replace('{value}', ''));
   const amount = /^([\d.,]*\d)\s*\S+$/.exec(text)?.[1];
   if (!unit || amount === undefined) return text;
-  const told = pattern.replace('{value}', amount);
-  const [was, is] = [text, told].map((each) => findQuantities(fold(each)).map(quantityToken).join());
-  return was !== '' && was === is ? told : text;
+  const filledIn = pattern.replace('{value}', amount);
+  const [was, is] = [text, filledIn].map((each) => findQuantities(fold(each)).map(quantityToken).join());
+  return was !== '' && was === is ? filledIn : text;
 }

@@ -149,16 +149,16 @@ export function proposeMapping(columns: readonly ColumnFacts[]): ProposedReading
   const guesses = columns
     .flatMap((facts, place) => guessesFor(facts, place).map((guess) => ({ ...guess, place })))
     .sort((a, b) => b.confidence - a.confidence || a.place - b.place || roles.indexOf(a.role) - roles.indexOf(b.role));
-  const taken = new Map<string, Guess>();
+  const used = new Map<string, Guess>();
   const given = new Set<Role>();
   for (const guess of guesses) {
     const { role, facts } = guess;
-    if (taken.has(facts.column)) continue;
+    if (used.has(facts.column)) continue;
     if (given.has(role) && (!sharedRoles.has(role) || guess.confidence < 0.6)) continue;
-    taken.set(facts.column, guess);
+    used.set(facts.column, guess);
     given.add(role);
   }
-  const counted = [...taken.values()].find(({ role, facts }) => role === 'stock' && isFigure(facts));
+  const counted = [...used.values()].find(({ role, facts }) => role === 'stock' && isFigure(facts));
   /** Whether a column says in words what another one counts. */
   const isCounted = (facts: ColumnFacts): boolean =>
     counted !== undefined &&
@@ -167,7 +167,7 @@ export function proposeMapping(columns: readonly ColumnFacts[]): ProposedReading
     rolesNamed(facts.column).some(({ role, confidence }) => role === 'stock' && confidence >= sureOfName);
   const keys = new Set<string>([...roles, 'availability']);
   return columns.map((facts): ProposedReading => {
-    const guess = taken.get(facts.column);
+    const guess = used.get(facts.column);
     const isSaid = !guess && facts.cells > 0 && isCounted(facts);
     const as = guess?.role ?? (facts.cells === 0 || isSaid ? 'skip' : 'attribute');
     const pattern = patternFor(as, facts);

@@ -157,8 +157,8 @@ export function readRow(cells: Cells, bound: BoundMapping): RowReading {
   if (id.length > 200) return refuse(columnOf('id'), 'The id is longer than 200 characters.');
   if (!values.title) return refuse(columnOf('title'), 'The row has no title.');
   if (draft.levels.length > 0) values.category = levelsOf(draft.levels);
-  const told = draft.soldOut === null ? null : draft.soldOut ? availability.soldOut : availability.inStock;
-  values[availability.key] = told ?? availabilityOf(values.stock);
+  const availabilityText = draft.soldOut === null ? null : draft.soldOut ? availability.soldOut : availability.inStock;
+  values[availability.key] = availabilityText ?? availabilityOf(values.stock);
   const familyId = familyOf({ id, sku, named: familyName, values }, bound.mapping.families, bound.options).slice(
     0,
     200,

@@ -28,7 +28,7 @@ export interface Replacement {
 const manyShare = 0.2;
 const refusedShare = 0.02;
 const fewest = 10;
-const examplesTold = 5;
+const examplesShown = 5;
 
 const isMany = (part: number, whole: number, share: number): boolean => part >= fewest && part > whole * share;
 const figures = new Intl.NumberFormat('en');
@@ -43,7 +43,7 @@ export function replaceConcerns(replacement: Replacement): Concern[] {
     concerns.push({
       code: 'shown-products-gone',
       message: `${counted(shownGone.length, 'product', 'products')} on the first page of frequent searches ${shownGone.length === 1 ? 'is' : 'are'} not in the new catalog.`,
-      examples: shownGone.slice(0, examplesTold),
+      examples: shownGone.slice(0, examplesShown),
     });
   if (isMany(gone, before, manyShare))
     concerns.push({

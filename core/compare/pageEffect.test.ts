@@ -31,9 +31,9 @@ describe('the effect on first pages', () => {
   });
   test('tells which searches find fewer or more, the most telling first', () => {
     const found = (...totals: number[]) => totals.map((total): FirstPage => ({ ...page('a'), total }));
-    const { fewer, more, found: told } = pageEffect(searches, found(34, 5, 7), found(6, 5, 8));
+    const { fewer, more, found: shown } = pageEffect(searches, found(34, 5, 7), found(6, 5, 8));
     expect([fewer, more]).toEqual([1, 1]);
-    expect(told).toEqual([
+    expect(shown).toEqual([
       { search: 'blue ink', searches: 100, from: 34, to: 6 },
       { search: 'paper', searches: 50, from: 7, to: 8 },
     ]);

@@ -36,8 +36,8 @@ export interface FoundChange {
   readonly to: number;
 }
 
-const movesTold = 5;
-const foundTold = 3;
+const movesShown = 5;
+const foundShown = 3;
 /** A product that comes from, or goes, beyond what was looked at counts as having moved so far. */
 const beyond = depth;
 
@@ -86,14 +86,14 @@ export function pageEffect(
   return {
     fewer: found.filter(({ from, to }) => to < from).length,
     more: found.filter(({ from, to }) => to > from).length,
-    found: [...found].sort((a, b) => weightOf(b) - weightOf(a) || (a.search < b.search ? -1 : 1)).slice(0, foundTold),
+    found: [...found].sort((a, b) => weightOf(b) - weightOf(a) || (a.search < b.search ? -1 : 1)).slice(0, foundShown),
     looked: searches.length,
     changed: changed.length,
     times: changed.reduce((sum, { searches: times }) => sum + times, 0),
     ofTimes: searches.reduce((sum, { searches: times }) => sum + times, 0),
     moves: [...changed]
       .sort((a, b) => b.weight - a.weight || (a.search < b.search ? -1 : 1))
-      .slice(0, movesTold)
+      .slice(0, movesShown)
       .map(({ weight: _, ...move }) => move),
   };
 }

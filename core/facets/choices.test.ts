@@ -93,7 +93,7 @@ describe('what waits for another', () => {
 });
 
 describe('what is chosen', () => {
-  const beforehand: Filters = {
+  const preselected: Filters = {
     hair: {
       chosen: [
         { collection: null, values: ['Hog'] },
@@ -102,11 +102,11 @@ describe('what is chosen', () => {
     },
   };
   test('is what the shopper said, else what is chosen beforehand for the collection', () => {
-    expect(resolve(beforehand).chosen).toEqual({ hair: ['Hog'] });
-    expect(resolve(beforehand, {}, { collection: 'gifts' }).chosen).toEqual({ hair: ['Sable'] });
-    expect(resolve(beforehand, { hair: ['Goat'] }).chosen).toEqual({ hair: ['Goat'] });
+    expect(resolve(preselected).chosen).toEqual({ hair: ['Hog'] });
+    expect(resolve(preselected, {}, { collection: 'gifts' }).chosen).toEqual({ hair: ['Sable'] });
+    expect(resolve(preselected, { hair: ['Goat'] }).chosen).toEqual({ hair: ['Goat'] });
   });
-  test('nothing, where the shopper took it off', () => expect(resolve(beforehand, { hair: [] }).chosen).toEqual({}));
+  test('nothing, where the shopper took it off', () => expect(resolve(preselected, { hair: [] }).chosen).toEqual({}));
   test('of one choice the first', () =>
     expect(resolve({ hair: { kind: 'single' } }, { hair: ['Hog', 'Goat'] }).chosen).toEqual({ hair: ['Hog'] }));
   test('in a filter that is not there is ignored and told, an empty one is not worth telling', () =>

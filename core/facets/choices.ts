@@ -5,7 +5,7 @@ import type { BoundFilter } from './boundFilter.ts';
 import type { ChosenFilters } from './chosenFilters.ts';
 
 /** Why a filter of the setup is not beside some results. */
-export type NotShown = 'elsewhere' | 'waiting' | 'undividing' | 'empty';
+export type NotShown = 'elsewhere' | 'waiting' | 'uniform' | 'empty';
 
 /** What of a search bears on its filters. */
 export interface FilteredSearch {
@@ -24,7 +24,7 @@ export interface Choices {
   /** What is chosen in them, what is chosen beforehand included, by key; a filter without a choice is not there. */
   readonly chosen: ChosenFilters;
   /** What of it is chosen beforehand, whether or not the shopper has said otherwise. */
-  readonly beforehand: ChosenFilters;
+  readonly preselected: ChosenFilters;
   readonly ignored: readonly string[];
   readonly notShown: readonly { readonly key: string; readonly why: NotShown }[];
 }
@@ -70,12 +70,12 @@ export function resolveChoices(
     (collection !== undefined && where.collections.includes(collection)) ||
     (said !== '' && saidIn.has(said)) ||
     where.values.some(({ attribute, value }) => isMostly(snapshot, records, attribute, value));
-  const beforehandIn = ({ chosen = [] }: BoundFilter): readonly string[] => {
+  const preselectedIn = ({ chosen = [] }: BoundFilter): readonly string[] => {
     const own = chosen.find((each) => each.collection !== null && each.collection === collection);
     return (own ?? chosen.find((each) => each.collection === null))?.values ?? [];
   };
   const wanted = (filter: BoundFilter): readonly string[] => {
-    const texts = Object.hasOwn(given, filter.key) ? given[filter.key]! : beforehandIn(filter);
+    const texts = Object.hasOwn(given, filter.key) ? given[filter.key]! : preselectedIn(filter);
     return choosesOne(filter) ? texts.slice(0, 1) : texts;
   };
   const known = new Map<string, NotShown | null>();
@@ -93,7 +93,7 @@ export function resolveChoices(
   const active: BoundFilter[] = [];
   const notShown: { key: string; why: NotShown }[] = [];
   const chosen = noChoice();
-  const beforehand = noChoice();
+  const preselected = noChoice();
   for (const filter of filters) {
     const { key } = filter;
     const why = reasonOf(filter);
@@ -102,12 +102,12 @@ export function resolveChoices(
       continue;
     }
     active.push(filter);
-    const usual = beforehandIn(filter);
-    if (usual.length > 0) beforehand[key] = usual;
+    const usual = preselectedIn(filter);
+    if (usual.length > 0) preselected[key] = usual;
     const own = wanted(filter);
     if (own.length > 0) chosen[key] = own;
   }
   const isThere = (key: string): boolean => active.some((filter) => filter.key === key);
   const ignored = Object.keys(given).filter((key) => given[key]!.length > 0 && !isThere(key));
-  return { active, chosen, beforehand, ignored, notShown };
+  return { active, chosen, preselected, ignored, notShown };
 }

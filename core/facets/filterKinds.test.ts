@@ -69,20 +69,20 @@ const ask = (
   const prepared = prepareSetup(engine, { ...base, filters: settings(filters), valueGroups: { red } }, 0);
   return search(engine, prepared, { query: '', filters: {}, page: 1, limit: 9, ...request }, (at) => records[at]!);
 };
-const told = ({ values }: FilterAnswer): string => values.map(({ value, count }) => `${value} ${count}`).join(', ');
+const listed = ({ values }: FilterAnswer): string => values.map(({ value, count }) => `${value} ${count}`).join(', ');
 const only = (setting: Partial<FilterSetting>, request: Parameters<typeof ask>[1] = {}): FilterAnswer =>
   ask({ x: setting }, request).filters[0]!;
 
 describe('what a filter shows', () => {
   test('value groups join values, families counted once, with the group’s colour', () => {
     const filter = only({ attribute: 'colour', groups: 'red', kind: 'swatches' });
-    expect(told(filter)).toBe('Red 2, Blue 1, Teal 1');
+    expect(listed(filter)).toBe('Red 2, Blue 1, Teal 1');
     expect(filter.values[0]).toMatchObject({ colour: '#aa2211' });
     expect(ask({ x: { attribute: 'colour', groups: 'red' } }, { filters: { x: ['Red'] } }).total).toBe(2);
   });
   test('a tree has its levels below each other; choosing one finds what is below it', () => {
     const filter = only({ attribute: 'category', kind: 'tree' });
-    expect(told(filter)).toBe('Brushes 2, Brushes > Oil 1, Brushes > Watercolour 1, Ink 1');
+    expect(listed(filter)).toBe('Brushes 2, Brushes > Oil 1, Brushes > Watercolour 1, Ink 1');
     expect(filter.values.map(({ label, depth }) => `${depth} ${label}`)).toEqual([
       '0 Brushes',
       '1 Oil',
@@ -92,22 +92,22 @@ describe('what a filter shows', () => {
     expect(ask({ x: { attribute: 'category', kind: 'tree' } }, { filters: { x: ['Brushes'] } }).total).toBe(2);
   });
   test('a family of tags is shown without what they share', () =>
-    expect(told(only({ attribute: 'tags', prefix: 'level:' }))).toBe('easy 1, hard 1'));
+    expect(listed(only({ attribute: 'tags', prefix: 'level:' }))).toBe('easy 1, hard 1'));
   test('a yes/no switch is one value', () =>
-    expect(told(only({ attribute: 'tags', kind: 'yesNo', yes: 'soft' }))).toBe('soft 3'));
+    expect(listed(only({ attribute: 'tags', kind: 'yesNo', yes: 'soft' }))).toBe('soft 3'));
   test('ratings, own ranges and a slider with its histogram', () => {
-    expect(told(only({ attribute: 'rating', kind: 'rating' }))).toBe('4 1, 3 1, 2 2, 1 2');
-    expect(told(only({ attribute: 'price', kind: 'bands', thresholds: [5, 10] }))).toBe('..5 1, 5..10 2, 10.. 1');
+    expect(listed(only({ attribute: 'rating', kind: 'rating' }))).toBe('4 1, 3 1, 2 2, 1 2');
+    expect(listed(only({ attribute: 'price', kind: 'bands', thresholds: [5, 10] }))).toBe('..5 1, 5..10 2, 10.. 1');
     const { range } = only({ attribute: 'price', kind: 'slider' });
     expect(range).toMatchObject({ least: 4, most: 12 });
     expect(range!.histogram!.reduce((a, b) => a + b, 0)).toBe(4);
   });
   test('order, values first, hidden values and the least number of products', () => {
-    expect(told(only({ attribute: 'size', valueOrder: 'natural' }))).toBe('A4 1, A3 2');
-    expect(told(only({ attribute: 'colour', first: ['Teal'], hiddenValues: ['Blue'] }))).toBe(
+    expect(listed(only({ attribute: 'size', valueOrder: 'natural' }))).toBe('A4 1, A3 2');
+    expect(listed(only({ attribute: 'colour', first: ['Teal'], hiddenValues: ['Blue'] }))).toBe(
       'Teal 1, Crimson 1, RED 1',
     );
-    expect(told(only({ attribute: 'size', minimum: 2 }))).toBe('A3 2');
+    expect(listed(only({ attribute: 'size', minimum: 2 }))).toBe('A3 2');
   });
   test('of more values than an answer lists, those with most products are there, then those that stand first', () => {
     const many = recordsOf(
@@ -140,14 +140,14 @@ describe('several chosen values', () => {
     const all: Filters = { x: { attribute: 'tags', match: 'all' } };
     const answer = ask(all, { filters: { x: ['soft'] } });
     expect(answer.total).toBe(3);
-    expect(told(answer.filters[0]!)).toBe('soft 3, level: easy 1, level: hard 1');
+    expect(listed(answer.filters[0]!)).toBe('soft 3, level: easy 1, level: hard 1');
     expect(ask(all, { filters: { x: ['soft', 'level: hard'] } }).total).toBe(1);
   });
   test('what other choices leave nothing of is grey, or not there', () => {
     const request = { filters: { size: ['A4'] } };
     const filters = (greyEmpty: boolean): Filters => ({ size: {}, colour: { greyEmpty } });
-    expect(told(ask(filters(false), request).filters[1]!)).toBe('Crimson 1');
-    expect(told(ask(filters(true), request).filters[1]!)).toBe('Crimson 1, Blue 0, RED 0, Teal 0');
+    expect(listed(ask(filters(false), request).filters[1]!)).toBe('Crimson 1');
+    expect(listed(ask(filters(true), request).filters[1]!)).toBe('Crimson 1, Blue 0, RED 0, Teal 0');
   });
 });
 
@@ -178,7 +178,7 @@ describe('where a filter is', () => {
     expect(answer).toMatchObject({ total: 3, ignoredFilters: ['x'] });
   });
   test('not where it would not divide what is found', () => {
-    expect(shown({ hideUndividing: true }, { query: 'flat' })).toBe('undividing');
+    expect(shown({ hideUndividing: true }, { query: 'flat' })).toBe('uniform');
     expect(shown({ hideUndividing: true })).toBe(true);
     expect(shown({}, { query: 'ink' })).toBe('empty');
   });
@@ -195,7 +195,7 @@ test('what is chosen beforehand holds until the shopper says otherwise, a collec
     },
   };
   expect(ask(filters).total).toBe(1);
-  expect(ask(filters).filters[0]).toMatchObject({ beforehand: ['Blue'] });
+  expect(ask(filters).filters[0]).toMatchObject({ preselected: ['Blue'] });
   expect(ask(filters, { collection: 'inks' }).results.map(({ id }) => id)).toEqual(['c1']);
   expect(ask(filters, { filters: { x: [] } }).total).toBe(3);
   expect(ask(filters, { filters: { x: ['RED'] } }).results.map(({ id }) => id)).toEqual(['b1']);

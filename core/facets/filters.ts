@@ -78,7 +78,7 @@ export function testFilters(
 }
 
 /** What of a search bears on how its filters are told. */
-export interface Telling {
+export interface FilterAnswerOptions {
   readonly selection: Selection;
   /** The records that stand for the families shown: they tell the counts of a filter that has no choice of its own. */
   readonly representatives: Uint32Array;
@@ -90,7 +90,10 @@ export interface Telling {
 }
 
 /** A filter as shoppers are told of it, without what can be chosen. */
-function told(filter: BoundFilter, { language, currency }: Telling): Omit<FilterAnswer, 'values' | 'more'> {
+function describeFilter(
+  filter: BoundFilter,
+  { language, currency }: FilterAnswerOptions,
+): Omit<FilterAnswer, 'values' | 'more'> {
   const { key, kind, counts, help, anyEntry, selectAll, closed, showFirst, search } = filter;
   const names = language === undefined ? undefined : filter.names?.[language];
   const isMoney = filter.attribute === 'price' || filter.attribute === 'former_price';
@@ -113,7 +116,7 @@ function told(filter: BoundFilter, { language, currency }: Telling): Omit<Filter
   };
 }
 
-function countRange(filter: BoundFilter, bit: number, chosen: readonly string[], { selection }: Telling) {
+function countRange(filter: BoundFilter, bit: number, chosen: readonly string[], { selection }: FilterAnswerOptions) {
   const numbers = filter.numbers!;
   const range = numbers.range(selection.records, selection.failing, bit);
   if (!range) return {};
@@ -148,21 +151,21 @@ function valueAs(filter: BoundFilter, text: string, count: number, chosen: boole
   const ownColour = filter.colours && Object.hasOwn(filter.colours, text) ? filter.colours[text] : undefined;
   const group = filter.grouping?.groups.find(({ label }) => label === text);
   const colour = group?.colour ?? ownColour;
-  const told: { -readonly [Key in keyof FilterValue]: FilterValue[Key] } = {
+  const described: { -readonly [Key in keyof FilterValue]: FilterValue[Key] } = {
     value: text,
     label: named ?? level?.at(-1) ?? text,
     count,
     chosen,
   };
   // Hundreds are told beside every search: set one by one, what is there costs a tenth of spreading what may be there.
-  if (level) told.depth = level.length - 1;
+  if (level) described.depth = level.length - 1;
   if (band?.days === null) {
-    told.from = band.from;
-    told.to = band.to;
-  } else if (band) told.days = band.days;
-  if (colour) told.colour = colour;
-  if (group?.picture) told.picture = group.picture;
-  return told;
+    described.from = band.from;
+    described.to = band.to;
+  } else if (band) described.days = band.days;
+  if (colour) described.colour = colour;
+  if (group?.picture) described.picture = group.picture;
+  return described;
 }
 
 /** Products up to which values are told apart by how many they have, in looking for those with most. */
@@ -203,19 +206,24 @@ function withMost(values: Uint32Array, counts: Uint32Array, wanted: number, isBy
 }
 
 /** One filter beside the results: its values with what choosing each would show. */
-function countFilter(filter: BoundFilter, bit: number, chosen: readonly string[], telling: Telling): FilterAnswer {
-  const { selection, representatives, language } = telling;
-  const base = told(filter, telling);
+function countFilter(
+  filter: BoundFilter,
+  bit: number,
+  chosen: readonly string[],
+  options: FilterAnswerOptions,
+): FilterAnswer {
+  const { selection, representatives, language } = options;
+  const base = describeFilter(filter, options);
   if (selection.records.length === 0 && chosen.length === 0) return { ...base, values: [], more: 0 };
-  if (filter.numbers) return { ...base, values: [], more: 0, ...countRange(filter, bit, chosen, telling) };
+  if (filter.numbers) return { ...base, values: [], more: 0, ...countRange(filter, bit, chosen, options) };
   const column = filter.values!;
-  const taken = new Set(chosen);
+  const chosenTexts = new Set(chosen);
   // What has all of several values is counted among what has those chosen already.
   const ownBit = isAllOf(filter) ? 0 : bit;
-  const { counts, standing } = column.countFamilies(selection, ownBit, taken.size === 0 ? representatives : null);
+  const { counts, present } = column.countFamilies(selection, ownBit, chosenTexts.size === 0 ? representatives : null);
   const hidden = new Set(filter.hiddenValues);
   const least = filter.minimum ?? usualFilter.minimum;
-  const like = telling.like?.key === filter.key ? sameValue(telling.like.text) : '';
+  const like = options.like?.key === filter.key ? sameValue(options.like.text) : '';
   const isListed = (value: number): boolean => {
     const text = column.name(value);
     return (
@@ -225,7 +233,7 @@ function countFilter(filter: BoundFilter, bit: number, chosen: readonly string[]
   // Most filters list all that stands: it is then taken as it is, without a look at each value.
   const isPlain = hidden.size === 0 && like === '' && least <= 1;
   const numberOf = new Map<number, number>();
-  const listed = isPlain ? standing : standing.filter((value) => counts[value]! >= least && isListed(value));
+  const listed = isPlain ? present : present.filter((value) => counts[value]! >= least && isListed(value));
   const firstPlaces = new Map(filter.first?.map((text, at) => [column.find(text), at]));
   const places = filter.places();
   const hasFirst = firstPlaces.size > 0;
@@ -241,15 +249,15 @@ function countFilter(filter: BoundFilter, bit: number, chosen: readonly string[]
   const shown = Array.from(listed.length <= mostValuesShown ? listed : first());
   for (const value of shown) numberOf.set(value, counts[value]!);
   const more = Math.max(0, listed.length - mostValuesShown);
-  for (const text of taken) {
+  for (const text of chosenTexts) {
     const value = column.find(text);
     if (value < 0 || numberOf.has(value)) continue;
-    numberOf.set(value, standing.includes(value) ? counts[value]! : 0);
+    numberOf.set(value, present.includes(value) ? counts[value]! : 0);
     shown.push(value);
   }
   if (filter.greyEmpty && selection.failing !== null && shown.length < mostValuesShown)
     // Counted anew, over what is found before any choice, so the counts from above are kept first.
-    for (const value of column.countFamilies({ ...selection, failing: null }, 0).standing) {
+    for (const value of column.countFamilies({ ...selection, failing: null }, 0).present) {
       if (shown.length >= mostValuesShown) break;
       if (numberOf.has(value) || !isListed(value)) continue;
       numberOf.set(value, 0);
@@ -261,43 +269,43 @@ function countFilter(filter: BoundFilter, bit: number, chosen: readonly string[]
   shown.sort(filter.kind === 'tree' ? compareInTree(filter, inOrder) : inOrder);
   const values = shown.map((value) => {
     const text = column.name(value);
-    return valueAs(filter, text, numberOf.get(value)!, taken.has(text), language);
+    return valueAs(filter, text, numberOf.get(value)!, chosenTexts.has(text), language);
   });
   // A chosen value the catalog does not have at all is told, so that it can be taken off.
-  for (const text of taken) if (column.find(text) < 0) values.push(valueAs(filter, text, 0, true, language));
+  for (const text of chosenTexts) if (column.find(text) < 0) values.push(valueAs(filter, text, 0, true, language));
   return { ...base, values, more };
 }
 
 /** Whether a filter in which nothing is chosen cannot divide what is shown. */
 function cannotDivide({ values, range, more }: FilterAnswer, shown: number): boolean {
   if (range) return range.least === range.most;
-  const standing = values.filter(({ count }) => count > 0);
-  return more === 0 && standing.length <= 1 && (standing[0]?.count ?? shown) === shown;
+  const present = values.filter(({ count }) => count > 0);
+  return more === 0 && present.length <= 1 && (present[0]?.count ?? shown) === shown;
 }
 
 /** All filters beside some results, and why others of the setup are not there. `filters` is what bits go by. */
-export function tellFilters(
+export function answerFilters(
   filters: readonly BoundFilter[],
-  { active, chosen, beforehand, notShown }: Choices,
-  telling: Telling,
+  { active, chosen, preselected, notShown }: Choices,
+  options: FilterAnswerOptions,
 ): { readonly filters: FilterAnswer[]; readonly notShown: { readonly key: string; readonly why: NotShown }[] } {
   const hidden: { key: string; why: NotShown }[] = [...notShown];
   const shown = active.flatMap((filter): FilterAnswer[] => {
     const own = chosen[filter.key] ?? [];
-    if (telling.selection.records.length === 0 && own.length === 0 && telling.like?.key !== filter.key) {
+    if (options.selection.records.length === 0 && own.length === 0 && options.like?.key !== filter.key) {
       hidden.push({ key: filter.key, why: 'empty' });
       return [];
     }
-    const usual = beforehand[filter.key] ?? [];
+    const usual = preselected[filter.key] ?? [];
     const answer = {
-      ...countFilter(filter, 1 << filters.indexOf(filter), own, telling),
-      ...(usual.length > 0 && { beforehand: [...usual] }),
+      ...countFilter(filter, 1 << filters.indexOf(filter), own, options),
+      ...(usual.length > 0 && { preselected: [...usual] }),
     };
     if (own.length > 0) return [answer];
-    if (answer.range === undefined && answer.values.length === 0 && telling.like?.key !== filter.key)
+    if (answer.range === undefined && answer.values.length === 0 && options.like?.key !== filter.key)
       hidden.push({ key: filter.key, why: 'empty' });
-    else if (filter.hideUndividing && cannotDivide(answer, telling.representatives.length))
-      hidden.push({ key: filter.key, why: 'undividing' });
+    else if (filter.hideUndividing && cannotDivide(answer, options.representatives.length))
+      hidden.push({ key: filter.key, why: 'uniform' });
     else return [answer];
     return [];
   });

@@ -1,6 +1,6 @@
 import type { ValueColumn } from '../index/columns.ts';
 import type { Selection } from '../index/familyCounts.ts';
-import type { Outside } from '../index/outside.ts';
+import type { LeftOut } from '../index/leftOut.ts';
 
 /** What a filter asks of the values it shows, be they the catalog's own or made of them. */
 export type FilterColumn = Pick<ValueColumn, 'size' | 'name' | 'find' | 'hasAny' | 'countFamilies'>;
@@ -64,7 +64,7 @@ export function openShown({ names, start, ids }: ShownValues, recordFamily: Uint
   const numbers = new Map(names.map((name, number) => [name, number]));
   const counts = new Uint32Array(size);
   const lastFamily = new Uint32Array(size);
-  const standing = new Uint32Array(size);
+  const present = new Uint32Array(size);
   let totals: Uint32Array | null = null;
 
   let isOfFamilies: boolean | null = null;
@@ -121,7 +121,7 @@ export function openShown({ names, start, ids }: ShownValues, recordFamily: Uint
       for (let at = starts[record]!; at < end; at++) tally[values[at]!] = (tally[values[at]!]! + step) | 0;
     }
   }
-  function countAllBut({ all, absent, found }: Outside): void {
+  function countAllBut({ all, absent, found }: LeftOut): void {
     if (!totals) {
       counts.fill(0);
       count(
@@ -148,16 +148,16 @@ export function openShown({ names, start, ids }: ShownValues, recordFamily: Uint
       for (let at = start[record]!; at < end; at++) if (wanted[ids[at]!] === 1) return true;
       return false;
     },
-    countFamilies({ records, failing, outside }: Selection, ownBit = 0, representatives = null) {
-      if (outside) countAllBut(outside);
+    countFamilies({ records, failing, leftOut }: Selection, ownBit = 0, representatives = null) {
+      if (leftOut) countAllBut(leftOut);
       else {
         counts.fill(0);
         if (representatives && ofFamilies()) countOneEach(representatives, 1);
         else count(records, failing, ownBit, 1);
       }
       let found = 0;
-      for (let value = 0; value < size; value++) if (counts[value]! > 0) standing[found++] = value;
-      return { counts, standing: standing.subarray(0, found) };
+      for (let value = 0; value < size; value++) if (counts[value]! > 0) present[found++] = value;
+      return { counts, present: present.subarray(0, found) };
     },
   };
 }

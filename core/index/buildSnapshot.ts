@@ -109,16 +109,16 @@ export function snapshotBuilder(attributes: readonly AttributeProfile[], languag
     if (!isCode && plain.read(text)) {
       const { units, start, words } = plain;
       for (let at = 0; at < words; at++)
-        gathered.take(note(table.numberOf(units, start[at]!, start[at + 1]!), true), at, standOf(words, at));
+        gathered.addWord(note(table.numberOf(units, start[at]!, start[at + 1]!), true), at, standOf(words, at));
       return gathered.end(words);
     }
     const { tokens, quantities } = wordsIn(profile, text);
     const words = tokens.length;
-    const take = (token: string, at: number, correctable: boolean): void =>
-      gathered.take(note(table.numberOfText(token), correctable), at, standOf(words, at));
-    for (let at = 0; at < words; at++) take(tokens[at]!, at, !isCode);
+    const addTerm = (token: string, at: number, correctable: boolean): void =>
+      gathered.addWord(note(table.numberOfText(token), correctable), at, standOf(words, at));
+    for (let at = 0; at < words; at++) addTerm(tokens[at]!, at, !isCode);
     // A quantity stands where its number does, besides the words it is written in.
-    for (const { token, at } of quantities) take(token, at, true);
+    for (const { token, at } of quantities) addTerm(token, at, true);
     return gathered.end(words);
   };
   const numberOfText = (attribute: number, text: string): number => {

@@ -32,12 +32,12 @@ function hashWithout(word: string, length: number, first: number, second: number
 function deletions(word: string, edits: number): number[] {
   const length = Math.min(word.length, filedLetters);
   const found = [hashWithout(word, length, never, never)];
-  const take = (hash: number): void => {
+  const add = (hash: number): void => {
     if (!found.includes(hash)) found.push(hash);
   };
   for (let first = 0; edits > 0 && first < length; first++) {
-    take(hashWithout(word, length, first, never));
-    for (let second = first + 1; edits > 1 && second < length; second++) take(hashWithout(word, length, first, second));
+    add(hashWithout(word, length, first, never));
+    for (let second = first + 1; edits > 1 && second < length; second++) add(hashWithout(word, length, first, second));
   }
   return found;
 }

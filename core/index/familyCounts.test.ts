@@ -1,12 +1,12 @@
 import { describe, expect, test } from '@jest/globals';
 import { seededRandom } from '../base/random.ts';
 import { randomCatalog, snapshotOf } from '../testing/randomCatalog.ts';
-import { openOutside } from './outside.ts';
+import { openLeftOut } from './leftOut.ts';
 
 const records = randomCatalog(seededRandom(31), 120);
 const snapshot = snapshotOf(records);
 const { recordFamily } = snapshot;
-const outsideOf = openOutside(snapshot);
+const leftOutOf = openLeftOut(snapshot);
 const all = Uint32Array.from({ length: snapshot.records }, (_, record) => record);
 
 /** By looking at every record: how many families have each value. */
@@ -17,22 +17,22 @@ function counted(key: string, those: Uint32Array): Record<string, number> {
       families.set(String(text), (families.get(String(text)) ?? new Set()).add(recordFamily[record]!));
   return Object.fromEntries([...families].map(([text, own]) => [text, own.size]));
 }
-function told(key: string, those: Uint32Array, isWide: boolean): Record<string, number> {
+function countsOf(key: string, those: Uint32Array, isWide: boolean): Record<string, number> {
   const column = snapshot.values.get(key)!;
-  const left = isWide ? outsideOf(those) : null;
-  const { counts, standing } = column.countFamilies({ records: those, failing: null, outside: left });
-  return Object.fromEntries(Array.from(standing, (value) => [column.name(value), counts[value]!]));
+  const left = isWide ? leftOutOf(those) : null;
+  const { counts, present } = column.countFamilies({ records: those, failing: null, leftOut: left });
+  return Object.fromEntries(Array.from(present, (value) => [column.name(value), counts[value]!]));
 }
 
 describe('what a wide result leaves out', () => {
   test('is nothing of a result of everything, and is not asked for where half is missing', () => {
-    expect(outsideOf(all)).toEqual({ all: new Uint32Array(0), found: new Uint32Array(0), absent: new Uint32Array(0) });
-    expect(outsideOf(all.subarray(0, all.length >> 2))).toBeNull();
+    expect(leftOutOf(all)).toEqual({ all: new Uint32Array(0), found: new Uint32Array(0), absent: new Uint32Array(0) });
+    expect(leftOutOf(all.subarray(0, all.length >> 2))).toBeNull();
   });
   test('is the families that are not wholly found, and what of them is', () => {
     const family = recordFamily[10]!;
     const own = [...all].filter((record) => recordFamily[record] === family);
-    const { all: left, found, absent } = outsideOf(all.filter((record) => record !== 10))!;
+    const { all: left, found, absent } = leftOutOf(all.filter((record) => record !== 10))!;
     expect([...left]).toEqual(own);
     expect([...found]).toEqual(own.filter((record) => record !== 10));
     expect([...absent]).toEqual(own.length === 1 ? own : []);
@@ -40,7 +40,7 @@ describe('what a wide result leaves out', () => {
   test('tells one record of each family that is not found at all', () => {
     const gone = recordFamily[0]!;
     const own = [...all].filter((record) => recordFamily[record] === gone);
-    const { all: left, found, absent } = outsideOf(all.filter((record) => recordFamily[record] !== gone))!;
+    const { all: left, found, absent } = leftOutOf(all.filter((record) => recordFamily[record] !== gone))!;
     expect([...left]).toEqual(own);
     expect([...found]).toEqual([]);
     expect([...absent]).toEqual([own[0]]);
@@ -51,8 +51,8 @@ describe('what a wide result leaves out', () => {
     const those = all.filter(() => random() > share);
     for (const key of ['colour', 'tags', 'size', 'brand', 'title']) {
       const expected = counted(key, those);
-      expect({ key, counts: told(key, those, true) }).toEqual({ key, counts: expected });
-      expect({ key, counts: told(key, those, false) }).toEqual({ key, counts: expected });
+      expect({ key, counts: countsOf(key, those, true) }).toEqual({ key, counts: expected });
+      expect({ key, counts: countsOf(key, those, false) }).toEqual({ key, counts: expected });
     }
   });
 });
@@ -67,7 +67,7 @@ describe('every attribute of a catalog', () => {
   ])('is counted by its own values where nearly all is found, asked %s', (_, order) => {
     for (const key of order)
       if (key !== 'sku')
-        expect({ key, counts: told(key, those, true) }).toEqual({ key, counts: told(key, those, false) });
+        expect({ key, counts: countsOf(key, those, true) }).toEqual({ key, counts: countsOf(key, those, false) });
   });
 });
 
@@ -75,12 +75,12 @@ describe('families that are wholly found', () => {
   const keys = ['colour', 'tags', 'size', 'brand', 'title', 'availability'];
   const wholly = (key: string, those: Uint32Array, representatives: Uint32Array | null) => {
     const column = snapshot.values.get(key)!;
-    const { counts, standing } = column.countFamilies(
-      { records: those, failing: null, outside: null, isWhole: true },
+    const { counts, present } = column.countFamilies(
+      { records: those, failing: null, leftOut: null, isWhole: true },
       0,
       representatives,
     );
-    return Object.fromEntries(Array.from(standing, (value) => [column.name(value), counts[value]!]));
+    return Object.fromEntries(Array.from(present, (value) => [column.name(value), counts[value]!]));
   };
   test.each([1, 2, 3, 4, 5, 6])('are counted as a look at every record does, seed %d', (seed) => {
     const random = seededRandom(seed);
@@ -93,7 +93,7 @@ describe('families that are wholly found', () => {
       const expected = { key, counts: counted(key, those) };
       expect({ key, counts: wholly(key, those, null) }).toEqual(expected);
       expect({ key, counts: wholly(key, those, first) }).toEqual(expected);
-      expect({ key, counts: told(key, those, false) }).toEqual(expected);
+      expect({ key, counts: countsOf(key, those, false) }).toEqual(expected);
     }
   });
   test('what is found next is counted anew', () => {

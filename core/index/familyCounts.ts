@@ -1,4 +1,4 @@
-import type { Outside } from './outside.ts';
+import type { LeftOut } from './leftOut.ts';
 
 /**
  * Counting families by value. Owns the scratch arrays of it, all bound as constants in one closure; the records given
@@ -13,7 +13,7 @@ export interface FamilyCounts {
   /** By value number; says something only of the values that stand. */
   readonly counts: Uint32Array;
   /** The numbers of the values some family has, ascending. */
-  readonly standing: Uint32Array;
+  readonly present: Uint32Array;
 }
 
 /** The records of a search that are counted. */
@@ -23,7 +23,7 @@ export interface Selection {
   /** By record, a bit for each filter whose choice it fails; null where nothing is chosen. */
   readonly failing: Uint32Array | null;
   /** Given where it is worth it: nothing is chosen, and the result leaves out little. */
-  readonly outside?: Outside | null;
+  readonly leftOut?: LeftOut | null;
   /** Whether all variants of every family in it are in it, and nothing is chosen. */
   readonly isWhole?: boolean;
 }
@@ -72,7 +72,7 @@ export function openFamilyCounts(arrays: CountingArrays): CountFamilies {
   // By value number plus one, 0 for no value: the family counted last, and the counts. Cleared as far as a column needs.
   const lastFamily = new Uint32Array(largest);
   const counts = new Uint32Array(largest);
-  const standing = new Uint32Array(largest);
+  const present = new Uint32Array(largest);
   const sets = new Uint32Array(2 ** (fewValues + 1));
   const given = new Uint32Array(records);
   /** The records that `given` holds a copy of; null where it holds others. */
@@ -90,7 +90,7 @@ export function openFamilyCounts(arrays: CountingArrays): CountFamilies {
     return records.length;
   }
   /** Copies the records that count; answers how many. */
-  function take({ records, failing }: Selection, ownBit: number): number {
+  function copyCounted({ records, failing }: Selection, ownBit: number): number {
     if (failing === null) return copy(records);
     copied = null;
     let length = 0;
@@ -102,14 +102,14 @@ export function openFamilyCounts(arrays: CountingArrays): CountFamilies {
   }
 
   function countCells(from: number, length: number, by: number): void {
-    const taken = given;
+    const source = given;
     const values = cells;
     const owners = recordFamily;
     const last = lastFamily;
     const tally = counts;
     const step = by | 0;
     for (let at = 0; at < length; at++) {
-      const record = taken[at]!;
+      const record = source[at]!;
       const value = values[from + record]!;
       const family = owners[record]!;
       if (last[value] === family) continue;
@@ -118,7 +118,7 @@ export function openFamilyCounts(arrays: CountingArrays): CountFamilies {
     }
   }
   function countLists(from: number, length: number, by: number): void {
-    const taken = given;
+    const source = given;
     const starts = listStart;
     const values = listIds;
     const owners = recordFamily;
@@ -126,7 +126,7 @@ export function openFamilyCounts(arrays: CountingArrays): CountFamilies {
     const tally = counts;
     const step = by | 0;
     for (let place = 0; place < length; place++) {
-      const record = taken[place]!;
+      const record = source[place]!;
       const family = owners[record]!;
       const end = starts[from + record + 1]!;
       for (let at = starts[from + record]!; at < end; at++) {
@@ -145,7 +145,7 @@ export function openFamilyCounts(arrays: CountingArrays): CountFamilies {
   }
   /** The same where there are few values: a family's are bits of one number, and families are counted by that number. */
   function countFew(from: number, length: number): void {
-    const taken = given;
+    const source = given;
     const values = cells;
     const owners = recordFamily;
     const tally = sets;
@@ -153,7 +153,7 @@ export function openFamilyCounts(arrays: CountingArrays): CountFamilies {
     let family = 0xffffffff;
     let found = 0;
     for (let at = 0; at < length; at++) {
-      const record = taken[at]!;
+      const record = source[at]!;
       const owner = owners[record]!;
       if (owner !== family) {
         tally[found]!++;
@@ -179,30 +179,30 @@ export function openFamilyCounts(arrays: CountingArrays): CountFamilies {
   }
   /** The same where families are wholly in the result: each value of a family is counted where it comes first. */
   function countDistinct(from: number, length: number, by: number): void {
-    const taken = given;
+    const source = given;
     const values = distinct;
     const tally = counts;
     const step = by | 0;
     for (let at = 0; at < length; at++) {
-      const value = values[from + taken[at]!]!;
+      const value = values[from + source[at]!]!;
       tally[value] = (tally[value]! + step) | 0;
     }
   }
   /** The same where one record of each family is taken, and tells all its values: no family is counted twice. */
   function countOneEach({ from, isList }: CountedColumn, length: number, by: number): void {
-    const taken = given;
+    const source = given;
     const values = isList ? listIds : cells;
     const starts = listStart;
     const tally = counts;
     const step = by | 0;
     if (!isList)
       for (let at = 0; at < length; at++) {
-        const value = values[from + taken[at]!]!;
+        const value = values[from + source[at]!]!;
         tally[value] = (tally[value]! + step) | 0;
       }
     else
       for (let place = 0; place < length; place++) {
-        const start = from + taken[place]!;
+        const start = from + source[place]!;
         const end = starts[start + 1]!;
         for (let at = starts[start]!; at < end; at++) {
           const value = values[at]! + 1;
@@ -232,9 +232,9 @@ export function openFamilyCounts(arrays: CountingArrays): CountFamilies {
     eachValue(from, isList, length, (value, family) => {
       if (lastFamily[value] === family) return;
       lastFamily[value] = family;
-      if (counts[value]!++ === 0 && value > 0) standing[found++] = value - 1;
+      if (counts[value]!++ === 0 && value > 0) present[found++] = value - 1;
     });
-    return standing.subarray(0, found).sort();
+    return present.subarray(0, found).sort();
   }
 
   function totalsOf(column: CountedColumn): Uint32Array {
@@ -257,9 +257,9 @@ export function openFamilyCounts(arrays: CountingArrays): CountFamilies {
     makeDistinct(column.from, column.size);
     countDistinct(column.from, length, -1);
   }
-  function allStanding(size: number): Uint32Array {
+  function allPresent(size: number): Uint32Array {
     const tally = counts;
-    const those = standing;
+    const those = present;
     let found = 0;
     for (let value = 0; value < size; value++) if (tally[value + 1]! > 0) those[found++] = value;
     return those.subarray(0, found);
@@ -267,29 +267,29 @@ export function openFamilyCounts(arrays: CountingArrays): CountFamilies {
 
   return (column, selection, ownBit, representatives) => {
     const { from, isList, size } = column;
-    const { outside } = selection;
+    const { leftOut } = selection;
     const counted = counts.subarray(1, size + 1);
     const agree = column.ofFamilies();
-    if (outside) {
+    if (leftOut) {
       counts.set(totalsOf(column));
-      if (agree && !column.repeats()) countOneEach(column, copy(outside.absent), -1);
+      if (agree && !column.repeats()) countOneEach(column, copy(leftOut.absent), -1);
       else {
-        takeOff(column, copy(outside.all));
-        if (outside.found.length > 0) count(column, copy(outside.found), 1);
+        takeOff(column, copy(leftOut.all));
+        if (leftOut.found.length > 0) count(column, copy(leftOut.found), 1);
       }
-      return { counts: counted, standing: allStanding(size) };
+      return { counts: counted, present: allPresent(size) };
     }
     if (selection.records.length * sparse < size)
-      return { counts: counted, standing: countSparse(column, take(selection, ownBit)) };
+      return { counts: counted, present: countSparse(column, copyCounted(selection, ownBit)) };
     counts.fill(0, 0, size + 1);
     const oneEach = representatives !== null && agree;
-    const length = oneEach ? copy(representatives) : take(selection, ownBit);
+    const length = oneEach ? copy(representatives) : copyCounted(selection, ownBit);
     if (oneEach && !column.repeats()) countOneEach(column, length, 1);
     else if (selection.isWhole && !isList) {
       makeDistinct(from, size);
       countDistinct(from, length, 1);
     } else if (!isList && size <= fewValues && length >= manyForSets) countFew(from, length);
     else count(column, length, 1);
-    return { counts: counted, standing: allStanding(size) };
+    return { counts: counted, present: allPresent(size) };
   };
 }

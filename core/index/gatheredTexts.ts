@@ -17,7 +17,7 @@ export const positionOf = (position: number, stand: number): number => Math.min(
  */
 export class GatheredTexts {
   private readonly terms = new GrowingArray();
-  private readonly standings = new GrowingArray();
+  private readonly occurrences = new GrowingArray();
   private readonly start = new GrowingArray();
   private readonly words = new GrowingArray();
   private readonly useTexts = new GrowingArray();
@@ -29,9 +29,9 @@ export class GatheredTexts {
   }
 
   /** A word of the text that is being read. */
-  take(term: number, position: number, stand: number): void {
+  addWord(term: number, position: number, stand: number): void {
     this.terms.push(term);
-    this.standings.push(positionOf(position, stand));
+    this.occurrences.push(positionOf(position, stand));
   }
 
   /** Ends the text that is being read: so many words, besides quantities. Answers the text's number. */
@@ -55,7 +55,7 @@ export class GatheredTexts {
   view(): TextUses {
     return {
       terms: this.terms.view(),
-      standings: this.standings.view(),
+      occurrences: this.occurrences.view(),
       start: this.start.view(),
       useTexts: this.useTexts.view(),
       usePlaces: this.usePlaces.view(),
@@ -67,7 +67,7 @@ export class GatheredTexts {
 /** The arrays of `GatheredTexts`, for the one pass that lays postings. */
 export interface TextUses {
   readonly terms: Uint32Array;
-  readonly standings: Uint32Array;
+  readonly occurrences: Uint32Array;
   readonly start: Uint32Array;
   readonly useTexts: Uint32Array;
   readonly usePlaces: Uint32Array;

@@ -64,21 +64,22 @@ function withTexts(sections: Sections, column: ColumnValues, changed: ChangedTex
       else used[known] = 1;
     }
   }
-  const born = [...unknown]
+  const inserted = [...unknown]
     .map((text) => ({ at: names.prefixRange(text)[0], text }))
     .sort((a, b) => a.at - b.at || (a.text < b.text ? -1 : 1));
   const gone: number[] = [];
   const renumbered = new Uint32Array(names.length);
-  const bornNumbers = new Map<string, number>();
+  const insertedNumbers = new Map<string, number>();
   let number = 0;
   let turn = 0;
   for (let value = 0; value <= names.length; value++) {
-    for (; turn < born.length && born[turn]!.at === value; turn++) bornNumbers.set(born[turn]!.text, number++);
+    for (; turn < inserted.length && inserted[turn]!.at === value; turn++)
+      insertedNumbers.set(inserted[turn]!.text, number++);
     if (value === names.length) break;
     if (used[value] === 0) gone.push(value);
     else renumbered[value] = number++;
   }
-  const numberOf = (text: string): number => bornNumbers.get(text) ?? renumbered[names.find(text)]!;
+  const numberOf = (text: string): number => insertedNumbers.get(text) ?? renumbered[names.find(text)]!;
   const start = new Uint32Array(records + 1);
   const ids = new Uint32Array(total);
   let isList = false;
@@ -91,7 +92,7 @@ function withTexts(sections: Sections, column: ColumnValues, changed: ChangedTex
   }
   return {
     values: { key, texts: null, start, ids, isList },
-    strings: born.length + gone.length > 0 ? patchStrings(sections, `values.${key}`, { born, gone }) : {},
+    strings: inserted.length + gone.length > 0 ? patchStrings(sections, `values.${key}`, { inserted, gone }) : {},
   };
 }
 

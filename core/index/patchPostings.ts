@@ -1,14 +1,14 @@
 import { stem } from '../text/wordForms.ts';
 import { gone, packDeletions, patchDeletions } from './deletionIndex.ts';
 import { type PostingArrays, placeOf } from './postings.ts';
-import type { Standing } from './readTexts.ts';
+import type { Occurrences } from './readTexts.ts';
 import type { SectionArray, ToLay } from './sections.ts';
 import type { Snapshot } from './snapshot.ts';
 import { attributeAt, spotOf } from './spot.ts';
 import { openStrings, patchStrings } from './stringTable.ts';
 
 /** By token, by place (record and attribute): how it stands there from now on, or null where it does no longer. */
-export type PostingEdits = ReadonlyMap<string, ReadonlyMap<number, Standing | null>>;
+export type PostingEdits = ReadonlyMap<string, ReadonlyMap<number, Occurrences | null>>;
 
 /** One posting of a term that comes, goes or changes. */
 interface PlaceEdit {
@@ -16,7 +16,7 @@ interface PlaceEdit {
   /** The posting that stands there now, or the one before which a new one comes. */
   readonly at: number;
   readonly stands: boolean;
-  readonly standing: Standing | null;
+  readonly occurrences: Occurrences | null;
 }
 
 /** One term with what happens to its postings. */
@@ -55,7 +55,7 @@ function shiftedCopy(
 }
 
 /** Works out what happens to one term. Cost: a bisection an edit; long rows of postings are not walked. */
-function termEdit(snapshot: Snapshot, token: string, places: ReadonlyMap<number, Standing | null>): TermEdit {
+function termEdit(snapshot: Snapshot, token: string, places: ReadonlyMap<number, Occurrences | null>): TermEdit {
   const { postings, terms, attributes } = snapshot;
   const { start, record, spot, positionStart, termRecords } = postings;
   const found = terms.find(token);
@@ -75,24 +75,24 @@ function termEdit(snapshot: Snapshot, token: string, places: ReadonlyMap<number,
   };
   const edits = [...places]
     .sort(([a], [b]) => a - b)
-    .map(([place, standing]): PlaceEdit => {
+    .map(([place, occurrences]): PlaceEdit => {
       const at = bound(place);
-      return { place, at, stands: at < to && placeAt(at) === place, standing };
+      return { place, at, stands: at < to && placeAt(at) === place, occurrences };
     })
-    .filter(({ stands, standing }) => stands || standing !== null);
+    .filter(({ stands, occurrences }) => stands || occurrences !== null);
   const lengthAt = (posting: number): number => positionStart[posting + 1]! - positionStart[posting]!;
   const replaced = edits.filter(({ stands }) => stands);
-  const left = edits.filter(({ standing }) => standing !== null);
+  const left = edits.filter(({ occurrences }) => occurrences !== null);
   let records = found < 0 ? 0 : termRecords[found]!;
   for (const touched of new Set(edits.map(({ place }) => place >>> 8))) {
     const own = edits.filter(({ place }) => place >>> 8 === touched);
     const before = bound(placeOf(touched + 1, 0)) - bound(placeOf(touched, 0));
     const after =
-      before - own.filter(({ stands }) => stands).length + own.filter(({ standing }) => standing !== null).length;
+      before - own.filter(({ stands }) => stands).length + own.filter(({ occurrences }) => occurrences !== null).length;
     records += Number(after > 0) - Number(before > 0);
   }
   const plain = (number: number): boolean => attributes[number]!.kind !== 'code';
-  const goes = new Set(edits.flatMap(({ stands, standing, at }) => (stands && standing === null ? [at] : [])));
+  const goes = new Set(edits.flatMap(({ stands, occurrences, at }) => (stands && occurrences === null ? [at] : [])));
   let wasPlain = false;
   let isPlain = left.some(({ place }) => plain(place & 255));
   for (let posting = from; posting < to && !(wasPlain && isPlain); posting++)
@@ -110,7 +110,7 @@ function termEdit(snapshot: Snapshot, token: string, places: ReadonlyMap<number,
       positionStart[to]! -
       positionStart[from]! -
       sum(replaced.map(({ at }) => lengthAt(at))) +
-      sum(left.map(({ standing }) => standing!.positions.length)),
+      sum(left.map(({ occurrences }) => occurrences!.positions.length)),
     records,
     wasPlain,
     isPlain,
@@ -118,7 +118,7 @@ function termEdit(snapshot: Snapshot, token: string, places: ReadonlyMap<number,
 }
 
 /** What the new postings are made of, in order: runs of old ones as they are, and single ones that stand anew. */
-type Move = { readonly from: number; to: number } | { readonly place: number; readonly standing: Standing };
+type Move = { readonly from: number; to: number } | { readonly place: number; readonly occurrences: Occurrences };
 
 /** Writes the postings' sections by their moves. Cost: a copy of them. */
 function makeMoves(old: PostingArrays, moves: readonly Move[], laid: Readonly<Record<string, SectionArray>>): void {
@@ -140,12 +140,12 @@ function makeMoves(old: PostingArrays, moves: readonly Move[], laid: Readonly<Re
       posting += to - from;
       position += oldStart[to]! - firstPosition;
     } else {
-      const { place, standing } = move;
+      const { place, occurrences } = move;
       record[posting] = place >>> 8;
-      spot[posting] = spotOf(place & 255, standing.stand);
+      spot[posting] = spotOf(place & 255, occurrences.stand);
       positionStart[posting++] = position;
-      positions.set(standing.positions, position);
-      position += standing.positions.length;
+      positions.set(occurrences.positions, position);
+      position += occurrences.positions.length;
     }
   positionStart[posting] = position;
 }
@@ -166,10 +166,10 @@ export function patchPostings(snapshot: Snapshot, edits: PostingEdits): PatchedP
     .map(([token, places]) => termEdit(snapshot, token, places))
     .filter(({ isNew, postings: left }) => !isNew || left > 0)
     .sort((a, b) => a.at - b.at || Number(b.isNew) - Number(a.isNew) || (a.token < b.token ? -1 : 1));
-  const born = changes.filter(({ isNew }) => isNew);
-  const died = changes.filter(({ isNew, postings: left }) => !isNew && left === 0);
+  const inserted = changes.filter(({ isNew }) => isNew);
+  const removed = changes.filter(({ isNew, postings: left }) => !isNew && left === 0);
   const known = changes.filter(({ isNew }) => !isNew);
-  const count = terms.length + born.length - died.length;
+  const count = terms.length + inserted.length - removed.length;
   const ofKnown = (read: (posting: number) => number): number =>
     sum(known.map(({ at }) => read(postings.start[at + 1]!) - read(postings.start[at]!)));
   const total = postings.record.length - ofKnown((posting) => posting) + sum(changes.map((change) => change.postings));
@@ -214,11 +214,11 @@ export function patchPostings(snapshot: Snapshot, edits: PostingEdits): PatchedP
     start[term] = posting;
     termRecords[term++] = change.records;
     let from = change.isNew ? 0 : postings.start[change.at]!;
-    for (const { place, at, stands, standing } of change.edits) {
+    for (const { place, at, stands, occurrences } of change.edits) {
       if (!change.isNew) moveRun(from, at);
       from = stands ? at + 1 : at;
-      if (standing === null) continue;
-      moves.push({ place, standing });
+      if (occurrences === null) continue;
+      moves.push({ place, occurrences });
       posting++;
     }
     if (!change.isNew) moveRun(from, postings.start[change.at + 1]!);
@@ -239,12 +239,12 @@ export function patchPostings(snapshot: Snapshot, edits: PostingEdits): PatchedP
     ({ isNew, postings: left, wasPlain, isPlain }) => isNew || left === 0 || wasPlain !== isPlain,
   );
   if (filing.length === 0) return { arrays: patched, toLay };
-  if (born.length + died.length > 0)
+  if (inserted.length + removed.length > 0)
     Object.assign(
       patched,
       patchStrings(sections, 'terms', {
-        born: born.map(({ at, token }) => ({ at, text: token })),
-        gone: died.map(({ at }) => at),
+        inserted: inserted.map(({ at, token }) => ({ at, text: token })),
+        gone: removed.map(({ at }) => at),
       }),
     );
   const numberOf = numbersOf(changes, renumbered);
@@ -262,11 +262,11 @@ export function patchPostings(snapshot: Snapshot, edits: PostingEdits): PatchedP
 /** New numbers of the terms that changed and are still there: a new one stands right before what came after it. */
 function numbersOf(changes: readonly TermEdit[], renumbered: Uint32Array): Map<string, number> {
   const numbers = new Map<string, number>();
-  let bornSoFar = 0;
-  let diedSoFar = 0;
+  let insertedSoFar = 0;
+  let removedSoFar = 0;
   for (const { token, at, isNew, postings } of changes) {
-    if (isNew) numbers.set(token, at + bornSoFar++ - diedSoFar);
-    else if (postings === 0) diedSoFar++;
+    if (isNew) numbers.set(token, at + insertedSoFar++ - removedSoFar);
+    else if (postings === 0) removedSoFar++;
     else numbers.set(token, renumbered[at]!);
   }
   return numbers;
@@ -306,24 +306,24 @@ function patchStems(
     if (at < 0) newRoots.set(root, [...(newRoots.get(root) ?? []), term]);
     else added.set(at, [...(added.get(at) ?? []), term]);
   }
-  const born = [...newRoots]
+  const inserted = [...newRoots]
     .map(([text, list]) => ({ at: roots.prefixRange(text)[0], text, list }))
     .sort((a, b) => a.at - b.at || (a.text < b.text ? -1 : 1));
   const all = new Uint32Array(terms.length + filed.size);
-  const offsets = new Uint32Array(roots.length + born.length + 1);
+  const offsets = new Uint32Array(roots.length + inserted.length + 1);
   const goneRoots: number[] = [];
   const drops = unfiled.size > 0;
   let next = 0;
   let root = 0;
   let turn = 0;
-  const bear = (before: number): void => {
-    for (; turn < born.length && born[turn]!.at <= before; turn++) {
+  const insertUpTo = (before: number): void => {
+    for (; turn < inserted.length && inserted[turn]!.at <= before; turn++) {
       offsets[root++] = next;
-      for (const term of born[turn]!.list) all[next++] = term;
+      for (const term of inserted[turn]!.list) all[next++] = term;
     }
   };
   for (let old = 0; old < roots.length; old++) {
-    bear(old);
+    insertUpTo(old);
     const from = next;
     for (let at = offset[old]!; at < offset[old + 1]!; at++) {
       const term = renumbered[terms[at]!]!;
@@ -337,10 +337,10 @@ function patchStems(
     if (next === from) goneRoots.push(old);
     else offsets[root++] = from;
   }
-  bear(roots.length);
+  insertUpTo(roots.length);
   offsets[root] = next;
   return {
-    ...patchStrings(sections, 'stems', { born, gone: goneRoots }),
+    ...patchStrings(sections, 'stems', { inserted, gone: goneRoots }),
     'stems.terms': all.slice(0, next),
     'stems.offset': offsets.slice(0, root + 1),
   };

@@ -5,7 +5,7 @@ import { packNumbers } from './numberColumns.ts';
 import { patchColumns } from './patchColumns.ts';
 import { patchPostings } from './patchPostings.ts';
 import { placeOf } from './postings.ts';
-import { type Standing, standingsOf } from './readTexts.ts';
+import { type Occurrences, occurrencesIn } from './readTexts.ts';
 import { packSections, type SectionArray } from './sections.ts';
 import type { Snapshot } from './snapshot.ts';
 
@@ -28,10 +28,10 @@ const isSame = (a: AttributeValue | undefined, b: AttributeValue | undefined): b
  */
 export function patchSnapshot(snapshot: Snapshot, changes: readonly RecordChange[]): SharedArrayBuffer | null {
   const { attributes, records, families, recordFamily, sections } = snapshot;
-  const edits = new Map<string, Map<number, Standing | null>>();
+  const edits = new Map<string, Map<number, Occurrences | null>>();
   const texts = new Map<string, Map<number, readonly string[]>>();
   const amounts = new Map<string, Float64Array>();
-  const editOf = (token: string): Map<number, Standing | null> => {
+  const editOf = (token: string): Map<number, Occurrences | null> => {
     let known = edits.get(token);
     if (!known) {
       known = new Map();
@@ -45,9 +45,9 @@ export function patchSnapshot(snapshot: Snapshot, changes: readonly RecordChange
       if (isSame(heldBy(before, key), heldBy(after, key))) continue;
       if (isIndexedAsText(profile)) {
         const place = placeOf(ordinal, attribute);
-        const now = standingsOf(profile, after);
-        for (const token of standingsOf(profile, before).keys()) if (!now.has(token)) editOf(token).set(place, null);
-        for (const [token, standing] of now) editOf(token).set(place, standing);
+        const now = occurrencesIn(profile, after);
+        for (const token of occurrencesIn(profile, before).keys()) if (!now.has(token)) editOf(token).set(place, null);
+        for (const [token, occurrences] of now) editOf(token).set(place, occurrences);
       }
       if (hasValueColumn(profile)) {
         const known = texts.get(key) ?? new Map<number, readonly string[]>();

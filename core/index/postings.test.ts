@@ -6,7 +6,7 @@ import { openSections, packSections } from './sections.ts';
 import { attributeAt, spotOf, standOf } from './spot.ts';
 
 /** One posting, told in plain words. */
-interface Told {
+interface ExpectedPosting {
   readonly term: number;
   readonly record: number;
   readonly attribute: number;
@@ -15,10 +15,10 @@ interface Told {
 }
 
 /** The postings as they are opened again, read as their file says. */
-function unpack(laid: ReturnType<typeof layPostings>): { postings: Told[]; holders: number[] } {
+function unpack(laid: ReturnType<typeof layPostings>): { postings: ExpectedPosting[]; holders: number[] } {
   const opened = openPostings(openSections(packSections(null, {}, laid))!);
   const { record: records, spot: spots, positionStart: offsets, positions, start, termRecords } = opened;
-  const postings: Told[] = [];
+  const postings: ExpectedPosting[] = [];
   for (let term = 0; term + 1 < start.length; term++)
     for (let at = start[term]!; at < start[term + 1]!; at++)
       postings.push({
@@ -39,10 +39,10 @@ test.each([1, 2, 3, 4, 5])('what is packed says where each word stands, seed %d'
   );
   const gathered = new GatheredTexts();
   for (const words of texts) {
-    for (const [at, term] of words.entries()) gathered.take(term, at, standOf(words.length, at));
+    for (const [at, term] of words.entries()) gathered.addWord(term, at, standOf(words.length, at));
     gathered.end(words.length);
   }
-  const expected = new Map<string, { told: Told; positions: number[] }>();
+  const expected = new Map<string, { posting: ExpectedPosting; positions: number[] }>();
   const holders = Array.from({ length: terms }, () => new Set<number>());
   // Terms are numbered anew by their order: here backwards.
   const order = Uint32Array.from({ length: terms }, (_, at) => terms - 1 - at);
@@ -58,8 +58,8 @@ test.each([1, 2, 3, 4, 5])('what is packed says where each word stands, seed %d'
           const key = `${term} ${record} ${attribute}`;
           const known = expected.get(key);
           const positions = [...(known?.positions ?? []), base + at];
-          const best = Math.min(known?.told.spot ?? spot, spot);
-          expected.set(key, { told: { term, record, attribute, spot: best, positions }, positions });
+          const best = Math.min(known?.posting.spot ?? spot, spot);
+          expected.set(key, { posting: { term, record, attribute, spot: best, positions }, positions });
           holders[term]!.add(record);
         });
         base += gathered.wordsOf(text) + valueGap;
@@ -67,7 +67,7 @@ test.each([1, 2, 3, 4, 5])('what is packed says where each word stands, seed %d'
     }
   const { postings, holders: held } = unpack(layPostings(gathered.view(), order));
   const sorted = [...expected.values()]
-    .map(({ told }) => told)
+    .map(({ posting }) => posting)
     .sort((a, b) => a.term - b.term || a.record - b.record || a.attribute - b.attribute);
   expect(postings).toEqual(sorted);
   expect(held).toEqual(holders.map(({ size }) => size));
@@ -75,7 +75,7 @@ test.each([1, 2, 3, 4, 5])('what is packed says where each word stands, seed %d'
 
 test('a word further on than positions go stands at the last', () => {
   const gathered = new GatheredTexts();
-  gathered.take(0, 0, standOf(1, 0));
+  gathered.addWord(0, 0, standOf(1, 0));
   const text = gathered.end(1);
   gathered.use(text, placeOf(0, 0), 0);
   gathered.use(text, placeOf(0, 0), 70_000);

@@ -48,17 +48,17 @@ function layOut({ terms, start, useTexts }: TextUses, order: Uint32Array): { nex
  * memory.
  */
 function sortByTerm(uses: TextUses, next: Uint32Array, total: number): Uint32Array {
-  const { terms, standings, start, useTexts, usePlaces, useBases } = uses;
+  const { terms, occurrences, start, useTexts, usePlaces, useBases } = uses;
   const sorted = new Uint32Array(total * 2);
   for (let use = 0; use < useTexts.length; use++) {
     const place = usePlaces[use]!;
     const base = useBases[use]!;
     const last = start[useTexts[use]! + 1]!;
     for (let word = start[useTexts[use]!]!; word < last; word++) {
-      const standing = standings[word]!;
+      const occurrence = occurrences[word]!;
       const slot = next[terms[word]!]!++ * 2;
       sorted[slot] = place;
-      sorted[slot + 1] = base === 0 ? standing : positionOf((standing & lastPosition) + base, standing >>> 16);
+      sorted[slot + 1] = base === 0 ? occurrence : positionOf((occurrence & lastPosition) + base, occurrence >>> 16);
     }
   }
   return sorted;
@@ -109,9 +109,9 @@ export function layPostings(uses: TextUses, order: Uint32Array): ToLay {
         let holders = 0;
         for (; at < ends[index]!; at++) {
           const place = sorted[at * 2]!;
-          const standing = sorted[at * 2 + 1]!;
-          const stand = standing >>> 16;
-          positions[at] = standing & lastPosition;
+          const occurrence = sorted[at * 2 + 1]!;
+          const stand = occurrence >>> 16;
+          positions[at] = occurrence & lastPosition;
           if (place === lastPlace) {
             if (stand < (spots[postings - 1]! & 255)) spots[postings - 1] = spotOf(place & 255, stand);
             continue;

@@ -19,18 +19,18 @@ export function wordsIn(profile: AttributeProfile, text: string): ReadWords {
 }
 
 /** How one token stands in one attribute of a record: all its positions, ascending, and its standing (`standOf`). */
-export interface Standing {
+export interface Occurrences {
   readonly positions: readonly number[];
   readonly stand: number;
 }
 
 /** How every token of one attribute of a record stands, as the builder files it: for patching. */
-export function standingsOf(profile: AttributeProfile, record: CatalogRecord): Map<string, Standing> {
-  const standings = new Map<string, { positions: number[]; stand: number }>();
+export function occurrencesIn(profile: AttributeProfile, record: CatalogRecord): Map<string, Occurrences> {
+  const occurrences = new Map<string, { positions: number[]; stand: number }>();
   const stand = (token: string, at: number, how: number): void => {
-    const known = standings.get(token);
+    const known = occurrences.get(token);
     const position = Math.min(at, lastPosition);
-    if (!known) standings.set(token, { positions: [position], stand: how });
+    if (!known) occurrences.set(token, { positions: [position], stand: how });
     else {
       known.positions.push(position);
       known.stand = Math.min(known.stand, how);
@@ -43,5 +43,5 @@ export function standingsOf(profile: AttributeProfile, record: CatalogRecord): M
     for (const { token, at } of quantities) stand(token, position + at, standOf(tokens.length, at));
     position += tokens.length + valueGap;
   }
-  return standings;
+  return occurrences;
 }

@@ -87,7 +87,7 @@ export function openStrings(sections: Sections, name: string): SortedStringTable
 
 /** What happens to a packed table's texts: those numbered `gone` fall out, and each of `born` stands before number `at`. */
 export interface StringEdits {
-  readonly born: readonly { readonly at: number; readonly text: string }[];
+  readonly inserted: readonly { readonly at: number; readonly text: string }[];
   /** Ascending. */
   readonly gone: readonly number[];
 }
@@ -96,15 +96,15 @@ export interface StringEdits {
 export function patchStrings(
   sections: Sections,
   name: string,
-  { born, gone }: StringEdits,
+  { inserted, gone }: StringEdits,
 ): Record<string, SectionArray> {
   const units = sections.u16(`${name}.text`);
   const start = sections.u32(`${name}.start`);
   const count = start.length - 1;
   const fallen = gone.reduce((sum, at) => sum + start[at + 1]! - start[at]!, 0);
-  const risen = born.reduce((sum, { text }) => sum + text.length, 0);
+  const risen = inserted.reduce((sum, { text }) => sum + text.length, 0);
   const newUnits = new Uint16Array(units.length - fallen + risen);
-  const newStart = new Uint32Array(count - gone.length + born.length + 1);
+  const newStart = new Uint32Array(count - gone.length + inserted.length + 1);
   let unit = 0;
   let number = 0;
   let done = 0;
@@ -117,20 +117,20 @@ export function patchStrings(
     done = to;
   };
   let next = 0;
-  const bear = (before: number): void => {
-    for (; next < born.length && born[next]!.at <= before; next++) {
-      const { at, text } = born[next]!;
+  const insertUpTo = (before: number): void => {
+    for (; next < inserted.length && inserted[next]!.at <= before; next++) {
+      const { at, text } = inserted[next]!;
       move(at);
       newStart[number++] = unit;
       for (let index = 0; index < text.length; index++) newUnits[unit++] = text.charCodeAt(index);
     }
   };
   for (const at of gone) {
-    bear(at);
+    insertUpTo(at);
     move(at);
     done = at + 1;
   }
-  bear(count);
+  insertUpTo(count);
   move(count);
   newStart[number] = unit;
   return { [`${name}.text`]: newUnits, [`${name}.start`]: newStart };

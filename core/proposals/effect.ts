@@ -4,7 +4,7 @@ import { type Engine, prepareSetup } from '../search/prepareSetup.ts';
 import { rank } from '../search/rank.ts';
 import type { Setup } from '../setup/schema.ts';
 import { type EntryEdit, withEntry } from '../setup/withEntry.ts';
-import { isTelling } from './isTelling.ts';
+import { isConclusive } from './isConclusive.ts';
 import type { ProposalKind } from './proposal.ts';
 
 /** What edits would change for real searches, in first pages. */
@@ -27,7 +27,7 @@ export interface Effect {
   readonly examples: readonly string[];
 }
 
-const examplesTold = 3;
+const examplesShown = 3;
 
 interface Page {
   readonly total: number;
@@ -65,14 +65,14 @@ export function effectsOf(
       foundAfter: after.reduce((sum, { total }) => sum + total, 0),
       fewer: searches.reduce((sum, _, at) => sum + Math.max(0, before[at]!.total - after[at]!.total), 0),
       rescued: searches.filter((_, at) => before[at]!.total === 0 && after[at]!.total > 0).map(({ search }) => search),
-      examples: changed.slice(0, examplesTold).map(({ search }) => search),
+      examples: changed.slice(0, examplesShown).map(({ search }) => search),
     };
   });
 }
 
 /** Why a proposal is held back after its effect is known, or null where it is worth making. */
 export function reasonToWithhold(kind: ProposalKind, effect: Effect): string | null {
-  if (kind === 'filter' || !isTelling(effect)) return null;
+  if (kind === 'filter' || !isConclusive(effect)) return null;
   if (effect.changed === 0) return `It would change none of the ${effect.looked} most frequent searches.`;
   // Far more products for the same searches are mostly products nobody meant.
   if (effect.foundBefore > 0 && effect.foundAfter > effect.foundBefore * 3)

@@ -1,6 +1,6 @@
 import type { FilterAnswer } from '../answer/answer.ts';
 import type { BoundFilter } from '../facets/boundFilter.ts';
-import { tellFilters } from '../facets/filters.ts';
+import { answerFilters } from '../facets/filters.ts';
 import type { Engine, PreparedSetup } from '../search/prepareSetup.ts';
 import { rank } from '../search/rank.ts';
 import { selectionOf } from '../search/search.ts';
@@ -45,8 +45,8 @@ export function filtersOfSearches(
   return searches.map(({ search, searches: times }) => {
     const ranking = rank(engine, prepared, { query: search, filters: {}, page: 1, limit: 1 }, 0);
     const { candidates, choices, total } = ranking;
-    const telling = { selection: selectionOf(engine, ranking), representatives: candidates.representatives };
-    const { filters } = tellFilters(prepared.filters, choices, telling);
+    const options = { selection: selectionOf(engine, ranking), representatives: candidates.representatives };
+    const { filters } = answerFilters(prepared.filters, choices, options);
     return {
       search,
       searches: times,
@@ -74,13 +74,13 @@ export function filterWorth(
     const there = searches.flatMap(({ searches: times, shown }) =>
       shown.flatMap((filter) => (filter.key === key ? [{ times, leaves: filter.leaves }] : [])),
     );
-    const telling = there.filter(({ leaves }) => leaves !== null);
-    const weight = telling.reduce((sum, { times }) => sum + times, 0);
+    const conclusive = there.filter(({ leaves }) => leaves !== null);
+    const weight = conclusive.reduce((sum, { times }) => sum + times, 0);
     return {
       key,
       shownIn: there.length,
       times: there.reduce((sum, { times }) => sum + times, 0),
-      leaves: weight === 0 ? null : telling.reduce((sum, { times, leaves }) => sum + times * leaves!, 0) / weight,
+      leaves: weight === 0 ? null : conclusive.reduce((sum, { times, leaves }) => sum + times * leaves!, 0) / weight,
     };
   });
 }

@@ -108,7 +108,7 @@ describe('its effect on real searches', () => {
 
 describe('words', () => {
   const evidence: WordEvidence = {
-    tellsProducts: (word) => ['brush', 'on', 'colour'].includes(word),
+    namesProducts: (word) => ['brush', 'on', 'colour'].includes(word),
     isKnown: (word) => ['brush', 'on', 'watercolour', 'colour', 'for'].includes(word),
     searches: [
       { search: 'brush for oil', searches: 9 },

@@ -4,11 +4,11 @@ import { meanTheSame, type Proposal, quoted } from './proposal.ts';
 import type { AlikeWords } from './samePlaces.ts';
 
 const mostProposed = 20;
-const besideTold = 3;
+const besideShown = 3;
 
 function reasonFor({ words: [first, second], kin, beside }: AlikeWords): string {
-  const more = beside.length - besideTold;
-  const places = `${quoted(beside.slice(0, besideTold))}${more > 0 ? ` and in ${more} more places` : ''}`;
+  const more = beside.length - besideShown;
+  const places = `${quoted(beside.slice(0, besideShown))}${more > 0 ? ` and in ${more} more places` : ''}`;
   return kin === 'shortForm'
     ? `“${first}” looks like a short form of “${second}”, and your catalog has both in the same places: ${places}.`
     : `In English they can mean the same, and your catalog has both in the same places: ${places}.`;

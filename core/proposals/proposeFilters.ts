@@ -104,7 +104,7 @@ export function proposeFilters(
 ): FilterProposal[] {
   const { snapshot } = engine;
   const { setup, today } = prepared;
-  const taken = new Set(Object.values(setup.filters).map(({ attribute, prefix }) => `${attribute} ${prefix ?? ''}`));
+  const existing = new Set(Object.values(setup.filters).map(({ attribute, prefix }) => `${attribute} ${prefix ?? ''}`));
   const textsOf = (key: string): string[] => {
     const column = snapshot.values.get(key);
     return column ? Array.from({ length: Math.min(column.size, 5000) }, (_, value) => column.name(value)) : [];
@@ -133,7 +133,7 @@ export function proposeFilters(
         } satisfies FilterSetting as FilterSetting,
       }));
     })
-    .filter(({ setting }) => !taken.has(`${setting.attribute} ${setting.prefix ?? ''}`))
+    .filter(({ setting }) => !existing.has(`${setting.attribute} ${setting.prefix ?? ''}`))
     .sort((a, b) => b.profile.coverage - a.profile.coverage)
     .slice(0, mostCandidates)
     .map((candidate, at) => ({ ...candidate, bound: bindFilter(snapshot, `c${at}`, candidate.setting, {}, today) }))
@@ -141,8 +141,8 @@ export function proposeFilters(
   const alone = { ...prepared, filters: candidates.map(({ bound }): BoundFilter => bound) };
   const asked = filtersOfSearches(engine, alone, searches);
   // Searches made in another shop may find nothing that could be divided: then what filters do to the whole shop is told.
-  const isTelling = asked.some(({ shown }) => shown.length > 0);
-  const tried = isTelling ? asked : filtersOfSearches(engine, alone, [{ search: '', searches: 1 }]);
+  const isConclusive = asked.some(({ shown }) => shown.length > 0);
+  const tried = isConclusive ? asked : filtersOfSearches(engine, alone, [{ search: '', searches: 1 }]);
   const worth = filterWorth(alone.filters, tried);
   return candidates
     .map(({ profile, texts, setting }, at): FilterProposal & { readonly score: number } => {

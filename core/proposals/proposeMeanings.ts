@@ -145,7 +145,7 @@ function leftAlone(
   const already = Object.values(setup.vocabulary).flatMap((entry) =>
     entry.what === 'neverCorrected' ? entry.words : [],
   );
-  const taken = unknown
+  const chosen = unknown
     .filter((word) => !word.includes(' ') && !already.includes(word) && lexicon.has(word))
     .filter((word) => {
       const own = searches.filter(({ search }) => tokenize(search).includes(word));
@@ -159,15 +159,15 @@ function leftAlone(
       return to === null || isKin ? [] : [{ word, to }];
     })
     .slice(0, mostProposed);
-  if (taken.length === 0) return [];
-  const words = taken.map(({ word }) => word);
-  const told = taken.slice(0, 4).map(({ word, to }) => `“${word}” for “${to}”`);
+  if (chosen.length === 0) return [];
+  const words = chosen.map(({ word }) => word);
+  const examples = chosen.slice(0, 4).map(({ word, to }) => `“${word}” for “${to}”`);
   return [
     {
       id: `neverCorrected:${words.join(' ')}`.slice(0, 200),
       kind: 'neverCorrected',
       title: `Never correct ${quoted(words.slice(0, 5))}${words.length > 5 ? ` and ${words.length - 5} more` : ''}`,
-      reason: `They are English words, not typos, but are corrected to others (${told.join(', ')}), and nobody who searched so opened a product.`,
+      reason: `They are English words, not typos, but are corrected to others (${examples.join(', ')}), and nobody who searched so opened a product.`,
       edits: [
         {
           part: 'vocabulary',

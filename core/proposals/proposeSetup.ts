@@ -13,10 +13,10 @@ import { proposePhrases, type WordPair } from './proposePhrases.ts';
 import { proposeWords, type WordEvidence } from './proposeWords.ts';
 import type { AlikeWords } from './samePlaces.ts';
 
-const coverageTold = (share: number): string =>
+const coverageText = (share: number): string =>
   share > 0.995 ? 'Every record has it' : `${Math.max(1, Math.round(share * 100))}% of the records have it`;
 
-function samplesTold({ samples }: Pick<AttributeProfile, 'samples'>): string {
+function samplesText({ samples }: Pick<AttributeProfile, 'samples'>): string {
   const some = samples.slice(0, 3).map((sample) => `“${sample.length > 30 ? `${sample.slice(0, 30)}…` : sample}”`);
   return some.length > 0 ? `, such as ${some.join(', ')}` : '';
 }
@@ -27,7 +27,7 @@ function attributeProposal(profile: AttributeProfile, setting: AttributeSetting)
     id: `attribute:${profile.key}`,
     kind: 'attribute',
     title: `Search ${profile.label}, weight ${setting.weight}`,
-    reason: `${coverageTold(profile.coverage)}, ${length}${samplesTold(profile)}.`,
+    reason: `${coverageText(profile.coverage)}, ${length}${samplesText(profile)}.`,
     edits: [{ part: 'attributes', key: profile.key, value: setting }],
     isSure: true,
   };
@@ -49,13 +49,13 @@ function filterProposals(proposed: readonly FilterProposal[], { filters }: Setup
     .slice(0, most)
     .map(({ setting, coverage, values, samples, tried, divides }, at): Proposal => {
       const { attribute, prefix, label, kind } = setting;
-      const many = values === 0 ? '' : `, in ${values} values${samplesTold({ samples })}`;
+      const many = values === 0 ? '' : `, in ${values} values${samplesText({ samples })}`;
       const worth = tried > 1 ? ` Useful in ${divides} of the ${tried} most frequent searches.` : '';
       return {
         id: `filter:${attribute}${prefix === undefined ? '' : `:${prefix}`}`,
         kind: 'filter',
         title: `Filter by ${label}`,
-        reason: `${coverageTold(coverage)}${many}; it is shown as a ${filterKindNames[kind]}.${worth}`,
+        reason: `${coverageText(coverage)}${many}; it is shown as a ${filterKindNames[kind]}.${worth}`,
         edits: [{ part: 'filters', key: keyFor(filters, setting), value: { ...setting, order: last + at + 1 } }],
         isSure: true,
       };
@@ -128,15 +128,18 @@ export function proposeGroup(
   setup: Setup,
   { filters = [], words = null, meanings = null, neighbours = null }: Evidence,
 ): Proposal[] {
-  const told = (): Proposal[] => (words ? proposeWords(words, setup) : []);
+  const wordProposals = (): Proposal[] => (words ? proposeWords(words, setup) : []);
   switch (group) {
     case 'settings':
       return settingProposals(profiles, setup, filters);
     case 'words':
-      return told();
+      return wordProposals();
     case 'meanings': {
       // A word that shoppers themselves explained needs no dictionary.
-      const explained = new Set([...told().flatMap(({ words: own }) => own ?? []), ...(words?.stopWords ?? [])]);
+      const explained = new Set([
+        ...wordProposals().flatMap(({ words: own }) => own ?? []),
+        ...(words?.stopWords ?? []),
+      ]);
       return meanings ? proposeMeanings({ ...meanings, explained }, setup) : [];
     }
     case 'neighbours':

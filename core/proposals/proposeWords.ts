@@ -14,7 +14,7 @@ export interface Retry {
 /** What the catalog and the shopper log say about words. */
 export interface WordEvidence {
   /** Whether a title or any other short value has it: such a word tells products apart. */
-  tellsProducts(word: string): boolean;
+  namesProducts(word: string): boolean;
   isKnown(word: string): boolean;
   readonly searches: readonly { readonly search: string; readonly searches: number }[];
   readonly retries: readonly Retry[];
@@ -37,7 +37,7 @@ const leastOfSearches = 0.02;
  * Words of the list that go with many longer searches and that no title or short value has: passing them over loses
  * nothing. The published lists are long and name many words that mean something to a shop, so both are asked for.
  */
-function stopWordsIn({ searches, stopWords, tellsProducts }: WordEvidence, known: ReadonlySet<string>): string[] {
+function stopWordsIn({ searches, stopWords, namesProducts }: WordEvidence, known: ReadonlySet<string>): string[] {
   const list = new Set(stopWords.flatMap((word) => (tokenize(word).length === 1 ? tokenize(word) : [])));
   const longer = searches.filter(({ search }) => tokenize(search).length > 1);
   const fewest = Math.max(fewestSearches, longer.length * leastOfSearches);
@@ -51,7 +51,7 @@ function stopWordsIn({ searches, stopWords, tellsProducts }: WordEvidence, known
       }
   }
   return [...used]
-    .filter(([word, { searches: many }]) => many >= fewest && !known.has(word) && !tellsProducts(word))
+    .filter(([word, { searches: many }]) => many >= fewest && !known.has(word) && !namesProducts(word))
     .filter(([word]) => word.length > 1 && !/\d/.test(word))
     .sort((a, b) => b[1].times - a[1].times || (a[0] < b[0] ? -1 : 1))
     .slice(0, mostStopWords)

@@ -31,12 +31,12 @@ const lexicon: Lexicon = {
   senses: (word) => (meanings[word] ? [{ same: meanings[word], broader: [], narrower: [], isThing: true }] : []),
 };
 const options: AlikeOptions = { lexicon, empty: new Set(['of']), areForms: (a, b) => a === `${b}s` || b === `${a}s` };
-const told = (texts: Iterable<string>, change: Partial<AlikeOptions> = {}): string[] =>
+const found = (texts: Iterable<string>, change: Partial<AlikeOptions> = {}): string[] =>
   findAlike(texts, { ...options, ...change }).map(({ words, kin }) => `${words.join(' = ')}: ${kin}`);
 
 describe('words in the same places', () => {
   test('are short forms of one another, or said to mean the same', () =>
-    expect(told(titles).sort()).toEqual(['drawingbook = sketchbook: meaning', 'wtrclr = watercolour: shortForm']));
+    expect(found(titles).sort()).toEqual(['drawingbook = sketchbook: meaning', 'wtrclr = watercolour: shortForm']));
 
   test('are told with what both stand beside, and how much of the rarer word’s places that is', () => {
     const [first] = findAlike(titles, options).filter(({ kin }) => kin === 'shortForm');
@@ -45,20 +45,20 @@ describe('words in the same places', () => {
   });
 
   test('but not for standing there alone: a red and a blue sheet are two things', () =>
-    expect(told(titles).join()).not.toMatch(/red|blue/));
+    expect(found(titles).join()).not.toMatch(/red|blue/));
 
   test('nor for meaning the same alone, where the catalog has them in places of their own', () =>
-    expect(told(titles).join()).not.toMatch(/easel|frame/));
+    expect(found(titles).join()).not.toMatch(/easel|frame/));
 
   test('words that stand side by side are told apart by whoever wrote them', () => {
     const both = papers.map((paper) => `${paper} wtrclr watercolour block`);
-    expect(told([...titles.filter((title) => !title.includes('wtrclr')), ...both]).join()).not.toContain('wtrclr');
+    expect(found([...titles.filter((title) => !title.includes('wtrclr')), ...both]).join()).not.toContain('wtrclr');
   });
 
   test('without a lexicon only what cannot be a word of its own is taken for a short form', () => {
     const shortened = titles.map((title) => title.replace('wtrclr', 'water'));
-    expect(told(titles, { lexicon: null })).toEqual(['wtrclr = watercolour: shortForm']);
-    expect(told(shortened, { lexicon: null })).toEqual([]);
+    expect(found(titles, { lexicon: null })).toEqual(['wtrclr = watercolour: shortForm']);
+    expect(found(shortened, { lexicon: null })).toEqual([]);
   });
 
   test('forms of one word need nobody to say so', () => {
@@ -70,7 +70,7 @@ describe('words in the same places', () => {
           ? [{ same: ['sketchbook', 'sketchbooks'], broader: [], narrower: [], isThing: true }]
           : [],
     };
-    expect(told(plural, { lexicon: withPlural }).join()).not.toContain('sketchbooks');
+    expect(found(plural, { lexicon: withPlural }).join()).not.toContain('sketchbooks');
   });
 });
 

@@ -132,17 +132,17 @@ export function findAlike(texts: Iterable<string>, options: AlikeOptions): Alike
     .flatMap(({ words: [a, b], kin }): AlikeWords[] => {
       const isFirstRarer = places.get(a)!.texts.size <= places.get(b)!.texts.size;
       const [rarer, other] = (isFirstRarer ? [a, b] : [b, a]).map((word) => places.get(word)!) as [Places, Places];
-      const telling = [...rarer.beside].filter((beside) => surprise(beside) >= leastSurprise);
-      const shared = telling.filter((beside) => other.beside.has(beside));
+      const surprising = [...rarer.beside].filter((beside) => surprise(beside) >= leastSurprise);
+      const shared = surprising.filter((beside) => other.beside.has(beside));
       let [weight, weightShared, expected, variance] = [0, 0, 0, 0];
-      for (const beside of telling) {
-        const told = surprise(beside);
+      for (const beside of surprising) {
+        const score = surprise(beside);
         // Two places a text: how probable it is that one of the other word's is beside this by chance.
         const chance = 1 - Math.exp((-2 * other.texts.size * besides.get(beside)!) / all);
-        weight += told;
-        expected += told * chance;
-        variance += told * told * chance * (1 - chance);
-        if (other.beside.has(beside)) weightShared += told;
+        weight += score;
+        expected += score * chance;
+        variance += score * score * chance * (1 - chance);
+        if (other.beside.has(beside)) weightShared += score;
       }
       const share = weight === 0 ? 0 : weightShared / weight;
       const together = [...rarer.texts].filter((text) => other.texts.has(text)).length;

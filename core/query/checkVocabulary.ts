@@ -5,7 +5,7 @@ import { meaningsOf, synonymTokens } from './vocabulary.ts';
 /** Something about an entry of the vocabulary that is worth a look, in a sentence. */
 export interface VocabularyProblem {
   readonly code: 'findsNothing' | 'twice' | 'circle';
-  readonly told: string;
+  readonly text: string;
 }
 
 const keyOf = (text: string): string => tokenize(text).join(' ');
@@ -25,7 +25,7 @@ export function checkVocabulary(
   const problems = new Map<string, VocabularyProblem[]>();
   const note = (key: string, problem: VocabularyProblem): void => {
     const known = problems.get(key) ?? [];
-    if (!known.some(({ told }) => told === problem.told)) problems.set(key, [...known, problem]);
+    if (!known.some(({ text }) => text === problem.text)) problems.set(key, [...known, problem]);
   };
   for (const key of keys)
     for (const { from, to } of meaningsOf(vocabulary[key]!))
@@ -34,7 +34,7 @@ export function checkVocabulary(
         const earlier = said.get(pair);
         if (earlier === undefined) said.set(pair, key);
         else if (earlier !== key)
-          note(key, { code: 'twice', told: `Another entry says already that “${from}” finds “${text}”.` });
+          note(key, { code: 'twice', text: `Another entry says already that “${from}” finds “${text}”.` });
       }
   for (const key of keys) {
     const entry = vocabulary[key]!;
@@ -46,12 +46,12 @@ export function checkVocabulary(
           if (vocabulary[said.get(`${keyOf(text)} > ${keyOf(from)}`) ?? '']?.what === 'oneWay')
             note(key, {
               code: 'circle',
-              told: `“${from}” and “${text}” lead to each other: they mean the same both ways.`,
+              text: `“${from}” and “${text}” lead to each other: they mean the same both ways.`,
             });
     const targets = [...new Set(sides.flatMap(({ to }) => to))];
     const lost = targets.filter((text) => synonymTokens(text) && !finds(text));
     if (lost.length > 0 && lost.length === targets.length)
-      note(key, { code: 'findsNothing', told: 'The catalog says none of these words, so it finds nothing more.' });
+      note(key, { code: 'findsNothing', text: 'The catalog says none of these words, so it finds nothing more.' });
   }
   return problems;
 }

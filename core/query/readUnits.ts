@@ -72,8 +72,8 @@ export function queryWords(
     if (!all.some(({ token }) => token === word.token)) all.push(word);
   }
   // A search of nothing but stop words means them.
-  const telling = all.filter(({ token }) => !stopWords.has(token));
-  const sought = telling.length > 0 ? telling : all;
+  const meaningful = all.filter(({ token }) => !stopWords.has(token));
+  const sought = meaningful.length > 0 ? meaningful : all;
   return { words: sought.slice(0, mostWords), beyond: sought.slice(mostWords) };
 }
 

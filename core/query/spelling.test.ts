@@ -76,9 +76,9 @@ describe('a misspelt search', () => {
   });
   test('is taken first for what shoppers search, of equally near words', () => {
     expect(ask('xable').corrections).toEqual([{ from: 'xable', to: 'sable' }]);
-    const spoken = withSpelling({}, { s: { what: 'spoken', words: ['ink', 'table'] } });
-    expect(ask('xable', spoken).corrections).toEqual([{ from: 'xable', to: 'table' }]);
-    expect(ask('gouahce', spoken).corrections).toEqual([{ from: 'gouahce', to: 'gouache' }]);
+    const popular = withSpelling({}, { s: { what: 'spoken', words: ['ink', 'table'] } });
+    expect(ask('xable', popular).corrections).toEqual([{ from: 'xable', to: 'table' }]);
+    expect(ask('gouahce', popular).corrections).toEqual([{ from: 'gouahce', to: 'gouache' }]);
   });
   test('right searches are offered nothing', () => expect(ask('gouache').offers).toEqual([]));
 });

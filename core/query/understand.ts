@@ -54,7 +54,7 @@ export interface ExpandOptions {
   /** Words that nothing must be taken for. */
   readonly neverOffered: ReadonlySet<string>;
   /** What shoppers search for, by its place: of equally near corrections these come first. */
-  readonly spoken: ReadonlyMap<string, number>;
+  readonly popular: ReadonlyMap<string, number>;
   /** Of the same setup, catalog and search; added to. A search is read anew with corrections, and for what is offered. */
   readonly asTyped: AsTyped;
   /** Whether a term, found in this way, stands in any attribute the search reads. */
@@ -108,7 +108,7 @@ function corrections(word: string, snapshot: Snapshot, widen: boolean, options: 
       how: (edits === 1 ? 'oneEdit' : 'twoEdits') as MatchKind,
       edits,
       otherStart: terms.get(term)[0] === word[0] ? 0 : 1,
-      place: options.spoken.get(terms.get(term)) ?? options.spoken.size,
+      place: options.popular.get(terms.get(term)) ?? options.popular.size,
       likelihood: postings.termRecords[term]! * (edits === 1 ? slipLikelihood(word, terms.get(term)) : 1),
     }))
     .filter(({ term, how }) => options.reaches(term, how) && !options.neverOffered.has(terms.get(term)));
@@ -147,8 +147,8 @@ function prefixes(word: string, snapshot: Snapshot, known: ReadonlySet<number>, 
       return held > most;
     });
     // The commonest stands whatever it holds.
-    const taken = commonest.subarray(0, within < 0 ? commonest.length : Math.max(1, within));
-    return Array.from(taken.sort(), (term) => ({ term, how: 'prefix' }));
+    const nearest = commonest.subarray(0, within < 0 ? commonest.length : Math.max(1, within));
+    return Array.from(nearest.sort(), (term) => ({ term, how: 'prefix' }));
   }
   return found.map((term) => ({ term, how: 'prefix' }));
 }
@@ -185,11 +185,11 @@ function sideBySide(
 }
 
 /** The commonest of the catalog's compounds that a word is a part of, in order of term. */
-function compounds(word: string, snapshot: Snapshot, taken: ReadonlySet<number>): number[] {
+function compounds(word: string, snapshot: Snapshot, known: ReadonlySet<number>): number[] {
   const { termRecords } = snapshot.postings;
   const all = compoundsOf(snapshot).get(stem(word, snapshot.language)) ?? [];
   return all
-    .filter((term) => !taken.has(term))
+    .filter((term) => !known.has(term))
     .sort((a, b) => termRecords[b]! - termRecords[a]! || a - b)
     .slice(0, mostPrefixTerms)
     .sort((a, b) => a - b);
@@ -220,19 +220,19 @@ function isLikelier(
 /** Everything a word may stand for without being taken as misspelt, in the order of `QueryWord.expansions`. */
 function waysAsTyped(word: string, snapshot: Snapshot, options: ExpandOptions, own: WordInSearch): Expansion[] {
   const expansions: Expansion[] = [];
-  const taken = new Set<number>();
-  const take = (term: number, how: MatchKind): void => {
-    if (term < 0 || taken.has(term) || !options.reaches(term, how)) return;
-    taken.add(term);
+  const listed = new Set<number>();
+  const add = (term: number, how: MatchKind): void => {
+    if (term < 0 || listed.has(term) || !options.reaches(term, how)) return;
+    listed.add(term);
     expansions.push({ term, how });
   };
   const exact = snapshot.terms.find(word);
-  take(exact, 'exact');
+  add(exact, 'exact');
   for (const term of snapshot.formsOf(word))
-    if (term !== exact) take(term, areForms(word, snapshot.terms.get(term)) ? 'form' : 'related');
+    if (term !== exact) add(term, areForms(word, snapshot.terms.get(term)) ? 'form' : 'related');
   for (const text of own.joined)
-    for (const term of [snapshot.terms.find(text), ...snapshot.formsOf(text)]) if (term !== exact) take(term, 'joined');
-  for (const term of compounds(word, snapshot, taken)) take(term, 'compound');
+    for (const term of [snapshot.terms.find(text), ...snapshot.formsOf(text)]) if (term !== exact) add(term, 'joined');
+  for (const term of compounds(word, snapshot, listed)) add(term, 'compound');
   if (!isQuantityToken(word)) expansions.push(...divided(word, snapshot, options));
   for (const { tokens } of own.meanings) {
     const [synonym] = tokens;
@@ -242,11 +242,11 @@ function waysAsTyped(word: string, snapshot: Snapshot, options: ExpandOptions, o
         expansions.push(...sideBySide(tokens, 'synonym', snapshot, options));
     } else
       for (const term of [snapshot.terms.find(synonym!), ...snapshot.formsOf(synonym!)])
-        if (term !== exact) take(term, 'synonym');
+        if (term !== exact) add(term, 'synonym');
   }
   expansions.push(...own.named);
   if (own.last && word.length >= 2 && !isQuantityToken(word) && (options.typing || expansions.length === 0)) {
-    const known = new Set(taken);
+    const known = new Set(listed);
     if (exact >= 0) known.add(exact);
     expansions.push(...prefixes(word, snapshot, known, options));
   }

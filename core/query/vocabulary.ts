@@ -34,7 +34,7 @@ export interface Vocabulary {
   readonly neverCorrected: ReadonlySet<string>;
   readonly neverOffered: ReadonlySet<string>;
   /** Words shoppers search for, by their place among them. */
-  readonly spoken: ReadonlyMap<string, number>;
+  readonly popular: ReadonlyMap<string, number>;
   /** The single words that mean something else, and may be what a misspelt one means. */
   readonly saidAlone: readonly string[];
   /** The nearest of them. */
@@ -85,7 +85,7 @@ export function bindVocabulary(setup: Setup): Vocabulary {
   const fixed = new Map<string, string>();
   const neverCorrected = new Set<string>();
   const neverOffered = new Set<string>();
-  const spoken = new Map<string, number>();
+  const popular = new Map<string, number>();
   const sayings = new Map<string, Map<string, GrowingSaying>>();
   const mean = (from: readonly string[], to: readonly string[], entry: string): void => {
     const known = sayings.get(from[0]!) ?? new Map<string, GrowingSaying>();
@@ -111,7 +111,7 @@ export function bindVocabulary(setup: Setup): Vocabulary {
       }
     else if (entry.what === 'neverCorrected') for (const word of single(entry.words)) neverCorrected.add(word);
     else if (entry.what === 'spoken')
-      for (const word of single(entry.words)) spoken.set(word, spoken.get(word) ?? spoken.size);
+      for (const word of single(entry.words)) popular.set(word, popular.get(word) ?? popular.size);
     else if (entry.what === 'neverOffered') for (const word of single(entry.words)) neverOffered.add(word);
     for (const { from, to } of meaningsOf(entry)) {
       const said = synonymTokens(from);
@@ -124,7 +124,7 @@ export function bindVocabulary(setup: Setup): Vocabulary {
     .filter((token) => !neverOffered.has(token));
   let nearest: Vocabulary['nearestSaid'] | null = null;
   return {
-    spoken,
+    popular,
     saidAlone,
     nearestSaid(word, limit) {
       nearest ??= openNearest(saidAlone);

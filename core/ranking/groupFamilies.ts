@@ -75,9 +75,9 @@ export function openGrouper({
       const worth = (points[record]! << 1) | (both & 1);
       // Families ascend, so a difference below 0 is a new family; the sign is then the bit that is shifted down.
       const isNew = (last - owner) >>> 31;
-      const isTaken = -(isNew | ((best - worth) >>> 31));
-      best = (worth & isTaken) | (best & ~isTaken);
-      shown = (record & isTaken) | (shown & ~isTaken);
+      const leadsMask = -(isNew | ((best - worth) >>> 31));
+      best = (worth & leadsMask) | (best & ~leadsMask);
+      shown = (record & leadsMask) | (shown & ~leadsMask);
       last = owner;
       place += isNew;
       candidateFamily[place] = owner;

@@ -14,7 +14,7 @@ describe('a catalog looked at in stretches', () => {
     const prepared = prepareSetup(openEngine(snapshot), randomSetup(random, snapshot, queries), 0);
     const engine = openEngine(snapshot);
     const hidden = Uint8Array.from({ length: snapshot.records }, () => (random() < 0.2 ? 255 : 0));
-    const told = (longest: number, query: string, isHiding: boolean) => {
+    const matched = (longest: number, query: string, isHiding: boolean) => {
       const options = { typing: true, keepAll: false, hidden: isHiding ? hidden : null, recognised: [] };
       const { words } = findMatches(engine, prepared, query, options);
       const matcher = openMatcher(snapshot, longest);
@@ -24,10 +24,10 @@ describe('a catalog looked at in stretches', () => {
     let most = 0;
     for (const query of queries) {
       const isHiding = random() < 0.5;
-      const all = told(4096, query, isHiding);
+      const all = matched(4096, query, isHiding);
       most = Math.max(most, all.length);
       for (const longest of [8, pick(random, [1, 2, 4, 16])])
-        expect({ query, longest, found: told(longest, query, isHiding) }).toEqual({ query, longest, found: all });
+        expect({ query, longest, found: matched(longest, query, isHiding) }).toEqual({ query, longest, found: all });
     }
     // Some search goes through more than one stretch.
     expect(most).toBeGreaterThan(8);

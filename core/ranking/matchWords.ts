@@ -81,7 +81,14 @@ export function openWordMatcher({ snapshot, score, found, longest = usualStretch
   let steps = 0;
 
   /** Takes postings in a row into account; answers the new count of records that have the word of this turn. */
-  function take(from: number, end: number, gainOf: Float64Array, turn: number, slot: number, before: number): number {
+  function addPostings(
+    from: number,
+    end: number,
+    gainOf: Float64Array,
+    turn: number,
+    slot: number,
+    before: number,
+  ): number {
     // Named once more, as in familyCounts.ts, which says why.
     const records = postingRecord;
     const spots = postingSpot;
@@ -181,7 +188,7 @@ export function openWordMatcher({ snapshot, score, found, longest = usualStretch
         for (; at < list.length && postingRecord[list[at]!]! < to; at++) {
           // A stretch in which no record had the words before was not looked through.
           if (postingRecord[list[at]!]! < from) continue;
-          count = take(list[at]!, list[at]! + 1, row, turn, slot, count);
+          count = addPostings(list[at]!, list[at]! + 1, row, turn, slot, count);
           steps++;
         }
         cursors[index] = at;
@@ -195,7 +202,7 @@ export function openWordMatcher({ snapshot, score, found, longest = usualStretch
       const isWalked = turn === 0 || end - first < before * worthSeeking;
       steps += isWalked ? end - first : before;
       if (isWalked) {
-        count = take(first, end, row, turn, slot, count);
+        count = addPostings(first, end, row, turn, slot, count);
         continue;
       }
       if (!areSorted) candidates.subarray(0, before).sort();
@@ -206,7 +213,7 @@ export function openWordMatcher({ snapshot, score, found, longest = usualStretch
         posting = seek(record, posting, end);
         const own = posting;
         while (posting < end && postingRecord[posting] === record) posting++;
-        if (posting > own) count = take(own, posting, row, turn, slot, count);
+        if (posting > own) count = addPostings(own, posting, row, turn, slot, count);
       }
     }
     return count;

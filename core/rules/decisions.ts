@@ -27,7 +27,7 @@ export function decisionsByProduct(setup: Setup): ReadonlyMap<string, readonly D
 }
 
 /** Where a value comes from, and why the other source does not count where both have one. */
-export interface Standing {
+export interface ValueSource {
   readonly from: 'file' | 'here';
   /** Whether the other source says something else. */
   readonly contested: boolean;
@@ -82,12 +82,12 @@ export function applyDecisions(record: CatalogRecord, decisions: readonly Decisi
 }
 
 /** Where the value of one attribute of a record comes from. */
-export function standingOf(
+export function sourceOf(
   record: CatalogRecord,
   attribute: string,
   decisions: readonly Decision[],
   setup: Setup,
-): Standing {
+): ValueSource {
   const own = inForce(record, decisions).filter((decision) => decision.attribute === attribute);
   const fact = heldBy(record, attribute);
   if (own.length === 0) return { from: 'file', contested: false };

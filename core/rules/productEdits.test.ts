@@ -3,7 +3,7 @@ import { readStandardRow } from '../catalog/readRow.ts';
 import { initialSetup } from '../setup/initialSetup.ts';
 import type { Decision } from '../setup/parts/products.ts';
 import type { Setup } from '../setup/schema.ts';
-import { applyDecisions, decisionKey, decisionsByProduct, standingOf } from './decisions.ts';
+import { applyDecisions, decisionKey, decisionsByProduct, sourceOf } from './decisions.ts';
 import { readCell, tagEdit, valueEdit } from './productEdits.ts';
 
 const record = (id: string, more: Record<string, string> = {}) => {
@@ -94,9 +94,9 @@ describe('decisions', () => {
       ...setup,
       attributes: { price: { searchable: false, weight: 1, onCard: true, wins: 'file' } },
     };
-    expect(standingOf(facts[0]!, 'price', [decision], setup)).toEqual({ from: 'here', contested: true });
-    expect(standingOf(facts[0]!, 'price', [decision], fileWins)).toEqual({ from: 'file', contested: true });
-    expect(standingOf(facts[0]!, 'title', [decision], setup)).toEqual({ from: 'file', contested: false });
+    expect(sourceOf(facts[0]!, 'price', [decision], setup)).toEqual({ from: 'here', contested: true });
+    expect(sourceOf(facts[0]!, 'price', [decision], fileWins)).toEqual({ from: 'file', contested: true });
+    expect(sourceOf(facts[0]!, 'title', [decision], setup)).toEqual({ from: 'file', contested: false });
     expect(applyDecisions(facts[0]!, [decision], fileWins)).toBe(facts[0]);
   });
 });

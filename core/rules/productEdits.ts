@@ -85,8 +85,8 @@ export function tagEdit(
     ...without(before.remove, change.add),
     ...(change.remove !== undefined && !before.remove.includes(change.remove) ? [change.remove] : []),
   ];
-  const told = { add: add.filter((tag) => !has(tag)), remove: remove.filter((tag) => !lacks(tag)) };
-  const isNothing = told.add.length === 0 && told.remove.length === 0;
-  const decision: Decision = { act: 'tags', product, variant: null, attribute: 'tags', ...told };
+  const changes = { add: add.filter((tag) => !has(tag)), remove: remove.filter((tag) => !lacks(tag)) };
+  const isNothing = changes.add.length === 0 && changes.remove.length === 0;
+  const decision: Decision = { act: 'tags', product, variant: null, attribute: 'tags', ...changes };
   return { part: 'products', key, value: isNothing ? null : decision };
 }

@@ -21,13 +21,13 @@ const recognising: Setup = {
   vocabulary: { r: { what: 'recognised', price: true, attributes: { colour: 'filter' } } },
 };
 
-function told(query: string, setup: Setup = usual) {
+function explain(query: string, setup: Setup = usual) {
   const prepared = prepareSetup(engine, setup, 0);
   const ranking = rank(engine, prepared, { query, filters: {}, page: 1, limit: 1 }, 1);
   return explainWords(engine, prepared, query, ranking);
 }
 const wordOf = (query: string, text: string, setup?: Setup) =>
-  told(query, setup).words.find((word) => word.text === text)!;
+  explain(query, setup).words.find((word) => word.text === text)!;
 const codes = (query: string, text: string, setup?: Setup) => wordOf(query, text, setup).notes.map(({ code }) => code);
 
 describe('what became of a word', () => {
@@ -73,10 +73,10 @@ describe('why not otherwise', () => {
 
 test('a product found only by the part number or a word of what is hidden is named', () => {
   const setup: Setup = { ...usual, hiding: { 'product:c': { what: 'product', product: 'c' } } };
-  expect(told('WU-300', setup).hidden).toEqual(['c']);
-  expect(told('vermeil', setup)).toMatchObject({
+  expect(explain('WU-300', setup).hidden).toEqual(['c']);
+  expect(explain('vermeil', setup)).toMatchObject({
     hidden: ['c'],
     words: [{ notes: [{ code: 'onlyHidden', products: 1 }] }],
   });
-  expect(told('paint', setup).hidden).toEqual([]);
+  expect(explain('paint', setup).hidden).toEqual([]);
 });

@@ -16,7 +16,7 @@ import type { Ranking } from './rank.ts';
 
 /** Other terms told of one word, and products told that are hidden. */
 const mostMeans = 6;
-const mostHiddenTold = 3;
+const mostHiddenShown = 3;
 /** An attribute of more values is not looked through: so many are names, not choices. */
 const mostValuesRead = 5000;
 
@@ -35,7 +35,7 @@ export type WordNote =
   | { readonly code: 'onlyHidden'; readonly products: number };
 
 /** How one word of a search was taken. */
-export interface WordTold {
+export interface ExplainedWord {
   readonly text: string;
   readonly as: 'word' | 'corrected' | 'recognised' | 'stopWord' | 'givenUp' | 'notRead';
   /** Products, hidden ones too, that say the word just so. */
@@ -47,8 +47,8 @@ export interface WordTold {
   readonly notes: readonly WordNote[];
 }
 
-export interface SearchTold {
-  readonly words: readonly WordTold[];
+export interface ExplainedSearch {
+  readonly words: readonly ExplainedWord[];
   /** Products that the search would find and that are hidden from results: by part number, or by words only they say. */
   readonly hidden: readonly string[];
 }
@@ -66,7 +66,7 @@ function whereIs(snapshot: Snapshot, term: number, reads: Uint8Array) {
   return { read, elsewhere };
 }
 
-function valueToldOf(saying: Recognised | undefined, price: PriceLimits | null): WordTold['value'] {
+function explainValue(saying: Recognised | undefined, price: PriceLimits | null): ExplainedWord['value'] {
   if (price) return { attribute: 'Price', value: price.text };
   return saying?.named ? { attribute: saying.named.label, value: saying.named.value } : null;
 }
@@ -118,7 +118,12 @@ function correctionNote({ spelling, vocabulary }: PreparedSetup, token: string):
  * How each word of a search was taken, and why not otherwise. `ranking` is of the same search by the same setup. Cost: a
  * pass over the values of attributes with few of them, for each word: for one who asks, not for shoppers.
  */
-export function explainWords(engine: Engine, prepared: PreparedSetup, query: string, ranking: Ranking): SearchTold {
+export function explainWords(
+  engine: Engine,
+  prepared: PreparedSetup,
+  query: string,
+  ranking: Ranking,
+): ExplainedSearch {
   const { snapshot } = engine;
   const { terms, recordFamily } = snapshot;
   const reads = prepared.gains.found[kindNumber.exact]!;
@@ -131,7 +136,7 @@ export function explainWords(engine: Engine, prepared: PreparedSetup, query: str
   const ofPrice = new Set(price ? readUnits(price.text, knowsIn(snapshot)).map(({ text }) => text) : []);
   const hiddenFamilies = new Set<number>();
 
-  const told = readUnits(query, knowsIn(snapshot)).map(({ text, token }): WordTold => {
+  const explained = readUnits(query, knowsIn(snapshot)).map(({ text, token }): ExplainedWord => {
     const term = terms.find(token);
     const { read, elsewhere } =
       term < 0 ? { read: new Set<number>(), elsewhere: new Set<number>() } : whereIs(snapshot, term, reads);
@@ -144,7 +149,7 @@ export function explainWords(engine: Engine, prepared: PreparedSetup, query: str
     const saying = recognised.find((each) => ` ${each.text} `.includes(` ${text} `));
     const isCorrected =
       word !== undefined && word.expansions.length > 0 && word.expansions.every(({ how }) => corrected.has(how));
-    const as = ((): WordTold['as'] => {
+    const as = ((): ExplainedWord['as'] => {
       if (saying || ofPrice.has(text)) return 'recognised';
       if (dropped.has(text)) return 'givenUp';
       if (!word) return prepared.vocabulary.stopWords.has(token) ? 'stopWord' : 'notRead';
@@ -164,12 +169,12 @@ export function explainWords(engine: Engine, prepared: PreparedSetup, query: str
       as,
       products: families.size,
       means,
-      value: valueToldOf(saying, ofPrice.has(text) ? price : null),
+      value: explainValue(saying, ofPrice.has(text) ? price : null),
       notes,
     };
   });
   const sku = findExactSku(snapshot, query);
   const first = sku >= 0 && isHidden(prepared.at.results.hidden, sku) ? [recordFamily[sku]!] : [];
-  const hidden = [...new Set([...first, ...hiddenFamilies])].slice(0, mostHiddenTold);
-  return { words: told, hidden: hidden.map((family) => snapshot.familyId(family)) };
+  const hidden = [...new Set([...first, ...hiddenFamilies])].slice(0, mostHiddenShown);
+  return { words: explained, hidden: hidden.map((family) => snapshot.familyId(family)) };
 }

@@ -64,10 +64,10 @@ const others = 3;
 export function* givingUp(words: readonly Givable[]): Generator<readonly number[]> {
   const unknown = words.flatMap(({ isKnown }, at) => (isKnown ? [] : [at]));
   const known = words.flatMap(({ isKnown }, at) => (isKnown ? [at] : []));
-  const told = (places: readonly number[]): number => places.reduce((sum, at) => sum + words[at]!.rarity, 0);
+  const rarityOf = (places: readonly number[]): number => places.reduce((sum, at) => sum + words[at]!.rarity, 0);
   const most = (count: number): number => Math.floor((count * 2) / 3);
   const isFine = (gone: readonly number[]): boolean =>
-    unknown.length <= most(words.length) && gone.length <= most(known.length) && told(gone) <= told(known) / 2;
+    unknown.length <= most(words.length) && gone.length <= most(known.length) && rarityOf(gone) <= rarityOf(known) / 2;
   if (unknown.length > 0 && known.length > 0 && isFine([])) yield unknown;
   for (let count = 1; count < known.length; count++) {
     const least = known.slice(0, count - 1);
@@ -140,7 +140,7 @@ export interface ReadSearch {
  * A shopper's compound that the catalog does not know, as the two known words it is made of: both are then looked for,
  * side by side or not. The longest second word is taken, since it says what the thing is.
  */
-function takenApart(snapshot: Snapshot, words: readonly SoughtWord[]): SoughtWord[] {
+function splitJoined(snapshot: Snapshot, words: readonly SoughtWord[]): SoughtWord[] {
   if (!hasCompounds(snapshot)) return [...words];
   const isWord = (text: string): boolean => snapshot.terms.find(text) >= 0 || snapshot.formsOf(text).length > 0;
   const all = words.flatMap((word): SoughtWord[] => {
@@ -165,7 +165,7 @@ export function readSearch(
   const { spelling, vocabulary } = prepared;
   const isKnown = knowsIn(engine.snapshot);
   const { words, beyond } = queryWords(query, isKnown, vocabulary);
-  const texts = takenApart(engine.snapshot, words).slice(0, mostWords);
+  const texts = splitJoined(engine.snapshot, words).slice(0, mostWords);
   const tolerance = spelling.tolerance && (spelling.atOnce || offering);
   const reading = reacher(engine, prepared);
   const joined = joinedTexts(texts);
@@ -190,7 +190,7 @@ export function readSearch(
     nearestSaid: vocabulary.nearestSaid,
     meaningsOf: (token: string) => meaningsIn([token], vocabulary)[0]!,
     neverOffered: vocabulary.neverOffered,
-    spoken: vocabulary.spoken,
+    popular: vocabulary.popular,
     asTyped,
     ...reading,
   };

@@ -42,7 +42,7 @@ export function orderAll(
       : tie;
   const order: number[] = [];
   const leaders = new Map<number, number>();
-  const take = (list: Uint32Array | null): void => {
+  const append = (list: Uint32Array | null): void => {
     if (order.length >= wanted) return;
     const own = list ? Int32Array.from(list, (at) => scores[at]!) : scores;
     const at = list ? (index: number): number => list[index]! : (index: number): number => index;
@@ -74,8 +74,8 @@ export function orderAll(
   const isFree = (at: number): boolean => !apart.has(at);
   if (soldOutLast) {
     const { familyInStock } = engine;
-    take(those((at) => isFree(at) && familyInStock[families[at]!] === 1));
-    take(those((at) => isFree(at) && familyInStock[families[at]!] === 0));
-  } else take(apart.size === 0 ? null : those(isFree));
+    append(those((at) => isFree(at) && familyInStock[families[at]!] === 1));
+    append(those((at) => isFree(at) && familyInStock[families[at]!] === 0));
+  } else append(apart.size === 0 ? null : those(isFree));
   return { order, leaders };
 }

@@ -1,6 +1,6 @@
 import { type BoundFilter, bindFilters } from '../facets/boundFilter.ts';
+import { type LeftOut, openLeftOut } from '../index/leftOut.ts';
 import type { NumberColumn } from '../index/numberColumns.ts';
-import { type Outside, openOutside } from '../index/outside.ts';
 import { hiddenMark } from '../index/recordMask.ts';
 import type { Snapshot } from '../index/snapshot.ts';
 import { stockOf } from '../index/stock.ts';
@@ -25,7 +25,7 @@ export interface Engine {
   readonly matcher: Matcher;
   readonly grouper: Grouper;
   /** What a wide result leaves out; null where the result is not wide. */
-  readonly outsideOf: (records: Uint32Array) => Outside | null;
+  readonly leftOutOf: (records: Uint32Array) => LeftOut | null;
   /** One item a record, for the failing masks of filters. */
   readonly failing: Uint32Array;
   /** By record, 1 where it is in stock, else 0. */
@@ -45,7 +45,7 @@ export function openEngine(snapshot: Snapshot): Engine {
     snapshot,
     matcher,
     grouper: openGrouper({ families, recordFamily, familyStart, scores: matcher.scores, failing, inStock }),
-    outsideOf: openOutside(snapshot),
+    leftOutOf: openLeftOut(snapshot),
     failing,
     inStock,
     familyInStock,

@@ -174,7 +174,7 @@ function affordable({ numbers }: Snapshot, records: Uint32Array, { from, to }: P
  */
 type Narrowing = 'fewer' | 'all' | 'none';
 /** Sayings that are tried as words, one at a time, where all of them together leave nothing. */
-const mostTaken = 4;
+const mostTried = 4;
 
 /**
  * A search of which too much was recognised, since recognising must never make a dead end: one saying is taken as words
@@ -191,7 +191,7 @@ function rankWithFewer(
   const without = (text: string): SearchRequest => ({ ...request, asWords: [...(request.asWords ?? []), text] });
   let best: string | null = null;
   let fewest = Number.POSITIVE_INFINITY;
-  for (const { text } of narrowing.length > 1 ? narrowing.slice(0, mostTaken) : []) {
+  for (const { text } of narrowing.length > 1 ? narrowing.slice(0, mostTried) : []) {
     const { foundAny, dropped } = rank(engine, prepared, without(text), 0, scope, 'all');
     if (!foundAny || dropped.length >= fewest) continue;
     best = text;

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import type { SignalTold } from '../answer/answer.ts';
+import type { ExplainedSignal } from '../answer/answer.ts';
 import { pick, seededRandom } from '../base/random.ts';
 import { changesBetween } from '../setup/entries.ts';
 import { initialSetup } from '../setup/initialSetup.ts';
@@ -68,8 +68,8 @@ function compareOn(seed: number): void {
       expect({ ...context, dropped: answer.dropped }).toEqual({ ...context, dropped: expected.dropped });
       for (const filter of answer.filters) {
         if (filter.range) continue;
-        const standing = filter.values.filter(({ count }) => count > 0).map(({ value, count }) => [value, count]);
-        expect({ ...context, key: filter.key, counts: Object.fromEntries(standing) }).toEqual({
+        const present = filter.values.filter(({ count }) => count > 0).map(({ value, count }) => [value, count]);
+        expect({ ...context, key: filter.key, counts: Object.fromEntries(present) }).toEqual({
           ...context,
           key: filter.key,
           counts: expected.counts[filter.key],
@@ -115,8 +115,8 @@ function expectFiguresToAddUp(answer: ReturnType<typeof search>, context: unknow
   }
   // The order rebuilt from nothing but what the explanations say.
   const whys = answer.results.map((result) => ({ id: result.familyId, why: result.why! }));
-  type Told = (typeof whys)[number];
-  const bySignals = (a: readonly SignalTold[], b: readonly SignalTold[]): number => {
+  type ShownWhy = (typeof whys)[number];
+  const bySignals = (a: readonly ExplainedSignal[], b: readonly ExplainedSignal[]): number => {
     for (const [index, { direction, value: x }] of a.entries()) {
       const y = b[index]!.value;
       if (x === y) continue;
@@ -125,10 +125,10 @@ function expectFiguresToAddUp(answer: ReturnType<typeof search>, context: unknow
     }
     return 0;
   };
-  const leads = ({ why }: Told): boolean => why.exactSku && !why.sorted;
-  const rebuilt: Told[] = whys.filter((told) => leads(told) && !told.why.pin);
+  const leads = ({ why }: ShownWhy): boolean => why.exactSku && !why.sorted;
+  const rebuilt: ShownWhy[] = whys.filter((shown) => leads(shown) && !shown.why.pin);
   for (const afterStock of [false, true]) {
-    let left = whys.filter((told) => !told.why.pin && !leads(told) && told.why.afterStock === afterStock);
+    let left = whys.filter((shown) => !shown.why.pin && !leads(shown) && shown.why.afterStock === afterStock);
     if (left.every(({ why }) => why.sorted)) {
       // A chosen order: by what it says of each, then by score; what decides further ties is not told.
       expect(
@@ -144,7 +144,7 @@ function expectFiguresToAddUp(answer: ReturnType<typeof search>, context: unknow
       const leader = Math.max(...left.map(({ why }) => why.score));
       const group = left.filter(({ why }) => why.score >= leader - why.closeCall!.width);
       for (const { why } of group) expect(why.closeCall!.leader).toBe(leader);
-      const order = (a: Told, b: Told) =>
+      const order = (a: ShownWhy, b: ShownWhy) =>
         bySignals(a.why.closeCall!.signals, b.why.closeCall!.signals) ||
         b.why.score - a.why.score ||
         (a.id < b.id ? -1 : 1);

@@ -2,7 +2,7 @@ import type { Card, Result, SearchAnswer } from '../answer/answer.ts';
 import { type CardFamily, cardOf } from '../answer/card.ts';
 import type { CatalogRecord } from '../catalog/record.ts';
 import type { Collection } from '../content/content.ts';
-import { tellFilters } from '../facets/filters.ts';
+import { answerFilters } from '../facets/filters.ts';
 import type { Selection } from '../index/familyCounts.ts';
 import { isHidden } from '../index/recordMask.ts';
 import { corrected, type QueryWord, weak } from '../query/understand.ts';
@@ -95,9 +95,9 @@ export function collectionOf(
 }
 
 /** What the filters beside a ranking are counted over. */
-export function selectionOf({ outsideOf }: Engine, { records, failing, candidates }: Ranking): Selection {
-  const outside = failing ? null : outsideOf(records);
-  return { records, failing, outside, isWhole: failing === null && outside === null && candidates.areWhole() };
+export function selectionOf({ leftOutOf }: Engine, { records, failing, candidates }: Ranking): Selection {
+  const leftOut = failing ? null : leftOutOf(records);
+  return { records, failing, leftOut, isWhole: failing === null && leftOut === null && candidates.areWhole() };
 }
 
 /**
@@ -121,7 +121,7 @@ export function search(
   const isUncorrected = !ranking.foundAny && !prepared.spelling.atOnce;
   const isDoubtful = corrections.length > 0 || ranking.dropped.length > 0 || isUncorrected;
   const mayOffer = isDoubtful && !ranking.isBrowsing && !request.typing && request.page === 1;
-  const beside = tellFilters(prepared.filters, ranking.choices, {
+  const beside = answerFilters(prepared.filters, ranking.choices, {
     selection: selectionOf(engine, ranking),
     representatives: candidates.representatives,
     language: request.language,

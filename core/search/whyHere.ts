@@ -1,4 +1,4 @@
-import type { SignalTold, Why } from '../answer/answer.ts';
+import type { ExplainedSignal, Why } from '../answer/answer.ts';
 import { labelFromKey } from '../catalog/standardColumns.ts';
 import { explainMatch } from '../ranking/explainMatch.ts';
 import type { Signal } from '../ranking/signals.ts';
@@ -33,7 +33,7 @@ function startsSoldOut({ soldOutLast, placed, isSoldOut }: Ranking, index: numbe
   return soldOutLast && isSoldOut(placed[index]!.candidate) && !isSoldOut(placed[index - 1]!.candidate);
 }
 
-const howOf = ({ pulledBy, halfLife, lowBelow }: Signal): SignalTold['how'] => {
+const howOf = ({ pulledBy, halfLife, lowBelow }: Signal): ExplainedSignal['how'] => {
   if (lowBelow !== undefined) return 'enough';
   if (halfLife !== undefined) return 'newness';
   return pulledBy === undefined ? 'plain' : 'pulled';
@@ -50,7 +50,7 @@ export function whyHere(engine: Engine, prepared: PreparedSetup, ranking: Rankin
   const leader = ranking.leaders.get(candidate);
   const labels = new Map(snapshot.attributes.map(({ key, label }) => [key, label]));
   const applied = pin === null ? null : ranking.pins[pin]!.pin;
-  const told = (signal: Signal): SignalTold => {
+  const explainSignal = (signal: Signal): ExplainedSignal => {
     const value = amountFor(signal, ranking, candidate);
     return {
       attribute: signal.attribute,
@@ -75,10 +75,10 @@ export function whyHere(engine: Engine, prepared: PreparedSetup, ranking: Rankin
         : {
             leader,
             width: prepared.width,
-            signals: prepared.signals.map(told),
+            signals: prepared.signals.map(explainSignal),
             decidedBy: typeof decided === 'number' ? prepared.signals[decided]!.attribute : decided,
           },
-    sorted: ranking.sorted && { label: ranking.sorted.order.label, signals: ranking.sorted.signals.map(told) },
+    sorted: ranking.sorted && { label: ranking.sorted.order.label, signals: ranking.sorted.signals.map(explainSignal) },
     afterStock:
       ranking.soldOutLast && pin === null && (!isSku || ranking.sorted !== null) && ranking.isSoldOut(candidate),
     pin: applied && { plan: applied.plan, planName: applied.planName, place: applied.place },

@@ -3,7 +3,7 @@ import { describeChange } from './describeChange.ts';
 import type { EntryChange } from './entries.ts';
 
 const names = { attribute: (key: string) => key.toUpperCase(), product: (id: string) => `“${id}”` };
-const told = (part: EntryChange['part'], key: string, before: unknown, after: unknown) =>
+const described = (part: EntryChange['part'], key: string, before: unknown, after: unknown) =>
   describeChange({ part, key, before, after }, names);
 
 describe('an attribute in words', () => {
@@ -19,10 +19,12 @@ describe('an attribute in words', () => {
     [{ ...plain, prefixes: false }, { ...plain, prefixes: true }, ['BRAND: beginnings of words are found']],
     [plain, { ...plain, corrections: false }, ['BRAND: typos are not corrected']],
     [{ ...plain, wins: 'file' }, plain, ['BRAND is what was set here, whatever the file says']],
-  ])('%j to %j', (before, after, sentences) => expect(told('attributes', 'brand', before, after)).toEqual(sentences));
+  ])('%j to %j', (before, after, sentences) =>
+    expect(described('attributes', 'brand', before, after)).toEqual(sentences),
+  );
 
   test('what is said by default is no change when it is said aloud', () =>
-    expect(told('attributes', 'brand', plain, { ...plain, forms: true, early: false })).toEqual([]));
+    expect(described('attributes', 'brand', plain, { ...plain, forms: true, early: false })).toEqual([]));
 });
 
 describe('relevance in words', () => {
@@ -79,7 +81,7 @@ describe('relevance in words', () => {
       ['An order of the sorting menu sorts otherwise'],
     ],
   ])('%s: %j to %j', (key, before, after, sentences) =>
-    expect(told('relevance', key, before, after)).toEqual(sentences),
+    expect(described('relevance', key, before, after)).toEqual(sentences),
   );
 
   const signals = (...of: object[]) => ({ signals: of });
@@ -106,7 +108,7 @@ describe('relevance in words', () => {
       ['Tie-breaker PRICE puts low first'],
     ],
   ])('tie-breakers: %j to %j', (before, after, sentences) =>
-    expect(told('relevance', 'tieBreakers', before, after)).toEqual(sentences),
+    expect(described('relevance', 'tieBreakers', before, after)).toEqual(sentences),
   );
 });
 
@@ -144,7 +146,7 @@ describe('the empty shelf, the storefront and plans in words', () => {
       ['Every product tagged “old” is hidden from search results and the empty shelf'],
     ],
   ] as const)('%s %s: %j to %j', (part, key, before, after, sentences) =>
-    expect(told(part, key, before, after)).toEqual(sentences),
+    expect(described(part, key, before, after)).toEqual(sentences),
   );
 });
 
@@ -178,17 +180,17 @@ describe('the vocabulary in words', () => {
     ],
     [{ what: 'spoken', words: ['pen'] }, null, ['Of equally near corrections the commonest in the catalog come first']],
     [{ what: 'phrases', phrases: ['a b', 'c d'] }, { what: 'phrases', phrases: [] }, ['Phrases removed: “a b”, “c d”']],
-  ])('%j to %j', (before, after, sentences) => expect(told('vocabulary', 'v', before, after)).toEqual(sentences));
+  ])('%j to %j', (before, after, sentences) => expect(described('vocabulary', 'v', before, after)).toEqual(sentences));
 });
 
 test('a kind of content that counts otherwise', () => {
   const kind = (weights: Record<string, number>) => ({ what: 'kind', found: true, weights });
-  expect(told('content', 'collection', kind({ title: 5 }), kind({ title: 9, text: 1 }))).toEqual([
+  expect(described('content', 'collection', kind({ title: 5 }), kind({ title: 9, text: 1 }))).toEqual([
     'Collections: title counts 9',
     'Collections: text counts 1',
   ]);
-  expect(told('content', 'article', kind({ title: 5 }), null)).toEqual(['Articles: title counts as usual']);
-  expect(told('content', 'x', { what: 'leftOut', kind: 'collection', id: 'c' }, null)).toEqual([
+  expect(described('content', 'article', kind({ title: 5 }), null)).toEqual(['Articles: title counts as usual']);
+  expect(described('content', 'x', { what: 'leftOut', kind: 'collection', id: 'c' }, null)).toEqual([
     'The collection “c” is found by the search again',
   ]);
 });

@@ -6,7 +6,7 @@ import type { SetupPart } from './registry.ts';
 import { usualLayout } from './terms/filterTerms.ts';
 
 const names = { attribute: (key: string) => key, product: (id: string) => id };
-const told = (part: SetupPart, before: unknown, after: unknown, key = 'filters') =>
+const described = (part: SetupPart, before: unknown, after: unknown, key = 'filters') =>
   describeChange({ part, key, before, after }, names);
 
 const filter: FilterSetting = {
@@ -33,11 +33,11 @@ test.each<[Partial<FilterSetting>, string]>([
   [{ after: 'size' }, 'Filter “Colour” waits for another filter'],
   [{ closed: true }, 'Filter “Colour” is collapsed at first'],
 ])('%j is told as “%s”', (to, sentence) => {
-  expect(told('filters', filter, { ...filter, ...to })).toEqual([sentence]);
-  expect(told('filters', { ...filter, ...to }, filter)).toHaveLength(1);
+  expect(described('filters', filter, { ...filter, ...to })).toEqual([sentence]);
+  expect(described('filters', { ...filter, ...to }, filter)).toHaveLength(1);
 });
 test('what is as it usually is anyway is no change', () =>
-  expect(told('filters', filter, { ...filter, label: 'Colour' })).toEqual([]));
+  expect(described('filters', filter, { ...filter, label: 'Colour' })).toEqual([]));
 
 test('groups are told one by one', () => {
   const after: ValueGroups = {
@@ -48,16 +48,16 @@ test('groups are told one by one', () => {
     ],
     rest: 'together',
   };
-  expect(told('valueGroups', groups, after)).toEqual([
+  expect(described('valueGroups', groups, after)).toEqual([
     'Value groups “Tones”: Blue is added',
     'Value groups “Tones”: Red has changed',
     'Value groups “Tones”: other values are shown together',
   ]);
-  expect(told('valueGroups', groups, null)).toEqual(['Value groups “Tones” are removed']);
+  expect(described('valueGroups', groups, null)).toEqual(['Value groups “Tones” are removed']);
 });
 
 test('where filters stand is told by the width', () =>
-  expect(told('storefront', null, { ...usualLayout, wide: 'right', keep: true })).toEqual([
+  expect(described('storefront', null, { ...usualLayout, wide: 'right', keep: true })).toEqual([
     'On a wide window filters stand on the right',
     'A new search keeps the filters that were chosen',
   ]));

@@ -3,7 +3,7 @@ import { describeChange } from './describeChange.ts';
 import type { EntryChange } from './entries.ts';
 
 const names = { attribute: (key: string) => key.toUpperCase(), product: (id: string) => `“${id}”` };
-const told = (part: EntryChange['part'], before: unknown, after: unknown, key = 'k') =>
+const described = (part: EntryChange['part'], before: unknown, after: unknown, key = 'k') =>
   describeChange({ part, key, before, after }, names);
 const about = { product: 'p', variant: null, attribute: 'brand' };
 
@@ -18,9 +18,9 @@ describe('decisions about products in words', () => {
       { ...about, attribute: 'tags', act: 'tags', add: ['x'], remove: ['y'] },
       'Tagged “x” and no longer tagged “y” for “p”',
     ],
-  ])('%j to %j', (before, after, sentence) => expect(told('products', before, after)).toEqual([sentence]));
+  ])('%j to %j', (before, after, sentence) => expect(described('products', before, after)).toEqual([sentence]));
   test('a long value is cut', () =>
-    expect(told('products', null, { ...about, act: 'set', value: 'x'.repeat(200) })[0]!.length).toBeLessThan(110));
+    expect(described('products', null, { ...about, act: 'set', value: 'x'.repeat(200) })[0]!.length).toBeLessThan(110));
 });
 
 describe('vocabulary, content and places in words', () => {
@@ -67,15 +67,17 @@ describe('vocabulary, content and places in words', () => {
       { searchable: true, weight: 1, onCard: false, wins: 'file' },
       ['K is what the file says, whatever was set here'],
     ],
-  ] as const)('%s: %j to %j', (part, before, after, sentences) => expect(told(part, before, after)).toEqual(sentences));
+  ] as const)('%s: %j to %j', (part, before, after, sentences) =>
+    expect(described(part, before, after)).toEqual(sentences),
+  );
   test('a kind of content that is switched off', () =>
-    expect(told('content', null, { what: 'kind', found: false, weights: {} }, 'article')).toEqual([
+    expect(described('content', null, { what: 'kind', found: false, weights: {} }, 'article')).toEqual([
       'Articles are not found by the search any more',
     ]));
 });
 
 test('spelling in words: only what changed, and what is left out is as usual', () => {
-  const spelling = (before: object, after: object) => told('relevance', before, after, 'spelling');
+  const spelling = (before: object, after: object) => described('relevance', before, after, 'spelling');
   expect(spelling({ tolerance: true }, { tolerance: false })).toEqual(['Spelling tolerance is off']);
   expect(spelling({ tolerance: true }, { tolerance: true, oneEditFrom: 5, offers: 1 })).toEqual([
     'Words may have one typo from 5 letters, two from 7',

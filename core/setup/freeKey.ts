@@ -1,8 +1,8 @@
 /** A key for a new entry that none of a part's entries has: the name, or the name with a number. Keys have at most 80 characters. */
-export function freeKey(taken: object, name: string): string {
+export function freeKey(existing: object, name: string): string {
   for (let number = 1; ; number++) {
     const end = number === 1 ? '' : `-${number}`;
     const key = name.slice(0, 80 - end.length) + end;
-    if (!Object.hasOwn(taken, key)) return key;
+    if (!Object.hasOwn(existing, key)) return key;
   }
 }

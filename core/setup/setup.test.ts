@@ -68,30 +68,30 @@ describe('an edit', () => {
 });
 
 describe('changes in words', () => {
-  const told = (after: typeof setup, before = setup): string[] =>
+  const described = (after: typeof setup, before = setup): string[] =>
     changesBetween(before, after).flatMap((change) => describeChange(change, names));
 
   test('an attribute', () =>
     expect(
-      told(
+      described(
         withEntry(setup, { part: 'attributes', key: 'brand', value: { searchable: false, weight: 7, onCard: true } }),
       ),
     ).toEqual(['BRAND is no longer read by the search', 'BRAND counts 7 instead of 5']));
   test('a plan: added, pinned anew, pulled, switched off, removed', () => {
     const added = withEntry(setup, { part: 'plans', key: 'a', value: plan });
-    expect(told(added)).toEqual(['Shelf plan “Brushes” is added']);
+    expect(described(added)).toEqual(['Shelf plan “Brushes” is added']);
     const changed = withEntry(added, {
       part: 'plans',
       key: 'a',
       value: { ...plan, on: false, pins: [{ product: 'p2', place: 1 }], pulls: [{ product: 'p3', pull: 0.5 }] },
     });
-    expect(told(changed, added)).toEqual([
+    expect(described(changed, added)).toEqual([
       'Shelf plan “Brushes” is switched off',
       'Shelf plan “Brushes” pins “p2” at place 1',
       'Shelf plan “Brushes” no longer pins “p1”',
       'Shelf plan “Brushes” lowers “p3” (strength ×0.5)',
     ]);
-    expect(told(setup, changed)).toEqual(['Shelf plan “Brushes” is removed']);
+    expect(described(setup, changed)).toEqual(['Shelf plan “Brushes” is removed']);
   });
   test('hiding, spelling, close calls and the empty shelf', () => {
     let next = withEntry(setup, { part: 'hiding', key: 'tag:sale', value: { what: 'tag', tag: 'sale' } });
@@ -102,7 +102,7 @@ describe('changes in words', () => {
       key: 'content',
       value: { ...setup.emptyShelf.content, searches: ['ink'] },
     });
-    expect(told(next)).toEqual([
+    expect(described(next)).toEqual([
       'Close calls are 8 points wide instead of 3',
       'Spelling tolerance is off',
       'Every product tagged “sale” is hidden',

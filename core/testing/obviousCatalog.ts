@@ -12,9 +12,9 @@ import { stem } from '../text/wordForms.ts';
 export interface ReadRecord {
   readonly record: CatalogRecord;
   /** By attribute number, then by token: how it stands there. */
-  readonly texts: readonly ReadonlyMap<string, Standing>[];
+  readonly texts: readonly ReadonlyMap<string, Occurrences>[];
 }
-export interface Standing {
+export interface Occurrences {
   readonly positions: readonly number[];
   /** Words of the shortest value that holds it, and how many of them stand before it there. */
   readonly words: number;
@@ -26,26 +26,30 @@ const asStep = (count: number): number => [385, 193, 97, 49, 25, 17, 13, 9].find
 
 function readTexts(record: CatalogRecord, attributes: readonly AttributeProfile[]): ReadRecord['texts'] {
   return attributes.map((profile) => {
-    const standings = new Map<string, Standing>();
-    if (!isIndexedAsText(profile)) return standings;
+    const byToken = new Map<string, Occurrences>();
+    if (!isIndexedAsText(profile)) return byToken;
     const all = profile.key === 'sku' ? [record.sku] : textsOf(record.values[profile.key]);
     let position = 0;
     for (const text of profile.kind === 'path' ? all.slice(-1) : all) {
       const { tokens, quantities } =
         profile.kind === 'code' ? { tokens: [normalizeCode(text)].filter(Boolean), quantities: [] } : readWords(text);
       const stand = (token: string, at: number) => {
-        const here: Standing = { positions: [position + at], words: asStep(tokens.length), before: asStep(at + 1) - 1 };
-        const known = standings.get(token);
+        const here: Occurrences = {
+          positions: [position + at],
+          words: asStep(tokens.length),
+          before: asStep(at + 1) - 1,
+        };
+        const known = byToken.get(token);
         const positions = [...(known?.positions ?? []), position + at].sort((a, b) => a - b);
         const isBetter =
           !known || here.words < known.words || (here.words === known.words && here.before < known.before);
-        standings.set(token, { ...(isBetter ? here : known), positions });
+        byToken.set(token, { ...(isBetter ? here : known), positions });
       };
       for (const [at, token] of tokens.entries()) stand(token, at);
       for (const { token, at } of quantities) stand(token, at);
       position += tokens.length + valueGap;
     }
-    return standings;
+    return byToken;
   });
 }
 
@@ -87,18 +91,18 @@ export function readCatalog(
     if (how === 'oneEdit' || how === 'rivalEdit' || how === 'twoEdits') return !isCode && setting.corrections !== false;
     return !isCode || how === 'exact' || how === 'joined';
   };
-  const gainOf = (attribute: number, how: MatchKind, standing: Standing, sought: number): number => {
+  const gainOf = (attribute: number, how: MatchKind, occurrences: Occurrences, sought: number): number => {
     const setting = setup.attributes[attributes[attribute]!.key]!;
     const weight = heaviest === 0 ? 0 : setting.weight / heaviest;
-    const place = setting.early ? placeFactor(standing.before) : 1;
-    return weight * quality[how] * lengthFactor(standing.words, sought) * place;
+    const place = setting.early ? placeFactor(occurrences.before) : 1;
+    return weight * quality[how] * lengthFactor(occurrences.words, sought) * place;
   };
   const holding = new Map<string, Set<ReadRecord>>();
   const standsIn = new Map<string, Set<number>>();
   const inPlainText = new Set<string>();
   for (const read of all)
-    for (const [attribute, standings] of read.texts.entries())
-      for (const token of standings.keys()) {
+    for (const [attribute, byToken] of read.texts.entries())
+      for (const token of byToken.keys()) {
         if (attributes[attribute]!.kind !== 'code') inPlainText.add(token);
         if (!holding.has(token)) {
           holding.set(token, new Set());
@@ -116,10 +120,10 @@ export function readCatalog(
   /** A word and all its forms in the catalog. */
   const allForms = remembered((text) => vocabulary.filter((token) => token === text || isFormOf(token, text)));
   /** Where in a record some tokens stand one after another: by attribute, as the first of them stands there. */
-  const phraseIn = (read: ReadRecord, tokens: readonly string[], how: MatchKind): Map<number, Standing> =>
+  const phraseIn = (read: ReadRecord, tokens: readonly string[], how: MatchKind): Map<number, Occurrences> =>
     new Map(
-      [...read.texts.entries()].flatMap(([attribute, standings]): [number, Standing][] => {
-        const all = tokens.map((token) => standings.get(token));
+      [...read.texts.entries()].flatMap(([attribute, byToken]): [number, Occurrences][] => {
+        const all = tokens.map((token) => byToken.get(token));
         const first = all[0];
         if (!first || all.includes(undefined)) return [];
         const stands = first.positions.some((at) => all.every((each, place) => each!.positions.includes(at + place)));

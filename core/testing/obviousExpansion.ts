@@ -25,7 +25,7 @@ export interface Word {
 }
 
 /** Everything a word may stand for, by a look at every word of the catalog. */
-export function expander(catalog: ObviousCatalog, spoken: ObviousVocabulary, typing: boolean) {
+export function expander(catalog: ObviousCatalog, setupVocabulary: ObviousVocabulary, typing: boolean) {
   const {
     records,
     all,
@@ -40,7 +40,7 @@ export function expander(catalog: ObviousCatalog, spoken: ObviousVocabulary, typ
     heldBy,
     isGerman,
   } = catalog;
-  const { neverCorrected, neverOffered, placeSpoken, saidAlone, synonymsAt } = spoken;
+  const { neverCorrected, neverOffered, popularityOf, saidAlone, synonymsAt } = setupVocabulary;
   const { tolerance: mayCorrect, atOnce, oneEditFrom, twoEditsFrom } = setup.relevance.spelling;
   const tolerance = mayCorrect && atOnce !== false;
   const expand = (
@@ -129,7 +129,7 @@ export function expander(catalog: ObviousCatalog, spoken: ObviousVocabulary, typ
           (a, b) =>
             a.edits - b.edits ||
             Number(a.token[0] !== text[0]) - Number(b.token[0] !== text[0]) ||
-            placeSpoken(a.token) - placeSpoken(b.token) ||
+            popularityOf(a.token) - popularityOf(b.token) ||
             likelihood(b) - likelihood(a) ||
             (a.token < b.token ? -1 : 1),
         );

@@ -83,10 +83,10 @@ export function obviousFilters(given: ObviousFiltering): ObviousFilters {
   const familiesWith = (test: (record: CatalogRecord) => boolean): number =>
     new Set(records.filter(test).map(({ familyId }) => familyId)).size;
   const wanted = (key: string): readonly string[] => {
-    const { kind, match, chosen: beforehand = [] } = setup.filters[key]!;
+    const { kind, match, chosen: preselected = [] } = setup.filters[key]!;
     const usual =
-      beforehand.find((each) => each.collection !== null && each.collection === collection) ??
-      beforehand.find((each) => each.collection === null);
+      preselected.find((each) => each.collection !== null && each.collection === collection) ??
+      preselected.find((each) => each.collection === null);
     const texts = chosen[key] ?? usual?.values ?? [];
     return ['single', 'rating', 'yesNo'].includes(kind) || match === 'one' ? texts.slice(0, 1) : texts;
   };

@@ -54,7 +54,7 @@ export function obviousOrder(
   const first = chosenOrder ? undefined : unplaced.find(({ familyId }) => familyId === sku);
   const ordered: Candidate[] = first ? [first] : [];
   const width = Math.round(relevance.closeCall.width * 1000);
-  const take = (some: readonly Candidate[]): void => {
+  const append = (some: readonly Candidate[]): void => {
     let left = some.filter((candidate) => candidate !== first);
     if (chosenOrder) {
       const compare = (a: Candidate, b: Candidate) =>
@@ -70,9 +70,9 @@ export function obviousOrder(
     }
   };
   if (soldOutLast) {
-    take(unplaced.filter(({ familyId }) => familyInStock(familyId)));
-    take(unplaced.filter(({ familyId }) => !familyInStock(familyId)));
-  } else take(unplaced);
+    append(unplaced.filter(({ familyId }) => familyInStock(familyId)));
+    append(unplaced.filter(({ familyId }) => !familyInStock(familyId)));
+  } else append(unplaced);
   for (const [at, { candidate, place }] of pinned.entries()) {
     const earlier = at === 0 ? 0 : ordered.indexOf(pinned[at - 1]!.candidate) + 1;
     ordered.splice(Math.max(place - 1, earlier), 0, candidate);

@@ -18,7 +18,7 @@ export function phraseReader(
   /** Whether some words stand side by side in a record, in any of their forms, or as one word. */
   const hasTogether = (own: ReadRecord, tokens: readonly string[]): boolean => {
     const isIn = (token: string): boolean =>
-      [...own.texts.entries()].some(([attribute, standings]) => standings.has(token) && isFound(attribute, 'exact'));
+      [...own.texts.entries()].some(([attribute, byToken]) => byToken.has(token) && isFound(attribute, 'exact'));
     if (tokens.length === 1) return allForms(tokens[0]!).some(isIn);
     if (allForms(tokens.join('')).some(isIn)) return true;
     return waysOf(tokens.join(' ')).some((way) => phraseIn(own, way, 'exact').size > 0);

@@ -65,11 +65,11 @@ export function obviousSearch(
   const said = limits?.rest ?? typed;
   const catalog = readCatalog(records, attributes, setup, language);
   const { all, vocabulary, stemOf, isFormOf, isKnown, isGerman } = catalog;
-  const spoken = readVocabulary(setup);
-  const { stopWords, fixed, synonymsAt } = spoken;
-  const { expand, tolerance } = expander(catalog, spoken, typing);
+  const setupVocabulary = readVocabulary(setup);
+  const { stopWords, fixed, synonymsAt } = setupVocabulary;
+  const { expand, tolerance } = expander(catalog, setupVocabulary, typing);
   const scoreOf = scorer(catalog);
-  const togetherIn = phraseReader(catalog, spoken);
+  const togetherIn = phraseReader(catalog, setupVocabulary);
   const soldOut = setup.relevance.soldOut[box ? 'box' : 'results'];
   const hidden = ({ record }: ReadRecord): boolean =>
     record.values.hidden !== undefined ||
@@ -105,12 +105,12 @@ export function obviousSearch(
       isLeft: ({ from, to }) => asWords.includes(textOf(query, from, to)),
     });
   const narrowing = mode !== 'none' ? runsIn(said).filter(({ as }) => as === 'filter') : [];
-  const isTaken = (at: number): boolean => narrowing.some(({ from, to }) => from <= at && at < to);
+  const isCovered = (at: number): boolean => narrowing.some(({ from, to }) => from <= at && at < to);
   const query =
     narrowing.length === 0
       ? said
       : unitsIn(said, isKnown)
-          .filter((_, at) => !isTaken(at))
+          .filter((_, at) => !isCovered(at))
           .map(({ text }) => text)
           .join(' ');
   const strong = runsIn(query).filter(({ as }) => as === 'strong');
@@ -126,8 +126,8 @@ export function obviousSearch(
       }),
     );
   const read = soughtIn(query, isKnown, fixed);
-  const telling = read.filter(({ token }) => !stopWords.has(token));
-  const given = telling.length > 0 ? telling : read;
+  const meaningful = read.filter(({ token }) => !stopWords.has(token));
+  const given = meaningful.length > 0 ? meaningful : read;
   const isWord = (text: string): boolean => isKnown(text) || vocabulary.some((token) => isFormOf(token, text));
   const parted = given.flatMap((sought): Sought[] => {
     const [parts] = isGerman && !isWord(sought.token) ? compoundParts(sought.token, isWord) : [];

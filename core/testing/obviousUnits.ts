@@ -12,11 +12,11 @@ export interface Sought {
 /** Word by word: where a quantity begins it is taken whole, unless its unit is doubtful and the amount unknown. */
 export function unitsIn(query: string, isKnown: (token: string) => boolean): Sought[] {
   const { tokens, quantities } = readWords(query);
-  const taken = quantities.filter(({ token, isDoubtful }) => !isDoubtful || isKnown(token));
+  const kept = quantities.filter(({ token, isDoubtful }) => !isDoubtful || isKnown(token));
   return tokens.flatMap((text, at): Sought[] => {
-    const here = taken.filter((quantity) => quantity.at === at);
+    const here = kept.filter((quantity) => quantity.at === at);
     if (here.length > 0) return here.map(({ token }) => ({ text: readableToken(token), token }));
-    return taken.some((quantity) => quantity.at < at && at < quantity.to) ? [] : [{ text, token: text }];
+    return kept.some((quantity) => quantity.at < at && at < quantity.to) ? [] : [{ text, token: text }];
   });
 }
 

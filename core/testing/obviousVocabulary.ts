@@ -13,8 +13,8 @@ export function readVocabulary(setup: Setup) {
   const stopWords = new Set(
     entries.flatMap((entry) => (entry.what === 'stopWords' ? entry.words.flatMap(singleWord) : [])),
   );
-  const spoken = entries.flatMap((entry) => (entry.what === 'spoken' ? entry.words.flatMap(singleWord) : []));
-  const placeSpoken = (token: string): number => (spoken.includes(token) ? spoken.indexOf(token) : spoken.length);
+  const popular = entries.flatMap((entry) => (entry.what === 'spoken' ? entry.words.flatMap(singleWord) : []));
+  const popularityOf = (token: string): number => (popular.includes(token) ? popular.indexOf(token) : popular.length);
   const listed = (what: 'neverCorrected' | 'neverOffered') =>
     new Set(entries.flatMap((entry) => (entry.what === what ? entry.words.flatMap(singleWord) : [])));
   const neverCorrected = listed('neverCorrected');
@@ -59,7 +59,7 @@ export function readVocabulary(setup: Setup) {
   );
   return {
     stopWords,
-    placeSpoken,
+    popularityOf,
     neverCorrected,
     neverOffered,
     fixed,

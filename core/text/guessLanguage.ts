@@ -2,7 +2,7 @@ import { type Language, languages } from './languages.ts';
 import { tokenize } from './tokenize.ts';
 
 /** Words without which no longer text of the language does, and which the other languages do not have. */
-const telling: Readonly<Record<Language, ReadonlySet<string>>> = {
+const markerWords: Readonly<Record<Language, ReadonlySet<string>>> = {
   en: new Set('the and with for of from this your are is that it by'.split(' ')),
   de: new Set('und der die das mit fur von auf ist ein eine nicht den dem sich bei aus zum zur'.split(' ')),
   fr: new Set('le les et pour avec des du une sur dans est aux qui ou cette ces votre'.split(' ')),
@@ -17,6 +17,6 @@ export function guessLanguage(texts: Iterable<string>): Language {
   const counts = Object.fromEntries(languages.map((language) => [language, 0])) as Record<Language, number>;
   for (const text of texts)
     for (const token of tokenize(text))
-      for (const language of languages) if (telling[language].has(token)) counts[language]++;
+      for (const language of languages) if (markerWords[language].has(token)) counts[language]++;
   return languages.reduce((best, language) => (counts[language] > counts[best] ? language : best));
 }

@@ -34,15 +34,15 @@ function foldedFor(text: string): string {
 }
 
 /** Splits a folded text; `tell` gets each token and where in the text it begins. */
-function split(folded: string, tell: (token: string, from: number) => void): void {
+function split(folded: string, visit: (token: string, from: number) => void): void {
   for (const match of folded.matchAll(word)) {
     const found = match[0];
     const amount = numberThenLetters.exec(found);
     if (amount && units.has(amount[2]!)) {
-      tell(plainNumber(amount[1]!), match.index);
-      tell(amount[2]!, match.index + amount[1]!.length);
-    } else if (/^[\d.]/.test(found)) tell(plainNumber(found).slice(0, longestToken), match.index);
-    else tell(found.slice(0, longestToken), match.index);
+      visit(plainNumber(amount[1]!), match.index);
+      visit(amount[2]!, match.index + amount[1]!.length);
+    } else if (/^[\d.]/.test(found)) visit(plainNumber(found).slice(0, longestToken), match.index);
+    else visit(found.slice(0, longestToken), match.index);
   }
 }
 

@@ -16,7 +16,7 @@ describe('natural order', () => {
     [['XL', 'S', 'XXL', 'M', 'XS', 'L', '3XL'], 'XS S M L XL XXL 3XL'],
     [['Series 10', 'Series 2', 'series 1'], 'series 1 Series 2 Series 10'],
     [['A4', '10/0', '10', 'A3', '2'], '10/0 2 10 A4 A3'],
-  ])('%j', (texts, told) => expect(inOrder(texts, 'natural').join(' ')).toBe(told));
+  ])('%j', (texts, expected) => expect(inOrder(texts, 'natural').join(' ')).toBe(expected));
 });
 
 test('by amount goes by the units, texts without an amount last', () =>

@@ -6,7 +6,7 @@ import { Refused } from '../refused.ts';
 import { type Db, storefrontId } from '../store/database.ts';
 import { openSetupStore } from '../store/setupStore.ts';
 import { openCatalog } from './catalogReader.ts';
-import { type FactChange, type FactsTaken, factsAfter, takeFacts } from './facts.ts';
+import { type AcceptedFacts, acceptFacts, type FactChange, factsAfter } from './facts.ts';
 import type { ImportedCatalog } from './importCatalog.ts';
 
 /** Writes about catalog generations. */
@@ -21,7 +21,7 @@ export interface CatalogWrites {
   /** Copies an earlier generation to a reserved number, what feeds said since laid over it; it is not in force yet. */
   putBack(generation: number, fresh: number): PutInForce & { readonly file: string };
   /** Takes changed figures into the generation in force. */
-  takeFacts(changes: readonly FactChange[], at: number): FactsTaken;
+  acceptFacts(changes: readonly FactChange[], at: number): AcceptedFacts;
 }
 
 /** What has to be known of a generation to put it in force. */
@@ -76,7 +76,7 @@ export function openCatalogWrites(db: Db, folder: DataFolder): CatalogWrites {
         imported.base > 0 && imported.base === generation()
           ? factsAfter(folder, imported.base, imported.factsSeen)
           : [];
-      if (later.length > 0) takeFacts(folder, imported.generation, later);
+      if (later.length > 0) acceptFacts(folder, imported.generation, later);
       const attributes = isFirst ? openCatalog(folder, imported.generation).snapshot.attributes : [];
       const { records, families, rejected, indexBytes } = imported;
       db.transaction(() => {
@@ -100,14 +100,14 @@ export function openCatalogWrites(db: Db, folder: DataFolder): CatalogWrites {
       copyFileSync(from.index, to.index, constants.COPYFILE_FICLONE);
       const inForce = generation();
       const said = inForce > 0 ? factsAfter(folder, inForce, -1) : [];
-      if (said.length > 0) takeFacts(folder, fresh, said);
+      if (said.length > 0) acceptFacts(folder, fresh, said);
       const { index_bytes: indexBytes, ...counts } = row;
       return { ...counts, indexBytes, generation: fresh, base: 0, factsSeen: 0 };
     },
-    takeFacts(changes, at) {
-      const taken = takeFacts(folder, generation(), changes);
-      if (taken.changed > 0) noteFacts.run(storefrontId, at);
-      return taken;
+    acceptFacts(changes, at) {
+      const accepted = acceptFacts(folder, generation(), changes);
+      if (accepted.changed > 0) noteFacts.run(storefrontId, at);
+      return accepted;
     },
   };
 }

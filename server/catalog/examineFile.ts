@@ -20,7 +20,7 @@ const rowsLookedAt = 5000;
 const rowsNamed = 2_000_000;
 /** Different names that are counted, and those beyond the columns that are told. */
 const mostNames = 20_000;
-const namesTold = 20;
+const namesListed = 20;
 
 /** The first rows of a file, and the names its rows have: of all rows where each has names of its own. */
 async function lookThrough(path: string, form: FileForm): Promise<{ rows: Cells[]; names: string[] }> {
@@ -56,7 +56,7 @@ export async function examineFile(path: string, given?: FileForm): Promise<Exami
   return {
     form,
     rows: rows.length,
-    leftOut: { count: others.length, names: others.slice(0, namesTold).map((name) => name.slice(0, 120)) },
+    leftOut: { count: others.length, names: others.slice(0, namesListed).map((name) => name.slice(0, 120)) },
     ...proposeReading(rows, names.slice(0, mostColumns)),
   };
 }

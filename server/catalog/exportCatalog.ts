@@ -1,5 +1,5 @@
 import { type CatalogWriter, catalogWriter, type ExportFormat } from '../../core/catalog/writeCatalog.ts';
-import type { CatalogView } from './standingCatalog.ts';
+import type { CatalogView } from './currentCatalog.ts';
 
 const recordsAPiece = 500;
 

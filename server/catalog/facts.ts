@@ -11,7 +11,7 @@ export interface FactChange {
   readonly stock?: number | null;
 }
 
-export interface FactsTaken {
+export interface AcceptedFacts {
   /** Records that are different now. */
   readonly changed: number;
   /** Ids the catalog does not have. */
@@ -37,7 +37,7 @@ function withFacts(record: CatalogRecord, change: FactChange): CatalogRecord {
  * up to date before its next answer. What the file's index was built from is kept beside, so that it can be patched, and
  * what the feed said, so that it outlives another reading of the rows.
  */
-export function takeFacts(folder: DataFolder, generation: number, changes: readonly FactChange[]): FactsTaken {
+export function acceptFacts(folder: DataFolder, generation: number, changes: readonly FactChange[]): AcceptedFacts {
   const db = new Database(generationFiles(folder, generation).records, { timeout: 10_000 });
   try {
     db.pragma('synchronous = FULL');
@@ -52,7 +52,7 @@ export function takeFacts(folder: DataFolder, generation: number, changes: reado
     const fed = db.prepare<[string], string>('SELECT figures FROM fed WHERE id = ?').pluck();
     const feed = db.prepare('INSERT OR REPLACE INTO fed (id, version, figures) VALUES (?, ?, ?)');
     return db
-      .transaction((): FactsTaken => {
+      .transaction((): AcceptedFacts => {
         const version = ((db.prepare('SELECT max(version) FROM fact').pluck().get() as number | null) ?? 0) + 1;
         const unknown: string[] = [];
         let changed = 0;

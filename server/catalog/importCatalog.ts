@@ -90,13 +90,13 @@ CREATE TABLE record (ordinal INTEGER PRIMARY KEY, id TEXT NOT NULL, family TEXT 
 CREATE TABLE rejected (line INTEGER NOT NULL, column_name TEXT NOT NULL, reason TEXT NOT NULL) STRICT;
 `;
 
-type Tell = (progress: ImportProgress) => void;
+type OnProgress = (progress: ImportProgress) => void;
 
 /**
  * Brings rows in as a new catalog generation: a database of its records and an index beside it. Nothing of the catalog
  * in force is touched; the caller puts the new generation in force by one write. Meant for a worker thread.
  */
-export async function importCatalog(options: ImportOptions, tell: Tell): Promise<ImportedCatalog> {
+export async function importCatalog(options: ImportOptions, onProgress: OnProgress): Promise<ImportedCatalog> {
   const [mistake] = options.rows.kind === 'file' ? checkMapping(options.rows.mapping) : [];
   if (mistake)
     throw new FileProblem(
@@ -115,18 +115,18 @@ export async function importCatalog(options: ImportOptions, tell: Tell): Promise
     if (options.base > 0) db.prepare('ATTACH ? AS base').run(generationFiles(options.folder, options.base).records);
     const seen = options.base > 0 ? db.prepare('SELECT max(version) FROM base.fact').pluck().get() : 0;
     const factsSeen = (seen as number | null) ?? 0;
-    const { source, ...counts } = await stageRows(db, options, tell);
+    const { source, ...counts } = await stageRows(db, options, onProgress);
     if (counts.rows === 0)
       throw new FileProblem('no-rows', `No row of the file could be taken (${counts.rejected} were refused).`);
-    tell({ phase: 'sorting', ...counts, share: 0 });
+    onProgress({ phase: 'sorting', ...counts, share: 0 });
     if (options.base > 0 && options.mode === 'update') keepOthers(db);
     if (options.base > 0) carryFacts(db, source);
     resolveParts(db);
-    tell({ phase: 'comparing', ...counts, share: 0 });
+    onProgress({ phase: 'comparing', ...counts, share: 0 });
     const differences = compareWithBase(db, options.base > 0);
     sortRecords(db, options.base > 0);
     const records = db.prepare('SELECT count(*) FROM record').pluck().get() as number;
-    const buffer = buildIndex(db, records, (phase, share) => tell({ phase, ...counts, share }));
+    const buffer = buildIndex(db, records, (phase, share) => onProgress({ phase, ...counts, share }));
     const families = db.prepare('SELECT count(DISTINCT family) FROM record').pluck().get() as number;
     if (options.base > 0) db.exec('DETACH base');
     fileIndex(db, files.index, new Uint8Array(buffer));
@@ -195,7 +195,7 @@ function openRows(db: Database.Database, { rows, base }: ImportOptions) {
   return { bound, rows: again(), share: () => done / Math.max(1, total), source: null };
 }
 
-async function stageRows(db: Database.Database, options: ImportOptions, tell: Tell) {
+async function stageRows(db: Database.Database, options: ImportOptions, onProgress: OnProgress) {
   const opened = openRows(db, options);
   const stage = db.prepare(
     'INSERT OR IGNORE INTO staged (id, family, source, line, json, cells) VALUES (?, ?, ?, ?, ?, ?)',
@@ -218,15 +218,15 @@ async function stageRows(db: Database.Database, options: ImportOptions, tell: Te
         const corrected = corrections.get(reading.record.id);
         const record = corrected === undefined ? reading.record : { ...reading.record, familyId: corrected };
         const { id, familyId } = record;
-        const taken = stage.run(id, familyId, source, row.line, JSON.stringify(record), JSON.stringify(row.cells));
-        if (taken.changes > 0) rows++;
+        const inserted = stage.run(id, familyId, source, row.line, JSON.stringify(record), JSON.stringify(row.cells));
+        if (inserted.changes > 0) rows++;
         else refuse(row.line, 'id', `The id “${id.slice(0, 60)}” stands in an earlier row already.`);
       }
     }
     if (++inTransaction === rowsATransaction) {
       inTransaction = 0;
       db.exec('COMMIT; BEGIN');
-      tell({ phase: 'reading', rows, rejected, share: opened.share() });
+      onProgress({ phase: 'reading', rows, rejected, share: opened.share() });
     }
   }
   db.exec('COMMIT');
@@ -265,13 +265,13 @@ function languageOf(db: Database.Database): Language {
 export function buildIndex(
   db: Database.Database,
   records: number,
-  tell: (phase: 'profiling' | 'indexing', share: number) => void,
+  onProgress: (phase: 'profiling' | 'indexing', share: number) => void,
 ): SharedArrayBuffer {
-  const each = (phase: 'profiling' | 'indexing', take: (record: CatalogRecord) => void): void => {
+  const each = (phase: 'profiling' | 'indexing', use: (record: CatalogRecord) => void): void => {
     let done = 0;
     for (const json of db.prepare<[], string>('SELECT json FROM record ORDER BY ordinal').pluck().iterate()) {
-      take(JSON.parse(json) as CatalogRecord);
-      if (++done % rowsATransaction === 0) tell(phase, done / records);
+      use(JSON.parse(json) as CatalogRecord);
+      if (++done % rowsATransaction === 0) onProgress(phase, done / records);
     }
   };
   const profiler = attributeProfiler();
@@ -284,6 +284,6 @@ export function buildIndex(
   for (const { families, differs } of twins.finish()) keepTwins.run(JSON.stringify(families), JSON.stringify(differs));
   const builder = snapshotBuilder(profiler.finish(), languageOf(db));
   each('indexing', (record) => builder.add(record));
-  tell('indexing', 1);
+  onProgress('indexing', 1);
   return builder.finish();
 }

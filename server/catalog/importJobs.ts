@@ -107,7 +107,7 @@ export function openImportJobs(options: ImportJobOptions): ImportJobs {
     return job;
   };
   /** Takes an event where the phase allows it; answers whether it did. */
-  const take = (event: ImportEvent, change: Partial<ImportJob> = {}): boolean => {
+  const advance = (event: ImportEvent, change: Partial<ImportJob> = {}): boolean => {
     const phase = nextPhase(job?.phase ?? null, event);
     if (phase === null) return false;
     set({ ...change, phase });
@@ -139,7 +139,7 @@ export function openImportJobs(options: ImportJobOptions): ImportJobs {
     return true;
   };
   const fail = (error: string): void => {
-    if (take('fail', { error })) void forget();
+    if (advance('fail', { error })) void forget();
   };
   const noteProgress = (message: Extract<ImportMessage, { progress: unknown }>): void => {
     const { phase, rows, rejected, share } = message.progress;
@@ -147,7 +147,7 @@ export function openImportJobs(options: ImportJobOptions): ImportJobs {
     const done = from + size * share;
     const seconds = (now() - startedAt) / 1000;
     const known = phase === 'reading' && seconds > 0.2;
-    if (phase !== 'reading') take(phase);
+    if (phase !== 'reading') advance(phase);
     set({
       ...{ rows, rejected, share: done },
       rowsPerSecond: known ? Math.round((rows + rejected) / seconds) : job!.rowsPerSecond,
@@ -157,8 +157,8 @@ export function openImportJobs(options: ImportJobOptions): ImportJobs {
   const noteImported = (result: ImportedCatalog): void => {
     const { records, rejected, differences, families } = result;
     imported = result;
-    const told = { ...differences, attributes: [...differences.attributes] };
-    take('imported', { records, families, rejected, differences: told, share: 1, secondsLeft: null });
+    const listed = { ...differences, attributes: [...differences.attributes] };
+    advance('imported', { records, families, rejected, differences: listed, share: 1, secondsLeft: null });
   };
   /** Runs an order in a thread; its messages count only while the job is this one and has not been stopped. */
   const run = (order: ImportOrder): void => {
@@ -173,9 +173,9 @@ export function openImportJobs(options: ImportJobOptions): ImportJobs {
         if ('progress' in message) noteProgress(message);
         else if ('examined' in message) {
           examined = message.examined;
-          take('examined', { share: 0 });
+          advance('examined', { share: 0 });
         } else if ('imported' in message) noteImported(message.imported);
-        else if ('rebuilt' in message) take('imported', { share: 1, secondsLeft: null });
+        else if ('rebuilt' in message) advance('imported', { share: 1, secondsLeft: null });
         else fail(message.failed);
       });
       running.on('error', (error) => isMine() && fail(`The import broke off: ${error.message}`));
@@ -208,11 +208,11 @@ export function openImportJobs(options: ImportJobOptions): ImportJobs {
     try {
       await options.handOver(ready.generation, () => writer.putInForce(ready, file, now(), options.firstShop));
     } catch (error) {
-      take('notCommitted');
+      advance('notCommitted');
       throw error;
     }
     if (mapping) await writer.keepMapping(mapping, now());
-    take('committed');
+    advance('committed');
     void forget();
     return job!;
   };
@@ -224,7 +224,7 @@ export function openImportJobs(options: ImportJobOptions): ImportJobs {
     tidy,
     receive: (name) => (begin('receive', name) ? job : null),
     received(received, form) {
-      if (!take('received')) {
+      if (!advance('received')) {
         // Cancelled while it came in.
         void remove(received).catch(() => {});
         return null;
@@ -239,14 +239,14 @@ export function openImportJobs(options: ImportJobOptions): ImportJobs {
         ? { ...examined, file: job.file, known: mappings.known(examined.columns.map(({ column }) => column)) }
         : null,
     lookAgain(form) {
-      if (!path || !take('lookAgain')) return null;
+      if (!path || !advance('lookAgain')) return null;
       run({ kind: 'examine', path, form });
       return job;
     },
     async read(given, mode) {
       if (!path || !examined) return null;
       const { form } = examined;
-      if (!take('read', { mode, rows: 0, rejected: 0, share: 0, differences: null })) return null;
+      if (!advance('read', { mode, rows: 0, rejected: 0, share: 0, differences: null })) return null;
       mapping = given;
       imported = null;
       return read({ kind: 'file', path, name: job!.file, form, mapping }, mode);
@@ -256,7 +256,7 @@ export function openImportJobs(options: ImportJobOptions): ImportJobs {
     },
     async commit() {
       const ready = imported;
-      return ready && take('commit') ? commit(ready, job!.file) : null;
+      return ready && advance('commit') ? commit(ready, job!.file) : null;
     },
     async putBack(generation) {
       if (!begin('readAgain', '')) return null;
@@ -264,8 +264,8 @@ export function openImportJobs(options: ImportJobOptions): ImportJobs {
         // Known as being written before there is any file of it, so that nobody tidies it away meanwhile.
         writing = await writer.reserveGeneration();
         const { file, ...ready } = await writer.putBack(generation, writing);
-        take('imported', { file, records: ready.records, families: ready.families, rejected: ready.rejected });
-        take('commit');
+        advance('imported', { file, records: ready.records, families: ready.families, rejected: ready.rejected });
+        advance('commit');
         return await commit(ready, file);
       } catch (error) {
         // What was copied is of no use to anybody.
@@ -279,16 +279,16 @@ export function openImportJobs(options: ImportJobOptions): ImportJobs {
       const generation = catalogs.generation();
       run({ kind: 'rebuild', folder: options.folder, generation });
       await ended;
-      if (!take('commit')) return;
+      if (!advance('commit')) return;
       await options.handOver(generation, async () => {});
-      take('committed');
+      advance('committed');
       void forget();
     },
     async cancel() {
-      if (!take('cancel')) return;
+      if (!advance('cancel')) return;
       await worker?.terminate();
       await ended;
-      take('stopped');
+      advance('stopped');
       await forget();
     },
     async settled() {

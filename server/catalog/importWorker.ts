@@ -41,7 +41,7 @@ async function work(): Promise<ImportMessage> {
 }
 
 /** Where a read failed for want of room, the person wants to know which disk is full. */
-function told(error: unknown): string {
+function messageOf(error: unknown): string {
   if (error instanceof FileProblem) return error.message;
   const database = order.kind === 'read' ? dataFolder(order.options.folder.root).catalogs : 'The file';
   return storageRefusal(error, database)?.message ?? `The import broke off: ${String(error)}`;
@@ -50,5 +50,5 @@ function told(error: unknown): string {
 try {
   say(await work());
 } catch (error) {
-  say({ failed: told(error) });
+  say({ failed: messageOf(error) });
 }

@@ -42,7 +42,7 @@ export function addTables(folder: DataFolder, generation: number): void {
 export function rebuildIndex(
   folder: DataFolder,
   generation: number,
-  tell: (phase: ImportPhase, share: number) => void = () => {},
+  onProgress: (phase: ImportPhase, share: number) => void = () => {},
 ): void {
   const files = generationFiles(folder, generation);
   const db = new Database(files.records, { timeout: 10_000 });
@@ -56,7 +56,7 @@ export function rebuildIndex(
     // The index is built from the records as they are now, so nothing a feed changed lies over it any more.
     db.exec('DELETE FROM fact; DELETE FROM twin;');
     const records = db.prepare('SELECT count(*) FROM record').pluck().get() as number;
-    fileIndex(db, files.index, new Uint8Array(buildIndex(db, records, tell)));
+    fileIndex(db, files.index, new Uint8Array(buildIndex(db, records, onProgress)));
   } finally {
     db.close();
   }

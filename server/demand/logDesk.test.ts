@@ -20,7 +20,7 @@ test('while nothing can be written, searches are kept and nobody waits; they are
     },
     log: { hasSearch: (id, session) => session === 's' && written.includes(id) },
     now: () => 1,
-    tell: () => {},
+    onError: () => {},
   });
   expect(() => desk.noteSearch(search)).toThrow('cannot be written now');
   await desk.ready();

@@ -30,9 +30,9 @@ export function openLogDesk(options: {
   readonly writer: Pick<Writer, 'noteLog' | 'reserveSearches'>;
   readonly log: Pick<LogStore, 'hasSearch'>;
   readonly now: () => number;
-  readonly tell: (error: unknown) => void;
+  readonly onError: (error: unknown) => void;
 }): LogDesk {
-  const { writer, log, now, tell } = options;
+  const { writer, log, now, onError } = options;
   let searches: SearchNoted[] = [];
   let outcomes: OutcomeNoted[] = [];
   /** Sessions of searches that are not written yet. */
@@ -47,7 +47,7 @@ export function openLogDesk(options: {
       .then((next) => {
         runs = [...runs.filter((run) => run.next < run.end), { next, end: next + reservedAtOnce }];
       })
-      .catch(tell)
+      .catch(onError)
       .finally(() => {
         asking = null;
       });
@@ -63,7 +63,7 @@ export function openLogDesk(options: {
         await writer.noteLog(batch[0], batch[1]);
         for (const { id } of batch[0]) unwritten.delete(id);
       } catch (error) {
-        tell(error);
+        onError(error);
         searches = [...batch[0], ...searches].slice(-mostKept);
         outcomes = [...batch[1], ...outcomes].slice(-mostKept);
       }

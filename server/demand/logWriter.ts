@@ -83,7 +83,7 @@ export function openLogWriter(db: Db): LogWriter {
       let searches = 0;
       let refused = 0;
       const refusedLines: { line: number; column: string; reason: string }[] = [];
-      const take = db.transaction((batch: readonly LogLine[]) => {
+      const insert = db.transaction((batch: readonly LogLine[]) => {
         for (const line of batch)
           if ('entry' in line) searches += add(line.entry) ? 1 : 0;
           else if (refused++ < refusedKept) refusedLines.push(line);
@@ -93,12 +93,12 @@ export function openLogWriter(db: Db): LogWriter {
         for await (const line of readLog(path)) {
           batch.push(line);
           if (batch.length < linesATransaction) continue;
-          take(batch);
+          insert(batch);
           batch = [];
           // Other writes come in between.
           await new Promise(setImmediate);
         }
-        take(batch);
+        insert(batch);
       } finally {
         noteChange.run(storefrontId);
       }

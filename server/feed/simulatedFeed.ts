@@ -32,7 +32,7 @@ export function nextFacts(
 
 export function openSimulatedFeed(options: {
   readonly catalogs: CatalogStore;
-  readonly writer: Pick<Writer, 'takeFacts'>;
+  readonly writer: Pick<Writer, 'acceptFacts'>;
   readonly now: () => number;
   readonly seed: number;
 }): SimulatedFeed {
@@ -44,7 +44,7 @@ export function openSimulatedFeed(options: {
     const reader = catalogs.current();
     if (!reader) return;
     const facts = nextFacts(random, (ordinal) => reader.record(ordinal), reader.snapshot.records);
-    changed += (await writer.takeFacts(facts, now())).changed;
+    changed += (await writer.acceptFacts(facts, now())).changed;
   };
   return {
     isOn: () => timer !== null,

@@ -6,13 +6,13 @@ export async function concernsAbout({ imports, catalogs, searcher }: Services): 
   const ready = imports.ready();
   if (!ready) return [];
   const { rejected, records, generation } = ready;
-  const taken = { rows: records, refused: rejected };
+  const counts = { rows: records, refused: rejected };
   const current = catalogs.current();
   if (!current || ready.base === 0)
-    return replaceConcerns({ before: 0, gone: 0, compared: 0, pricesChanged: 0, shownGone: [], ...taken });
+    return replaceConcerns({ before: 0, gone: 0, compared: 0, pricesChanged: 0, shownGone: [], ...counts });
   const { gone, changed, unchanged, attributes } = ready.differences;
   return replaceConcerns({
-    ...taken,
+    ...counts,
     before: current.snapshot.records,
     gone,
     compared: changed + unchanged,

@@ -17,8 +17,8 @@ export function serveDemand(serve: Serve, { folder, searcher, writer, logDesk }:
     demandEndpoints.bringInLog,
     (_, __, context) =>
       withFile(context, folder, 'log', async (path) => {
-        const taken = await writer.bringInLog(path);
-        return { ...taken, refusedLines: [...taken.refusedLines] };
+        const imported = await writer.bringInLog(path);
+        return { ...imported, refusedLines: [...imported.refusedLines] };
       }),
     false,
   );

@@ -1,4 +1,4 @@
-import type { DeskState, ToldChange } from '../../api/stateSchema.ts';
+import type { DescribedChange, DeskState } from '../../api/stateSchema.ts';
 import { describeChange } from '../../core/setup/describeChange.ts';
 import type { EntryChange } from '../../core/setup/entries.ts';
 import type { Decision } from '../../core/setup/parts/products.ts';
@@ -26,21 +26,21 @@ function groupName({ before, after }: EntryChange): string {
 }
 
 /** What was told of a list of changes, by which names. */
-const toldBefore = new WeakMap<
+const describedBefore = new WeakMap<
   readonly EntryChange[],
-  { readonly names: NamesForChanges; readonly told: ToldChange[] }
+  { readonly names: NamesForChanges; readonly described: DescribedChange[] }
 >();
 
 /** Changes in words; the same decision about several products is one of them. What was told of a list is kept by it. */
-export function tellChanges(changes: readonly EntryChange[], names: NamesForChanges): ToldChange[] {
-  const known = toldBefore.get(changes);
-  if (known?.names === names) return known.told;
-  const told = tellAnew(changes, names);
-  toldBefore.set(changes, { names, told });
-  return told;
+export function describeChanges(changes: readonly EntryChange[], names: NamesForChanges): DescribedChange[] {
+  const known = describedBefore.get(changes);
+  if (known?.names === names) return known.described;
+  const described = describeAnew(changes, names);
+  describedBefore.set(changes, { names, described });
+  return described;
 }
 
-function tellAnew(changes: readonly EntryChange[], names: NamesForChanges): ToldChange[] {
+function describeAnew(changes: readonly EntryChange[], names: NamesForChanges): DescribedChange[] {
   const groups = new Map<string, EntryChange[]>();
   for (const change of changes) {
     const name = groupOf(change);
@@ -49,15 +49,19 @@ function tellAnew(changes: readonly EntryChange[], names: NamesForChanges): Told
     if (known) known.push(change);
     else groups.set(name, [change]);
   }
-  return changes.flatMap((change): ToldChange[] => {
+  return changes.flatMap((change): DescribedChange[] => {
     const name = groupOf(change);
     const together = name === null ? [] : groups.get(name)!;
     if (together.length < 2) return [{ ...change, sentences: describeChange(change, names) }];
     if (together[0] !== change) return [];
-    const told = describeDecision((change.after ?? change.before) as Decision, change.after === null, names);
+    const sentence = describeDecision((change.after ?? change.before) as Decision, change.after === null, names);
     const products = new Set(together.map(({ before, after }) => ((after ?? before) as Decision).product)).size;
     return [
-      { ...change, sentences: [`${told} for ${products} products`], group: { name: name!, count: together.length } },
+      {
+        ...change,
+        sentences: [`${sentence} for ${products} products`],
+        group: { name: name!, count: together.length },
+      },
     ];
   });
 }
@@ -71,7 +75,7 @@ function countOf(part: object): number {
 }
 
 const inWords = (changes: readonly EntryChange[] | null, names: NamesForChanges): string | null =>
-  changes && tellChanges(changes, names).flatMap(({ sentences }) => sentences)[0]!;
+  changes && describeChanges(changes, names).flatMap(({ sentences }) => sentences)[0]!;
 
 /** Everything the desk shows of the draft; read, never written. */
 export function deskState(setups: SetupReader, catalogs: CatalogStore): DeskState {
@@ -83,7 +87,7 @@ export function deskState(setups: SetupReader, catalogs: CatalogStore): DeskStat
     revision: setups.revision(),
     setup: { ...setup, products: {} },
     decisions: countOf(setup.products),
-    changes: setups.changesByPart().flatMap((part) => tellChanges(part, names)),
+    changes: setups.changesByPart().flatMap((part) => describeChanges(part, names)),
     setAside: setups.setAside().length,
     canUndo: inWords(setups.nextUndo(), names),
     canRedo: inWords(setups.nextRedo(), names),

@@ -89,12 +89,12 @@ test('what filters do beside the searches made most, and values nobody could tel
   for (const search of ['brush', 'brush', 'ink'])
     await shelf.post('/shop/log/search', { session: search, search, filters: {}, results: 2, inDesk: false });
   await edit('filters', 'material', { ...filter, label: 'Material', attribute: 'material' });
-  const told = await worth();
-  expect(told.searches.map(({ search, total }) => [search, total])).toEqual([
+  const answered = await worth();
+  expect(answered.searches.map(({ search, total }) => [search, total])).toEqual([
     ['brush', 2],
     ['ink', 2],
   ]);
-  const material = told.filters.find(({ key }) => key === 'material')!;
+  const material = answered.filters.find(({ key }) => key === 'material')!;
   expect(material).toMatchObject({ shownIn: 2, times: 3, alike: [['Gum arabic', 'gum arabic']] });
 });
 

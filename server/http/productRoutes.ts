@@ -37,7 +37,7 @@ export function serveProducts(serve: Serve, services: Services, written: Written
     return { products: new Set(edits.map(({ key }) => key)).size, state };
   });
 
-  serve(productEndpoints.giveUp, (_, { revision, group }, context) => {
+  serve(productEndpoints.discard, (_, { revision, group }, context) => {
     const edits = setups
       .changes()
       .filter((change) => groupOf(change) === group)
@@ -48,7 +48,7 @@ export function serveProducts(serve: Serve, services: Services, written: Written
 
   serve(productEndpoints.facts, async (_, { records }) => {
     if (catalogs.generation() === 0) throw noCatalog();
-    const { changed, unknown } = await writer.takeFacts(records, now());
+    const { changed, unknown } = await writer.acceptFacts(records, now());
     return { changed, unknown: [...unknown] };
   });
 

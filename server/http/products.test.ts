@@ -124,7 +124,7 @@ describe('many products at once', () => {
     expect(body.state.setup.products).toEqual({});
     expect(await ids('f.tags=ocean')).toHaveLength(3);
     const { group } = body.state.changes[0]!;
-    const after = await shelf.post('/desk/catalog/give-up', { revision: shelf.setups.revision(), group: group!.name });
+    const after = await shelf.post('/desk/catalog/discard', { revision: shelf.setups.revision(), group: group!.name });
     expect((after.body as DeskState).changes).toEqual([]);
     shelf.setups.undo(shelf.setups.revision(), 'Ada', 1);
     expect(await ids('f.tags=ocean')).toHaveLength(3);
@@ -146,14 +146,14 @@ describe('many products at once', () => {
   test('an attribute set for all, and everything about a product given up again', async () => {
     await act({ ids: ['a', 'b'] }, { act: 'set', attribute: 'boost', text: '2' });
     await act({ ids: ['a'] }, { act: 'addTag', tag: 'gift' });
-    expect((await product('a')).decisions.map(({ told }) => told)).toEqual([
+    expect((await product('a')).decisions.map(({ text }) => text)).toEqual([
       'Boost is set to “2” for “Round brush”',
       'Tagged “gift” for “Round brush”',
     ]);
     expect((await product('a')).rules).toMatchObject([
-      { kind: 'boost', told: 'Its boost multiplies its score by 2 in every search.' },
+      { kind: 'boost', text: 'Its boost multiplies its score by 2 in every search.' },
     ]);
-    await act({ ids: ['a'] }, { act: 'giveUp', attribute: null });
+    await act({ ids: ['a'] }, { act: 'discard', attribute: null });
     expect((await product('a')).decisions).toEqual([]);
     expect(Object.keys(shelf.setups.draft().products)).toHaveLength(1);
   });
@@ -163,7 +163,7 @@ test('hidden from one place only, a product stays in the others', async () => {
   await act({ ids: ['b'] }, { act: 'hide', from: ['collections'] });
   const found = (await shelf.get('/desk/search?q=flat')).body as { total: number };
   expect(found.total).toBe(1);
-  expect((await product('b')).rules).toMatchObject([{ told: 'It is hidden from collection pages.' }]);
+  expect((await product('b')).rules).toMatchObject([{ text: 'It is hidden from collection pages.' }]);
   await act({ ids: ['b'] }, { act: 'hide', from: ['results'] });
   expect(((await shelf.get('/desk/search?q=flat')).body as { total: number }).total).toBe(0);
   const empty = { message: 'None', searches: [], products: ['b'] };

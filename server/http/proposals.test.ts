@@ -13,8 +13,8 @@ afterEach(() => shelf.remove());
 type Proposals = z.infer<(typeof proposalEndpoints)['proposals']['answer']>;
 /** Asks until all are worked out, as the desk does. */
 const proposals = async (): Promise<Proposals> => {
-  const told = (await shelf.get('/desk/proposals')).body as Proposals;
-  if (told.isComplete) return told;
+  const answer = (await shelf.get('/desk/proposals')).body as Proposals;
+  if (answer.isComplete) return answer;
   await new Promise(setImmediate);
   return proposals();
 };

@@ -115,9 +115,9 @@ describe('the effect of the draft', () => {
     for (const search of ['round brush', 'round brush', 'cleaner']) await note(search);
     expect(await effect()).toMatchObject({ looked: 2, changed: 0, ofTimes: 3 });
     await edit('tieBreakers', { signals: [{ attribute: 'price', direction: 'low' }] });
-    const told = await effect();
-    expect(told).toMatchObject({ changed: 1, times: 2, decides: [1] });
-    expect(told.moves[0]).toMatchObject({ search: 'round brush', title: 'Round brush', to: expect.any(Number) });
+    const answered = await effect();
+    expect(answered).toMatchObject({ changed: 1, times: 2, decides: [1] });
+    expect(answered.moves[0]).toMatchObject({ search: 'round brush', title: 'Round brush', to: expect.any(Number) });
     const { revision } = await state();
     await shelf.post('/desk/publish', { revision });
     expect(await effect()).toMatchObject({ changed: 0 });

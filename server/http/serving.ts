@@ -9,7 +9,7 @@ import { Refused } from '../refused.ts';
 import { deepestJson, isTooDeep } from './jsonDepth.ts';
 
 /** What is answered: shaped as the contract says, and nothing that is computed is copied to be writable. */
-type Told<Value> = Value extends object ? { readonly [Key in keyof Value]: Told<Value[Key]> } : Value;
+type Answered<Value> = Value extends object ? { readonly [Key in keyof Value]: Answered<Value[Key]> } : Value;
 
 /** Parts of a request as they are once they have been validated. */
 interface Given<Query, Body> {
@@ -23,7 +23,7 @@ export type Serve = <Query extends QuerySchema, Body extends z.ZodType, Answer e
     query: z.output<Query>,
     body: z.output<Body>,
     context: Context,
-  ) => Promise<Told<z.input<Answer>>> | Told<z.input<Answer>>,
+  ) => Promise<Answered<z.input<Answer>>> | Answered<z.input<Answer>>,
   takesJson?: boolean,
 ) => void;
 
@@ -68,8 +68,8 @@ export function servingOn(app: OpenAPIHono): Serve {
     }
     app.openapi<RouteConfig, Given<z.output<typeof query>, z.output<typeof body>>>(route, async (context) => {
       const json = takesJson ? context.req.valid('json') : body.parse({});
-      const told = await handle(context.req.valid('query'), json, context);
-      return context.body(JSON.stringify(told), 200, { 'content-type': 'application/json' });
+      const answered = await handle(context.req.valid('query'), json, context);
+      return context.body(JSON.stringify(answered), 200, { 'content-type': 'application/json' });
     });
   };
 }

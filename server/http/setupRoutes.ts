@@ -4,12 +4,12 @@ import type { NamesForChanges } from '../../core/setup/terms/part.ts';
 import { namesOf } from '../catalog/namesOf.ts';
 import { noCatalog, Refused } from '../refused.ts';
 import type { WriteOutcome } from '../store/setupStore.ts';
-import { deskState, tellChanges } from './deskState.ts';
+import { describeChanges, deskState } from './deskState.ts';
 import type { Services } from './services.ts';
 import type { Serve } from './serving.ts';
 
 /** Releases whose sentences are kept. */
-const releasesTold = 2000;
+const releasesListed = 2000;
 
 const nothingToDo = {
   'nothing-to-undo': 'There is nothing to undo.',
@@ -35,7 +35,7 @@ export const writtenBy =
         details: {
           revision: refusal.revision,
           who: [...refusal.who],
-          changes: tellChanges(refusal.changes, namesOf(catalogs.current())),
+          changes: describeChanges(refusal.changes, namesOf(catalogs.current())),
         },
       });
     if ('part' in refusal) {
@@ -79,13 +79,13 @@ export function serveSetup(serve: Serve, services: Services, written: Written): 
   );
   serve(endpoints.takeBack, (_, { number }, context) => written(writer.publishAgain(number, who(context), now())));
   /** A release never changes, so what it changed is told once for each catalog. */
-  const told = new Map<number, { readonly names: NamesForChanges; readonly sentences: string[] }>();
+  const described = new Map<number, { readonly names: NamesForChanges; readonly sentences: string[] }>();
   const sentencesOf = (number: number, names: NamesForChanges): string[] => {
-    const known = told.get(number);
+    const known = described.get(number);
     if (known?.names === names) return known.sentences;
-    const sentences = tellChanges(setups.changesOf(number), names).flatMap((change) => change.sentences);
-    if (told.size >= releasesTold) told.clear();
-    told.set(number, { names, sentences });
+    const sentences = describeChanges(setups.changesOf(number), names).flatMap((change) => change.sentences);
+    if (described.size >= releasesListed) described.clear();
+    described.set(number, { names, sentences });
     return sentences;
   };
   serve(endpoints.releases, () => {

@@ -16,9 +16,9 @@ afterAll(() => shelf.remove());
 test('a product’s page tells its variants as they stand, by what is published', async () => {
   const { status, body } = await page('/shop/product?id=a');
   expect(status).toBe(200);
-  const told = body as ProductDetail;
-  expect(told).toMatchObject({ title: 'Round brush', lowest: 4.5, highest: 5.5, available: true, currency: 'GBP' });
-  expect(told.variants.map(({ sku, price, available }) => [sku, price, available])).toEqual([
+  const detail = body as ProductDetail;
+  expect(detail).toMatchObject({ title: 'Round brush', lowest: 4.5, highest: 5.5, available: true, currency: 'GBP' });
+  expect(detail.variants.map(({ sku, price, available }) => [sku, price, available])).toEqual([
     ['WU-1A', 4.5, true],
     ['WU-1B', 5.5, false],
   ]);

@@ -58,7 +58,7 @@ test('a German catalog is read as German: its word forms, and the usual words it
   expect(await found('Farben')).toBe(1);
   await edit('stop-words', { what: 'stopWords', words: ['im', 'und', '0.5mm', 'auf der'] });
   expect((await shelf.get('/desk/vocabulary/stop-words')).body).toMatchObject({
-    telling: [{ word: 'im', products: 1 }],
+    meaningful: [{ word: 'im', products: 1 }],
     idle: ['0.5mm', 'auf der'],
   });
 });
@@ -70,12 +70,12 @@ test('the dictionary’s size, and how often shoppers say a word of each entry',
   await edit('b', { what: 'oneWay', from: ['blue dye', 'xyz'], to: ['ink'], on: true });
   await edit('c', { what: 'synonyms', words: ['dye', 'paint'], on: false });
   expect((await shelf.get('/desk/vocabulary/times')).body).toEqual({ times: { a: 2, b: 1 } });
-  const { catalog, vocabulary, spoken } = (await shelf.get('/desk/vocabulary/dictionary')).body as AnswerOf<
+  const { catalog, vocabulary, popular } = (await shelf.get('/desk/vocabulary/dictionary')).body as AnswerOf<
     (typeof endpoints)['dictionary']
   >;
   expect(catalog).toBeGreaterThan(3);
   expect(vocabulary).toBe(2);
-  expect(spoken).toEqual([]);
+  expect(popular).toEqual([]);
 });
 
 test('what was recognised is told by the shop, and taken as words where the address says so', async () => {

@@ -10,7 +10,7 @@ import type { Services } from './services.ts';
 import type { Serve } from './serving.ts';
 
 const mostEntries = 10_000;
-const refusedTold = 50;
+const refusedListed = 50;
 
 /** What the vocabulary does, and synonyms from a file. */
 export function serveVocabulary(serve: Serve, { setups, searcher }: Services): void {
@@ -44,7 +44,7 @@ export function serveVocabulary(serve: Serve, { setups, searcher }: Services): v
       added: [...added],
       changed: [...changed],
       unchanged,
-      refused: refused.slice(0, refusedTold),
+      refused: refused.slice(0, refusedListed),
       refusedInAll: refused.length,
     };
   });

@@ -22,7 +22,7 @@ export interface PictureDesk {
   tally(): PictureTally;
 }
 
-const hostsTold = 5;
+const hostsListed = 5;
 const hostOf = (address: string): string => /^(?:https?:)?\/\/([^/?#]*)/i.exec(address)?.[1]?.toLowerCase() ?? '';
 
 export function openPictureDesk(options: {
@@ -94,9 +94,9 @@ export function openPictureDesk(options: {
         fetched,
         failed: failures.size,
         hosts: [...hosts]
-          .map(([host, told]) => ({ host, ...told }))
+          .map(([host, failures]) => ({ host, ...failures }))
           .sort((a, b) => b.failed - a.failed)
-          .slice(0, hostsTold),
+          .slice(0, hostsListed),
       };
     },
   };

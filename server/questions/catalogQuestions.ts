@@ -65,7 +65,7 @@ export function chosenProducts(ready: Ready, which: Which): readonly string[] {
 }
 
 /** Lists of products, variants and values under the draft. */
-export function catalogQuestions({ ready, standing }: Workbench) {
+export function catalogQuestions({ ready, current }: Workbench) {
   return {
     rows({ request, columns, offset, count }: RowsTask): Rows {
       const now = ready('draft');
@@ -75,7 +75,7 @@ export function catalogQuestions({ ready, standing }: Workbench) {
       const rows = Array.from(list.subarray(offset, offset + count), (item) => {
         const [from, to] = request.kind === 'products' ? snapshot.recordsOf(item) : [item, item + 1];
         const ordinals = Array.from({ length: to - from }, (_, at) => from + at);
-        const facts = ordinals.map((ordinal) => standing.reader.record(ordinal));
+        const facts = ordinals.map((ordinal) => current.reader.record(ordinal));
         const records = ordinals.map(view.record);
         const variant = request.kind === 'variants' ? records[0]!.id : null;
         const about = decisions.get(records[0]!.familyId) ?? [];
@@ -97,9 +97,9 @@ export function catalogQuestions({ ready, standing }: Workbench) {
           field: 'attribute',
         });
       const records = Uint32Array.from({ length: snapshot.records }, (_, record) => record);
-      const { counts, standing } = column.countFamilies({ records, failing: null });
+      const { counts, present } = column.countFamilies({ records, failing: null });
       const sought = contains.toLowerCase();
-      const all = Array.from(standing, (value) => ({ value: column.name(value), products: counts[value]! }))
+      const all = Array.from(present, (value) => ({ value: column.name(value), products: counts[value]! }))
         .filter(({ value }) => value.toLowerCase().includes(sought))
         .sort((a, b) => b.products - a.products);
       return { values: all.slice(0, valuesShown), more: Math.max(0, all.length - valuesShown) };

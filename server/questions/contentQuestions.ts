@@ -15,13 +15,13 @@ function productsIn(snapshot: Snapshot, collection: Collection): number {
 }
 
 /** Articles and collections as the desk lists them. */
-export function contentQuestions({ ready, standing }: Workbench) {
+export function contentQuestions({ ready, current }: Workbench) {
   return {
     content() {
       const { view, setup: prepared, content } = ready('draft');
       const { setup } = prepared;
       const { articles, collections } = content.content;
-      const names = namesOf(standing.reader);
+      const names = namesOf(current.reader);
       return {
         articles: articles.map(({ id, title, link, text }) => ({
           id,

@@ -5,7 +5,7 @@ import { namesOf } from '../catalog/namesOf.ts';
 import type { Workbench } from '../searching/workbench.ts';
 
 /** Groups told, and searches looked through for where their products are found: those made most. */
-const groupsTold = 500;
+const groupsListed = 500;
 const searchesLookedAt = 100;
 
 const numbers = (records: readonly CatalogRecord[], key: string): number[] =>
@@ -27,8 +27,8 @@ export interface Duplicate {
 }
 
 /** Products that a shopper could hardly tell apart. */
-export function duplicateQuestions({ ready, standing, log }: Workbench) {
-  const { reader } = standing;
+export function duplicateQuestions({ ready, current, log }: Workbench) {
+  const { reader } = current;
   let known: { readonly version: string; readonly found: ReadonlyMap<string, string[]> } | null = null;
   /** For each product the searches on whose first page it is. */
   const foundBy = (): ReadonlyMap<string, string[]> => {
@@ -53,7 +53,7 @@ export function duplicateQuestions({ ready, standing, log }: Workbench) {
       const { view } = ready('draft');
       const names = namesOf(reader);
       const found = foundBy();
-      const told = (id: string): Duplicate[] => {
+      const membersOf = (id: string): Duplicate[] => {
         const family = view.snapshot.findFamily(id);
         if (family < 0) return [];
         const [from, end] = view.snapshot.recordsOf(family);
@@ -79,10 +79,10 @@ export function duplicateQuestions({ ready, standing, log }: Workbench) {
         looked: reader.snapshot.families,
         groups: reader
           .twins()
-          .slice(0, groupsTold)
+          .slice(0, groupsListed)
           .map(({ families, differs }) => ({
             differs: differs.map((key) => names.attribute(key)),
-            products: families.flatMap(told),
+            products: families.flatMap(membersOf),
           })),
       };
     },

@@ -47,8 +47,8 @@ function alikeIn(snapshot: Snapshot, { setup, today }: PreparedSetup, key: strin
   const { values, bands } = bindFilter(snapshot, key, setting, setup.valueGroups, today);
   if (!values || bands.size > 0 || values.size > mostLookedThrough) return [];
   const all = Uint32Array.from(snapshot.recordFamily, (_, record) => record);
-  const { counts, standing } = values.countFamilies({ records: all, failing: null });
-  const shown = [...standing].map((value): CountedValue => ({ value: values.name(value), products: counts[value]! }));
+  const { counts, present } = values.countFamilies({ records: all, failing: null });
+  const shown = [...present].map((value): CountedValue => ({ value: values.name(value), products: counts[value]! }));
   const hidden = new Set(setting.hiddenValues);
   return alikeValues(
     shown.filter(({ value }) => !hidden.has(value)),

@@ -8,8 +8,8 @@ const searchesLookedAt = 100;
 const goneLookedAt = 5000;
 
 /** What a catalog that is ready would mean for shoppers. */
-export function importQuestions({ ready, standing, folder, log }: Workbench) {
-  const { reader } = standing;
+export function importQuestions({ ready, current, folder, log }: Workbench) {
+  const { reader } = current;
   /** Products on the first pages of the searches made most, by what is published. */
   const shownProducts = (): ReadonlySet<string> => {
     const { engine, setup } = ready('live');

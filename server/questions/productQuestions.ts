@@ -5,7 +5,7 @@ import { cellText } from '../../core/browse/listedRow.ts';
 import { pictureOf } from '../../core/catalog/picture.ts';
 import { type AttributeProfile, isOfVariants } from '../../core/catalog/profileAttributes.ts';
 import { type CatalogRecord, firstText } from '../../core/catalog/record.ts';
-import { decisionsByProduct, standingOf, untouchable } from '../../core/rules/decisions.ts';
+import { decisionsByProduct, sourceOf, untouchable } from '../../core/rules/decisions.ts';
 import { readCell, tagEdit, valueEdit } from '../../core/rules/productEdits.ts';
 import { describeChange } from '../../core/setup/describeChange.ts';
 import { hidingKey } from '../../core/setup/hidingKey.ts';
@@ -28,8 +28,8 @@ export interface CellTyped {
 }
 
 /** One product in detail, and what acts on products do to the draft. */
-export function productQuestions({ ready, standing, setups }: Workbench) {
-  const { reader } = standing;
+export function productQuestions({ ready, current, setups }: Workbench) {
+  const { reader } = current;
   const profileOf = (attribute: string): AttributeProfile => {
     const { attributes } = reader.snapshot;
     const profile = attributes.find(({ key }) => key === attribute);
@@ -82,7 +82,7 @@ export function productQuestions({ ready, standing, setups }: Workbench) {
             valueFor(what.attribute, what.text),
           ),
         ];
-      case 'giveUp':
+      case 'discard':
         return (keys.get(product) ?? [])
           .filter((key) => what.attribute === null || setup.products[key]!.attribute === what.attribute)
           .map((key) => ({ part: 'products', key, value: null }));
@@ -110,7 +110,7 @@ export function productQuestions({ ready, standing, setups }: Workbench) {
       const cellOf = (record: CatalogRecord, fact: CatalogRecord, key: string) => ({
         text: cellText(record, key),
         fact: cellText(fact, key),
-        ...standingOf(fact, key, about, setup),
+        ...sourceOf(fact, key, about, setup),
       });
       return {
         id,
@@ -137,7 +137,7 @@ export function productQuestions({ ready, standing, setups }: Workbench) {
           .map(([key, decision]) => ({
             key,
             decision,
-            told: describeChange({ part: 'products', key, before: null, after: decision }, names)[0]!,
+            text: describeChange({ part: 'products', key, before: null, after: decision }, names)[0]!,
           })),
         rules: rulesAbout(setup, records, id),
       };
@@ -156,7 +156,7 @@ export function productQuestions({ ready, standing, setups }: Workbench) {
           message: `These are ${ids.length} products; at most ${mostProducts} can be changed in one step. Choose fewer, or change the file.`,
         });
       const setup = setups.draft();
-      const keys = what.act === 'giveUp' ? keysByProduct(setup) : new Map<string, string[]>();
+      const keys = what.act === 'discard' ? keysByProduct(setup) : new Map<string, string[]>();
       return ids
         .flatMap((product) => actOn(setup, keys, product, what))
         .filter(({ part, key, value }) => value !== null || Object.hasOwn(setup[part], key));

@@ -19,8 +19,8 @@ export type ProposalHead = Pick<Proposal, 'id' | 'kind' | 'title' | 'reason' | '
  * between. What was worked out for one state of draft, catalog and log is kept until another is asked about.
  */
 export function proposalQuestions(bench: Workbench) {
-  const { ready, log, standing } = bench;
-  const { attributes } = standing.reader.snapshot;
+  const { ready, log, current } = bench;
+  const { attributes } = current.reader.snapshot;
   let known = { version: '', groups: new Map<ProposalGroup, Proposal[]>(), evidence: {} as Evidence };
 
   /** Everything about one group that its proposals need; what an earlier group needed is there already. */

@@ -5,7 +5,7 @@ import { placeNames } from '../../core/setup/terms/placeTerms.ts';
 export interface RuleAbout {
   readonly kind: 'pin' | 'pull' | 'hidden' | 'file' | 'boost';
   readonly plan: string | null;
-  readonly told: string;
+  readonly text: string;
 }
 
 /** Every rule of a setup that touches a product, in words. `records` are its variants as they stand. */
@@ -15,13 +15,13 @@ export function rulesAbout(setup: Setup, records: readonly CatalogRecord[], prod
     const where = `for ${searches.map((search) => `“${search}”`).join(', ') || 'no search yet'}${on ? '' : ' (switched off)'}`;
     for (const pin of pins)
       if (pin.product === product)
-        rules.push({ kind: 'pin', plan, told: `“${name}” pins it at place ${pin.place} ${where}.` });
+        rules.push({ kind: 'pin', plan, text: `“${name}” pins it at place ${pin.place} ${where}.` });
     for (const { pull, ...pulled } of pulls)
       if (pulled.product === product)
         rules.push({
           kind: 'pull',
           plan,
-          told: `“${name}” ${pull >= 1 ? 'boosts' : 'lowers'} it (strength ×${pull}) ${where}.`,
+          text: `“${name}” ${pull >= 1 ? 'boosts' : 'lowers'} it (strength ×${pull}) ${where}.`,
         });
   }
   for (const hiding of Object.values(setup.hiding)) {
@@ -29,18 +29,18 @@ export function rulesAbout(setup: Setup, records: readonly CatalogRecord[], prod
       rules.push({
         kind: 'hidden',
         plan: null,
-        told: `It is hidden from ${hiding.from ? hiding.from.map((place) => placeNames[place]).join(' and ') : 'all results'}.`,
+        text: `It is hidden from ${hiding.from ? hiding.from.map((place) => placeNames[place]).join(' and ') : 'all results'}.`,
       });
     if (hiding.what === 'tag' && records.some(({ values }) => textsOf(values.tags).includes(hiding.tag)))
-      rules.push({ kind: 'hidden', plan: null, told: `It is hidden, since every product tagged “${hiding.tag}” is.` });
+      rules.push({ kind: 'hidden', plan: null, text: `It is hidden, since every product tagged “${hiding.tag}” is.` });
   }
-  if (records.some(({ values }) => values.hidden)) rules.push({ kind: 'file', plan: null, told: 'The file hides it.' });
+  if (records.some(({ values }) => values.hidden)) rules.push({ kind: 'file', plan: null, text: 'The file hides it.' });
   const boosts = records.flatMap(({ values }) => (typeof values.boost === 'number' ? [values.boost] : []));
   if (boosts.length > 0)
     rules.push({
       kind: 'boost',
       plan: null,
-      told: `Its boost multiplies its score by ${Math.max(...boosts)} in every search.`,
+      text: `Its boost multiplies its score by ${Math.max(...boosts)} in every search.`,
     });
   return rules;
 }

@@ -34,7 +34,7 @@ const whyDepth = 2000;
 const placesDepth = 500;
 
 /** Searches, and where products stand in them. */
-export function searchQuestions({ ready, catchUp, standing, log }: Workbench) {
+export function searchQuestions({ ready, catchUp, current, log }: Workbench) {
   const answer = (task: SearchTask): SearchAnswer => {
     const { engine, setup, view, content } = ready(task.from);
     const found = search(engine, setup, task.request, view.record, content);
@@ -79,7 +79,7 @@ export function searchQuestions({ ready, catchUp, standing, log }: Workbench) {
           const records = Array.from({ length: end - first }, (_, at) => view.record(first + at));
           const rules = rulesAbout(setup.setup, records, product)
             .filter(({ kind }) => kind === 'hidden' || kind === 'file')
-            .map(({ told }) => told);
+            .map(({ text }) => text);
           if (rules.length === 0) rules.push('It is sold out, and what is sold out does not show.');
           return { product, title: firstText(records[0]!.values.title), rules };
         }),
@@ -89,7 +89,7 @@ export function searchQuestions({ ready, catchUp, standing, log }: Workbench) {
     firstPages(side: Side, searches: readonly string[]): AnsweredPages {
       const { engine, setup } = ready(side);
       return {
-        generation: standing.reader.generation,
+        generation: current.reader.generation,
         pages: searches.map((query) => firstPage(engine, setup, query)),
       };
     },

@@ -18,9 +18,9 @@ export function shopQuestions({ ready }: Workbench) {
       const records = Array.from({ length: end - first }, (_, at) => first + at)
         .filter((ordinal) => everywhere.some((hidden) => !isHidden(hidden, ordinal)))
         .map((ordinal) => view.record(ordinal));
-      const told = describeProduct(id, records, setup.setup);
-      if (!told) throw new Refused(404, { code: 'unknown-product', message: 'This product is not in the shop.' });
-      return told;
+      const described = describeProduct(id, records, setup.setup);
+      if (!described) throw new Refused(404, { code: 'unknown-product', message: 'This product is not in the shop.' });
+      return described;
     },
     /** An article's own page. */
     shopArticle(from: Side, id: string): Article {

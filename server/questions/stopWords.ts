@@ -12,7 +12,7 @@ const lists = createRequire(import.meta.url)('stopwords-iso') as Readonly<Record
 export const publishedStopWords = (language: Language): readonly string[] => lists[language] ?? [];
 
 /** Families in whose short values (a title, a brand, a size) a word stands; long texts mention anything. */
-export function familiesTold({ terms, postings, attributes, recordFamily }: Snapshot, word: string): number {
+export function familiesNamedBy({ terms, postings, attributes, recordFamily }: Snapshot, word: string): number {
   const term = terms.find(word);
   const families = new Set<number>();
   if (term >= 0)
@@ -23,7 +23,7 @@ export function familiesTold({ terms, postings, attributes, recordFamily }: Snap
 }
 
 /** Whether a word stands in any short value, so that it tells products apart. */
-export const tellsProducts = (snapshot: Snapshot, word: string): boolean => familiesTold(snapshot, word) > 0;
+export const namesProducts = (snapshot: Snapshot, word: string): boolean => familiesNamedBy(snapshot, word) > 0;
 
 const mostWords = 400;
 
@@ -36,7 +36,7 @@ export function usualStopWords(snapshot: Snapshot): string[] {
     }),
   );
   return [...words]
-    .filter((word) => !tellsProducts(snapshot, word))
+    .filter((word) => !namesProducts(snapshot, word))
     .sort((a, b) => a.length - b.length || (a < b ? -1 : 1))
     .slice(0, mostWords);
 }

@@ -7,7 +7,7 @@ import type { Setup } from '../../core/setup/schema.ts';
 import { isQuantityToken } from '../../core/text/quantity.ts';
 import { isNumberLike, tokenize } from '../../core/text/tokenize.ts';
 import type { Workbench } from '../searching/workbench.ts';
-import { familiesTold, usualStopWords } from './stopWords.ts';
+import { familiesNamedBy, usualStopWords } from './stopWords.ts';
 import { says } from './wordEvidence.ts';
 
 /** Searches looked through for an entry's words, and of those that have them the ones it is tried on. */
@@ -38,10 +38,10 @@ function timesSaid(
   return times;
 }
 
-const mostSpoken = 500;
+const mostPopular = 500;
 
 /** Known words of searches that led to a click, those searched for most first. */
-function wordsSpoken(
+function popularWords(
   searches: readonly { readonly search: string; readonly searches: number; readonly clicked: number }[],
   isKnown: (token: string) => boolean,
 ): string[] {
@@ -53,7 +53,7 @@ function wordsSpoken(
           times.set(token, (times.get(token) ?? 0) + made);
   return [...times]
     .sort((a, b) => b[1] - a[1] || (a[0] < b[0] ? -1 : 1))
-    .slice(0, mostSpoken)
+    .slice(0, mostPopular)
     .map(([word]) => word);
 }
 
@@ -95,8 +95,8 @@ export function vocabularyQuestions({ ready, log, setups }: Workbench) {
       return {
         language: snapshot.language,
         usual: usualStopWords(snapshot).filter((word) => !passedOver.includes(word)),
-        telling: passedOver
-          .map((word) => ({ word, products: familiesTold(snapshot, tokenize(word)[0] ?? '') }))
+        meaningful: passedOver
+          .map((word) => ({ word, products: familiesNamedBy(snapshot, tokenize(word)[0] ?? '') }))
           .filter(({ products }) => products > 0),
         idle: passedOver.filter((word) => {
           const units = readUnits(word, () => true);
@@ -110,8 +110,8 @@ export function vocabularyQuestions({ ready, log, setups }: Workbench) {
       const { setup, view } = ready('draft');
       const { terms, deletions } = view.snapshot;
       const said = bindVocabulary(setup.setup).saidAlone.filter((token) => terms.find(token) < 0);
-      const spoken = wordsSpoken(log.top(searchesLookedAt), (token) => terms.find(token) >= 0);
-      return { catalog: deletions.words(), vocabulary: said.length, spoken };
+      const popular = popularWords(log.top(searchesLookedAt), (token) => terms.find(token) >= 0);
+      return { catalog: deletions.words(), vocabulary: said.length, popular };
     },
   };
 }

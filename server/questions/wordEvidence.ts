@@ -17,7 +17,7 @@ import { tokenize } from '../../core/text/tokenize.ts';
 import { stem } from '../../core/text/wordForms.ts';
 import type { LogStore } from '../demand/logStore.ts';
 import { namedColours } from '../namedColours.ts';
-import { longTexts, publishedStopWords, tellsProducts } from './stopWords.ts';
+import { longTexts, namesProducts, publishedStopWords } from './stopWords.ts';
 
 /** Searches whose words are looked through. */
 export const searchesForWords = 1000;
@@ -116,7 +116,7 @@ const rememberedNeighbours = perSnapshot<ReturnType<typeof neighboursIn>>(1);
 /** What catalog and log say about words shoppers use. */
 export function wordEvidence(snapshot: Snapshot, log: LogStore): WordEvidence {
   return {
-    tellsProducts: (word) => tellsProducts(snapshot, word),
+    namesProducts: (word) => namesProducts(snapshot, word),
     isKnown: (word) => snapshot.terms.find(word) >= 0,
     searches: log.top(searchesForWords),
     retries: log.retries(searchesForWords),

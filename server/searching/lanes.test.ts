@@ -42,10 +42,10 @@ test('told in turn, one thread takes over while the other answers', async () => 
   const shop = open('shop');
   await shop.prepare({});
   const order: string[] = [];
-  const told = shop.inTurn({ milliseconds: 100 }).then(() => order.push('told'));
+  const followed = shop.inTurn({ milliseconds: 100 }).then(() => order.push('told'));
   const answered = await Promise.all(Array.from({ length: 5 }, () => shop.run({})));
   order.push('answered');
-  await told;
+  await followed;
   expect(order).toEqual(['answered', 'told']);
   expect(new Set(answered).size).toBe(1);
 });

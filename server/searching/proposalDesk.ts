@@ -81,21 +81,21 @@ export function openProposalDesk(searcher: Asked, versionNow: () => string): Pro
       });
     return fresh;
   }
-  const told = ({ proposals, isComplete, of }: Work): WorkedProposals => ({
+  const answerOf = ({ proposals, isComplete, of }: Work): WorkedProposals => ({
     proposals: [...proposals],
     isComplete,
     done: proposals.length,
     of,
   });
   return {
-    look: () => told(current()),
+    look: () => answerOf(current()),
     async complete() {
       for (;;) {
         const own = current();
         await own.ended;
         if (own.error) throw own.error;
         // What was changed meanwhile has begun another work, or will.
-        if (own === current()) return told(own);
+        if (own === current()) return answerOf(own);
       }
     },
   };

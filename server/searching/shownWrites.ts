@@ -1,7 +1,7 @@
 import type { Writer } from '../store/writes.ts';
 
 /** Writes after which shoppers are shown something else: all that is not a catalog put in force, which hands over itself. */
-const shown = ['publish', 'publishAgain', 'takeFacts', 'bringInContent'] as const satisfies readonly (keyof Writer)[];
+const shown = ['publish', 'publishAgain', 'acceptFacts', 'bringInContent'] as const satisfies readonly (keyof Writer)[];
 
 /** The same writer, whose writes that shoppers see are answered when every shopper's thread shows them. */
 export function shownWrites(writer: Writer, follow: () => Promise<void>): Writer {

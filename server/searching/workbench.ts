@@ -10,7 +10,7 @@ import type { Decision } from '../../core/setup/parts/products.ts';
 import type { Language } from '../../core/text/languages.ts';
 import type { CatalogReader } from '../catalog/catalogReader.ts';
 import { contentVersion, readContent } from '../catalog/content.ts';
-import { type CatalogView, openStandingCatalog, type StandingCatalog } from '../catalog/standingCatalog.ts';
+import { type CatalogView, type CurrentCatalog, openCurrentCatalog } from '../catalog/currentCatalog.ts';
 import type { DataFolder } from '../dataFolder.ts';
 import { type LogStore, openLogStore } from '../demand/logStore.ts';
 import type { Db } from '../store/database.ts';
@@ -40,7 +40,7 @@ export interface Ready {
  */
 export interface Workbench {
   readonly folder: DataFolder;
-  readonly standing: StandingCatalog;
+  readonly current: CurrentCatalog;
   readonly setups: DraftReader;
   readonly log: LogStore;
   ready(side: Side): Ready;
@@ -61,18 +61,18 @@ export function openWorkbench(options: {
 }): Workbench {
   const { folder, db, reader, now, follows = 'always' } = options;
   const setups = openDraftReader(db);
-  const standing = openStandingCatalog(reader);
+  const current = openCurrentCatalog(reader);
   let opened: { readonly version: number; readonly language: Language; readonly engine: ContentEngine } | null = null;
   const known: Record<Side, Ready | null> = { draft: null, live: null };
   const upToDate = (side: Side): Ready => {
     const inVersion = contentVersion(db);
     const today = Math.floor(now() / day);
     const number = side === 'draft' ? setups.revision() : (setups.liveNumber() ?? 0);
-    const version = [reader.generation, number, standing.facts, inVersion, today].join('/');
+    const version = [reader.generation, number, current.facts, inVersion, today].join('/');
     const before = known[side];
     if (before?.version === version) return before;
     const setup = side === 'draft' ? setups.draft() : setups.live()!.setup;
-    const view = standing.view(setup);
+    const view = current.view(setup);
     // An engine is scratch memory for one index: setups that share the index share it, as one search runs at a time.
     const engine =
       [known.draft, known.live].find((other) => other?.view.version === view.version)?.engine ??
@@ -98,7 +98,7 @@ export function openWorkbench(options: {
   };
   return {
     folder,
-    standing,
+    current,
     setups,
     log: openLogStore(db),
     catchUp,

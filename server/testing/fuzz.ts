@@ -30,11 +30,11 @@ export interface FuzzReport {
 async function faultIn(
   shelf: TestShelf,
   { path, init }: NastyRequest,
-  tell: (status: number) => void,
+  note: (status: number) => void,
 ): Promise<string | null> {
   const shown = `${init.method ?? 'GET'} ${path} ${String(init.body ?? '')}`.slice(0, 600);
   const response = await shelf.request(path, init);
-  tell(response.status);
+  note(response.status);
   const text = await response.text();
   if (response.status >= 500) return `${response.status}: ${shown} → ${text.slice(0, 200)}`;
   if (response.status < 400) return null;
@@ -52,14 +52,14 @@ export async function fuzz(rounds: number, seed: number): Promise<FuzzReport> {
   const random = seededRandom(seed);
   const statuses = new Map<number, number>();
   const faults: string[] = [];
-  const tell = (status: number): void => {
+  const note = (status: number): void => {
     statuses.set(status, (statuses.get(status) ?? 0) + 1);
   };
   try {
     await shelf.bringIn(nastyCatalog);
     for (let round = 0; round < rounds; round++) {
       const request = nastyRequest(random, shelf.setups.revision());
-      const fault = await faultIn(shelf, request, tell);
+      const fault = await faultIn(shelf, request, note);
       if (fault) faults.push(`round ${round}: ${fault}`);
       if (round % 25 !== 24) continue;
       const { setAside } = readEntries(entriesOf(shelf.setups.draft()));

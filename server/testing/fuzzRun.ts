@@ -16,6 +16,6 @@ for (let at = 0; sent < rounds; at++) {
   for (const fault of faults) console.log(`seed ${seed + at}, ${fault}`);
   bad += faults.length;
 }
-const told = [...met].sort(([a], [b]) => a - b).map(([status, count]) => `${status}: ${count}`);
-console.log(`${rounds} requests from seed ${seed} on; answers ${told.join(', ')}; ${bad} faults.`);
+const counts = [...met].sort(([a], [b]) => a - b).map(([status, count]) => `${status}: ${count}`);
+console.log(`${rounds} requests from seed ${seed} on; answers ${counts.join(', ')}; ${bad} faults.`);
 process.exitCode = bad > 0 ? 1 : 0;

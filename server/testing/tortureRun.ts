@@ -138,6 +138,6 @@ try {
   rmSync(data, { recursive: true, force: true });
 }
 for (const fault of faults) console.log(fault);
-const told = [...tried].map(([work, times]) => `${work} ${times}`).join(', ');
-console.log(`Killed ${values.rounds} times from seed ${values.seed} on: ${told}; ${faults.length} faults.`);
+const counts = [...tried].map(([work, times]) => `${work} ${times}`).join(', ');
+console.log(`Killed ${values.rounds} times from seed ${values.seed} on: ${counts}; ${faults.length} faults.`);
 process.exitCode = faults.length > 0 ? 1 : 0;

@@ -35,12 +35,12 @@ export function post(target: Window, message: ToShop | ToDesk): void {
 /** Listens for messages of one frame of this origin; answers the function that ends it. */
 export function listen<Message extends ToShop | ToDesk>(
   from: () => Window | null,
-  take: (message: Message) => void,
+  handle: (message: Message) => void,
 ): () => void {
   const hear = (event: MessageEvent): void => {
     if (event.origin !== location.origin || event.source !== from()) return;
     const data = event.data as { mark?: string; message?: Message } | null;
-    if (data?.mark === mark && data.message) take(data.message);
+    if (data?.mark === mark && data.message) handle(data.message);
   };
   addEventListener('message', hear);
   return () => removeEventListener('message', hear);

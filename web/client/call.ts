@@ -37,8 +37,8 @@ async function read(response: Response): Promise<unknown> {
   const isJson = response.headers.get('content-type')?.includes('json');
   const body: unknown = isJson ? await response.json() : null;
   if (response.ok && isJson) return body;
-  const told = (body as Problem | null)?.error;
-  throw new CallProblem(told ?? { code: 'no-answer', message: `The server answered ${response.status}.` });
+  const problem = (body as Problem | null)?.error;
+  throw new CallProblem(problem ?? { code: 'no-answer', message: `The server answered ${response.status}.` });
 }
 
 async function send(url: string, init: RequestInit): Promise<unknown> {

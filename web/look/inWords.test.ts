@@ -21,13 +21,13 @@ describe('amounts of a filter', () => {
     [{ isMoney: true, currency: 'EUR' }, 4.5, '€4.50'],
     [plain, 1200, '1,200'],
     [plain, 0.3333, '0.33'],
-  ])('%j %d is %s', (filter, amount, told) => expect(amountIn(filter, amount)).toBe(told));
+  ])('%j %d is %s', (filter, amount, expected) => expect(amountIn(filter, amount)).toBe(expected));
   test.each([
     [5, 20, false, '£5 to £20'],
     [5, null, false, '£5 and more'],
     [null, 20, false, 'Up to £20'],
     [null, 20, true, 'Under £20'],
-  ])('from %j to %j', (from, to, isBelow, told) => expect(spanInWords(money, from, to, isBelow)).toBe(told));
+  ])('from %j to %j', (from, to, isBelow, expected) => expect(spanInWords(money, from, to, isBelow)).toBe(expected));
 });
 
 describe('a value of a filter', () => {

@@ -4,7 +4,7 @@ import { ProductPicture } from '../look/ProductPicture.tsx';
 import { price } from '../look/price.ts';
 
 /** A product is sold out where none of its variants is in stock; that only the one shown is, is said as that. */
-function stockTold({ available, variantAvailable }: Card): string | null {
+function stockText({ available, variantAvailable }: Card): string | null {
   if (!available) return 'Sold out';
   return variantAvailable ? null : 'This variant is sold out';
 }
@@ -56,7 +56,7 @@ export function CardBody({ card, open }: { readonly card: Card; readonly open?: 
             {card.rating.toFixed(1)}
           </span>
         )}
-        {stockTold(card) && <span className="w-full text-[12.5px] text-soft">{stockTold(card)}</span>}
+        {stockText(card) && <span className="w-full text-[12.5px] text-soft">{stockText(card)}</span>}
       </div>
     </div>
   );

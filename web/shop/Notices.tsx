@@ -12,9 +12,9 @@ const asSearched = (words: readonly string[], query: string): string[] => {
 };
 
 function priceInWords({ from, to }: NonNullable<SearchAnswer['understood']>, currency: string): string {
-  const told = (amount: number): string => price(amount, currency);
-  if (from === null) return `up to ${told(to!)}`;
-  return to === null ? `${told(from)} or more` : `between ${told(from)} and ${told(to)}`;
+  const money = (amount: number): string => price(amount, currency);
+  if (from === null) return `up to ${money(to!)}`;
+  return to === null ? `${money(from)} or more` : `between ${money(from)} and ${money(to)}`;
 }
 
 /** What was understood, each with a way to take it off again. */
@@ -27,7 +27,7 @@ function Understood({
 }) {
   const narrowing = recognised.filter(({ as }) => as === 'filter');
   if (!understood && narrowing.length === 0) return null;
-  const chip = (said: string, told: string, takeOff: () => void) => (
+  const chip = (said: string, label: string, takeOff: () => void) => (
     <li key={said}>
       <button
         type="button"
@@ -35,7 +35,7 @@ function Understood({
         title={`Look for “${said}” as words`}
         onClick={takeOff}
       >
-        {told}
+        {label}
         <X size={13} aria-label={`: look for “${said}” as words`} />
       </button>
     </li>

@@ -21,7 +21,7 @@ function movement({ moved }: Marks): { text: string; shown: ReactNode } | null {
   };
 }
 
-function standing(marks: Marks): { text: string; icon: ReactNode } | null {
+function describeMark(marks: Marks): { text: string; icon: ReactNode } | null {
   if (marks.pin) return { text: 'pinned', icon: <Pin size={12} aria-hidden /> };
   if (marks.exactSku) return { text: 'exact SKU', icon: null };
   if (marks.pull === undefined) return null;
@@ -42,12 +42,12 @@ export function ShelfLabel({
 }) {
   const marks = result.marks ?? {};
   const moved = movement(marks);
-  const mark = standing(marks);
-  const told = [`Place ${result.place}`, moved?.text, mark?.text].filter(Boolean).join(', ');
+  const mark = describeMark(marks);
+  const summary = [`Place ${result.place}`, moved?.text, mark?.text].filter(Boolean).join(', ');
   return (
     <DropdownMenu.Root>
       <DropdownMenu.Trigger
-        aria-label={`${told}: ${result.title}. What to do with it`}
+        aria-label={`${summary}: ${result.title}. What to do with it`}
         className={`inline-flex items-center gap-2 rounded-b-[7px] border border-t-0 px-2.5 py-0.5 text-[12.5px] hover:border-edge ${
           mark ? 'border-press/40 bg-press-soft' : 'bg-surface'
         }`}

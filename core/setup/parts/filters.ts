@@ -122,7 +122,7 @@ const orderNames: Readonly<Record<ValueOrder, string>> = {
 };
 
 /** What a change of a setting means, for those whose value says it by itself. */
-const told: { readonly [Key in keyof FilterSetting]?: (is: FilterSetting, was: FilterSetting) => string } = {
+const descriptions: { readonly [Key in keyof FilterSetting]?: (is: FilterSetting, was: FilterSetting) => string } = {
   label: (is, was) => `is now called “${is.label}” instead of “${was.label}”`,
   attribute: ({ attribute }) => `now shows “${attribute}”`,
   kind: ({ kind }) => `is now a ${filterKindNames[kind]}`,
@@ -174,8 +174,8 @@ export const filters = openPart({
   describe({ before, after }) {
     if (!before) return [`Filter “${after!.label}” is added`];
     if (!after) return [`Filter “${before.label}” is removed`];
-    return (Object.keys(told) as (keyof FilterSetting)[])
+    return (Object.keys(descriptions) as (keyof FilterSetting)[])
       .filter((name) => JSON.stringify(before[name] ?? null) !== JSON.stringify(after[name] ?? null))
-      .map((name) => `Filter “${after.label}” ${told[name]!(after, before)}`);
+      .map((name) => `Filter “${after.label}” ${descriptions[name]!(after, before)}`);
   },
 });

@@ -35,9 +35,9 @@ const quoted = (value: AttributeValue): string => {
 };
 
 /** What a decision about a product says, without naming the product. */
-export function describeDecision(decision: Decision, isGivenUp: boolean, names: NamesForChanges): string {
+export function describeDecision(decision: Decision, isRemoved: boolean, names: NamesForChanges): string {
   const attribute = names.attribute(decision.attribute);
-  if (isGivenUp) return `${attribute} is the file’s again`;
+  if (isRemoved) return `${attribute} is the file’s again`;
   if (decision.act === 'set') return `${attribute} is set to ${quoted(decision.value)}`;
   if (decision.act === 'clear') return `${attribute} is emptied`;
   const said = [

@@ -102,7 +102,7 @@ function correctionsChange(before: Entry<'corrections'> | null, after: Entry<'co
   ];
 }
 
-const waysTold = { strong: 'count as strong matches', filter: 'narrow its results' } as const;
+const wayTexts = { strong: 'count as strong matches', filter: 'narrow its results' } as const;
 
 function recognisedChange(
   before: Entry<'recognised'> | null,
@@ -123,7 +123,7 @@ function recognisedChange(
     const way = after?.attributes?.[attribute];
     if (way !== before?.attributes?.[attribute])
       said.push(
-        `Values of ${names.attribute(attribute)} named in a search ${way ? waysTold[way] : 'are words like any other'}`,
+        `Values of ${names.attribute(attribute)} named in a search ${way ? wayTexts[way] : 'are words like any other'}`,
       );
   }
   const sayings = (of: Entry<'recognised'> | null) =>
@@ -136,7 +136,7 @@ function recognisedChange(
 }
 
 /** What a change of each kind of entry means. */
-const told: {
+const descriptions: {
   readonly [What in Kind]: (before: Entry<What> | null, after: Entry<What> | null, names: NamesForChanges) => string[];
 } = {
   stopWords: (before, after) => listChange('Stop words', before?.words ?? [], after?.words ?? []),
@@ -170,7 +170,7 @@ function describeKind<What extends Kind>(
   names: NamesForChanges,
 ): string[] {
   const of = (entry: VocabularyEntry | null) => (entry?.what === what ? (entry as Entry<What>) : null);
-  return told[what](of(before), of(after), names);
+  return descriptions[what](of(before), of(after), names);
 }
 
 export const vocabulary = openPart({

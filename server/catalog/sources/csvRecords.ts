@@ -95,7 +95,7 @@ export async function* csvRecords(
   /** Lines that were looked at for a record that came to nothing. */
   let ahead: TextLine[] = [];
   let width = 0;
-  const take = async (): Promise<TextLine | null> => {
+  const nextLine = async (): Promise<TextLine | null> => {
     const known = ahead.shift();
     if (known) return known;
     const { done, value } = await source.next();
@@ -103,20 +103,20 @@ export async function* csvRecords(
   };
   /** The lines of the record that the first one opens, or null where it opens none; what was read goes back. */
   const gather = async (first: TextLine, opened: Scan): Promise<TextLine[] | null> => {
-    const taken = [first];
+    const lines = [first];
     let length = first.text!.length;
     let cells = opened.cells;
     let alone = 0;
     const giveBack = (): null => {
-      ahead = [...taken.slice(1), ...ahead];
+      ahead = [...lines.slice(1), ...ahead];
       return null;
     };
     for (;;) {
-      const next = await take();
+      const next = await nextLine();
       if (!next) return giveBack();
-      taken.push(next);
+      lines.push(next);
       length += (next.text?.length ?? longestRecord) + 1;
-      if (next.text === null || taken.length > mostLines || length > longestRecord) return giveBack();
+      if (next.text === null || lines.length > mostLines || length > longestRecord) return giveBack();
       const isRecord = scan(next.text, false, form).literalCells === width;
       const inside = scan(next.text, true, form);
       cells += inside.cells - 1;
@@ -126,13 +126,13 @@ export async function* csvRecords(
         continue;
       }
       // Lines with the cells of a record each: most of those between, or, of few, the first and the last one.
-      const between = taken.length - 2;
+      const between = lines.length - 2;
       const areRecords = between < fewLines ? opened.literalCells === width && isRecord : alone * 2 >= between;
       const swallows = width >= 3 && areRecords;
-      return (width > 0 && cells !== width) || swallows ? giveBack() : taken;
+      return (width > 0 && cells !== width) || swallows ? giveBack() : lines;
     }
   };
-  for (let line = await take(); line; line = await take()) {
+  for (let line = await nextLine(); line; line = await nextLine()) {
     const { text } = line;
     if (text === null) {
       yield { line: line.line, reason: lineTooLong };
@@ -140,13 +140,13 @@ export async function* csvRecords(
     }
     if (text.trim() === '') continue;
     const opened = scan(text, false, form);
-    const taken = opened.isOpen ? await gather(line, opened) : [line];
-    if (!taken) {
+    const lines = opened.isOpen ? await gather(line, opened) : [line];
+    if (!lines) {
       yield { line: line.line, reason: neverClosed };
       continue;
     }
-    const last = taken.at(-1)!;
-    const whole = taken.map((each) => (each === last ? each.text : each.text + each.end)).join('');
+    const last = lines.at(-1)!;
+    const whole = lines.map((each) => (each === last ? each.text : each.text + each.end)).join('');
     if (width === 0) width = opened.isOpen ? 0 : opened.cells;
     yield { line: line.line, text: whole };
   }

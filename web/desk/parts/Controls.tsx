@@ -57,7 +57,7 @@ export function NumberField({
 }) {
   const [text, setText] = useState(String(value));
   useEffect(() => setText(String(value)), [value]);
-  const take = (): void => {
+  const commit = (): void => {
     const number = Number(text);
     const isFine = text.trim() !== '' && Number.isFinite(number);
     const bounded = isFine ? Math.min(most, Math.max(least, number)) : value;
@@ -82,9 +82,9 @@ export function NumberField({
         if (native.inputType === undefined && event.target.value !== '' && number >= least && number <= most)
           change(number);
       }}
-      onBlur={take}
+      onBlur={commit}
       onKeyDown={(event) => {
-        if (event.key === 'Enter') take();
+        if (event.key === 'Enter') commit();
         if (event.key === 'Escape') setText(String(value));
         if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
           event.preventDefault();
@@ -120,7 +120,7 @@ export function TextField({
 }) {
   const [text, setText] = useState(value);
   useEffect(() => setText(value), [value]);
-  const take = (): void => {
+  const commit = (): void => {
     const next = text.trim();
     if (next === '' && !mayBeEmpty) setText(value);
     else if (next !== value) change(next);
@@ -133,9 +133,9 @@ export function TextField({
       maxLength={maxLength}
       value={text}
       onChange={(event) => setText(event.target.value)}
-      onBlur={take}
+      onBlur={commit}
       onKeyDown={(event) => {
-        if (event.key === 'Enter') take();
+        if (event.key === 'Enter') commit();
         if (event.key === 'Escape') setText(value);
       }}
     />

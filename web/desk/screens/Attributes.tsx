@@ -105,11 +105,11 @@ function Row({
           />
         )}
       </div>
-      {row.advice.map(({ code, told, where }) => (
+      {row.advice.map(({ code, text, where }) => (
         <p key={code} className="mt-0.5 flex items-start gap-1.5 pl-[27px] text-[12.5px]">
           <Lightbulb size={13} aria-hidden className="mt-[3px] shrink-0 text-soft" />
           <span>
-            {told}{' '}
+            {text}{' '}
             {where !== 'here' && (
               <Link
                 to={where === 'reading' ? '/catalog/reading' : '/catalog/products'}

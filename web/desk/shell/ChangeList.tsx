@@ -1,6 +1,6 @@
-import type { ToldChange } from '../../../api/stateSchema.ts';
+import type { DescribedChange } from '../../../api/stateSchema.ts';
 import { knownState } from '../state/deskState.ts';
-import { edit, giveUpGroup } from '../state/edits.ts';
+import { discardGroup, edit } from '../state/edits.ts';
 
 const partNames = {
   attributes: 'Attributes',
@@ -17,7 +17,7 @@ const partNames = {
 } as const;
 
 /** Changes against what is published, in words, each of which can be given up by itself. */
-export function ChangeList({ changes }: { readonly changes: readonly ToldChange[] }) {
+export function ChangeList({ changes }: { readonly changes: readonly DescribedChange[] }) {
   return (
     <ul className="mt-2 space-y-1.5">
       {changes.map(({ part, key, before, sentences, group }) => (
@@ -37,7 +37,7 @@ export function ChangeList({ changes }: { readonly changes: readonly ToldChange[
             className="shrink-0 rounded px-1.5 py-0.5 text-[13px] text-press hover:underline"
             aria-label={`Discard change: ${sentences[0]}`}
             onClick={() => {
-              if (group) void giveUpGroup(group.name);
+              if (group) void discardGroup(group.name);
               else if (knownState()) void edit({ part, key, value: before ?? null });
             }}
           >

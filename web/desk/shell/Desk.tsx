@@ -108,7 +108,7 @@ function CannotOpen({ problem, again }: { readonly problem: string; again(): voi
 /** The desk: top bar, the screens in order of work, and beside each of them the shop window. */
 export function Desk() {
   const { data, error, refetch } = useDeskStateQuery();
-  const isFolded = useShopWindow((state) => state.isFolded || state.givesRoom);
+  const isFolded = useShopWindow((state) => state.isFolded || state.yieldsRoom);
   const isInstead = useShopWindow((state) => state.isInstead);
   const isNarrow = useIsNarrow();
   const { pathname } = useLocation();
@@ -116,7 +116,7 @@ export function Desk() {
   const hasTrial = useFirstTrial();
   const { panels, editorSize, windowSize } = useSlimWindow();
   // biome-ignore lint/correctness/useExhaustiveDependencies: who goes to another screen wants to see it
-  useEffect(() => useShopWindow.getState().makeWay(), [pathname]);
+  useEffect(() => useShopWindow.getState().showEditor(), [pathname]);
   const isOpen = data !== undefined && hasTrial;
   if (error && !data) return <CannotOpen problem={error.message} again={() => void refetch()} />;
   if (isNarrow)
@@ -130,7 +130,7 @@ export function Desk() {
         <div hidden={isInstead} className="min-h-0">
           <Editor />
         </div>
-        {isInstead && <ShopWindow isTold />}
+        {isInstead && <ShopWindow isReady />}
         <Messages />
       </div>
     );
@@ -160,7 +160,7 @@ export function Desk() {
             />
             <Panel id="window" {...(windowSize && { defaultSize: windowSize })} minSize={`${smallestWindow}px`}>
               {/* It loads while the desk's state is on its way, and is told what to show when that has come. */}
-              <ShopWindow isTold={isOpen} />
+              <ShopWindow isReady={isOpen} />
             </Panel>
           </>
         )}

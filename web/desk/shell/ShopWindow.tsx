@@ -34,7 +34,7 @@ function useFrameSize(device: Device) {
 }
 
 /** The shop itself beside the editor, by the draft or by what is published; `isTold` says whether what to show is known. */
-export function ShopWindow({ isTold }: { readonly isTold: boolean }) {
+export function ShopWindow({ isReady }: { readonly isReady: boolean }) {
   const frame = useRef<HTMLIFrameElement>(null);
   const { turn, from, device, total, show, setDevice, setTotal, fold } = useShopWindow();
   const { query, search } = useTrial();
@@ -67,9 +67,9 @@ export function ShopWindow({ isTold }: { readonly isTold: boolean }) {
     [search, setTotal, from],
   );
   useEffect(() => {
-    if (isTold && readied > 0 && frame.current?.contentWindow)
+    if (isReady && readied > 0 && frame.current?.contentWindow)
       post(frame.current.contentWindow, { kind: 'show', query, from, turn });
-  }, [isTold, readied, query, from, turn]);
+  }, [isReady, readied, query, from, turn]);
 
   return (
     <aside aria-label="Shop window" className="flex h-full flex-col bg-paper-deep px-4 pt-3 pb-4">
@@ -131,7 +131,7 @@ export function ShopWindow({ isTold }: { readonly isTold: boolean }) {
           }}
         />
       </div>
-      {isTold && query.trim() !== '' && (
+      {isReady && query.trim() !== '' && (
         <p className="mt-1.5 text-[12.5px] text-soft">
           {total === 0 && 'A dead end: shoppers find nothing here. '}
           <span className="inline-flex flex-wrap gap-x-4">

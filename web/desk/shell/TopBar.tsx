@@ -34,7 +34,7 @@ function ThemeButton() {
 /** Undo, the draft's state and publishing, always in sight; in a narrow window the screens are behind a button. */
 export function TopBar({ isNarrow = false }: { readonly isNarrow?: boolean }) {
   const { canUndo, canRedo } = useDeskState();
-  const { isFolded, isInstead, givesRoom, fold } = useShopWindow();
+  const { isFolded, isInstead, yieldsRoom: givesRoom, fold } = useShopWindow();
   const isAway = isNarrow ? !isInstead : isFolded || givesRoom;
   return (
     <header

@@ -11,7 +11,7 @@ import { DialogFrame } from '../parts/DialogFrame.tsx';
 import { TeachLink } from '../parts/TeachLink.tsx';
 import { useDeskState } from '../state/deskState.ts';
 import { EveryDecimal, usePoints } from './why/numbers.ts';
-import { rarityTold } from './why/rarity.ts';
+import { rarityText } from './why/rarity.ts';
 
 /** A product in a search, about which the merchandiser asked why it stands there. */
 export interface AskedWhy {
@@ -153,7 +153,7 @@ function FoundWords({
 
 function WhyTable({ why, total, close }: { readonly why: Why; readonly total: number; close(): void }) {
   const points = usePoints();
-  const rarity = rarityTold(why.words);
+  const rarity = rarityText(why.words);
   return (
     <div className="text-[14px]">
       <p className="mb-3">

@@ -8,16 +8,16 @@ import { withUnsaved } from './waitingEdits.ts';
 export const stateKey = ['desk', 'state'] as const;
 
 /** Counts the states the server answered acts with: a read begun before one of them may be older than it. */
-let taken = 0;
+let adopted = 0;
 
 const fromServer = (state: DeskState): DeskState => withUnsaved({ ...state, setup: namedParts(state.setup) });
 
 /** Reads the state; one that is older than what an act was answered with meanwhile is not shown. */
 export async function readState(): Promise<DeskState> {
-  const before = taken;
+  const before = adopted;
   const read = fromServer(await call('state'));
   const known = knownState();
-  return taken !== before && known && known.revision >= read.revision ? known : read;
+  return adopted !== before && known && known.revision >= read.revision ? known : read;
 }
 
 const query = queryOptions({
@@ -39,8 +39,8 @@ export function useDeskState(): DeskState {
 export const knownState = (): DeskState | undefined => queryClient.getQueryData<DeskState>(stateKey);
 
 /** Takes a state the server answered with; lists that depend on it are asked for anew. */
-export function takeState(state: DeskState): void {
-  taken++;
+export function adoptState(state: DeskState): void {
+  adopted++;
   queryClient.setQueryData(stateKey, fromServer(state));
   void queryClient.invalidateQueries({
     predicate: ({ queryKey }) => queryKey[0] === 'desk' && queryKey[1] !== 'state',

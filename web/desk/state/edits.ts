@@ -4,9 +4,9 @@ import { mostEdits } from '../../../api/limits.ts';
 import type { DeskState } from '../../../api/stateSchema.ts';
 import type { EntryEdit } from '../../../core/setup/withEntry.ts';
 import { call, isPassing, tryAgainAfter } from '../../client/call.ts';
-import { knownState, showUnsaved, takeState } from './deskState.ts';
+import { adoptState, knownState, showUnsaved } from './deskState.ts';
 import { useShopWindow } from './shopWindow.ts';
-import { staleWriteTold } from './staleWrite.ts';
+import { describeStaleWrite } from './staleWrite.ts';
 import { addWaiting, giveBack, hasWaiting, leftUnderWay, takeWaiting, type WaitingEdit } from './waitingEdits.ts';
 
 /** Whether an edit is on its way: told beside the count of changes, so that nobody wonders whether it is saved. */
@@ -18,17 +18,17 @@ let isSending = false;
 /** The act that was asked for last: each waits for the one before it, whose answer has the revision it must name. */
 let acting: Promise<unknown> = Promise.resolve();
 
-function take(state: DeskState): void {
-  takeState(state);
+function adopt(state: DeskState): void {
+  adoptState(state);
   useShopWindow.getState().refresh();
 }
 
 /** Tells a refusal and shows what the server has; edits that still wait stay shown. */
 async function refused(error: unknown): Promise<void> {
-  const stale = staleWriteTold(error);
+  const stale = describeStaleWrite(error);
   toast.error(stale?.title ?? 'This was not saved', { description: stale?.text ?? (error as Error).message });
   try {
-    take(await call('state'));
+    adopt(await call('state'));
   } catch {
     // The server does not answer: what is shown stays until it does.
     useShopWindow.getState().refresh();
@@ -46,14 +46,14 @@ const save = async (edits: readonly WaitingEdit[]): Promise<DeskState> =>
   call('edit', { body: { revision: knownState()!.revision, edits: edits.map(({ edit }) => edit) } });
 
 const notSaved = 'not-saved-yet';
-let isToldUnsaved = false;
+let isUnsavedAnnounced = false;
 
 /** Saves what some acts changed; where they are refused together, each is sent by itself: one refusal takes back only itself. */
 async function saveActs(edits: readonly WaitingEdit[]): Promise<void> {
   try {
     const state = await save(edits);
     leftUnderWay();
-    take(state);
+    adopt(state);
     return;
   } catch (error) {
     if (isPassing(error)) throw error;
@@ -72,7 +72,7 @@ async function saveActs(edits: readonly WaitingEdit[]): Promise<void> {
 
 function tryAgain(edits: readonly WaitingEdit[], error: unknown): void {
   giveBack(edits);
-  isToldUnsaved = true;
+  isUnsavedAnnounced = true;
   toast.error('Not saved yet', {
     id: notSaved,
     description: `${(error as Error).message} Your change is kept here and sent again.`,
@@ -94,8 +94,8 @@ async function sendWaiting(): Promise<void> {
         tryAgain(edits, error);
         return;
       }
-      if (isToldUnsaved) toast.dismiss(notSaved);
-      isToldUnsaved = false;
+      if (isUnsavedAnnounced) toast.dismiss(notSaved);
+      isUnsavedAnnounced = false;
     }
   } finally {
     isSending = false;
@@ -134,7 +134,7 @@ async function actNow<Answer>(
   useSaving.setState({ isSaving: true });
   try {
     const answer = await call(known.revision);
-    take(stateIn(answer));
+    adopt(stateIn(answer));
     return answer;
   } catch (error) {
     await refused(error);
@@ -147,20 +147,20 @@ async function actNow<Answer>(
 const itself = (state: DeskState): DeskState => state;
 
 /** Gives up decisions about products that are told as one change. */
-export const giveUpGroup = (group: string): Promise<DeskState | null> =>
-  act((revision) => call('giveUp', { body: { revision, group } }), itself);
+export const discardGroup = (group: string): Promise<DeskState | null> =>
+  act((revision) => call('discard', { body: { revision, group } }), itself);
 
 type Step = 'undo' | 'redo';
 
 /** Undoes, or redoes, one step of the draft; asked for twice, however quickly, two. */
 export async function step(which: Step): Promise<void> {
-  let told: string | null = null;
+  let reason: string | null = null;
   const done = await act((revision) => {
     const known = knownState();
-    told = (which === 'undo' ? known?.canUndo : known?.canRedo) ?? null;
+    reason = (which === 'undo' ? known?.canUndo : known?.canRedo) ?? null;
     return call(which, { body: { revision } });
   }, itself);
-  if (done) toast(which === 'undo' ? 'Undone' : 'Redone', { description: told });
+  if (done) toast(which === 'undo' ? 'Undone' : 'Redone', { description: reason });
 }
 
 /** Publishes the draft as the person saw it; answers whether it is live. */

@@ -90,7 +90,7 @@ describe('the catalog’s table', () => {
 
 describe('the shop window', () => {
   test('is folded by hand, and unfolding takes its room back from the screen', () => {
-    useShopWindow.getState().giveRoom(true);
+    useShopWindow.getState().yieldRoom(true);
     useShopWindow.getState().fold(true);
     expect(useShopWindow.getState()).toMatchObject({ isFolded: true, givesRoom: true });
     useShopWindow.getState().fold(false);
@@ -99,7 +99,7 @@ describe('the shop window', () => {
   test('where it stands in the editor’s place, another screen takes that back', () => {
     useShopWindow.getState().fold(false);
     expect(useShopWindow.getState().isInstead).toBe(true);
-    useShopWindow.getState().makeWay();
+    useShopWindow.getState().showEditor();
     expect(useShopWindow.getState()).toMatchObject({ isInstead: false, isFolded: false });
   });
   test('every change that may show is another turn', () => {

@@ -59,9 +59,9 @@ export function actOn(query: string, product: Product, what: ProductAct): void {
     return;
   }
   const { id, plan } = planFor(query);
-  const save = (value: ShelfPlan, told: string): void => {
+  const save = (value: ShelfPlan, message: string): void => {
     void edit({ part: 'plans', key: id, value });
-    toast(told, { description: `In the shelf plan “${value.name}”, not yet published.`, ...undoable });
+    toast(message, { description: `In the shelf plan “${value.name}”, not yet published.`, ...undoable });
   };
   if (what.act === 'pin')
     save(withPin(plan, product.id, what.place), `“${product.title}” is pinned at place ${what.place} for “${query}”`);

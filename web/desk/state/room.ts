@@ -4,7 +4,7 @@ import { useShopWindow } from './shopWindow.ts';
 /** Gives a screen that is mostly table the room of the shop window, until the person wants the window back. */
 export function useRoom(): void {
   useEffect(() => {
-    useShopWindow.getState().giveRoom(true);
-    return () => useShopWindow.getState().giveRoom(false);
+    useShopWindow.getState().yieldRoom(true);
+    return () => useShopWindow.getState().yieldRoom(false);
   }, []);
 }

@@ -12,15 +12,15 @@ interface ShopWindowState {
   /** Where there is no room beside the editor: whether it stands in the editor's place. */
   readonly isInstead: boolean;
   /** Whether the present screen has asked for the window's room. */
-  readonly givesRoom: boolean;
-  giveRoom(givesRoom: boolean): void;
+  readonly yieldsRoom: boolean;
+  yieldRoom(yieldsRoom: boolean): void;
   refresh(): void;
   show(from: 'draft' | 'live'): void;
   setDevice(device: Device): void;
   setTotal(total: number): void;
   fold(isFolded: boolean): void;
   /** Where it stands in the editor's place, the editor is there again. */
-  makeWay(): void;
+  showEditor(): void;
 }
 
 export const devices = {
@@ -38,12 +38,12 @@ export const useShopWindow = create<ShopWindowState>((set) => ({
   total: null,
   isFolded: false,
   isInstead: false,
-  givesRoom: false,
-  giveRoom: (givesRoom) => set({ givesRoom }),
+  yieldsRoom: false,
+  yieldRoom: (yieldsRoom) => set({ yieldsRoom }),
   refresh: () => set(({ turn }) => ({ turn: turn + 1 })),
   show: (from) => set({ from }),
   setDevice: (device) => set({ device }),
   setTotal: (total) => set({ total }),
-  fold: (isFolded) => set({ isFolded, isInstead: !isFolded, ...(!isFolded && { givesRoom: false }) }),
-  makeWay: () => set({ isInstead: false }),
+  fold: (isFolded) => set({ isFolded, isInstead: !isFolded, ...(!isFolded && { yieldsRoom: false }) }),
+  showEditor: () => set({ isInstead: false }),
 }));

@@ -1,7 +1,7 @@
 import { CallProblem } from '../../client/call.ts';
 
 /** Sentences told of what somebody else changed. */
-const told = 3;
+const mostListed = 3;
 
 interface Details {
   readonly who?: readonly string[];
@@ -9,13 +9,13 @@ interface Details {
 }
 
 /** Who changed the same at the same time, and what, in two texts; null where an error is something else. */
-export function staleWriteTold(error: unknown): { readonly title: string; readonly text: string } | null {
+export function describeStaleWrite(error: unknown): { readonly title: string; readonly text: string } | null {
   if (!(error instanceof CallProblem) || error.code !== 'stale-write') return null;
   const { who = [], changes = [] } = (error.details ?? {}) as Details;
   const sentences = changes.flatMap((change) => change.sentences);
-  const more = sentences.length - told;
+  const more = sentences.length - mostListed;
   const by = who.length > 0 ? who.join(' and ') : 'Somebody';
-  const what = sentences.slice(0, told).map((sentence) => `${sentence}.`);
+  const what = sentences.slice(0, mostListed).map((sentence) => `${sentence}.`);
   return {
     title: `${by} changed this at the same time`,
     text: [...what, ...(more > 0 ? [`And ${more} more.`] : []), 'Your change was not saved.'].join(' '),

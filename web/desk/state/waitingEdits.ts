@@ -23,9 +23,9 @@ export function addWaiting(edits: readonly EntryEdit[]): void {
 
 /** Takes what is sent next, at most so many edits. */
 export function takeWaiting(most: number): readonly WaitingEdit[] {
-  const taken = [...waiting].slice(0, most);
-  for (const [entry] of taken) waiting.delete(entry);
-  underWay = taken.map(([, each]) => each);
+  const batch = [...waiting].slice(0, most);
+  for (const [entry] of batch) waiting.delete(entry);
+  underWay = batch.map(([, each]) => each);
   return underWay;
 }
 

@@ -4,7 +4,7 @@ import { useRef } from 'react';
 import type { SearchAnswer } from '../../../core/answer/answer.ts';
 import { PopoverPanel } from '../../look/PopoverPanel.tsx';
 import { count } from '../../look/price.ts';
-import { chipInWords, chosenIn, type Said, showTold, withChoice, withNothing } from './choice.ts';
+import { chipInWords, chosenIn, type Said, showText, withChoice, withNothing } from './choice.ts';
 import { FilterBody } from './FilterBody.tsx';
 import type { LookThrough, OneFilter } from './oneFilter.ts';
 
@@ -213,10 +213,10 @@ export function FilterDrawer(shown: FiltersShown) {
             )}
             <Dialog.Close className="ml-auto rounded-md bg-press px-4 py-2 font-semibold text-on-press hover:bg-press-over">
               {/* A number that is about to change is not promised. */}
-              <span className={isStale ? 'opacity-50' : ''}>{showTold(answer.total)}</span>
+              <span className={isStale ? 'opacity-50' : ''}>{showText(answer.total)}</span>
             </Dialog.Close>
             <span role="status" className="sr-only">
-              {showTold(answer.total)}
+              {showText(answer.total)}
             </span>
           </div>
         </Dialog.Content>

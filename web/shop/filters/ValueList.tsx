@@ -6,7 +6,7 @@ import { usualFilter } from '../../../core/setup/terms/filterTerms.ts';
 import { valueInWords } from '../../look/filterWords.ts';
 import { PopoverPanel } from '../../look/PopoverPanel.tsx';
 import { count } from '../../look/price.ts';
-import { moreTold, takesOne } from './choice.ts';
+import { moreText, takesOne } from './choice.ts';
 import type { LookThrough, OneFilter } from './oneFilter.ts';
 import { ShowAll } from './ShowAll.tsx';
 
@@ -130,7 +130,7 @@ export function ValueList({ filter, chosen, choose, lookThrough, isOpen = false 
       {isLooking && shown.length === 0 && <p className="text-[12.5px] text-soft">No value has “{text.trim()}”.</p>}
       {!isLooking && !isOpen && <ShowAll filter={filter} isLong={isLong} show={setLong} />}
       {!isLooking && filter.more > 0 && (isLong || isOpen) && (
-        <p className="mt-1 text-[12.5px] text-soft">{moreTold(filter.more)}: look through them above</p>
+        <p className="mt-1 text-[12.5px] text-soft">{moreText(filter.more)}: look through them above</p>
       )}
     </div>
   );

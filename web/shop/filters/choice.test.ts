@@ -21,7 +21,7 @@ describe('what a shopper has said', () => {
   test('is forgotten where it is taken back', () =>
     expect(withChoice({ colour: ['Red'], size: ['A4'] }, colour, [], [])).toEqual({ size: ['A4'] }));
   test('says so where what was chosen beforehand is taken off, and nothing where it is chosen again', () => {
-    const before = filter({ beforehand: ['Red'] });
+    const before = filter({ preselected: ['Red'] });
     expect(withChoice({}, before, [], [])).toEqual({ colour: [] });
     expect(withChoice({ colour: [] }, before, ['Red'], [])).toEqual({});
     expect(withNothing([before, filter({ key: 'size' })])).toEqual({ colour: [] });
@@ -31,8 +31,8 @@ describe('what a shopper has said', () => {
 });
 
 test('what is chosen is what the shopper said, else what is chosen beforehand', () => {
-  expect(chosenIn(filter({ beforehand: ['Red'] }), {})).toEqual(['Red']);
-  expect(chosenIn(filter({ beforehand: ['Red'] }), { colour: [] })).toEqual([]);
+  expect(chosenIn(filter({ preselected: ['Red'] }), {})).toEqual(['Red']);
+  expect(chosenIn(filter({ preselected: ['Red'] }), { colour: [] })).toEqual([]);
   expect(chosenIn(filter({}), { colour: ['Blue', 'Red'] })).toEqual(['Blue', 'Red']);
   expect(chosenIn(filter({ kind: 'single' }), { colour: ['Blue', 'Red'] })).toEqual(['Blue']);
 });

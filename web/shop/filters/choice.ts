@@ -8,8 +8,8 @@ export type Said = Readonly<Record<string, readonly string[]>>;
 
 /** What is chosen in a filter: what the shopper said of it, else what is chosen beforehand. Shown at once, not when an answer comes. */
 export function chosenIn(filter: FilterAnswer, said: Said): readonly string[] {
-  const { key, kind, beforehand = [] } = filter;
-  const chosen = Object.hasOwn(said, key) ? said[key]! : beforehand;
+  const { key, kind, preselected = [] } = filter;
+  const chosen = Object.hasOwn(said, key) ? said[key]! : preselected;
   return takesOne(filter) || choosesRange(kind) ? chosen.slice(0, 1) : chosen;
 }
 
@@ -26,13 +26,13 @@ const isSame = (a: readonly string[], b: readonly string[]): boolean =>
  */
 export function withChoice(said: Said, filter: FilterAnswer, chosen: readonly string[], gone: readonly string[]): Said {
   const others = Object.entries(said).filter(([key]) => key !== filter.key && !gone.includes(key));
-  const usual = filter.beforehand ?? [];
+  const usual = filter.preselected ?? [];
   return Object.fromEntries(isSame(chosen, usual) ? others : [...others, [filter.key, chosen]]);
 }
 
 /** What is said after everything is taken off. */
 export const withNothing = (filters: readonly FilterAnswer[]): Said =>
-  Object.fromEntries(filters.filter(({ beforehand = [] }) => beforehand.length > 0).map(({ key }) => [key, []]));
+  Object.fromEntries(filters.filter(({ preselected = [] }) => preselected.length > 0).map(({ key }) => [key, []]));
 
 /** A chosen value as its chip says it. */
 export function chipInWords(filter: FilterAnswer, text: string): string {
@@ -46,5 +46,5 @@ export function chipInWords(filter: FilterAnswer, text: string): string {
 }
 
 /** How many products a button promises. */
-export const showTold = (total: number): string => `Show ${counted(total, 'product')}`;
-export const moreTold = (more: number): string => `and ${count(more)} more values`;
+export const showText = (total: number): string => `Show ${counted(total, 'product')}`;
+export const moreText = (more: number): string => `and ${count(more)} more values`;

@@ -3,12 +3,12 @@ import { fixedEntry } from '../../terms/part.ts';
 import { type SoldOutWay, type StockPlace, soldOutWays, stockPlaces } from '../../terms/placeTerms.ts';
 
 const way = z.enum(soldOutWays);
-const placesTold: Readonly<Record<StockPlace, string>> = {
+const placeTexts: Readonly<Record<StockPlace, string>> = {
   results: 'search results',
   box: 'the search box',
   collections: 'collection pages',
 };
-const waysTold: Readonly<Record<SoldOutWay, string>> = {
+const wayTexts: Readonly<Record<SoldOutWay, string>> = {
   asItIs: 'stands where it is',
   last: 'stands after everything in stock',
   notAtAll: 'does not show',
@@ -20,5 +20,5 @@ export const soldOut = fixedEntry({
   describe: ({ before, after }) =>
     stockPlaces
       .filter((place) => (before?.[place] ?? 'asItIs') !== (after?.[place] ?? 'asItIs'))
-      .map((place) => `What is sold out ${waysTold[after?.[place] ?? 'asItIs']} in ${placesTold[place]}`),
+      .map((place) => `What is sold out ${wayTexts[after?.[place] ?? 'asItIs']} in ${placeTexts[place]}`),
 });

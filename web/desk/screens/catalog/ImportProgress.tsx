@@ -32,7 +32,7 @@ function timeLeft(seconds: number): string {
 export function ImportProgress({ job }: { readonly job: ImportJob }) {
   const isRunning = isWorking(job);
   const percent = Math.round(job.share * 100);
-  const told = [
+  const lines = [
     job.rows > 0 && counted(job.rows, 'row'),
     job.rejected > 0 && `${count(job.rejected)} refused`,
     isRunning && job.rowsPerSecond > 0 && `${count(job.rowsPerSecond)} a second`,
@@ -44,7 +44,7 @@ export function ImportProgress({ job }: { readonly job: ImportJob }) {
         <span>
           <b className="font-semibold">{job.file}</b>: {phases[job.phase]}
         </span>
-        <span className="text-[13px] text-soft">{told.join(', ')}</span>
+        <span className="text-[13px] text-soft">{lines.join(', ')}</span>
       </p>
       {job.error && (
         <p role="alert" className="mt-1 text-wrong">

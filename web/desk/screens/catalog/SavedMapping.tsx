@@ -7,7 +7,7 @@ import { withSaved } from './withSaved.ts';
 /** Uses a mapping saved as JSON; what it says is checked when the file is read. */
 export function SavedMapping({ proposed, use }: { readonly proposed: Mapping; use(mapping: Mapping): void }) {
   const chooser = useRef<HTMLInputElement>(null);
-  const take = async (file: File | undefined): Promise<void> => {
+  const read = async (file: File | undefined): Promise<void> => {
     if (!file) return;
     const found = withSaved(proposed, await file.text());
     if (!found) {
@@ -27,7 +27,7 @@ export function SavedMapping({ proposed, use }: { readonly proposed: Mapping; us
         className="sr-only"
         tabIndex={-1}
         onChange={(event) => {
-          void take(event.target.files?.[0]);
+          void read(event.target.files?.[0]);
           event.target.value = '';
         }}
       />

@@ -69,11 +69,13 @@ function BringInLog() {
     if (!file) return;
     setSending(true);
     try {
-      const taken = await sendFile('bringInLog', {}, file);
-      setRefused(taken.refusedLines);
-      toast.success(`${counted(taken.searches, 'search', 'searches')} imported`, {
+      const imported = await sendFile('bringInLog', {}, file);
+      setRefused(imported.refusedLines);
+      toast.success(`${counted(imported.searches, 'search', 'searches')} imported`, {
         description:
-          taken.refused > 0 ? `${counted(taken.refused, 'line')} could not be read.` : 'Every line could be read.',
+          imported.refused > 0
+            ? `${counted(imported.refused, 'line')} could not be read.`
+            : 'Every line could be read.',
       });
       await queryClient.invalidateQueries({ queryKey: ['desk', 'demand'] });
     } catch (error) {

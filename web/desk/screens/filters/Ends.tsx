@@ -23,11 +23,11 @@ export function Ends({ amounts: { least, most: all, usual: most, histogram }, th
   const rounded = (amount: number): number => Number((Math.round(amount / grain) * grain).toPrecision(8));
   const [from, to] = [Math.floor(least / grain) * grain, Math.ceil(most / grain) * grain];
   // An end beyond what the histogram shows stands at its edge, and stays what it is until it is moved.
-  const standing = thresholds.map((threshold) => Math.min(to, Math.max(from, threshold)));
-  const shown = moving ?? standing;
+  const clamped = thresholds.map((threshold) => Math.min(to, Math.max(from, threshold)));
+  const shown = moving ?? clamped;
   const settle = (values: readonly number[]): void => {
     setMoving(null);
-    set(values.map((value, at) => (value === standing[at] ? thresholds[at]! : rounded(value))));
+    set(values.map((value, at) => (value === clamped[at] ? thresholds[at]! : rounded(value))));
   };
   return (
     <Slider.Root

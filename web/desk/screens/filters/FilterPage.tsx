@@ -5,12 +5,12 @@ import { availability } from '../../../../core/catalog/standardColumns.ts';
 import type { FilterSetting } from '../../../../core/setup/parts/filters.ts';
 import { Nothing, ScreenHead } from '../../parts/Screen.tsx';
 import { useAttributes } from '../../state/attributes.ts';
-import { Beforehand } from './Beforehand.tsx';
 import { warningInWords, whyNotShown } from './filterWords.ts';
 import { GroupChoice } from './GroupChoice.tsx';
 import { Looks } from './Looks.tsx';
 import { OtherNames } from './OtherNames.tsx';
 import { Places } from './Places.tsx';
+import { Preselected } from './Preselected.tsx';
 import { Ranges } from './Ranges.tsx';
 import { useFilter, useFilterWorth, useTrialFilters } from './useFilterData.ts';
 import { Values } from './Values.tsx';
@@ -66,7 +66,7 @@ export function FilterPage() {
       )}
       {listed(filter.kind) && <Values filterKey={key} filter={filter} />}
       <Places filterKey={key} filter={filter} />
-      <Beforehand filterKey={key} filter={filter} />
+      <Preselected filterKey={key} filter={filter} />
       <OtherNames filterKey={key} filter={filter} />
     </>
   );

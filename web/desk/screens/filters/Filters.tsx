@@ -1,9 +1,9 @@
 import { ScreenHead, Section } from '../../parts/Screen.tsx';
 import { AnySource } from './AnySource.tsx';
 import { FilterList } from './FilterList.tsx';
+import { FilterPlacing } from './FilterPlacing.tsx';
 import { GroupList } from './GroupList.tsx';
 import { ProposedFilters } from './ProposedFilters.tsx';
-import { Standing } from './Standing.tsx';
 import { Worth } from './Worth.tsx';
 
 /** Tune, third screen: what shoppers can narrow their results with. */
@@ -25,7 +25,7 @@ export function Filters() {
       >
         <GroupList />
       </Section>
-      <Standing />
+      <FilterPlacing />
       <Worth />
     </>
   );

@@ -29,19 +29,19 @@ describe('what may be wrong with a source says what helps', () => {
     [{ what: 'manyValues', values: 4000 }, /4,000 values, too many to read/],
     [{ what: 'numbersAsText' }, /numbers kept as text/],
     [{ what: 'mixedUnits', units: ['mm', 'in'] }, /\(mm, in\)/],
-  ] as const)('%j', (warning, told) =>
+  ] as const)('%j', (warning, expected) =>
     expect(
       warningInWords(warning.what === 'mixedUnits' ? { ...warning, units: [...warning.units] } : warning, 'Hair'),
-    ).toMatch(told),
+    ).toMatch(expected),
   );
 });
 
 test.each([
   ['elsewhere', 'other places'],
   ['waiting', 'waits for another filter'],
-  ['undividing', 'would not divide'],
+  ['uniform', 'would not divide'],
   ['empty', 'nothing found has it'],
-] as const)('why it is not shown: %s', (why, told) => expect(whyNotShown(why)).toContain(told));
+] as const)('why it is not shown: %s', (why, expected) => expect(whyNotShown(why)).toContain(expected));
 
 describe('what speaks for a proposal', () => {
   const row = (change: Partial<FilterProposalRow>) =>

@@ -1,4 +1,4 @@
-import type { FilterProposalRow, FilterWarningTold } from '../../../../api/filterEndpoints.ts';
+import type { DescribedWarning, FilterProposalRow } from '../../../../api/filterEndpoints.ts';
 import type { SearchAnswer } from '../../../../core/answer/answer.ts';
 import type { FilterKind, ValueOrder } from '../../../../core/setup/terms/filterTerms.ts';
 import { counted } from '../../../look/price.ts';
@@ -40,7 +40,7 @@ export function kindsFor(
 const percent = (share: number): string => (share > 0 && share < 0.01 ? 'less than 1%' : `${Math.round(share * 100)}%`);
 
 /** What may be wrong with a filter's source, and what helps. */
-export function warningInWords(warning: FilterWarningTold, label: string): string {
+export function warningInWords(warning: DescribedWarning, label: string): string {
   switch (warning.what) {
     case 'gone':
       return `The catalog no longer has “${label}”, so shoppers do not see this filter. It is kept in case it comes back with another import.`;
@@ -66,7 +66,7 @@ export function whyNotShown(why: SearchAnswer['filtersNotShown'][number]['why'])
       return 'not shown here: it belongs to other places';
     case 'waiting':
       return 'not shown yet: it waits for another filter';
-    case 'undividing':
+    case 'uniform':
       return 'not shown here: it would not divide these results';
     case 'empty':
       return 'not shown here: nothing found has it';

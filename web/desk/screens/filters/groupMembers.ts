@@ -32,7 +32,7 @@ export const freeProposals = <Proposed extends ValueGroup>(
   proposed: readonly Proposed[],
   left: readonly CountedValue[],
 ): Proposed[] => {
-  const taken = new Set(own.groups.map(({ label }) => label));
+  const labels = new Set(own.groups.map(({ label }) => label));
   const free = new Set(left.map(({ value }) => value));
-  return proposed.filter(({ label, values }) => !taken.has(label) && values.some((value) => free.has(value)));
+  return proposed.filter(({ label, values }) => !labels.has(label) && values.some((value) => free.has(value)));
 };

@@ -9,7 +9,7 @@ import { Loading, LoadProblem, Nothing, ScreenHead, Section, shelfRow } from '..
 import { knownState, useDeskState } from '../../state/deskState.ts';
 import { act, step } from '../../state/edits.ts';
 import { queryClient } from '../../state/queryClient.ts';
-import { effectTold } from './effectTold.ts';
+import { effectText } from './effectText.ts';
 import { Guide } from './Guide.tsx';
 
 interface Proposed {
@@ -99,7 +99,7 @@ async function leaveOut(ids: readonly string[], from: number, to: number, declin
   await queryClient.invalidateQueries({ queryKey: keyAt(to) }, { cancelRefetch: false });
 }
 
-async function accept(ids: readonly string[], told: string): Promise<void> {
+async function accept(ids: readonly string[], message: string): Promise<void> {
   let before = 0;
   const answer = await act(
     (revision) => {
@@ -109,7 +109,7 @@ async function accept(ids: readonly string[], told: string): Promise<void> {
     (state) => state,
   );
   if (!answer) return;
-  toast(told, {
+  toast(message, {
     description: 'In the draft, not yet published.',
     action: { label: 'Undo', onClick: () => void step('undo') },
   });
@@ -238,7 +238,7 @@ function Row({ proposal, decide }: { readonly proposal: ProposalRow; readonly de
         <div className="min-w-0 flex-1">
           <p className="font-semibold">{title}</p>
           <p className="text-[13px] text-soft">{reason}</p>
-          <p className="text-[13px]">{withheld ?? effectTold(proposal)}</p>
+          <p className="text-[13px]">{withheld ?? effectText(proposal)}</p>
         </div>
         <div className="flex shrink-0 flex-col items-stretch gap-1">
           <Button

@@ -50,7 +50,7 @@ interface WayShown {
   readonly label: string;
   readonly note: string;
   /** What a row says of itself where the setting is not the usual one. */
-  readonly told: string;
+  readonly text: string;
 }
 const ways: readonly WayShown[] = [
   {
@@ -58,35 +58,35 @@ const ways: readonly WayShown[] = [
     usual: false,
     label: 'Early words count more',
     note: 'A word at the beginning counts full, the fourth four fifths, late ones at least three fifths.',
-    told: 'early words count more',
+    text: 'early words count more',
   },
   {
     way: 'whole',
     usual: false,
     label: 'Only whole values count',
     note: '“sea” does not find “Sea green” here; “sea green” does.',
-    told: 'whole values only',
+    text: 'whole values only',
   },
   {
     way: 'forms',
     usual: true,
     label: 'Other forms of a word',
     note: '“brushes” finds “brush”.',
-    told: 'no other forms',
+    text: 'no other forms',
   },
   {
     way: 'prefixes',
     usual: true,
     label: 'Beginnings of words',
     note: '“water” finds “watercolour” while the shopper types.',
-    told: 'no beginnings',
+    text: 'no beginnings',
   },
   {
     way: 'corrections',
     usual: true,
     label: 'Typos',
     note: '“gauche” finds “gouache”, where typos are corrected at all.',
-    told: 'no corrections',
+    text: 'no corrections',
   },
 ];
 
@@ -113,7 +113,7 @@ function WeightRow({
           <span className="block truncate">{row.label}</span>
           {unusual.length > 0 && (
             <span className="block text-[12.5px] text-soft leading-tight">
-              {unusual.map(({ told }) => told).join(', ')}
+              {unusual.map(({ text }) => text).join(', ')}
             </span>
           )}
         </span>

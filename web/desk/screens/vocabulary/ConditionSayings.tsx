@@ -5,7 +5,7 @@ import { longest } from '../../../../core/setup/terms/limits.ts';
 import { Button, IconButton } from '../../parts/Button.tsx';
 import { Choice } from '../../parts/Controls.tsx';
 import { shelfRow } from '../../parts/Screen.tsx';
-import { conditionTold } from './conditionTold.ts';
+import { conditionText } from './conditionText.ts';
 
 interface Saying {
   readonly words: string;
@@ -66,7 +66,7 @@ export function ConditionSayings({
           <li key={saying.words} className={`${shelfRow(false)} flex items-center gap-2 py-1 pr-2 pl-3`}>
             <b className="font-semibold">{saying.words}</b>
             <ArrowRight size={14} aria-label="means" className="shrink-0 text-soft" />
-            <span className="flex-1">{conditionTold(saying.condition, labelOf)}</span>
+            <span className="flex-1">{conditionText(saying.condition, labelOf)}</span>
             <IconButton
               label={`Remove the condition of ${saying.words}`}
               onClick={() => change(sayings.filter((each) => each !== saying))}

@@ -11,7 +11,7 @@ import { useChanged } from '../../state/changed.ts';
 import { useDeskState } from '../../state/deskState.ts';
 import { edit } from '../../state/edits.ts';
 
-const spokenKey = 'spoken';
+const popularKey = 'spoken';
 type Settings = Setup['relevance']['spelling'];
 
 /** How big the dictionary is that misspelt words are held against, and where its words come from. */
@@ -22,9 +22,9 @@ function Dictionary() {
     queryFn: ({ signal }) => call('dictionary', { signal }),
   });
   if (!data) return null;
-  const entry = setup.vocabulary[spokenKey];
-  const spoken = entry?.what === 'spoken' ? entry.words : [];
-  const isNew = data.spoken.join(' ') !== spoken.join(' ');
+  const entry = setup.vocabulary[popularKey];
+  const popular = entry?.what === 'spoken' ? entry.words : [];
+  const isNew = data.popular.join(' ') !== popular.join(' ');
   return (
     <div className="mt-1.5 text-[13px] text-soft">
       <p>
@@ -33,27 +33,27 @@ function Dictionary() {
         product.
       </p>
       <p>
-        {spoken.length > 0
-          ? `Of equally near words, the ${counted(spoken.length, 'word')} shoppers search for come first, then the commonest in your catalog. `
+        {popular.length > 0
+          ? `Of equally near words, the ${counted(popular.length, 'word')} shoppers search for come first, then the commonest in your catalog. `
           : 'Of equally near words, the commonest in your catalog comes first. '}
-        {data.spoken.length > 0 && isNew && (
+        {data.popular.length > 0 && isNew && (
           <Button
             tone="quiet"
             className="px-1.5 py-0 text-[13px]"
             onClick={() =>
-              void edit({ part: 'vocabulary', key: spokenKey, value: { what: 'spoken', words: data.spoken } })
+              void edit({ part: 'vocabulary', key: popularKey, value: { what: 'spoken', words: data.popular } })
             }
           >
-            {spoken.length > 0
+            {popular.length > 0
               ? 'Take the words of the log as it is now'
-              : `Let the ${counted(data.spoken.length, 'word')} shoppers search for come first`}
+              : `Let the ${counted(data.popular.length, 'word')} shoppers search for come first`}
           </Button>
         )}
-        {spoken.length > 0 && (
+        {popular.length > 0 && (
           <Button
             tone="quiet"
             className="px-1.5 py-0 text-[13px]"
-            onClick={() => void edit({ part: 'vocabulary', key: spokenKey, value: null })}
+            onClick={() => void edit({ part: 'vocabulary', key: popularKey, value: null })}
           >
             Go by the catalog alone
           </Button>

@@ -11,7 +11,7 @@ import { Button } from '../../parts/Button.tsx';
 import { DialogFrame } from '../../parts/DialogFrame.tsx';
 import { useDeskState } from '../../state/deskState.ts';
 import { edit } from '../../state/edits.ts';
-import { synonymTold } from './listSynonyms.ts';
+import { synonymText } from './listSynonyms.ts';
 
 type Read = AnswerOf<(typeof endpoints)['readVocabulary']>;
 
@@ -78,12 +78,12 @@ export function SynonymFile({ hasAny }: { readonly hasAny: boolean }) {
   );
 }
 
-const told = 8;
+const mostListed = 8;
 
 function Preview({ read, done }: { readonly read: Read; done(): void }) {
   const { added, changed, unchanged, refused, refusedInAll } = read;
   const all = [...added, ...changed];
-  const take = (): void => {
+  const add = (): void => {
     void edit(...all.map(({ key, entry }) => ({ part: 'vocabulary' as const, key, value: entry })));
     done();
   };
@@ -94,10 +94,10 @@ function Preview({ read, done }: { readonly read: Read; done(): void }) {
         changed, {count(unchanged)} as they are, {count(refusedInAll)} refused.
       </p>
       <ul className="mt-2 max-h-[34vh] space-y-0.5 overflow-auto text-[13.5px]">
-        {all.slice(0, told).map(({ key, entry }) => (
-          <li key={key}>{synonymTold(entry as SynonymEntry)}</li>
+        {all.slice(0, mostListed).map(({ key, entry }) => (
+          <li key={key}>{synonymText(entry as SynonymEntry)}</li>
         ))}
-        {all.length > told && <li className="text-soft">and {count(all.length - told)} more</li>}
+        {all.length > mostListed && <li className="text-soft">and {count(all.length - mostListed)} more</li>}
         {refused.map(({ line, reason }) => (
           <li key={line} className="text-on-changed">
             Line {line}: {reason}
@@ -106,7 +106,7 @@ function Preview({ read, done }: { readonly read: Read; done(): void }) {
       </ul>
       <div className="mt-4 flex justify-end gap-2">
         <Button onClick={done}>Cancel</Button>
-        <Button tone="strong" disabled={all.length === 0} onClick={take}>
+        <Button tone="strong" disabled={all.length === 0} onClick={add}>
           Take {counted(all.length, 'entry', 'entries')} into the draft
         </Button>
       </div>

@@ -6,7 +6,7 @@ import { IconButton } from '../../parts/Button.tsx';
 import { Switch, TextField } from '../../parts/Controls.tsx';
 import { shelfRow } from '../../parts/Screen.tsx';
 import { edit } from '../../state/edits.ts';
-import { synonymTold } from './listSynonyms.ts';
+import { synonymText } from './listSynonyms.ts';
 import { noteInWords } from './noteInWords.ts';
 
 /** One entry: its words, what it does, on or off. */
@@ -21,7 +21,7 @@ export function SynonymRow({
   readonly note: EntryNote | undefined;
   readonly isChanged: boolean;
 }) {
-  const told = synonymTold(entry);
+  const sentence = synonymText(entry);
   const save = (next: SynonymEntry | null): void => void edit({ part: 'vocabulary', key: id, value: next });
   const words = (text: string): string[] => sayingsIn(text).slice(0, most.sayings);
   return (
@@ -29,7 +29,7 @@ export function SynonymRow({
       <div className="flex items-center gap-2">
         {entry.what === 'synonyms' ? (
           <TextField
-            label={`Synonyms: ${told}`}
+            label={`Synonyms: ${sentence}`}
             value={entry.words.join(', ')}
             maxLength={most.sayings * longest.saying}
             className="min-w-0 flex-1"
@@ -38,7 +38,7 @@ export function SynonymRow({
         ) : (
           <>
             <TextField
-              label={`What shoppers say: ${told}`}
+              label={`What shoppers say: ${sentence}`}
               value={entry.from.join(', ')}
               maxLength={most.sayings * longest.saying}
               className="min-w-0 flex-1"
@@ -46,7 +46,7 @@ export function SynonymRow({
             />
             <ArrowRight size={14} aria-label="finds" className="shrink-0 text-soft" />
             <TextField
-              label={`What it finds: ${told}`}
+              label={`What it finds: ${sentence}`}
               value={entry.to.join(', ')}
               maxLength={most.sayings * longest.saying}
               className="min-w-0 flex-1"
@@ -54,14 +54,14 @@ export function SynonymRow({
             />
           </>
         )}
-        <Switch label={`${told}, on`} shown="On" isOn={entry.on} change={(on) => save({ ...entry, on })} />
-        <IconButton label={`Remove ${told}`} onClick={() => save(null)}>
+        <Switch label={`${sentence}, on`} shown="On" isOn={entry.on} change={(on) => save({ ...entry, on })} />
+        <IconButton label={`Remove ${sentence}`} onClick={() => save(null)}>
           <Trash2 size={15} aria-hidden />
         </IconButton>
       </div>
       <div className="mt-1 flex items-start gap-2 text-[12.5px] text-soft">
         <TextField
-          label={`Name of ${told}`}
+          label={`Name of ${sentence}`}
           placeholder="Name"
           value={entry.name ?? ''}
           maxLength={longest.entryName}
@@ -78,9 +78,9 @@ export function SynonymRow({
       </div>
       {entry.on &&
         note?.problems.map((problem) => (
-          <p key={problem.told} className="flex items-start gap-1.5 text-[12.5px]">
+          <p key={problem.text} className="flex items-start gap-1.5 text-[12.5px]">
             <TriangleAlert size={13} aria-hidden className="mt-[3px] shrink-0 text-soft" />
-            {problem.told}
+            {problem.text}
           </p>
         ))}
     </li>

@@ -18,7 +18,7 @@ export function UsualStopWords({ words }: { readonly words: readonly string[] })
   if (!data) return null;
   return (
     <div className="mt-1.5 space-y-1 text-[13px]">
-      {data.telling.map(({ word, products }) => (
+      {data.meaningful.map(({ word, products }) => (
         <p key={word} className="flex items-start gap-1.5">
           <TriangleAlert size={13} aria-hidden className="mt-[3px] shrink-0 text-soft" />
           <span>

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import type { Condition } from '../../../../core/setup/parts/vocabulary.ts';
-import { conditionTold } from './conditionTold.ts';
+import { conditionText } from './conditionText.ts';
 import { noteInWords } from './noteInWords.ts';
 
 describe('a condition in words', () => {
@@ -19,7 +19,7 @@ describe('a condition in words', () => {
     [number(null, 20), 'Units sold is at most 20'],
     [number(0, 20), 'Units sold is from 0 to 20'],
     [number(null, null), 'Units sold is known'],
-  ])('%j', (condition, told) => expect(conditionTold(condition, (key) => labels[key]!)).toBe(told));
+  ])('%j', (condition, expected) => expect(conditionText(condition, (key) => labels[key]!)).toBe(expected));
 });
 
 describe('what an entry does', () => {

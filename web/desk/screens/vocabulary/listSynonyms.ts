@@ -13,7 +13,7 @@ const textsOf = (entry: SynonymEntry): readonly string[] =>
   entry.what === 'synonyms' ? entry.words : [...entry.from, ...entry.to];
 
 /** An entry in words, as it is called everywhere. */
-export const synonymTold = (entry: SynonymEntry): string =>
+export const synonymText = (entry: SynonymEntry): string =>
   entry.what === 'synonyms' ? entry.words.join(', ') : `${entry.from.join(', ')} finds ${entry.to.join(', ')}`;
 
 /** The synonyms whose words or name hold a text, of one kind, by their first word. */
@@ -23,7 +23,7 @@ export function listSynonyms(vocabulary: Setup['vocabulary'], contains: string, 
     .flatMap(([key, entry]): SynonymRow[] => (isSynonym(entry) ? [{ key, entry }] : []))
     .filter(({ entry }) => (kind === 'off' ? !entry.on : kind === 'all' || entry.what === kind))
     .filter(({ entry }) => sought === '' || fold([entry.name ?? '', ...textsOf(entry)].join(' | ')).includes(sought))
-    .sort((a, b) => synonymTold(a.entry).localeCompare(synonymTold(b.entry)) || (a.key < b.key ? -1 : 1));
+    .sort((a, b) => synonymText(a.entry).localeCompare(synonymText(b.entry)) || (a.key < b.key ? -1 : 1));
 }
 
 export type Order = 'words' | 'finds' | 'searches';

@@ -1,6 +1,6 @@
 import { ArrowDown, ArrowUp, ChevronDown, ChevronUp } from 'lucide-react';
 import { useLocation } from 'react-router';
-import type { effectEndpoints, MoveTold } from '../../../../api/effectEndpoints.ts';
+import type { DescribedMove, effectEndpoints } from '../../../../api/effectEndpoints.ts';
 import type { AnswerOf } from '../../../../api/endpoint.ts';
 import { count, counted } from '../../../look/price.ts';
 import { IconButton } from '../../parts/Button.tsx';
@@ -91,7 +91,7 @@ function Examples({
   );
 }
 
-const rises = ({ from, to }: MoveTold): boolean => from === null || (to !== null && from > to);
+const rises = ({ from, to }: DescribedMove): boolean => from === null || (to !== null && from > to);
 
 function TrySearch({ search, searches }: { readonly search: string; readonly searches: number }) {
   const tryIt = useTrial((state) => state.search);

@@ -1,8 +1,8 @@
-import type { MoveTold } from '../../../../api/effectEndpoints.ts';
+import type { DescribedMove } from '../../../../api/effectEndpoints.ts';
 import { count, counted } from '../../../look/price.ts';
 
 /** Where a product came from and stands now, in words. */
-export function moveInWords({ from, to }: Pick<MoveTold, 'from' | 'to'>): string {
+export function moveInWords({ from, to }: Pick<DescribedMove, 'from' | 'to'>): string {
   if (from === null) return `in at place ${to}`;
   if (to === null) return `gone from place ${from}`;
   return `${from > to ? 'up' : 'down'} from place ${from} to ${to}`;

@@ -4,10 +4,10 @@ import { createContext, useContext } from 'react';
 export const EveryDecimal = createContext(false);
 
 /** Points, kept in thousandths, as they are shown: the lines add up exactly only with every decimal. */
-export const pointsTold = (thousandths: number, everyDecimal: boolean): string =>
+export const pointsText = (thousandths: number, everyDecimal: boolean): string =>
   (thousandths / 1000).toFixed(everyDecimal ? 3 : 1);
 
 export function usePoints(): (thousandths: number) => string {
   const everyDecimal = useContext(EveryDecimal);
-  return (thousandths) => pointsTold(thousandths, everyDecimal);
+  return (thousandths) => pointsText(thousandths, everyDecimal);
 }

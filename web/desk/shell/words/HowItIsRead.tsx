@@ -3,7 +3,7 @@ import { BookOpenText } from 'lucide-react';
 import { Dialog } from 'radix-ui';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import type { WordTold } from '../../../../api/wordSchema.ts';
+import type { ExplainedWord } from '../../../../api/wordSchema.ts';
 import { call } from '../../../client/call.ts';
 import { DialogFrame } from '../../parts/DialogFrame.tsx';
 import { TeachLink } from '../../parts/TeachLink.tsx';
@@ -71,7 +71,7 @@ function Words({ query, from, close }: { readonly query: string; readonly from: 
   );
 }
 
-function Word({ word, close }: { readonly word: WordTold; close(): void }) {
+function Word({ word, close }: { readonly word: ExplainedWord; close(): void }) {
   const means = meansInWords(word);
   return (
     <li className="py-2">
@@ -81,10 +81,10 @@ function Word({ word, close }: { readonly word: WordTold; close(): void }) {
       {means && <p className="text-[13px] text-soft">{means}</p>}
       {word.as === 'givenUp' && <TeachLink says={word.text} done={close} />}
       {word.notes.map((note) => {
-        const { told, mend } = noteInWords(note);
+        const { text, mend } = noteInWords(note);
         return (
-          <p key={told} className="text-[13px] text-soft">
-            {told}{' '}
+          <p key={text} className="text-[13px] text-soft">
+            {text}{' '}
             {mend && (
               <Link to={mend.to} onClick={close} className="text-press underline">
                 {mend.label}

@@ -17,7 +17,7 @@ test('every reason says where it is set otherwise, where that can be', () => {
     '/vocabulary/values',
   );
   expect(noteInWords({ code: 'tooShort', from: 4 })).toMatchObject({
-    told: 'Not corrected: only words from 4 letters are.',
+    text: 'Not corrected: only words from 4 letters are.',
     mend: { label: 'Spelling' },
   });
   expect(noteInWords({ code: 'notRead', attributes: ['Series'] }).mend?.to).toBe('/attributes');

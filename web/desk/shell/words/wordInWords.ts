@@ -1,7 +1,7 @@
-import type { WordNote, WordTold } from '../../../../api/wordSchema.ts';
+import type { ExplainedWord, WordNote } from '../../../../api/wordSchema.ts';
 import { counted } from '../../../look/price.ts';
 
-const ways: Readonly<Record<WordTold['means'][number]['how'], string>> = {
+const ways: Readonly<Record<ExplainedWord['means'][number]['how'], string>> = {
   exact: 'as it is',
   form: 'another form',
   related: 'a related word',
@@ -17,7 +17,7 @@ const ways: Readonly<Record<WordTold['means'][number]['how'], string>> = {
 };
 
 /** What became of a word, in a sentence. */
-export function wordInWords({ as, products, value }: Pick<WordTold, 'as' | 'products' | 'value'>): string {
+export function wordInWords({ as, products, value }: Pick<ExplainedWord, 'as' | 'products' | 'value'>): string {
   switch (as) {
     case 'recognised':
       return value ? `Recognised as ${value.attribute}: ${value.value}.` : 'Recognised as a condition you have set.';
@@ -39,13 +39,13 @@ export function wordInWords({ as, products, value }: Pick<WordTold, 'as' | 'prod
 }
 
 /** The other words it was looked for as, or instead of it. */
-export const meansInWords = ({ as, means }: Pick<WordTold, 'as' | 'means'>): string | null =>
+export const meansInWords = ({ as, means }: Pick<ExplainedWord, 'as' | 'means'>): string | null =>
   means.length === 0
     ? null
     : `${as === 'corrected' ? 'Looked for instead' : 'Also'}: ${means.map(({ text, how }) => `${text} (${ways[how]})`).join(', ')}.`;
 
-export interface ToldNote {
-  readonly told: string;
+export interface NoteInWords {
+  readonly text: string;
   /** Where it is set otherwise. */
   readonly mend: { readonly to: string; readonly label: string } | null;
 }
@@ -54,36 +54,36 @@ const values = { to: '/vocabulary/values', label: 'Values recognised' };
 const spelling = { to: '/vocabulary/spelling', label: 'Spelling' };
 
 /** Why something was not done with a word, and where that is set. */
-export function noteInWords(note: WordNote): ToldNote {
+export function noteInWords(note: WordNote): NoteInWords {
   switch (note.code) {
     case 'valueNotRecognised':
       return {
-        told: `“${note.value}” is a value of ${note.attribute}, but values of ${note.attribute} are not recognised in searches.`,
+        text: `“${note.value}” is a value of ${note.attribute}, but values of ${note.attribute} are not recognised in searches.`,
         mend: values,
       };
     case 'partOfValue':
       return {
-        told: `It is only a part of values of ${note.attribute}, such as “${note.value}”; whole values are recognised.`,
+        text: `It is only a part of values of ${note.attribute}, such as “${note.value}”; whole values are recognised.`,
         mend: { to: '/vocabulary', label: 'Say what it means' },
       };
     case 'bareNumber':
-      return { told: `A number alone is no ${note.attribute}: “${note.attribute} …” before it would be.`, mend: null };
+      return { text: `A number alone is no ${note.attribute}: “${note.attribute} …” before it would be.`, mend: null };
     case 'correctionsOff':
-      return { told: 'Not corrected: spelling tolerance is off.', mend: spelling };
+      return { text: 'Not corrected: spelling tolerance is off.', mend: spelling };
     case 'neverCorrected':
-      return { told: 'Not corrected: it is in the list of words that never are.', mend: spelling };
+      return { text: 'Not corrected: it is in the list of words that never are.', mend: spelling };
     case 'numberLike':
-      return { told: 'Not corrected: words with digits never are.', mend: null };
+      return { text: 'Not corrected: words with digits never are.', mend: null };
     case 'nothingNear':
-      return { told: 'Not corrected: no word of the catalog is near enough.', mend: null };
+      return { text: 'Not corrected: no word of the catalog is near enough.', mend: null };
     case 'tooShort':
-      return { told: `Not corrected: only words from ${note.from} letters are.`, mend: spelling };
+      return { text: `Not corrected: only words from ${note.from} letters are.`, mend: spelling };
     case 'notRead':
       return {
-        told: `It stands only in ${note.attributes.join(', ')}, which the search does not read.`,
+        text: `It stands only in ${note.attributes.join(', ')}, which the search does not read.`,
         mend: { to: '/attributes', label: 'Attributes' },
       };
     case 'onlyHidden':
-      return { told: `Everything that says it is hidden: ${counted(note.products, 'product')}.`, mend: null };
+      return { text: `Everything that says it is hidden: ${counted(note.products, 'product')}.`, mend: null };
   }
 }

@@ -8,7 +8,7 @@ import { Loading, LoadProblem, Nothing, Section, shelfRow } from '../../../parts
 import { useDemand } from '../../../state/demand.ts';
 import { useTrial } from '../../../state/trial.ts';
 import { JoinProduct } from '../Variants.tsx';
-import { Standing } from './Standing.tsx';
+import { Places } from './Places.tsx';
 import { ValueRow } from './ValueRow.tsx';
 import { VariantList } from './VariantList.tsx';
 
@@ -96,14 +96,14 @@ export function ProductPage() {
           <Nothing>No rule changes this product’s position.</Nothing>
         ) : (
           <ul className="space-y-[5px]">
-            {data.rules.map(({ told, plan }) => (
-              <li key={told} className={`${shelfRow(false)} px-3 py-1.5`}>
+            {data.rules.map(({ text, plan }) => (
+              <li key={text} className={`${shelfRow(false)} px-3 py-1.5`}>
                 {plan ? (
                   <Link to={`/plans/${encodeURIComponent(plan)}`} className="text-press hover:underline">
-                    {told}
+                    {text}
                   </Link>
                 ) : (
-                  told
+                  text
                 )}
               </li>
             ))}
@@ -114,7 +114,7 @@ export function ProductPage() {
         title="Where it stands"
         note="For the trial search, and for the searches asked most that find it, under the draft."
       >
-        <Standing searches={data.searches} />
+        <Places searches={data.searches} />
       </Section>
     </>
   );

@@ -23,7 +23,7 @@ export function ValueRow({
   const decision = product.decisions.find(
     ({ decision: each }) => each.attribute === key && (each.variant === owner || each.variant === null),
   );
-  const take = (text: string): void => {
+  const save = (text: string): void => {
     void act(
       (revision) =>
         call('editCells', {
@@ -45,7 +45,7 @@ export function ValueRow({
             mayBeEmpty={key !== 'title'}
             maxLength={longest.decidedText}
             className="min-w-0 flex-1"
-            change={take}
+            change={save}
           />
         ) : (
           <span className="min-w-0 flex-1 truncate">{value?.text.replaceAll('|', ', ')}</span>

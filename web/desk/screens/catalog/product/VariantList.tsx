@@ -6,7 +6,7 @@ import { ValueRow } from './ValueRow.tsx';
 
 /** Attributes that stand in columns; the others show when a variant is opened. */
 const mostColumns = 4;
-const notTold = new Set(['picture', 'link', 'sku', 'title']);
+const notListed = new Set(['picture', 'link', 'sku', 'title']);
 /** Nobody tells variants apart by these. */
 const seldomAsked = new Set(['cost', 'rating', 'ratings', 'units_sold', 'date_added']);
 
@@ -20,9 +20,9 @@ export function VariantList({
 }) {
   const textOf = (at: number, key: string): string => product.variants[at]!.values[key]?.text ?? '';
   const differs = ({ key }: Attribute): boolean => new Set(product.variants.map((_, at) => textOf(at, key))).size > 1;
-  const told = attributes.filter(({ key }) => !notTold.has(key));
+  const listed = attributes.filter(({ key }) => !notListed.has(key));
   const rankOf = (each: Attribute): number => (seldomAsked.has(each.key) ? 2 : differs(each) ? 0 : 1);
-  const columns = [...told].sort((a, b) => rankOf(a) - rankOf(b)).slice(0, mostColumns);
+  const columns = [...listed].sort((a, b) => rankOf(a) - rankOf(b)).slice(0, mostColumns);
   const grid = { gridTemplateColumns: `14px minmax(96px, 1.3fr) repeat(${columns.length}, minmax(0, 1fr))` };
   return (
     <>

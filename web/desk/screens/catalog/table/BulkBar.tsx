@@ -40,7 +40,7 @@ export function BulkBar({
         },
       }
     : { ids: [...chosen.ids] };
-  const carryOut = async (what: ProductAct, told: string): Promise<void> => {
+  const carryOut = async (what: ProductAct, message: string): Promise<void> => {
     const answer = await act(
       (revision) => call('editProducts', { body: { revision, which, what } }),
       (given) => given.state,
@@ -48,7 +48,7 @@ export function BulkBar({
     if (!answer) return;
     if (answer.products === 0) toast('Nothing had to be changed', { description: 'They are like that already.' });
     else
-      toast(`${told}: ${counted(answer.products, 'product')}`, {
+      toast(`${message}: ${counted(answer.products, 'product')}`, {
         description: 'In the draft, not yet published.',
         action: { label: 'Undo', onClick: () => void step('undo') },
       });
@@ -75,7 +75,7 @@ export function BulkBar({
       <Button onClick={() => void carryOut({ act: 'show' }, 'Shown again')}>Show</Button>
       <Button
         tone="quiet"
-        onClick={() => void carryOut({ act: 'giveUp', attribute: null }, 'The file’s values are used again')}
+        onClick={() => void carryOut({ act: 'discard', attribute: null }, 'The file’s values are used again')}
       >
         Discard my values
       </Button>
@@ -87,7 +87,7 @@ export function BulkBar({
 }
 
 /** Hiding everywhere, or from one place only. */
-function HideMenu({ carryOut }: { carryOut(what: ProductAct, told: string): Promise<void> }) {
+function HideMenu({ carryOut }: { carryOut(what: ProductAct, message: string): Promise<void> }) {
   return (
     <DropdownMenu.Root>
       <DropdownMenu.Trigger asChild>
@@ -174,7 +174,7 @@ function SetAttribute({
 }: {
   readonly attributes: readonly AttributeRow[];
   readonly amount: number;
-  carryOut(what: ProductAct, told: string): Promise<void>;
+  carryOut(what: ProductAct, message: string): Promise<void>;
 }) {
   const settable = attributes.filter(({ canDecide, key }) => canDecide && key !== 'tags');
   const [isOpen, setOpen] = useState(false);

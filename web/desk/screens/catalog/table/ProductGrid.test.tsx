@@ -24,18 +24,18 @@ const row = (at: number): ListedProduct => ({
   ),
 });
 
-let told: (string | null)[];
+let announced: (string | null)[];
 beforeEach(() => {
   furnish();
   // The rows in sight are reckoned from the size of what scrolls, which a document without layout does not have.
   Object.defineProperty(HTMLElement.prototype, 'clientHeight', { configurable: true, get: () => 400 });
   Object.defineProperty(HTMLElement.prototype, 'clientWidth', { configurable: true, get: () => 700 });
   answerWith({ '/desk/catalog/rows': { total: 5, products: 5, rows: [0, 1, 2, 3, 4].map(row) } });
-  told = [];
+  announced = [];
 });
 
 async function grid(): Promise<HTMLElement> {
-  show(<ProductGrid attributes={attributes} columns={columns} total={5} tell={(problem) => told.push(problem)} />);
+  show(<ProductGrid attributes={attributes} columns={columns} total={5} tell={(problem) => announced.push(problem)} />);
   await screen.findByText('Brush 1');
   return screen.getByRole('grid', { name: 'Catalog' });
 }
@@ -69,7 +69,7 @@ test('what comes from the file alone is not typed over, and it is said', async (
   fireEvent.keyDown(table, { key: 'End' });
   fireEvent.keyDown(table, { key: 'Enter' });
   expect(screen.queryByRole('textbox')).toBeNull();
-  expect(told.at(-1)).toBe('STOCK comes from the file and cannot be set here.');
+  expect(announced.at(-1)).toBe('STOCK comes from the file and cannot be set here.');
 });
 
 test('space chooses the product of the row', async () => {

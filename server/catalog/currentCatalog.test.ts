@@ -7,9 +7,9 @@ import { openSnapshot } from '../../core/index/snapshot.ts';
 import { decisionKey } from '../../core/rules/decisions.ts';
 import type { Decision } from '../../core/setup/parts/products.ts';
 import { openTestShelf, smallCatalog, type TestShelf } from '../testing/openTestShelf.ts';
-import { takeFacts } from './facts.ts';
+import { openCurrentCatalog } from './currentCatalog.ts';
+import { acceptFacts } from './facts.ts';
 import { importCatalog } from './importCatalog.ts';
-import { openStandingCatalog } from './standingCatalog.ts';
 
 let shelf: TestShelf;
 let clock = 0;
@@ -111,11 +111,11 @@ describe('what is decided about a product', () => {
 });
 
 describe('what a feed changes', () => {
-  const take = (...changes: Parameters<typeof takeFacts>[2]) =>
-    takeFacts(shelf.folder, shelf.catalogs.generation(), changes);
+  const apply = (...changes: Parameters<typeof acceptFacts>[2]) =>
+    acceptFacts(shelf.folder, shelf.catalogs.generation(), changes);
   test('is in the next answer of shop and draft: cards, ranges, availability', async () => {
     expect((await found('flat')).results[0]).toMatchObject({ price: 6, available: true });
-    expect(take({ id: 'b1', price: 2.5, stock: 0 }, { id: 'nobody', price: 1 })).toEqual({
+    expect(apply({ id: 'b1', price: 2.5, stock: 0 }, { id: 'nobody', price: 1 })).toEqual({
       changed: 1,
       unknown: ['nobody'],
     });
@@ -128,19 +128,19 @@ describe('what a feed changes', () => {
 
   test('does not undo what was decided, and is there when the decision is given up', async () => {
     decide(set('b', 'price', 7));
-    take({ id: 'b1', price: 3 });
+    apply({ id: 'b1', price: 3 });
     expect((await found('flat')).results[0]).toMatchObject({ price: 7 });
     expect((await found('flat', 'live')).results[0]).toMatchObject({ price: 3 });
   });
 
   test('said twice changes nothing the second time', () => {
-    expect(take({ id: 'b1', price: 2 }).changed).toBe(1);
-    expect(take({ id: 'b1', price: 2 }).changed).toBe(0);
+    expect(apply({ id: 'b1', price: 2 }).changed).toBe(1);
+    expect(apply({ id: 'b1', price: 2 }).changed).toBe(0);
   });
 });
 
 describe('what a feed said outlives', () => {
-  const take = (price: number) => takeFacts(shelf.folder, shelf.catalogs.generation(), [{ id: 'b1', price }]);
+  const apply = (price: number) => acceptFacts(shelf.folder, shelf.catalogs.generation(), [{ id: 'b1', price }]);
   const price = async () => (await found('flat', 'live')).results[0]!.price;
   const readAgain = async () =>
     importCatalog(
@@ -155,7 +155,7 @@ describe('what a feed said outlives', () => {
     );
   const put = (imported: Awaited<ReturnType<typeof readAgain>>) => shelf.writer.putInForce(imported, 'again', tick());
   test('another reading of the rows, however often, and is no difference in it', async () => {
-    take(2);
+    apply(2);
     for (let turn = 0; turn < 2; turn++) {
       const imported = await readAgain();
       expect(imported.differences).toMatchObject({ changed: 0, unchanged: 4 });
@@ -164,15 +164,15 @@ describe('what a feed said outlives', () => {
     }
   });
   test('a reading under way: what comes before it is put in force is newer', async () => {
-    take(2);
+    apply(2);
     const imported = await readAgain();
-    take(3);
+    apply(3);
     await put(imported);
     expect(await price()).toBe(3);
     expect(await titles('flat')).toEqual(['Flat brush']);
   });
   test('an update that says nothing of the record; one that does is newer', async () => {
-    take(2);
+    apply(2);
     await shelf.bringIn('id,family,sku,title\nz1,z,WU-9,Easel\n', 'update');
     expect(await price()).toBe(2);
     await shelf.bringIn('id,family,sku,title,brand,price\nb1,b,WU-2A,Flat brush,Osier,8\n', 'update');
@@ -181,14 +181,14 @@ describe('what a feed said outlives', () => {
 });
 
 test('any mixture of feeds, edits, undo and publishing leaves the index a fresh build would give', async () => {
-  const standing = openStandingCatalog(shelf.catalogs.current()!);
+  const current = openCurrentCatalog(shelf.catalogs.current()!);
   for (let seed = 1; seed <= 25; seed++) {
     const random = seededRandom(seed);
     for (let turn = 0; turn < 4; turn++) {
       const product = ['a', 'b', 'c'][Math.floor(random() * 3)]!;
       const act = random();
       if (act < 0.3)
-        takeFacts(shelf.folder, shelf.catalogs.generation(), [
+        acceptFacts(shelf.folder, shelf.catalogs.generation(), [
           { id: `${product}1`, price: Math.floor(random() * 50), stock: Math.floor(random() * 2) },
         ]);
       else if (act < 0.5) decide(set(product, 'title', `Word${Math.floor(random() * 40)} ${Math.floor(random() * 9)}`));
@@ -205,7 +205,7 @@ test('any mixture of feeds, edits, undo and publishing leaves the index a fresh 
       else shelf.setups.publish(shelf.setups.revision(), 'Ada', '', tick());
     }
     for (const setup of [shelf.setups.draft(), shelf.setups.live()!.setup]) {
-      const view = standing.view(setup);
+      const view = current.view(setup);
       const records: CatalogRecord[] = Array.from({ length: view.snapshot.records }, (_, ordinal) =>
         view.record(ordinal),
       );

@@ -13,7 +13,7 @@ import type { CatalogReader } from './catalogReader.ts';
  * The catalog as it stands under one setup: the file's facts, what a feed changed of them since, and what was decided
  * here, with an index that is patched and never rebuilt. Facts are shared by all setups; each setup has a view.
  */
-export interface StandingCatalog {
+export interface CurrentCatalog {
   readonly reader: CatalogReader;
   /** Version of the facts that the views show. */
   readonly facts: number;
@@ -58,7 +58,7 @@ function decisionText(decision: Decision): string {
   return known;
 }
 
-export function openStandingCatalog(reader: CatalogReader): StandingCatalog {
+export function openCurrentCatalog(reader: CatalogReader): CurrentCatalog {
   let states: readonly State[] = [];
 
   /** Numbers of the records whose facts or decisions changed since the state was made. */

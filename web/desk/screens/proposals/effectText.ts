@@ -1,11 +1,11 @@
 import type { ProposalRow } from '../../../../api/proposalEndpoints.ts';
-import { isTelling } from '../../../../core/proposals/isTelling.ts';
+import { isConclusive } from '../../../../core/proposals/isConclusive.ts';
 import { count, counted } from '../../../look/price.ts';
 
 /** What a proposal would change for the most frequent searches, in words. */
-export function effectTold({ kind, effect }: ProposalRow): string {
+export function effectText({ kind, effect }: ProposalRow): string {
   if (effect.looked === 0) return 'No shopper log yet, so its effect on real searches is not known.';
-  if (!isTelling(effect) && effect.changed === 0)
+  if (!isConclusive(effect) && effect.changed === 0)
     return 'The searches in your shopper log find next to nothing in this catalog, so its effect on them says little.';
   if (effect.changed === 0)
     return kind === 'filter'

@@ -2,7 +2,7 @@
  * What a wide result leaves out. The families of the result are those of the whole catalog without those of `all` and
  * with those of `found`.
  */
-export interface Outside {
+export interface LeftOut {
   /** All records of the families that are not wholly in the result, ascending. */
   readonly all: Uint32Array;
   /** Those of them that are in it, ascending. */
@@ -14,7 +14,7 @@ export interface Outside {
 /** A result is wide from this share of the catalog on: below it more would be left out than half of what is found. */
 const wide = 2 / 3;
 
-export interface OutsideOptions {
+export interface LeftOutOptions {
   readonly families: number;
   /** By record, ascending. */
   readonly recordFamily: Uint32Array;
@@ -25,7 +25,7 @@ export interface OutsideOptions {
  * `records` are those of a result, ascending; the answer is null where the result is not wide, or where it leaves out so
  * much of its families that counting that would cost more; it is valid until the next call. Cost: a step a record.
  */
-export function openOutside({ families, recordFamily }: OutsideOptions): (records: Uint32Array) => Outside | null {
+export function openLeftOut({ families, recordFamily }: LeftOutOptions): (records: Uint32Array) => LeftOut | null {
   const total = recordFamily.length;
   const makeScratch = () => ({
     given: new Uint32Array(total),

@@ -10,7 +10,7 @@ import { changeFilter, useTrialFilters } from './useFilterData.ts';
 const everywhere = '';
 
 /** Values that are chosen until the shopper takes them off: everywhere, or in one collection. */
-export function Beforehand({ filterKey, filter }: OfFilter) {
+export function Preselected({ filterKey, filter }: OfFilter) {
   const collections = useCollections();
   const { answer } = useTrialFilters();
   const [place, setPlace] = useState(everywhere);

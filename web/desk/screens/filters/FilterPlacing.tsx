@@ -17,7 +17,7 @@ const positions: readonly (readonly [FilterPosition, string])[] = [
 const narrower = positions.slice(2) as readonly (readonly ['above' | 'drawer', string])[];
 
 /** Where filters stand by the width of the window, what a new search does with them, and the languages they are named in. */
-export function Standing() {
+export function FilterPlacing() {
   const { setup } = useDeskState();
   const { filters: layout, languages: chosen } = setup.storefront;
   const change = (to: Partial<FilterLayout>): void =>

@@ -1,7 +1,7 @@
 import type { Condition } from '../../../../core/setup/parts/vocabulary.ts';
 
 /** A condition as a merchandiser reads it. */
-export function conditionTold(condition: Condition, labelOf: (key: string) => string): string {
+export function conditionText(condition: Condition, labelOf: (key: string) => string): string {
   switch (condition.what) {
     case 'value':
       return `${labelOf(condition.attribute)} is ${condition.value}`;

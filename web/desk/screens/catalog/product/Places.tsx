@@ -4,7 +4,7 @@ import { useTrial } from '../../../state/trial.ts';
 import type { Product } from './productAnswer.ts';
 
 /** Where a product stands for some searches. */
-export function Standing({ searches }: { readonly searches: Product['searches'] }) {
+export function Places({ searches }: { readonly searches: Product['searches'] }) {
   const search = useTrial((state) => state.search);
   if (searches.length === 0) return <Nothing>Try a search in the top bar to see where it stands.</Nothing>;
   const found = searches.filter(({ place }, index) => place !== null || index === 0);

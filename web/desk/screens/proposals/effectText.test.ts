@@ -1,21 +1,21 @@
 import { expect, test } from '@jest/globals';
 import type { ProposalRow } from '../../../../api/proposalEndpoints.ts';
-import { effectTold } from './effectTold.ts';
+import { effectText } from './effectText.ts';
 
 const usual = { looked: 200, finding: 190, changed: 0, times: 0, foundBefore: 90, foundAfter: 90, fewer: 0 };
-const told = (change: Partial<ProposalRow['effect']>, kind: ProposalRow['kind'] = 'synonyms'): string =>
-  effectTold({ kind, effect: { ...usual, rescued: [], examples: [], ...change } } as unknown as ProposalRow);
+const effectOf = (change: Partial<ProposalRow['effect']>, kind: ProposalRow['kind'] = 'synonyms'): string =>
+  effectText({ kind, effect: { ...usual, rescued: [], examples: [], ...change } } as unknown as ProposalRow);
 
 test('what changes is told with examples, with what is found besides, and with searches that found nothing', () => {
   const effect = { changed: 2, times: 63, foundAfter: 120, rescued: ['biro'], examples: ['biro', 'pen'] };
-  expect(told(effect)).toBe(
+  expect(effectOf(effect)).toBe(
     'It changes the first page of 2 of the 200 most frequent searches (63 times), such as “biro”, “pen”, and finds 30 products more in all. “biro” would no longer find nothing.',
   );
 });
 
 test('what changes nothing, and what nothing is known of', () => {
-  expect(told({})).toBe('None of the 200 most frequent searches would change.');
-  expect(told({}, 'filter')).toMatch(/^The order stays the same/);
-  expect(told({ looked: 0, finding: 0 })).toMatch(/^No shopper log yet/);
-  expect(told({ finding: 3 })).toMatch(/find next to nothing in this catalog/);
+  expect(effectOf({})).toBe('None of the 200 most frequent searches would change.');
+  expect(effectOf({}, 'filter')).toMatch(/^The order stays the same/);
+  expect(effectOf({ looked: 0, finding: 0 })).toMatch(/^No shopper log yet/);
+  expect(effectOf({ finding: 3 })).toMatch(/find next to nothing in this catalog/);
 });
