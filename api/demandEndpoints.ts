@@ -29,6 +29,13 @@ const logSummarySchema = z.object({
 const session = z.string().min(1).max(100);
 /** What shoppers searched for. */
 export const demandEndpoints = {
+  topSearches: endpoint({
+    ...paths.topSearches,
+    summary: 'The searches made most: a list that is kept, so that it is there at once.',
+    query: none,
+    body: none,
+    answer: z.object({ top: z.array(z.object({ search: z.string(), searches: whole })) }),
+  }),
   demand: endpoint({
     ...paths.demand,
     summary: 'What shoppers searched for, most often first, and what came of it.',

@@ -1,7 +1,7 @@
 import { named } from '../core/base/named.ts';
 /**
  * The chosen filters of a validated query, by filter key. One that is given without a value (`f.colour=`) says that
- * nothing is chosen in it, not even what is chosen beforehand.
+ * nothing is chosen in it, not even what is preselected.
  */
 export function chosenFilters(query: Readonly<Record<string, unknown>>): Record<string, string[]> {
   const chosen = named<string[]>();

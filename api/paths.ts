@@ -36,6 +36,7 @@ export const paths = {
   declineProposal: { method: 'post', path: '/desk/proposals/decline' },
   content: { method: 'get', path: '/desk/content' },
   bringInContent: { method: 'post', path: '/desk/content/import' },
+  topSearches: { method: 'get', path: '/desk/demand/searches' },
   demand: { method: 'get', path: '/desk/demand' },
   bringInLog: { method: 'post', path: '/desk/demand/log' },
   noteSearch: { method: 'post', path: '/shop/log/search' },

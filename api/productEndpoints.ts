@@ -148,7 +148,7 @@ export const productEndpoints = {
   }),
   discard: endpoint({
     ...paths.discard,
-    summary: 'Gives up unpublished decisions that are told as one change.',
+    summary: 'Discards unpublished decisions that are reported as one change.',
     query: none,
     body: z.strictObject({ revision, group: z.string().max(2000) }),
     answer: deskStateSchema,

@@ -10,14 +10,14 @@ export const changeSchema = z.object({
   before: z.unknown(),
   after: z.unknown(),
   sentences: z.array(z.string()),
-  /** For decisions told as one: how many there are, and the name by which they are given up together. */
+  /** For decisions told as one: how many there are, and the name by which they are dropped together. */
   group: z.object({ name: z.string(), count: z.number().int() }).optional(),
 });
 export type DescribedChange = z.infer<typeof changeSchema>;
 
 export const deskStateSchema = z.object({
   revision,
-  setup: setupSchema.describe('The draft; of decisions about products only their number is told.'),
+  setup: setupSchema.describe('The draft; of decisions about products only their number is reported.'),
   decisions: z.number().int().describe('Decisions about products in the draft.'),
   changes: z.array(changeSchema).describe('What the draft changes against what is published.'),
   setAside: z.number().int().describe('Entries of the draft that cannot be read; they are kept.'),

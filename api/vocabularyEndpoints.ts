@@ -64,7 +64,7 @@ export const vocabularyEndpoints = {
   readVocabulary: endpoint({
     ...paths.readVocabulary,
     mostBytes: 16_000_000,
-    summary: 'Reads synonyms from CSV and tells what bringing them in would change; nothing is changed.',
+    summary: 'Reads synonyms from CSV and says what bringing them in would change; nothing is changed.',
     query: z.object({}),
     body: z.strictObject({ csv: z.string().max(4_000_000) }),
     answer: z.object({

@@ -11,7 +11,7 @@ export interface Contender {
   readonly settings: string;
   /** A page of 24 products and the counts of eight filters. `typing`: the last word may go on. */
   search(query: string, typing: boolean): Found;
-  /** Bytes held for the index, where they can be told. */
+  /** Bytes held for the index, where they can be reported. */
   readonly bytes: number | null;
   readonly buildMilliseconds: number;
   /** What an edit takes until its picture is there; of those that are edited without building anew. */

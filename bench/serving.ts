@@ -170,7 +170,7 @@ export async function runServing(rest: readonly string[]): Promise<void> {
       starts.push(performance.now() - begin);
       return server;
     });
-    console.log(`start until the address is told: median ${shown(percentile(starts, 0.5))}`);
+    console.log(`start until the address is printed: median ${shown(percentile(starts, 0.5))}`);
     await shoppers(server, 5);
     const idle = await shoppers(server, seconds);
     // In a thread of its own: what it sends and reads must not hold up the clock of the shoppers.

@@ -50,7 +50,7 @@ test('a file with foreign columns is mapped by itself, put right by hand, compar
   await expect(page.getByLabel('What “Bezeichnung” is')).toHaveValue('title');
   await expect(page.getByLabel('What “VK Preis” is')).toHaveValue('price');
   await expect(page.getByLabel(/bare number in “Papiergewicht”/)).toHaveValue('{value} gsm');
-  // What is wrong is told before anything is read.
+  // What is wrong is reported before anything is read.
   await page.getByLabel('What “Bezeichnung” is').selectOption('skip');
   await expect(page.getByText('Choose the column that holds the title.')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Read the file' })).toBeDisabled();
@@ -171,7 +171,7 @@ test('what is pasted from a spreadsheet falls on the cells from where one is; a 
   await desk.undoAll();
 });
 
-test('a product’s page tells where a value comes from, which source wins, and gives it up', async ({ page }) => {
+test('a product’s page says where a value comes from, which source wins, and discards it', async ({ page }) => {
   const desk = deskOn(page);
   await desk.open('/catalog/products/p0002');
   await page.getByLabel('Brand', { exact: true }).fill('Zebra & Sons');

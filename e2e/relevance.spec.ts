@@ -4,7 +4,7 @@ import { deskOn, test } from './desk.ts';
 const prices = (texts: readonly string[]): number[] =>
   texts.filter((text) => text.startsWith('£')).map((text) => Number(text.slice(1).replace(',', '')));
 
-test('a weight tells its effect on the searches made most, and a search named there can be tried', async ({ page }) => {
+test('a weight shows its effect on the searches made most, and a search named there can be tried', async ({ page }) => {
   const desk = deskOn(page);
   await desk.open('/relevance');
   await expect(page.getByRole('complementary', { name: 'Effect on shoppers’ searches' })).toHaveCount(0);
@@ -59,7 +59,7 @@ test('tie-breakers tell which places they decide, here and in the searches made 
   await page.getByRole('button', { name: 'Take Rating off' }).click();
   const margin = page.locator('dl').filter({ hasText: 'Margin' });
   await expect(margin).toContainText(/places? \d/);
-  // The margins that decided are told with the product itself, in the order in which they stand.
+  // The margins that decided are reported with the product itself, in the order in which they stand.
   await desk.choose(2, 'Why here?');
   await expect(page.getByRole('dialog')).toContainText(/Margin \d/);
   await page.keyboard.press('Escape');
@@ -127,7 +127,7 @@ test('a shopper’s box offers products while typing; a part number leads straig
   await expect(page.getByRole('heading', { level: 1, name: named })).toBeVisible();
 });
 
-test('every screen whose edits move results tells the effect, and which searches find fewer products', async ({
+test('every screen whose edits move results shows the effect, and which searches find fewer products', async ({
   page,
 }) => {
   const desk = deskOn(page);

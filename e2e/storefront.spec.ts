@@ -14,7 +14,7 @@ const filter = (attribute: string, to: Record<string, unknown>) => ({
   value: { attribute, label: `Try ${String(to.kind)}`, order: 0, counts: true, valueOrder: 'count', ...to },
 });
 
-test('a phone’s drawer, a slider by keyboard, the way back, and what was chosen beforehand', async ({ page }) => {
+test('a phone’s drawer, a slider by keyboard, the way back, and what was preselected', async ({ page }) => {
   const desk = deskOn(page);
   await desk.open('/filters');
   await edit(

@@ -120,7 +120,7 @@ test('starting says in one sentence what is wrong', () => {
   expect(start('--help').stdout).toContain('--fresh');
 });
 
-test('judge tells how right judged searches are, and names a wrong line', () => {
+test('judge says how right judged searches are, and names a wrong line', () => {
   const folder = process.env.SHELF_E2E_JOBS_DATA!;
   const [first] = JSON.parse(shelf('search', 'ultramarine', '--json', '--limit', '1', '--data', folder).stdout).results;
   const file = join(data, 'judged.jsonl');

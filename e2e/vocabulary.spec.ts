@@ -4,7 +4,7 @@ import { expect } from '@playwright/test';
 import { editDistance } from '../core/text/editDistance.ts';
 import { deskOn, test } from './desk.ts';
 
-test('a broad idea finds its kinds, one way, and tells what it does', async ({ page }) => {
+test('a broad idea finds its kinds, one way, and says what it does', async ({ page }) => {
   const desk = deskOn(page);
   await desk.open('/vocabulary');
   await desk.trial('drawing media');
@@ -62,7 +62,7 @@ test('a correction by hand, words passed over, and the usual ones of the languag
   await desk.undoAll();
 });
 
-test('a price said in a search narrows it, is told, and can be taken off', async ({ page }) => {
+test('a price said in a search narrows it, is reported, and can be taken off', async ({ page }) => {
   const desk = deskOn(page);
   await desk.open('/vocabulary/values');
   await desk.trial('brush under 5');

@@ -8,6 +8,7 @@ import { openImportJobs } from './catalog/importJobs.ts';
 import { IndexDamaged } from './catalog/indexFile.ts';
 import { StartProblem } from './dataFolder.ts';
 import { openLogDesk } from './demand/logDesk.ts';
+import { keptTopSearches } from './demand/topSearches.ts';
 import { demoShop, loadDemoStore } from './demoStore.ts';
 import { openSimulatedFeed } from './feed/simulatedFeed.ts';
 import { createApp } from './http/app.ts';
@@ -100,6 +101,7 @@ async function start(): Promise<void> {
   } else await openInForce();
   const logDesk = openLogDesk({ writer, log: shelf.log, now, onError: (error) => log.warn(error) });
   await logDesk.ready();
+  const topSearches = keptTopSearches({ count: searcher.topSearches, versionOf: shelf.log.version });
   const feed = openSimulatedFeed({ catalogs: shelf.catalogs, writer, now, seed: 20261101 });
   const pictures = openPictureDesk({
     cache: openPictureCache({ folder: folder.pictures, now }),
@@ -107,7 +109,7 @@ async function start(): Promise<void> {
     now,
   });
   const app = createApp({
-    ...{ ...shelf, writer, imports, searcher, logDesk, feed, pictures, now, hosts: values.host },
+    ...{ ...shelf, writer, imports, searcher, logDesk, topSearches, feed, pictures, now, hosts: values.host },
     noteMistake: (error) => log.error(error),
   });
   serveStatic(app, { web: join(here, '..', 'web'), pictures: join(demo, 'pictures') });

@@ -13,7 +13,7 @@ test.each([
   ['EROFS', 503, 'read-only'],
   ['SQLITE_CORRUPT', 503, 'storage-damaged'],
   ['SQLITE_IOERR_READ', 503, 'storage-gone'],
-])('%s is told as %i %s, with what is safe', (code, status, kind) => {
+])('%s is reported as %i %s, with what is safe', (code, status, kind) => {
   const refusal = told(code)!;
   expect([refusal.status, refusal.problem.code]).toEqual([status, kind]);
   expect(refusal.problem.message).toContain('Nothing was saved');

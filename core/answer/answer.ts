@@ -4,7 +4,7 @@ import { filterLayoutSchema } from '../setup/parts/storefront.ts';
 import { filterKinds } from '../setup/terms/filterTerms.ts';
 
 /**
- * The one shape in which results are told: by the shop's interface, the desk's preview and the terminal. Scores and
+ * The one shape in which results are reported: by the shop's interface, the desk's preview and the terminal. Scores and
  * their lines are whole thousandths of a point: 100,000 is a perfect match.
  */
 const points = z.number().int();

@@ -4,7 +4,7 @@ import type { Engine, PreparedSetup } from '../search/prepareSetup.ts';
 import { rank } from '../search/rank.ts';
 import { equalThresholds, roundThresholds } from '../values/bands.ts';
 
-/** Values of an attribute that are told one by one. */
+/** Values of an attribute that are reported one by one. */
 const mostValuesListed = 5000;
 
 /** What an attribute holds: its values, or where its amounts lie. */

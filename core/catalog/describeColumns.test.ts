@@ -46,12 +46,13 @@ describe('separators', () => {
     const { separators } = factsOf(['a|b', '|c', 'd|', 'https://shop.example/x']);
     expect(separators).toEqual({ '|': 0.25 });
   });
-  test('of a path are told too', () => expect(factsOf(['Paint > Oil', 'Paint > Ink']).separators).toEqual({ '>': 1 }));
+  test('of a path are reported too', () =>
+    expect(factsOf(['Paint > Oil', 'Paint > Ink']).separators).toEqual({ '>': 1 }));
   test('a list is one that is separated already', () => expect(factsOf([['a', 'b']]).separators).toEqual({ '|': 1 }));
 });
 
 describe('units behind numbers', () => {
-  test('the commonest is told as it is written', () =>
+  test('the commonest is reported as it is written', () =>
     expect(factsOf(['300 gsm', '190 gsm', '90 g', 'heavy']).unit).toEqual({ spelling: 'gsm', share: 0.5 }));
   test('words behind numbers are no units', () => expect(factsOf(['3 brushes', '4 brushes']).unit).toBeNull());
 });

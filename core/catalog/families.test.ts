@@ -54,7 +54,7 @@ describe('what is proposed', () => {
     ]);
     expect(proposeJoining(cars, [])[0]!.joining).toEqual({ by: 'none' });
   });
-  test('every way that was tried is told, with what it would make', () => {
+  test('every way that was tried is reported, with what it would make', () => {
     const list = proposeJoining(
       rows([
         ['1', 'P1-A', 'Round brush'],

@@ -55,7 +55,7 @@ describe('what an attribute holds', () => {
     );
     expect(profiles(sizes).get('size')!.kind).toBe('number');
   });
-  test('the commonest five values are told, long ones cut', () => {
+  test('the commonest five values are reported, long ones cut', () => {
     const many = profiles([
       ...Array.from({ length: 9 }, (_, at) => record(`r${at}`, `r${at}`, { hair: `hair ${at % 6}` })),
       record('x', 'x', { care: 'x'.repeat(500) }),

@@ -24,7 +24,7 @@ export const countedValues = 20_000;
 
 /** Longer texts are no amounts; they need not be read as ones. */
 const longestAmount = 24;
-/** Of longer texts the beginning is told, and what begins alike counts as one value. */
+/** Of longer texts the beginning is reported, and what begins alike counts as one value. */
 const longestSample = 80;
 
 interface Tally {

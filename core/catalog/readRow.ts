@@ -37,7 +37,7 @@ const splitText = (text: string, separator: string): string[] =>
 /** What exports write where they have no figure. */
 const noFigure = /^(n\/?a|#n\/a|null|none|nil|nan|undefined|unknown|-+|\.|\?)$/i;
 const yes = /^(true|yes|y|1|x|ja|oui|si|sí|hidden|versteckt)$/i;
-/** Stock told in words, as many exports do. */
+/** Stock described in words, as many exports do. */
 const soldOutWords =
   /^(out of stock|outofstock|sold ?out|no|false|none|unavailable|ausverkauft|nicht verfügbar|nein|rupture|épuisé|non|agotado|esaurito|discontinued|https?:\/\/schema\.org\/(outofstock|soldout|discontinued))$/i;
 const inStockWords =

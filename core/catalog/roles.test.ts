@@ -33,7 +33,7 @@ describe('what a column’s name says it is', () => {
     const longer = rolesNamed('retail price now')[0]!.confidence;
     expect(longer).toBeGreaterThan(first!.confidence);
   });
-  test('a name that says several things tells all of them, the likeliest first', () => {
+  test('a name that says several things has all those roles, the likeliest first', () => {
     const found = rolesNamed('supplier product description and brand');
     expect(found.map(({ role }) => role)).toEqual(expect.arrayContaining(['description', 'brand']));
     for (let at = 1; at < found.length; at++)

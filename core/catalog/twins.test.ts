@@ -17,7 +17,7 @@ test('the same product entered twice is found, whatever its price, its picture a
   expect(twinsOf([{ ...brush, id: 'a' }, twin])).toEqual([{ families: ['a', 'b'], differs: [] }]);
 });
 
-test('one difference is told, two make another product', () => {
+test('one difference is reported, two make another product', () => {
   expect(
     twinsOf([
       { ...brush, id: 'a' },

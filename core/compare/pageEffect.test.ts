@@ -16,7 +16,7 @@ describe('the effect on first pages', () => {
     const after = [page('c', 'a', 'b'), page('x', 'y'), page()];
     expect(pageEffect(searches, before, after)).toMatchObject({ looked: 3, changed: 2, times: 150, ofTimes: 160 });
   });
-  test('tells the product that rises furthest of each, the search where it matters most first', () => {
+  test('says the product that rises furthest of each, the search where it matters most first', () => {
     const before = [page('a', 'b', 'c'), page('x', 'y'), page('z')];
     const after = [page('c', 'a', 'b'), page('y', 'x'), page('n', 'z')];
     expect(pageEffect(searches, before, after).moves).toEqual([
@@ -25,11 +25,11 @@ describe('the effect on first pages', () => {
       { search: 'easel', searches: 10, product: 'y', from: 2, to: 1 },
     ]);
   });
-  test('where nothing rises, tells what is gone', () => {
+  test('where nothing rises, says what is gone', () => {
     const [move] = pageEffect(searches.slice(0, 1), [page('a', 'b')], [page('a')]).moves;
     expect(move).toMatchObject({ product: 'b', from: 2, to: null });
   });
-  test('tells which searches find fewer or more, the most telling first', () => {
+  test('says which searches find fewer or more, the most telling first', () => {
     const found = (...totals: number[]) => totals.map((total): FirstPage => ({ ...page('a'), total }));
     const { fewer, more, found: shown } = pageEffect(searches, found(34, 5, 7), found(6, 5, 8));
     expect([fewer, more]).toEqual([1, 1]);

@@ -50,7 +50,7 @@ function largestMove(before: readonly string[], after: readonly string[]): Omit<
     const from = was.get(product) ?? null;
     const to = is.get(product) ?? null;
     const gained = (from ?? beyond) - (to ?? beyond);
-    // What comes up is what shoppers now see: it is told before anything that made room for it.
+    // What comes up is what shoppers now see: it is reported before anything that made room for it.
     const places = gained > 0 ? gained + beyond : -gained;
     if (places > (largest?.places ?? 0)) largest = { move: { product, from, to }, places };
   }

@@ -80,13 +80,13 @@ describe('what waits for another', () => {
     expect(resolve(chain)).toMatchObject({ shown: ['kind'], notShown: ['hair waiting'] });
     expect(resolve(chain, { kind: ['Brushes'] }).shown).toEqual(['kind', 'hair']);
   });
-  test('a choice in what is closed is ignored and told', () =>
+  test('a choice in what is closed is ignored and reported', () =>
     expect(resolve(chain, { hair: ['Hog'] })).toMatchObject({ chosen: {}, ignored: ['hair'] }));
   test('never opens where the other is gone, or waits for it too', () => {
     expect(resolve({ hair: { after: 'gone' } }).notShown).toEqual(['hair waiting']);
     expect(resolve({ a: { after: 'b' }, b: { after: 'a' } }, { a: ['Hog'], b: ['Hog'] }).shown).toEqual([]);
   });
-  test('opens by what is chosen beforehand too', () =>
+  test('opens by what is preselected too', () =>
     expect(
       resolve({ ...chain, kind: { ...chain.kind, chosen: [{ collection: null, values: ['Brushes'] }] } }).shown,
     ).toEqual(['kind', 'hair']));
@@ -101,7 +101,7 @@ describe('what is chosen', () => {
       ],
     },
   };
-  test('is what the shopper said, else what is chosen beforehand for the collection', () => {
+  test('is what the shopper said, else what is preselected for the collection', () => {
     expect(resolve(preselected).chosen).toEqual({ hair: ['Hog'] });
     expect(resolve(preselected, {}, { collection: 'gifts' }).chosen).toEqual({ hair: ['Sable'] });
     expect(resolve(preselected, { hair: ['Goat'] }).chosen).toEqual({ hair: ['Goat'] });
@@ -109,7 +109,7 @@ describe('what is chosen', () => {
   test('nothing, where the shopper took it off', () => expect(resolve(preselected, { hair: [] }).chosen).toEqual({}));
   test('of one choice the first', () =>
     expect(resolve({ hair: { kind: 'single' } }, { hair: ['Hog', 'Goat'] }).chosen).toEqual({ hair: ['Hog'] }));
-  test('in a filter that is not there is ignored and told, an empty one is not worth telling', () =>
+  test('in a filter that is not there is ignored and reported, an empty one is not worth telling', () =>
     expect(resolve({ hair: {} }, { gone: ['x'], older: [] }).ignored).toEqual(['gone']));
 });
 

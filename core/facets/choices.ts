@@ -9,7 +9,7 @@ export type NotShown = 'elsewhere' | 'waiting' | 'uniform' | 'empty';
 
 /** What of a search bears on its filters. */
 export interface FilteredSearch {
-  /** What the shopper chose; a key with nothing says that what is chosen beforehand was taken off. */
+  /** What the shopper chose; a key with nothing says that what is preselected was taken off. */
   readonly filters: ChosenFilters;
   readonly collection?: string | undefined;
   /** The search as searches are compared. */
@@ -21,9 +21,9 @@ export interface FilteredSearch {
 export interface Choices {
   /** The filters there are beside these results, in order. */
   readonly active: readonly BoundFilter[];
-  /** What is chosen in them, what is chosen beforehand included, by key; a filter without a choice is not there. */
+  /** What is chosen in them, what is preselected included, by key; a filter without a choice is not there. */
   readonly chosen: ChosenFilters;
-  /** What of it is chosen beforehand, whether or not the shopper has said otherwise. */
+  /** What of it is preselected, whether or not the shopper has said otherwise. */
   readonly preselected: ChosenFilters;
   readonly ignored: readonly string[];
   readonly notShown: readonly { readonly key: string; readonly why: NotShown }[];
@@ -56,7 +56,7 @@ function isMostly(snapshot: Snapshot, records: Uint32Array, attribute: string, v
 
 /**
  * Decides which filters stand beside some results and what is chosen in them: by where each belongs, by what another
- * has to have chosen first, and by what is chosen beforehand. A choice in a filter that is not there is ignored and told.
+ * has to have chosen first, and by what is preselected. A choice in a filter that is not there is ignored and reported.
  * Filters that wait for each other in a circle are never shown.
  */
 export function resolveChoices(

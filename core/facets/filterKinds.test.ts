@@ -184,7 +184,7 @@ describe('where a filter is', () => {
   });
 });
 
-test('what is chosen beforehand holds until the shopper says otherwise, a collection’s own first', () => {
+test('what is preselected holds until the shopper says otherwise, a collection’s own first', () => {
   const filters: Filters = {
     x: {
       attribute: 'colour',
@@ -222,7 +222,7 @@ describe('what filters are worth', () => {
     expect(share('ticks')).toBeNull();
     expect(share('tree', [10, 0], [5, 1], [5, 1])).toBe(0.5);
   });
-  test('is told for each search, weighed by how often it is made', () => {
+  test('is reported for each search, weighed by how often it is made', () => {
     const prepared = prepareSetup(
       engine,
       {
@@ -285,7 +285,7 @@ describe('filters that are proposed', () => {
     ['manyValues', profile({ values: 4000 }), ['a', 'b']],
     ['numbersAsText', profile({}), ['1', '2', '3,5', '10']],
     ['mixedUnits', profile({}), ['10 ml', '1 l', '500 ml']],
-  ])('a source that is wrong is told: %s', (what, own, texts) =>
+  ])('a source that is wrong is reported: %s', (what, own, texts) =>
     expect(sourceWarnings(own, texts).map((warning) => warning.what)).toEqual([what]),
   );
   test('a source that is fine is told nothing of', () =>

@@ -58,7 +58,7 @@ test('a family matches two filters only by one variant that has both', () => {
     expect(records.find((record) => record.id === id)?.values).toMatchObject({ colour: 'Blue', size: 'A4' });
 });
 
-test('a single choice takes the first value only; a chosen value with no products is still told', () => {
+test('a single choice takes the first value only; a chosen value with no products is still reported', () => {
   const first = ask('', { availability: ['Sold out', 'In stock'] });
   expect(first.total).toBe(ask('', { availability: ['Sold out'] }).total);
   const none = ask('blue', { colour: ['Mauve'] });

@@ -77,13 +77,13 @@ export function testFilters(
   return { failing: scratch, ignored };
 }
 
-/** What of a search bears on how its filters are told. */
+/** What of a search bears on how its filters are reported. */
 export interface FilterAnswerOptions {
   readonly selection: Selection;
   /** The records that stand for the families shown: they tell the counts of a filter that has no choice of its own. */
   readonly representatives: Uint32Array;
   readonly language?: Language | undefined;
-  /** What amounts of money are in, where they are to be told. */
+  /** What amounts of money are in, where they are to be reported. */
   readonly currency?: string;
   /** Only the values of this filter whose name has this text: a shopper looks through a long list. */
   readonly like?: { readonly key: string; readonly text: string } | undefined;
@@ -142,7 +142,7 @@ function compareInTree(filter: BoundFilter, siblings: (a: number, b: number) => 
   };
 }
 
-/** One value as it is told. */
+/** One value as it is reported. */
 function valueAs(filter: BoundFilter, text: string, count: number, chosen: boolean, language?: Language): FilterValue {
   const band = filter.bands.get(text);
   const level = filter.kind === 'tree' ? text.split(levelMark) : null;
@@ -157,7 +157,7 @@ function valueAs(filter: BoundFilter, text: string, count: number, chosen: boole
     count,
     chosen,
   };
-  // Hundreds are told beside every search: set one by one, what is there costs a tenth of spreading what may be there.
+  // Hundreds are reported beside every search: set one by one, what is there costs a tenth of spreading what may be there.
   if (level) described.depth = level.length - 1;
   if (band?.days === null) {
     described.from = band.from;
@@ -271,7 +271,7 @@ function countFilter(
     const text = column.name(value);
     return valueAs(filter, text, numberOf.get(value)!, chosenTexts.has(text), language);
   });
-  // A chosen value the catalog does not have at all is told, so that it can be taken off.
+  // A chosen value the catalog does not have at all is reported, so that it can be taken off.
   for (const text of chosenTexts) if (column.find(text) < 0) values.push(valueAs(filter, text, 0, true, language));
   return { ...base, values, more };
 }

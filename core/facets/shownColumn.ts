@@ -109,7 +109,7 @@ export function openShown({ names, start, ids }: ShownValues, recordFamily: Uint
       }
     }
   }
-  /** The same where one record of each family is given, and tells all its values. */
+  /** The same where one record of each family is given, and has all its values. */
   function countOneEach(records: Uint32Array, by: number): void {
     const starts = start;
     const values = ids;

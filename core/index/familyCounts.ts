@@ -188,7 +188,7 @@ export function openFamilyCounts(arrays: CountingArrays): CountFamilies {
       tally[value] = (tally[value]! + step) | 0;
     }
   }
-  /** The same where one record of each family is taken, and tells all its values: no family is counted twice. */
+  /** The same where one record of each family is taken, and has all its values: no family is counted twice. */
   function countOneEach({ from, isList }: CountedColumn, length: number, by: number): void {
     const source = given;
     const values = isList ? listIds : cells;

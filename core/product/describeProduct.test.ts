@@ -24,7 +24,7 @@ const variants = [
   record('2', { hair: 'Sable', size: ['4', '6'], price: 7.5, former_price: 7, stock: 3, availability: 'In stock' }),
 ];
 
-test('what variants share is told once, and each by what it differs in', () => {
+test('what variants share is reported once, and each by what it differs in', () => {
   expect(describeProduct('a', variants, setup)).toMatchObject({
     title: 'Round brush',
     brand: 'Osier',

@@ -140,7 +140,7 @@ export function proposeFilters(
     .filter(({ bound }) => bound.values !== null || bound.numbers !== null);
   const alone = { ...prepared, filters: candidates.map(({ bound }): BoundFilter => bound) };
   const asked = filtersOfSearches(engine, alone, searches);
-  // Searches made in another shop may find nothing that could be divided: then what filters do to the whole shop is told.
+  // Searches made in another shop may find nothing that could be divided: then what filters do to the whole shop is reported.
   const isConclusive = asked.some(({ shown }) => shown.length > 0);
   const tried = isConclusive ? asked : filtersOfSearches(engine, alone, [{ search: '', searches: 1 }]);
   const worth = filterWorth(alone.filters, tried);

@@ -69,7 +69,7 @@ const lexicon = smallLexicon([
 ]);
 
 describe('a lexical database', () => {
-  test('tells what else a thing is called, what it is a kind of, and its kinds', () => {
+  test('says what else a thing is called, what it is a kind of, and its kinds', () => {
     expect(lexicon.senses('biro')).toEqual([
       { same: ['ballpoint', 'ballpoint pen'], broader: ['pen'], narrower: [], isThing: true },
     ]);

@@ -44,7 +44,7 @@ describe('amounts are found by what they are', () => {
     expect(found('6 in tin')).not.toContain('4');
     expect(found('12 pencils in tin')).toEqual(['6']);
   });
-  test('the explanation tells the amount, not its token', () => {
+  test('the explanation says the amount, not its token', () => {
     const request = { query: '0.5 mm', filters: {}, page: 1, limit: 1, explain: true };
     const { results } = search(engine, setup, request, (record) => records[record]!);
     expect(results[0]!.why!.words[0]).toMatchObject({ word: '0.5 mm', best: { term: '0.5 mm', how: 'exact' } });

@@ -82,7 +82,7 @@ describe('synonyms of several words, and one way', () => {
 });
 
 describe('spelling by hand', () => {
-  test('a fixed correction holds even for a word the catalog knows, and is told', () => {
+  test('a fixed correction holds even for a word the catalog knows, and is reported', () => {
     const fixed: VocabularyEntry = { what: 'corrections', pairs: [{ from: 'aquarelle', to: 'watercolour' }] };
     const { results, corrections } = found('aquarelle', fixed);
     expect(results.map(({ title }) => title)).toEqual(['Watercolour block']);

@@ -45,7 +45,7 @@ const same = (a: AttributeValue | undefined, b: AttributeValue | null): boolean 
 
 /**
  * The edit that makes an attribute of a product (or of one variant) what it should be. Where that is what the file says of
- * all the records meant, there is nothing to decide, and the entry is given up.
+ * all the records meant, there is nothing to decide, and the entry is dropped.
  */
 export function valueEdit(
   facts: readonly CatalogRecord[],

@@ -31,7 +31,7 @@ const wordOf = (query: string, text: string, setup?: Setup) =>
 const codes = (query: string, text: string, setup?: Setup) => wordOf(query, text, setup).notes.map(({ code }) => code);
 
 describe('what became of a word', () => {
-  test('found, corrected, passed over, given up, recognised', () => {
+  test('found, corrected, passed over, dropped, recognised', () => {
     expect(wordOf('oil paint', 'paint')).toMatchObject({ as: 'word', products: 2 });
     expect(wordOf('guache', 'guache')).toMatchObject({ as: 'corrected', means: [{ text: 'gouache', how: 'oneEdit' }] });
     const stopping: Setup = { ...usual, vocabulary: { s: { what: 'stopWords', words: ['the'] } } };

@@ -52,11 +52,11 @@ interface Givable {
 }
 /** Postings that attempts at giving words up may look at; then nothing is found. */
 const mostSteps = 150_000;
-/** Other words tried in place of the last one given up, where several are. */
+/** Other words tried in place of the last one dropped, where several are. */
 const others = 3;
 
 /**
- * Which words are given up, attempt by attempt, as places in the order of giving up (`words` stand in it). Unknown ones
+ * Which words are dropped, attempt by attempt, as places in the order of dropping (`words` stand in it). Unknown ones
  * go together; then one known word besides, each in turn; then ever more of the least telling. Unknown words are at
  * most two thirds of the search; of the known ones at least a third stays, and at least half of what they tell. At most
  * about thirty attempts for twelve words.
@@ -77,12 +77,12 @@ export function* givingUp(words: readonly Givable[]): Generator<readonly number[
 }
 
 /**
- * What makes no word known, round by round of giving up: a word the catalog has only as a correction of it, and then
+ * What makes no word known, round by round of dropping: a word the catalog has only as a correction of it, and then
  * only as another form of it, says less of what is meant than words it has as they were typed.
  */
 export const doubted: readonly (readonly MatchKind[])[] = [[], [...corrected], [...corrected, 'form']];
 
-/** The attempts of all rounds, as the words given up in each: the fewest first, of as many those of the earlier round. */
+/** The attempts of all rounds, as the words dropped in each: the fewest first, of as many those of the earlier round. */
 function attemptsWithout(words: readonly QueryWord[]): ReadonlySet<QueryWord>[] {
   if (words.every(({ expansions }) => expansions.length === 0)) return [];
   let before = '';
@@ -99,7 +99,7 @@ function attemptsWithout(words: readonly QueryWord[]): ReadonlySet<QueryWord>[] 
   return attempts.sort((a, b) => a.size - b.size);
 }
 
-/** Words in the order in which they are given up: unknown ones first, then the least telling, later ones first. */
+/** Words in the order in which they are dropped: unknown ones first, then the least telling, later ones first. */
 function givingUpOrder(words: readonly QueryWord[], isKnown: (word: QueryWord) => boolean): QueryWord[] {
   return words
     .map((word, index) => ({ word, index }))
@@ -111,10 +111,10 @@ function givingUpOrder(words: readonly QueryWord[], isKnown: (word: QueryWord) =
 
 export interface FindOptions {
   readonly typing: boolean;
-  /** Whether no word may be given up and none corrected that is known. */
+  /** Whether no word may be dropped and none corrected that is known. */
   readonly keepAll: boolean;
   readonly hidden: Uint8Array | null;
-  /** Whether what lacks a word is not wanted: none is given up. */
+  /** Whether what lacks a word is not wanted: none is dropped. */
   readonly allWords?: boolean;
   /** Whether corrections are looked for although they are only to be offered. */
   readonly offering?: boolean;
@@ -218,7 +218,7 @@ export function readSearch(
 
 /**
  * Finds the records for a search's words: all words first; failing that, the same with corrections for words that
- * are known too; failing that, some words are given up. With `keepAll` (an exact SKU was found) only the first is tried.
+ * are known too; failing that, some words are dropped. With `keepAll` (an exact SKU was found) only the first is tried.
  */
 export function findMatches(engine: Engine, prepared: PreparedSetup, query: string, options: FindOptions): Found {
   const { expand, leftOut, texts } = readSearch(engine, prepared, query, options);
@@ -236,7 +236,7 @@ export function findMatches(engine: Engine, prepared: PreparedSetup, query: stri
   const hasAny = ({ matches }: Pick<Found, 'matches'>): boolean => matches.records.length > 0;
 
   const plain = expand(false, options.allWords);
-  // Where one word stands for nothing and none may be given up, the others are not even looked at.
+  // Where one word stands for nothing and none may be dropped, the others are not even looked at.
   if (options.allWords && plain.length < texts.length)
     return { words: plain, dropped: leftOut, matches: engine.matcher.none(), together: [] };
   const first = attempt(plain, tokens);

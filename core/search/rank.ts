@@ -41,7 +41,7 @@ export interface SearchRequest {
   readonly language?: Language;
   /** Tell the values of this filter that have this text in their names. */
   readonly like?: { readonly key: string; readonly text: string };
-  /** Only what has all the words: none is given up. */
+  /** Only what has all the words: none is dropped. */
   readonly allWords?: boolean;
   /** Asked for by the search box, while the shopper types. */
   readonly box?: boolean;
@@ -178,7 +178,7 @@ const mostTried = 4;
 
 /**
  * A search of which too much was recognised, since recognising must never make a dead end: one saying is taken as words
- * after all, the one that leaves something and the fewest words given up; or else all of them are.
+ * after all, the one that leaves something and the fewest words dropped; or else all of them are.
  */
 function rankWithFewer(
   engine: Engine,
@@ -216,7 +216,7 @@ export function rank(
   const { hidden, soldOutLast } = prepared.at[place];
   const understood = understand(engine, prepared, request, mode !== 'none');
   const { query, price, strong, narrowing } = understood;
-  // Words are given up among what is let through, not among what is not.
+  // Words are dropped among what is let through, not among what is not.
   const searched = narrowing.length > 0 ? hiddenBesides(snapshot.records, hidden, narrowing) : hidden;
   const isBrowsing = query.trim() === '';
   const skuRecord = prepared.exactSku && !isBrowsing ? findExactSku(snapshot, query) : -1;

@@ -130,7 +130,7 @@ function expectFiguresToAddUp(answer: ReturnType<typeof search>, context: unknow
   for (const afterStock of [false, true]) {
     let left = whys.filter((shown) => !shown.why.pin && !leads(shown) && shown.why.afterStock === afterStock);
     if (left.every(({ why }) => why.sorted)) {
-      // A chosen order: by what it says of each, then by score; what decides further ties is not told.
+      // A chosen order: by what it says of each, then by score; what decides further ties is not reported.
       expect(
         left.every(({ why }, at) => {
           const before = left[at - 1]?.why;
@@ -202,7 +202,7 @@ describe('a change shows at once', () => {
   });
 });
 
-test('what was asked for and not done is told: a range that is none, a filter, an order and a collection there are not', () => {
+test('what was asked for and not done is reported: a range that is none, a filter, an order and a collection there are not', () => {
   const records = randomCatalog(seededRandom(3), 12);
   const engine = openEngine(snapshotOf(records));
   const prepared = prepareSetup(engine, initialSetup(engine.snapshot.attributes), 20_700);

@@ -32,14 +32,14 @@ test.each<[Partial<FilterSetting>, string]>([
   [{ groups: 'tone' }, 'Filter “Colour” shows value groups'],
   [{ after: 'size' }, 'Filter “Colour” waits for another filter'],
   [{ closed: true }, 'Filter “Colour” is collapsed at first'],
-])('%j is told as “%s”', (to, sentence) => {
+])('%j is reported as “%s”', (to, sentence) => {
   expect(described('filters', filter, { ...filter, ...to })).toEqual([sentence]);
   expect(described('filters', { ...filter, ...to }, filter)).toHaveLength(1);
 });
 test('what is as it usually is anyway is no change', () =>
   expect(described('filters', filter, { ...filter, label: 'Colour' })).toEqual([]));
 
-test('groups are told one by one', () => {
+test('groups are reported one by one', () => {
   const after: ValueGroups = {
     ...groups,
     groups: [

@@ -12,7 +12,7 @@ import { vocabulary } from './parts/vocabulary.ts';
 import type { PartDefinition } from './terms/part.ts';
 
 /**
- * The parts of a setup, in the order in which changes are told. All there is to know of a part stands in its file: what
+ * The parts of a setup, in the order in which changes are reported. All there is to know of a part stands in its file: what
  * may be written into it, what it begins with, what a change of it means. A new part is a file and a line here.
  */
 export const registry = {

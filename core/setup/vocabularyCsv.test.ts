@@ -36,7 +36,7 @@ describe('synonyms as CSV', () => {
     const read = readSynonymRow(cells);
     expect('refusal' in read && read.refusal).toContain(reason);
   });
-  test('a changed entry of the same name is told as changed', () => {
+  test('a changed entry of the same name is reported as changed', () => {
     const next = { what: 'oneWay', name: 'French', from: ['aquarelle'], to: ['watercolour'], on: true } as const;
     const { changed, added } = vocabularyChanges(vocabulary, [{ ...next, from: ['aquarelle'], to: ['watercolour'] }]);
     expect([changed.map(({ key }) => key), added]).toEqual([['b'], []]);

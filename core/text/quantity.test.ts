@@ -54,7 +54,7 @@ test('the English word “in” behind a number is doubtful, the inch sign is no
   ]);
 });
 
-test('a token is told as people read it', () => {
+test('a token is shown as people read it', () => {
   expect(readableToken('=grammage:300')).toBe('300 gsm');
   expect(readableToken('brush')).toBe('brush');
   expect(unitNamed('G/M²')).toEqual({ dimension: 'grammage', factor: 1 });

@@ -29,7 +29,7 @@ function plainNumber(text: string): string {
 /** The text as words are looked for in it. */
 function foldedFor(text: string): string {
   const folded = fold(text);
-  // The pattern looks back at every letter; most texts have no digit for it to find, which is told far sooner.
+  // The pattern looks back at every letter; most texts have no digit for it to find, which is seen far sooner.
   return hasDigit.test(folded) ? folded.replace(betweenAmounts, ' x ') : folded;
 }
 

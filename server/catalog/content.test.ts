@@ -67,7 +67,7 @@ describe('articles', () => {
     decide('article', { what: 'kind', found: false, weights: {} });
     expect((await found('sable')).articles).toEqual([]);
   });
-  test('come from CSV and JSON as well; what is wrong is told and the rest is taken', async () => {
+  test('come from CSV and JSON as well; what is wrong is reported and the rest is taken', async () => {
     expect(await bring('article', 'ID,Title,Text,Tags\nx,On ink,Blue words,a|b\n,No id,text,\n')).toMatchObject({
       items: 1,
       refused: [{ line: 3, column: 'id' }],

@@ -59,7 +59,7 @@ describe('what is decided about a product', () => {
     expect(await titles('teal')).toEqual(['Teal ink']);
   });
 
-  test('outlives the next import, and the file’s value is there again when it is given up', async () => {
+  test('outlives the next import, and the file’s value is there again when it is dropped', async () => {
     decide(set('c', 'title', 'Teal ink'));
     await shelf.bringIn(smallCatalog.replace('Blue ink', 'Azure ink'));
     expect(await titles('ink')).toEqual(['Teal ink']);
@@ -126,7 +126,7 @@ describe('what a feed changes', () => {
     }
   });
 
-  test('does not undo what was decided, and is there when the decision is given up', async () => {
+  test('does not undo what was decided, and is there when the decision is dropped', async () => {
     decide(set('b', 'price', 7));
     apply({ id: 'b1', price: 3 });
     expect((await found('flat')).results[0]).toMatchObject({ price: 7 });

@@ -11,14 +11,14 @@ export interface ExaminedFile extends ProposedFile {
   readonly form: FileForm;
   /** Rows looked at for the proposal. */
   readonly rows: number;
-  /** Names beyond the columns that can be taken, those of most rows first; at most so many are told. */
+  /** Names beyond the columns that can be taken, those of most rows first; at most so many are reported. */
   readonly leftOut: { readonly count: number; readonly names: readonly string[] };
 }
 
 /** Rows whose values are looked at, and of files whose rows have names of their own, rows whose names are. */
 const rowsLookedAt = 5000;
 const rowsNamed = 2_000_000;
-/** Different names that are counted, and those beyond the columns that are told. */
+/** Different names that are counted, and those beyond the columns that are reported. */
 const mostNames = 20_000;
 const namesListed = 20;
 

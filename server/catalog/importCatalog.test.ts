@@ -49,7 +49,7 @@ describe('a catalog comes in', () => {
   });
 });
 
-describe('what is wrong is told, and the rest comes in', () => {
+describe('what is wrong is reported, and the rest comes in', () => {
   test.each([
     [
       'too many cells',
@@ -116,7 +116,7 @@ test('a new catalog replaces the old in one step and leaves the setup alone', as
   expect(shelf.setups.draft()).toEqual(before);
 });
 
-describe('what changes is told before it happens', () => {
+describe('what changes is reported before it happens', () => {
   const first = 'id,title,price,colour\na,Ink,1,Red\nb,Pen,2,Blue\nc,Brush,3,\n';
   const second = 'id,title,price,colour\nb,Pen,2,Blue\nc,Brush,4,Green\nd,Easel,9,\n';
   test('a file that replaces the catalog', async () => {

@@ -22,7 +22,7 @@ export interface ExaminedJob extends ExaminedFile {
 
 /**
  * Imports, one at a time, each in a thread of its own while the old catalog serves: a file is received and looked at,
- * read by a mapping into a new catalog that nobody sees yet, and put in force or given up. `core/catalog/importPhases.ts`
+ * read by a mapping into a new catalog that nobody sees yet, and put in force or dropped. `core/catalog/importPhases.ts`
  * says what may follow what; a method that is not taken in the present phase answers null and changes nothing.
  */
 export interface ImportJobs {

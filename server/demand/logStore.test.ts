@@ -66,7 +66,7 @@ describe('a log comes in', () => {
       clickPlace: 2,
     });
   });
-  test('and lines that are wrong are told with their number and field, the others are taken', async () => {
+  test('and lines that are wrong are reported with their number and field, the others are taken', async () => {
     const broken = `${line('11:00:00', 'ink')}\nnot json\n${line('25:00:00', 'ink')}\n${line('11:01:00', 'ink', { clicks: [{ product: 'a', place: 0 }] })}\n`;
     expect(await bring(broken)).toMatchObject({
       searches: 1,
@@ -80,7 +80,7 @@ describe('a log comes in', () => {
   });
 });
 
-test('a search that found nothing and the one that helped are told together, once a visit', async () => {
+test('a search that found nothing and the one that helped are reported together, once a visit', async () => {
   const visit = (session: string, minute: number, click: boolean) => [
     line(`10:${minute}:00`, 'aquarelle', { session, results: 0 }),
     line(`10:${minute}:30`, 'watercolour', { session, clicks: click ? [{ product: 'a', place: 1 }] : [] }),

@@ -59,7 +59,7 @@ function checked(line: number, value: unknown): LogLine {
   return { line, column: issue.path.join('.'), reason: issue.message };
 }
 
-/** Reads a shopper log, JSON Lines (plain or packed with gzip) or CSV, line by line; what is wrong is told with its line. */
+/** Reads a shopper log, JSON Lines (plain or packed with gzip) or CSV, line by line; what is wrong is reported with its line. */
 export async function* readLog(path: string): AsyncGenerator<LogLine> {
   const packed = isGzip(path);
   const form = packed ? null : detectForm(path);

@@ -50,7 +50,7 @@ describe('the draft', () => {
     });
   });
 
-  test('tells its changes in words', async () => {
+  test('says its changes in words', async () => {
     await edit('plans', 'brush', pin);
     await edit('hiding', 'product:b', { what: 'product', product: 'b' });
     const { changes } = await state();
@@ -139,7 +139,7 @@ describe('one answer, one shape', () => {
     });
   });
 
-  test('movement is told against what is published', async () => {
+  test('movement is reported against what is published', async () => {
     await edit('plans', 'brush', { ...pin, pins: [], pulls: [{ product: 'b', pull: 5 }] });
     const before = (await search('/shop/search?q=brush')).results.map(({ familyId }) => familyId);
     const after = await search('/desk/search?q=brush&movement=1');
@@ -154,7 +154,7 @@ describe('one answer, one shape', () => {
 });
 
 describe('shoppers’ requests', () => {
-  test('filters narrow by variant, count families once and are told when they are gone', async () => {
+  test('filters narrow by variant, count families once and are reported when they are gone', async () => {
     const answer = await search('/shop/search?q=brush&f.colour=Blue&f.gone=1');
     expect(answer.results.map(({ id }) => id).sort()).toEqual(['a2', 'b1']);
     expect(answer.ignoredFilters).toEqual(['gone']);

@@ -4,10 +4,13 @@ import { withFile } from './receiveFile.ts';
 import type { Services } from './services.ts';
 import type { Serve } from './serving.ts';
 
+/** Searches that the desk offers to try and looks at by itself. */
+const topSearchesShown = 40;
 const isoOrNull = (at: number | null): string | null => (at === null ? null : new Date(at).toISOString());
 
 /** What shoppers searched for: brought in from a file, written by the shop, read by the desk. */
-export function serveDemand(serve: Serve, { folder, searcher, writer, logDesk }: Services): void {
+export function serveDemand(serve: Serve, { folder, searcher, topSearches, writer, logDesk }: Services): void {
+  serve(demandEndpoints.topSearches, async () => ({ top: [...(await topSearches(topSearchesShown))] }));
   serve(demandEndpoints.demand, async ({ limit }) => {
     const { summary, top } = await searcher.demand(limit);
     const { from, to, ...counts } = summary;

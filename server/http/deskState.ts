@@ -12,7 +12,7 @@ import type { SetupReader } from '../store/setupStore.ts';
 /** Names of groups by change: a change that stays is the same object, and there may be ten thousands of them. */
 const knownGroups = new WeakMap<EntryChange, string>();
 
-/** What makes two decisions about different products one change when they are told. */
+/** What makes two decisions about different products one change when they are reported. */
 export function groupOf(change: EntryChange): string | null {
   if (change.part !== 'products') return null;
   const known = knownGroups.get(change) ?? groupName(change);
@@ -22,7 +22,7 @@ export function groupOf(change: EntryChange): string | null {
 
 function groupName({ before, after }: EntryChange): string {
   const { product: _, variant: __, ...decision } = (after ?? before) as Decision;
-  return canonical([after === null ? 'given up' : 'decided', decision]).slice(0, 2000);
+  return canonical([after === null ? 'dropped' : 'decided', decision]).slice(0, 2000);
 }
 
 /** What was told of a list of changes, by which names. */

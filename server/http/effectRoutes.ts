@@ -10,13 +10,13 @@ import type { Serve } from './serving.ts';
 const searchesLookedAt = 200;
 
 /** What the draft changes for shoppers, worked out while the desk waits for nothing else. */
-export function serveEffect(serve: Serve, { db, setups, catalogs, searcher, now }: Services): void {
+export function serveEffect(serve: Serve, { db, setups, catalogs, searcher, topSearches, now }: Services): void {
   const ofDraft = openEffectOfDraft(searcher);
   serve(effectEndpoints.effect, async (_, __, context) => {
     const reader = catalogs.current();
     if (!reader) throw noCatalog();
     const revision = setups.revision();
-    const searches = await searcher.topSearches(searchesLookedAt);
+    const searches = await topSearches(searchesLookedAt);
     const stock = `${reader.generation}/${reader.factVersion()}/${contentVersion(db)}/${Math.floor(now() / 86_400_000)}`;
     const { signal } = context.req.raw;
     const worked = await ofDraft.effect(

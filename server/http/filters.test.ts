@@ -51,7 +51,7 @@ describe('value groups', () => {
   });
   const colours = async () =>
     (await answer()).filters.find(({ key }) => key === 'colour')!.values.map(({ value, count }) => [value, count]);
-  test('are in force at once, are told when published, and outlive another import', async () => {
+  test('are in force at once, are reported when published, and outlive another import', async () => {
     expect(await colours()).toEqual([
       ['Red', 3],
       ['Other', 2],
@@ -110,7 +110,7 @@ test('proposals fit the catalog; one that is added is not proposed again', async
   );
 });
 
-test('a long list is looked through by name, and a filter said to have nothing takes off what is chosen beforehand', async () => {
+test('a long list is looked through by name, and a filter said to have nothing takes off what is preselected', async () => {
   await edit('filters', 'colour', {
     ...filter,
     attribute: 'colour',

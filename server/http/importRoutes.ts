@@ -122,7 +122,7 @@ function serveReady(app: OpenAPIHono, serve: Serve, { catalogs, imports, folder 
   });
 }
 
-/** What was read is put in force or given up, or a catalog of before is put back. */
+/** What was read is put in force or dropped, or a catalog of before is put back. */
 function servePuttingInForce(serve: Serve, services: Services): void {
   const { imports } = services;
   serve(catalogEndpoints.concerns, async () => ({ concerns: await concernsAbout(services) }));

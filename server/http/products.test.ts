@@ -52,7 +52,7 @@ describe('the catalog’s table', () => {
     await act({ ids: ['c'] }, { act: 'addTag', tag: 'gift' });
     expect(await ids('state=decided')).toEqual(['c']);
   });
-  test('gives a stretch at a time, with the columns asked for, and tells what differs among variants', async () => {
+  test('gives a stretch at a time, with the columns asked for, and says what differs among variants', async () => {
     const answer = await rows('columns=price&columns=brand&offset=0&count=1');
     expect(answer).toMatchObject({ total: 3, products: 3 });
     expect(answer.rows).toMatchObject([
@@ -71,7 +71,7 @@ describe('the catalog’s table', () => {
 });
 
 describe('cells', () => {
-  test('typed into, they are decisions: seen in the table, in the draft, and given up by typing the file’s value', async () => {
+  test('typed into, they are decisions: seen in the table, in the draft, and dropped by typing the file’s value', async () => {
     expect(
       (
         await cells(
@@ -113,7 +113,7 @@ describe('cells', () => {
 });
 
 describe('many products at once', () => {
-  test('chosen by a list, in one step for undo, told as one change and given up as one', async () => {
+  test('chosen by a list, in one step for undo, told as one change and dropped as one', async () => {
     const { body } = await act(
       { list: { q: '', filters: { colour: ['Blue'] }, missing: [], state: 'all', except: [] } },
       { act: 'addTag', tag: 'ocean' },
@@ -143,7 +143,7 @@ describe('many products at once', () => {
     expect(body.products).toBe(0);
     expect(body.state.canUndo).toBeNull();
   });
-  test('an attribute set for all, and everything about a product given up again', async () => {
+  test('an attribute set for all, and everything about a product dropped again', async () => {
     await act({ ids: ['a', 'b'] }, { act: 'set', attribute: 'boost', text: '2' });
     await act({ ids: ['a'] }, { act: 'addTag', tag: 'gift' });
     expect((await product('a')).decisions.map(({ text }) => text)).toEqual([
@@ -172,7 +172,7 @@ test('hidden from one place only, a product stays in the others', async () => {
   expect(shown.emptyShelf.products).toHaveLength(1);
 });
 
-test('a product’s page tells the rules that touch it and where it stands', async () => {
+test('a product’s page lists the rules that touch it and where it stands', async () => {
   const plan = {
     name: 'Brushes',
     on: true,

@@ -77,7 +77,7 @@ describe('the sorting menu', () => {
     expect((await order('q=brush'))[0]).toBe('d');
     expect(await order('q=brush&sort=price-up')).toBe('cabd');
   });
-  test('why here tells the place in the order chosen', async () => {
+  test('why here says the place in the order chosen', async () => {
     const sorted = await answer('q=brush&sort=price-up');
     const last = sorted.results.at(-1)!;
     const why = (await shelf.get(`/desk/why?q=brush&sort=price-up&product=${last.familyId}`)).body as {

@@ -4,6 +4,7 @@ import type { MappingStore } from '../catalog/mappingStore.ts';
 import type { DataFolder } from '../dataFolder.ts';
 import type { LogDesk } from '../demand/logDesk.ts';
 import type { LogStore } from '../demand/logStore.ts';
+import type { TopSearches } from '../demand/topSearches.ts';
 import type { SimulatedFeed } from '../feed/simulatedFeed.ts';
 import type { PictureDesk } from '../pictures/pictureDesk.ts';
 import type { Searcher } from '../searching/searcher.ts';
@@ -22,6 +23,7 @@ export interface Services {
   readonly feed: SimulatedFeed;
   readonly log: LogStore;
   readonly logDesk: LogDesk;
+  readonly topSearches: TopSearches;
   readonly pictures: PictureDesk;
   readonly searcher: Searcher;
   readonly writer: Writer;

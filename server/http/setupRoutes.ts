@@ -78,7 +78,7 @@ export function serveSetup(serve: Serve, services: Services, written: Written): 
     written(writer.publish(revision, who(context), note, now())),
   );
   serve(endpoints.takeBack, (_, { number }, context) => written(writer.publishAgain(number, who(context), now())));
-  /** A release never changes, so what it changed is told once for each catalog. */
+  /** A release never changes, so what it changed is reported once for each catalog. */
   const described = new Map<number, { readonly names: NamesForChanges; readonly sentences: string[] }>();
   const sentencesOf = (number: number, names: NamesForChanges): string[] => {
     const known = described.get(number);

@@ -13,7 +13,7 @@ beforeAll(async () => {
 });
 afterAll(() => shelf.remove());
 
-test('a product’s page tells its variants as they stand, by what is published', async () => {
+test('a product’s page lists its variants as they stand, by what is published', async () => {
   const { status, body } = await page('/shop/product?id=a');
   expect(status).toBe(200);
   const detail = body as ProductDetail;

@@ -22,7 +22,7 @@ const notes = async (...keys: string[]): Promise<Notes> =>
     .notes;
 const read = async (csv: string): Promise<Read> => (await shelf.post('/desk/vocabulary/read', { csv })).body;
 
-test('an entry tells the searches it touches, how often they are made and the products it adds', async () => {
+test('an entry says the searches it touches, how often they are made and the products it adds', async () => {
   for (const search of ['dye', 'dye', 'blue dye', 'brush'])
     await shelf.post('/shop/log/search', { session: 's', search, filters: {}, results: 0, inDesk: false });
   await edit('a', { what: 'oneWay', from: ['dye'], to: ['ink'], on: true });
@@ -33,7 +33,7 @@ test('an entry tells the searches it touches, how often they are made and the pr
   expect(gone).toBeUndefined();
 });
 
-test('a file of synonyms is told as what it changes, with refused lines, and changes nothing by itself', async () => {
+test('a file of synonyms is reported as what it changes, with refused lines, and changes nothing by itself', async () => {
   await edit('same-rubber-eraser', { what: 'synonyms', words: ['rubber', 'eraser'], on: true });
   const csv = 'kind,words,finds,on,name\r\nsame,rubber|eraser,,on,\r\none way,dye,ink,on,\r\nsame,alone,,on,\r\n';
   const answer = await read(csv);

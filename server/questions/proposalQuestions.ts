@@ -11,7 +11,7 @@ import { proposedFilters } from './filterQuestions.ts';
 import { searchesTried } from './triedSearches.ts';
 import { meaningEvidence, neighbourEvidence, searchesForWords, wordEvidence } from './wordEvidence.ts';
 
-/** A proposal as far as it is told before its effect is known. */
+/** A proposal as far as it is reported before its effect is known. */
 export type ProposalHead = Pick<Proposal, 'id' | 'kind' | 'title' | 'reason' | 'isSure'>;
 
 /**

@@ -37,7 +37,7 @@ interface Waiting {
 }
 
 /** Nobody hears it: the client has gone. */
-const gone = (): Refused => new Refused(503, { code: 'client-gone', message: 'The request was given up.' });
+const gone = (): Refused => new Refused(503, { code: 'client-gone', message: 'The request was cancelled.' });
 const tooSlowIn = (seconds: number): Refused =>
   new Refused(503, { code: 'too-slow', message: `This took longer than ${seconds} seconds and was stopped.` });
 

@@ -178,7 +178,7 @@ export function openSetupStore(db: Db): SetupStore {
     const changes = since.map(({ change }) => change);
     return { code: 'stale-write', revision: now, changes, who: [...new Set(since.map(({ who }) => who))] };
   };
-  /** `against` is the release before it: the one its changes are told against. */
+  /** `against` is the release before it: the one its changes are reported against. */
   const insertRelease = (setup: Setup, against: Setup | null, who: string, note: string, at: number): void => {
     const number = (lastRelease.get(storefrontId) ?? 0) + 1;
     const changes = against === null ? null : JSON.stringify(changesBetween(against, setup));

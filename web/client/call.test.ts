@@ -74,8 +74,8 @@ describe('what comes back', () => {
     answering(() => Promise.reject(new TypeError('fetch failed')));
     expect(await problemOf(call('state'))).toMatchObject({ code: 'no-connection' });
   });
-  test('a question that was given up is no problem to tell', async () => {
-    answering(() => Promise.reject(new DOMException('given up', 'AbortError')));
+  test('a question that was dropped is no problem to tell', async () => {
+    answering(() => Promise.reject(new DOMException('dropped', 'AbortError')));
     expect((await problemOf(call('state'))).name).toBe('AbortError');
   });
 });

@@ -41,7 +41,7 @@ test('the way back leads to the search it was found by', async () => {
   expect(back.getAttribute('href')).toBe('/shop?q=brush&page=2');
 });
 
-test('a product that is not there is told, with a way to try again', async () => {
+test('a product that is not there is reported, with a way to try again', async () => {
   answerWith({});
   show(page);
   expect((await screen.findByRole('alert')).textContent).toContain('Nothing at /shop/product?id=a.');

@@ -18,7 +18,7 @@ export interface ShopperSearch {
   readonly asWords: readonly string[];
   /** The language filters are named in; empty for the catalog's own. */
   readonly language: string;
-  /** What the shopper has said of filters; a key with nothing takes off what is chosen beforehand. */
+  /** What the shopper has said of filters; a key with nothing takes off what is preselected. */
   readonly filters: Readonly<Record<string, readonly string[]>>;
 }
 

@@ -156,7 +156,7 @@ const descriptions: { readonly [Key in keyof FilterSetting]?: (is: FilterSetting
   groups: ({ groups }) => (groups ? 'shows value groups' : 'shows the values as the catalog has them'),
   where: ({ where }) => (where ? 'is shown only in some places' : 'is shown everywhere'),
   after: ({ after }) => (after ? 'waits for another filter' : 'waits for no other filter'),
-  chosen: ({ chosen = [] }) => (chosen.length > 0 ? 'has values chosen beforehand' : 'has nothing chosen beforehand'),
+  chosen: ({ chosen = [] }) => (chosen.length > 0 ? 'has values preselected' : 'has nothing preselected'),
   names: () => 'has other names in other languages',
 };
 

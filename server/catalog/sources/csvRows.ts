@@ -50,7 +50,7 @@ type CsvForm = Pick<FileForm, 'delimiter' | 'quote' | 'escape'>;
 
 /**
  * Reads a CSV file row by row, streaming. Quotes inside a text that is not quoted belong to it (`12" ruler`), lines may
- * end in any way; a row that cannot be read is told with its line and costs no other.
+ * end in any way; a row that cannot be read is reported with its line and costs no other.
  */
 export async function* csvRows(input: Readable, form: CsvForm): AsyncGenerator<SourceRow> {
   let names: string[] | null = null;

@@ -143,7 +143,7 @@ describe('JSON', () => {
     ]);
   });
 
-  test('a list cut in the middle is told with how far it was good', async () => {
+  test('a list cut in the middle is reported with how far it was good', async () => {
     await expect(read('[{"id":1},{"id":2},{"id":')).rejects.toThrow('behind item 2');
   });
 
@@ -220,7 +220,7 @@ describe('JSON keeps what it says', () => {
       { line: 4 },
     ]);
   });
-  test('names that only later items have are columns, and those that cannot be taken are told', async () => {
+  test('names that only later items have are columns, and those that cannot be taken are reported', async () => {
     const items = Array.from({ length: 6000 }, (_, at) => ({
       id: at,
       title: `Ink ${at}`,

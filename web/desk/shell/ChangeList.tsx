@@ -16,7 +16,7 @@ const partNames = {
   storefront: 'Filters',
 } as const;
 
-/** Changes against what is published, in words, each of which can be given up by itself. */
+/** Changes against what is published, in words, each of which can be dropped by itself. */
 export function ChangeList({ changes }: { readonly changes: readonly DescribedChange[] }) {
   return (
     <ul className="mt-2 space-y-1.5">

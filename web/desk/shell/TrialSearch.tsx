@@ -4,7 +4,7 @@ import { useEffect, useRef, useState } from 'react';
 import { longestQuery } from '../../../core/query/readUnits.ts';
 import { PopoverPanel } from '../../look/PopoverPanel.tsx';
 import { count, counted } from '../../look/price.ts';
-import { useDemand } from '../state/demand.ts';
+import { useTopSearches } from '../state/demand.ts';
 import { useShopWindow } from '../state/shopWindow.ts';
 import { useTrial } from '../state/trial.ts';
 
@@ -115,16 +115,19 @@ function RecentTrials() {
   );
 }
 
+/** Searches made most that are offered. */
+const mostOffered = 12;
+
 /** What shoppers search for most, to try at once. */
 function AskedMost({ choose }: { choose(search: string): void }) {
-  const { data } = useDemand(12);
+  const { data } = useTopSearches();
   if (!data || data.top.length === 0) return null;
   return (
     <>
       <h3 className="mt-1.5 border-t px-2 pt-1.5 text-[12px] text-soft">Asked most by shoppers</h3>
       <ul className="max-h-[210px] overflow-auto">
-        {data.top.map(({ key, search, searches }) => (
-          <li key={key}>
+        {data.top.slice(0, mostOffered).map(({ search, searches }) => (
+          <li key={search}>
             <button
               type="button"
               className="flex w-full items-baseline gap-2 rounded px-2 py-1 text-left hover:bg-press-soft"

@@ -82,7 +82,7 @@ afterEach(() => {
 });
 
 describe('an edit', () => {
-  test('shows at once, before the server has it, and is told as being saved until then', async () => {
+  test('shows at once, before the server has it, and is reported as being saved until then', async () => {
     const saved = edit(weighs('brand', 7));
     expect(weightOf(knownState(), 'brand')).toBe(7);
     expect(useSaving.getState().isSaving).toBe(true);

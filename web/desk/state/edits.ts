@@ -146,7 +146,7 @@ async function actNow<Answer>(
 
 const itself = (state: DeskState): DeskState => state;
 
-/** Gives up decisions about products that are told as one change. */
+/** Discards decisions about products that are reported as one change. */
 export const discardGroup = (group: string): Promise<DeskState | null> =>
   act((revision) => call('discard', { body: { revision, group } }), itself);
 

@@ -1,7 +1,7 @@
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
 
-/** Whether the strip that tells the effect of the draft shows its first line only. */
+/** Whether the strip that says the effect of the draft shows its first line only. */
 interface EffectFolded {
   readonly isFolded: boolean;
   fold(isFolded: boolean): void;

@@ -92,9 +92,9 @@ describe('the shop window', () => {
   test('is folded by hand, and unfolding takes its room back from the screen', () => {
     useShopWindow.getState().yieldRoom(true);
     useShopWindow.getState().fold(true);
-    expect(useShopWindow.getState()).toMatchObject({ isFolded: true, givesRoom: true });
+    expect(useShopWindow.getState()).toMatchObject({ isFolded: true, yieldsRoom: true });
     useShopWindow.getState().fold(false);
-    expect(useShopWindow.getState()).toMatchObject({ isFolded: false, givesRoom: false });
+    expect(useShopWindow.getState()).toMatchObject({ isFolded: false, yieldsRoom: false });
   });
   test('where it stands in the editor’s place, another screen takes that back', () => {
     useShopWindow.getState().fold(false);

@@ -13,7 +13,7 @@ test('says who changed what, and that nothing of one’s own was saved', () => {
   });
 });
 
-test('many changes are not all told; without any it is somebody; another error is none of this', () => {
+test('many changes are not all reported; without any it is somebody; another error is none of this', () => {
   const changes = ['a', 'b', 'c', 'd', 'e'].map((sentence) => ({ sentences: [sentence] }));
   expect(describeStaleWrite(stale({ who: ['Ann'], changes }))?.text).toBe(
     'a. b. c. And 2 more. Your change was not saved.',

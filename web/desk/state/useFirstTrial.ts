@@ -1,5 +1,5 @@
 import { useEffect } from 'react';
-import { useDemand } from './demand.ts';
+import { useTopSearches } from './demand.ts';
 import { isUntried, useTrial } from './trial.ts';
 
 /** Searches a desk that was never used begins with. */
@@ -11,7 +11,7 @@ const first = 3;
  */
 export function useFirstTrial(): boolean {
   const isFirst = useTrial(isUntried);
-  const { data, isPending } = useDemand(12);
+  const { data, isPending } = useTopSearches();
   useEffect(() => {
     if (isFirst && data) useTrial.getState().begin(data.top.slice(0, first).map(({ search }) => search));
   }, [isFirst, data]);

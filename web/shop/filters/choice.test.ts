@@ -20,7 +20,7 @@ describe('what a shopper has said', () => {
   const colour = filter({});
   test('is forgotten where it is taken back', () =>
     expect(withChoice({ colour: ['Red'], size: ['A4'] }, colour, [], [])).toEqual({ size: ['A4'] }));
-  test('says so where what was chosen beforehand is taken off, and nothing where it is chosen again', () => {
+  test('says so where what was preselected is taken off, and nothing where it is chosen again', () => {
     const before = filter({ preselected: ['Red'] });
     expect(withChoice({}, before, [], [])).toEqual({ colour: [] });
     expect(withChoice({ colour: [] }, before, ['Red'], [])).toEqual({});
@@ -30,7 +30,7 @@ describe('what a shopper has said', () => {
     expect(withChoice({ size: ['A4'] }, colour, ['Red'], ['size'])).toEqual({ colour: ['Red'] }));
 });
 
-test('what is chosen is what the shopper said, else what is chosen beforehand', () => {
+test('what is chosen is what the shopper said, else what is preselected', () => {
   expect(chosenIn(filter({ preselected: ['Red'] }), {})).toEqual(['Red']);
   expect(chosenIn(filter({ preselected: ['Red'] }), { colour: [] })).toEqual([]);
   expect(chosenIn(filter({}), { colour: ['Blue', 'Red'] })).toEqual(['Blue', 'Red']);

@@ -3,10 +3,10 @@ import { choosesOne, choosesRange } from '../../../core/setup/terms/filterTerms.
 import { spanInWords, valueInWords } from '../../look/filterWords.ts';
 import { count, counted } from '../../look/price.ts';
 
-/** What a shopper has said of filters, as the address carries it: a key with nothing takes off what is chosen beforehand. */
+/** What a shopper has said of filters, as the address carries it: a key with nothing takes off what is preselected. */
 export type Said = Readonly<Record<string, readonly string[]>>;
 
-/** What is chosen in a filter: what the shopper said of it, else what is chosen beforehand. Shown at once, not when an answer comes. */
+/** What is chosen in a filter: what the shopper said of it, else what is preselected. Shown at once, not when an answer comes. */
 export function chosenIn(filter: FilterAnswer, said: Said): readonly string[] {
   const { key, kind, preselected = [] } = filter;
   const chosen = Object.hasOwn(said, key) ? said[key]! : preselected;

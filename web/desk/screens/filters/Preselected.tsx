@@ -33,7 +33,7 @@ export function Preselected({ filterKey, filter }: OfFilter) {
           <li key={each.collection ?? everywhere} className="flex items-center gap-2">
             <span className="text-soft">{placeName(each.collection)}:</span> {each.values.join(', ')}
             <IconButton
-              label={`Choose nothing beforehand ${placeName(each.collection)}`}
+              label={`Preselect nothing ${placeName(each.collection)}`}
               className="p-1"
               onClick={() => set(each.collection, [])}
             >
@@ -44,14 +44,14 @@ export function Preselected({ filterKey, filter }: OfFilter) {
       </ul>
       <div className="mt-1.5 flex flex-wrap items-center gap-2 text-[13.5px]">
         <Choice
-          label="Where values are chosen beforehand"
+          label="Where values are preselected"
           value={place}
           options={[[everywhere, 'everywhere'], ...collections.map(({ id, title }) => [id, `in ${title}`] as const)]}
           change={setPlace}
         />
         {isRange ? (
           <TextField
-            label="Range chosen beforehand"
+            label="Range preselected"
             placeholder="5..20"
             className="w-28"
             mayBeEmpty
@@ -60,7 +60,7 @@ export function Preselected({ filterKey, filter }: OfFilter) {
           />
         ) : (
           <Choice
-            label="Value chosen beforehand"
+            label="Value preselected"
             value=""
             options={[
               ['', 'choose a value'],

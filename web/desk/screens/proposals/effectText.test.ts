@@ -6,7 +6,7 @@ const usual = { looked: 200, finding: 190, changed: 0, times: 0, foundBefore: 90
 const effectOf = (change: Partial<ProposalRow['effect']>, kind: ProposalRow['kind'] = 'synonyms'): string =>
   effectText({ kind, effect: { ...usual, rescued: [], examples: [], ...change } } as unknown as ProposalRow);
 
-test('what changes is told with examples, with what is found besides, and with searches that found nothing', () => {
+test('what changes is reported with examples, with what is found besides, and with searches that found nothing', () => {
   const effect = { changed: 2, times: 63, foundAfter: 120, rescued: ['biro'], examples: ['biro', 'pen'] };
   expect(effectOf(effect)).toBe(
     'It changes the first page of 2 of the 200 most frequent searches (63 times), such as “biro”, “pen”, and finds 30 products more in all. “biro” would no longer find nothing.',

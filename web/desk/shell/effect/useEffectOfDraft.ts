@@ -16,7 +16,7 @@ const rest = (signal: AbortSignal): Promise<void> =>
 
 /**
  * What the draft changes on the first pages of the searches made most. Asked for anew with every revision; an answer
- * for a revision that is gone is given up on both sides.
+ * for a revision that is gone is dropped on both sides.
  */
 export function useEffectOfDraft() {
   const { revision } = useDeskState();

@@ -10,7 +10,7 @@ test('points have one decimal, and all of them on request', () => {
   ]);
 });
 
-test('the rarer word is told where it counts clearly more, and nothing where words count alike', () => {
+test('the rarer word is reported where it counts clearly more, and nothing where words count alike', () => {
   const set = { word: 'set', share: 62_000 };
   const paint = { word: 'paint', share: 38_000 };
   const brush = { word: 'brush', share: 40_000 };

@@ -25,8 +25,8 @@ export function wordInWords({ as, products, value }: Pick<ExplainedWord, 'as' | 
       return 'Passed over: it is a stop word.';
     case 'givenUp':
       return products > 0
-        ? `Given up: no product has it together with the other words (${counted(products, 'product')} by itself).`
-        : 'Given up: nothing in the catalog is like it.';
+        ? `Left out: no product has it together with the other words (${counted(products, 'product')} by itself).`
+        : 'Left out: nothing in the catalog is like it.';
     case 'corrected':
       return 'Taken as misspelt.';
     case 'notRead':

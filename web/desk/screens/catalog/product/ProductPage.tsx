@@ -5,7 +5,7 @@ import { call } from '../../../../client/call.ts';
 import { ProductPicture } from '../../../../look/ProductPicture.tsx';
 import { counted } from '../../../../look/price.ts';
 import { Loading, LoadProblem, Nothing, Section, shelfRow } from '../../../parts/Screen.tsx';
-import { useDemand } from '../../../state/demand.ts';
+import { useTopSearches } from '../../../state/demand.ts';
 import { useTrial } from '../../../state/trial.ts';
 import { JoinProduct } from '../Variants.tsx';
 import { Places } from './Places.tsx';
@@ -16,8 +16,8 @@ import { VariantList } from './VariantList.tsx';
 export function ProductPage() {
   const { id = '' } = useParams();
   const { query, recent } = useTrial();
-  const { data: demand } = useDemand(40);
-  const asked = demand?.top.map(({ search }) => search) ?? [];
+  const { data: top } = useTopSearches();
+  const asked = top?.top.map(({ search }) => search) ?? [];
   const searches = [...new Set([query, ...recent.slice(0, 5), ...asked].filter(Boolean))].slice(0, 30);
   const { data, error, refetch } = useQuery({
     queryKey: ['desk', 'product', id, searches],
