@@ -88,7 +88,8 @@ test('attributes: a row dragged to another place takes a weight between its neig
   await page.mouse.down();
   await page.mouse.move(to!.x + 20, to!.y + to!.height + 10, { steps: 12 });
   await page.mouse.move(to!.x + 20, to!.y + 10, { steps: 6 });
-  await page.waitForTimeout(200);
+  // The list makes room before the row is let go.
+  await expect(page.getByText('Kind is over place 2.')).toBeAttached();
   await page.mouse.up();
   await expect(rows.nth(1)).toContainText('Kind');
 });

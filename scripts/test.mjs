@@ -12,6 +12,7 @@ const chromium = '/usr/bin/chromium';
 /** Tests of the real interface that may need a second try in one run; more are a fault. */
 const mostFlaky = 2;
 const tally = { passed: 0, failed: 0 };
+const began = Date.now();
 
 function run(command, args, env = {}) {
   const { status } = spawnSync(command, args, {
@@ -90,5 +91,6 @@ if (ensureChromium()) {
   console.log('FAILED: the real interface needs Chromium');
   tally.failed++;
 }
+console.log(`All of it took ${((Date.now() - began) / 60_000).toFixed(1)} minutes.`);
 console.log(`${tally.passed} passed, ${tally.failed} failed`);
 process.exitCode = tally.failed > 0 ? 1 : 0;

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { leastPull, longest, most } from '../terms/limits.ts';
-import { listed, type NamesForChanges, openPart } from '../terms/part.ts';
+import { listed, openPart } from '../terms/part.ts';
 import { key, productId, searchText } from '../terms/texts.ts';
 
 const shelfPlanSchema = z.strictObject({
@@ -17,32 +17,16 @@ const shelfPlanSchema = z.strictObject({
 });
 export type ShelfPlan = z.infer<typeof shelfPlanSchema>;
 
-function pinChanges(plan: string, before: ShelfPlan, after: ShelfPlan, names: NamesForChanges): string[] {
-  const was = new Map(before.pins.map(({ product, place }) => [product, place]));
-  const is = new Set(after.pins.map(({ product }) => product));
+/** What a plan says of single products, before and after: sentences for what is new or other, then for what is gone. */
+function productChanges<Item extends { readonly product: string }>(
+  { before, after }: { readonly before: readonly Item[]; readonly after: readonly Item[] },
+  said: { now(item: Item): string; gone(item: Item): string },
+): string[] {
+  const ofProduct = (items: readonly Item[]) => new Map(items.map((item) => [item.product, said.now(item)]));
+  const [was, is] = [ofProduct(before), ofProduct(after)];
   return [
-    ...after.pins
-      .filter(({ product, place }) => was.get(product) !== place)
-      .map(({ product, place }) => `${plan} pins ${names.product(product)} at place ${place}`),
-    ...before.pins
-      .filter(({ product }) => !is.has(product))
-      .map(({ product }) => `${plan} no longer pins ${names.product(product)}`),
-  ];
-}
-
-function pullChanges(plan: string, before: ShelfPlan, after: ShelfPlan, names: NamesForChanges): string[] {
-  const was = new Map(before.pulls.map(({ product, pull }) => [product, pull]));
-  const is = new Set(after.pulls.map(({ product }) => product));
-  return [
-    ...after.pulls
-      .filter(({ product, pull }) => was.get(product) !== pull)
-      .map(
-        ({ product, pull }) =>
-          `${plan} ${pull >= 1 ? 'boosts' : 'lowers'} ${names.product(product)} (strength ×${pull})`,
-      ),
-    ...before.pulls
-      .filter(({ product }) => !is.has(product))
-      .map(({ product }) => `${plan} no longer boosts or lowers ${names.product(product)}`),
+    ...[...is].filter(([product, sentence]) => was.get(product) !== sentence).map(([, sentence]) => sentence),
+    ...before.filter(({ product }) => !is.has(product)).map(said.gone),
   ];
 }
 
@@ -59,6 +43,21 @@ export const plans = openPart({
     if (before.on !== after.on) said.push(`${plan} is switched ${after.on ? 'on' : 'off'}`);
     if (before.searches.join('\n') !== after.searches.join('\n'))
       said.push(`${plan} holds for: ${listed(after.searches)}`);
-    return [...said, ...pinChanges(plan, before, after, names), ...pullChanges(plan, before, after, names)];
+    const pins = productChanges(
+      { before: before.pins, after: after.pins },
+      {
+        now: ({ product, place }) => `${plan} pins ${names.product(product)} at place ${place}`,
+        gone: ({ product }) => `${plan} no longer pins ${names.product(product)}`,
+      },
+    );
+    const pulls = productChanges(
+      { before: before.pulls, after: after.pulls },
+      {
+        now: ({ product, pull }) =>
+          `${plan} ${pull >= 1 ? 'boosts' : 'lowers'} ${names.product(product)} (strength ×${pull})`,
+        gone: ({ product }) => `${plan} no longer boosts or lowers ${names.product(product)}`,
+      },
+    );
+    return [...said, ...pins, ...pulls];
   },
 });

@@ -1,14 +1,9 @@
 import { Slider } from 'radix-ui';
 import { useState } from 'react';
+import type { AttributeValues } from '../../../../core/browse/attributeValues.ts';
 
 export interface EndsOf {
-  readonly amounts: {
-    readonly least: number;
-    readonly most: number;
-    /** Nineteen in twenty lie below it. */
-    readonly usual: number;
-    readonly histogram: readonly number[];
-  };
+  readonly amounts: NonNullable<AttributeValues['amounts']>;
   readonly thresholds: readonly number[];
   set(thresholds: readonly number[]): void;
 }

@@ -9,7 +9,7 @@ import { useTopSearches } from '../../../state/demand.ts';
 import { useTrial } from '../../../state/trial.ts';
 import { JoinProduct } from '../Variants.tsx';
 import { Places } from './Places.tsx';
-import { ValueRow } from './ValueRow.tsx';
+import { ValueRows } from './ValueRow.tsx';
 import { VariantList } from './VariantList.tsx';
 
 /** Everything known of one product, what was decided about it here, every rule that touches it, and where it stands. */
@@ -51,35 +51,20 @@ export function ProductPage() {
         title="Details"
         note="A value typed here is a decision: seen in the draft at once, published with it, and kept through the next import."
       >
-        <ul className="space-y-[5px]">
-          {filled
-            .filter(({ ofVariants }) => isOne || !ofVariants)
-            .map((attribute) => (
-              <ValueRow
-                key={attribute.key}
-                product={data}
-                attribute={attribute}
-                variant={data.variants[0]!}
-                owner={null}
-              />
-            ))}
-        </ul>
+        <ValueRows
+          product={data}
+          attributes={filled.filter(({ ofVariants }) => isOne || !ofVariants)}
+          variant={data.variants[0]!}
+          owner={null}
+        />
         {empty.length > 0 && (
           <details className="mt-2">
             <summary className="cursor-pointer text-[13px] text-press">
               {counted(empty.length, 'attribute')} without a value
             </summary>
-            <ul className="mt-1.5 space-y-[5px]">
-              {empty.map((attribute) => (
-                <ValueRow
-                  key={attribute.key}
-                  product={data}
-                  attribute={attribute}
-                  variant={data.variants[0]!}
-                  owner={null}
-                />
-              ))}
-            </ul>
+            <div className="mt-1.5">
+              <ValueRows product={data} attributes={empty} variant={data.variants[0]!} owner={null} />
+            </div>
           </details>
         )}
       </Section>

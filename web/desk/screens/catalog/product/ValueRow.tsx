@@ -6,18 +6,26 @@ import { setAttributeByKey } from '../../../state/attributes.ts';
 import { act, edit } from '../../../state/edits.ts';
 import type { Attribute, Product, Variant } from './productAnswer.ts';
 
-/** One attribute's value: where it comes from, what the other source says, and which of the two wins. */
-export function ValueRow({
-  product,
-  attribute,
-  variant,
-  owner,
-}: {
+interface OfVariant {
   readonly product: Product;
-  readonly attribute: Attribute;
   readonly variant: Variant;
+  /** The variant that a value typed here is decided for; null for all of the product's. */
   readonly owner: string | null;
-}) {
+}
+
+/** The values of some attributes, one below the other. */
+export function ValueRows({ attributes, ...of }: OfVariant & { readonly attributes: readonly Attribute[] }) {
+  return (
+    <ul className="space-y-[5px]">
+      {attributes.map((attribute) => (
+        <ValueRow key={attribute.key} attribute={attribute} {...of} />
+      ))}
+    </ul>
+  );
+}
+
+/** One attribute's value: where it comes from, what the other source says, and which of the two wins. */
+function ValueRow({ product, attribute, variant, owner }: OfVariant & { readonly attribute: Attribute }) {
   const { key, label, canDecide, wins } = attribute;
   const value = variant.values[key];
   const decision = product.decisions.find(

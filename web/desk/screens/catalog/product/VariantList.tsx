@@ -2,7 +2,7 @@ import { ChevronRight } from 'lucide-react';
 import { shelfRow } from '../../../parts/Screen.tsx';
 import { SplitOff } from '../Variants.tsx';
 import type { Attribute, Product } from './productAnswer.ts';
-import { ValueRow } from './ValueRow.tsx';
+import { ValueRows } from './ValueRow.tsx';
 
 /** Attributes that stand in columns; the others show when a variant is opened. */
 const mostColumns = 4;
@@ -47,17 +47,9 @@ export function VariantList({
               </span>
             ))}
           </summary>
-          <ul className="mt-1.5 space-y-[5px]">
-            {attributes.map((attribute) => (
-              <ValueRow
-                key={attribute.key}
-                product={product}
-                attribute={attribute}
-                variant={variant}
-                owner={variant.id}
-              />
-            ))}
-          </ul>
+          <div className="mt-1.5">
+            <ValueRows product={product} attributes={attributes} variant={variant} owner={variant.id} />
+          </div>
           <SplitOff variant={variant.id} product={product.id} label={variant.sku || variant.id} />
         </details>
       ))}

@@ -1,0 +1,37 @@
+import { LanguageMenu } from './LanguageMenu.tsx';
+import { SearchBox } from './SearchBox.tsx';
+import type { Shopper } from './useShopper.ts';
+
+/** Above every page of the shop: its name, the languages it speaks, and the search box. */
+export function ShopHeader({ shopper }: { readonly shopper: Shopper }) {
+  const { desk, search, results, open, searchEverywhere, searchHere, chooseLanguage } = shopper;
+  const { data, error } = results;
+  return (
+    <header className="flex flex-wrap items-center gap-x-5 gap-y-2 border-line border-b px-4 py-3 sm:px-5">
+      <a
+        href="/shop"
+        className="min-w-[7.5rem] font-shop text-xl tracking-tight"
+        onClick={(event) => {
+          event.preventDefault();
+          searchEverywhere('');
+        }}
+      >
+        {data?.shop.name ?? (error ? 'The shop' : '…')}
+      </a>
+      {data && data.languages.length > 1 && (
+        <LanguageMenu
+          languages={data.languages}
+          chosen={search.language || data.languages[0]!}
+          choose={(language) => chooseLanguage(language === data.languages[0] ? '' : language)}
+        />
+      )}
+      <SearchBox
+        query={search.query}
+        search={searchHere}
+        open={({ familyId }) => open(familyId)}
+        desk={desk.view}
+        isInDesk={desk.isInDesk}
+      />
+    </header>
+  );
+}
