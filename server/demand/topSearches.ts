@@ -8,7 +8,7 @@ export interface TopSearch {
 export type TopSearches = (limit: number) => Promise<readonly TopSearch[]>;
 
 /** Searches that are kept. */
-export const mostTopSearches = 200;
+const mostTopSearches = 200;
 
 /**
  * Keeps the searches made most, since nearly every screen begins by asking for them and counting waits behind what takes

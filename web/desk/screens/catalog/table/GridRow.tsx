@@ -4,7 +4,7 @@ import type { ListedProduct } from '../../../../../api/productEndpoints.ts';
 import { Picture } from '../../../parts/ProductLine.tsx';
 import { isChosen } from '../../../state/chosenProducts.ts';
 import { useProductTable } from '../../../state/productTable.ts';
-import { type Column, titleWidth } from './grid.ts';
+import { type Column, shownIn, titleWidth } from './grid.ts';
 
 interface Editing {
   /** The column one is at in this row, or null. */
@@ -90,7 +90,8 @@ export function GridRow({
           <span className="h-3 w-40 rounded bg-paper-deep" />
         )}
       </div>
-      {columns.map(({ id, width: size }, column) => {
+      {columns.map((laid, column) => {
+        const { id, width: size } = laid;
         const cell = row?.cells[id];
         const isHere = cell?.from === 'here';
         const isActive = editing.at === column;
@@ -102,7 +103,15 @@ export function GridRow({
             tabIndex={-1}
             className={`flex shrink-0 items-center px-2.5 ${isActive ? active : ''} ${isHere ? 'bg-changed-soft' : ''}`}
             style={{ width: size }}
-            title={isHere ? 'Set here' : cell?.contested ? 'Set here too, but the file wins' : undefined}
+            title={
+              isHere
+                ? 'Set here'
+                : cell?.contested
+                  ? 'Set here too, but the file wins'
+                  : laid.isPath
+                    ? cell?.shown
+                    : undefined
+            }
             onClick={() => editing.goTo(column)}
             onDoubleClick={editing.begin}
             onKeyDown={() => {}}
@@ -113,7 +122,7 @@ export function GridRow({
               <span
                 className={`truncate ${cell && cell.different > 1 ? 'text-soft' : ''} ${isHere ? 'text-on-changed' : ''}`}
               >
-                {cell?.shown}
+                {cell && shownIn(laid, cell.shown, cell.different)}
                 {isHere && <span className="sr-only"> (set here)</span>}
               </span>
             )}

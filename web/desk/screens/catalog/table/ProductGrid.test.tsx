@@ -5,7 +5,7 @@ import type { AttributeRow } from '../../../../../api/endpoints.ts';
 import type { ListedProduct } from '../../../../../api/productEndpoints.ts';
 import { answerWith, furnish, show } from '../../../../testing/dom.tsx';
 import { useProductTable } from '../../../state/productTable.ts';
-import { columnsOf, leftOf, titleWidth } from './grid.ts';
+import { columnsOf, leftOf, shownIn, titleWidth } from './grid.ts';
 import { ProductGrid } from './ProductGrid.tsx';
 
 const attribute = (key: string, kind: AttributeRow['kind'], canDecide = true) =>
@@ -83,4 +83,11 @@ test('columns begin where those before them end; one that is gone is left out', 
   const laid = columnsOf(['price', 'gone', 'brand'], attributes);
   expect(laid.map(({ id }) => id)).toEqual(['price', 'brand']);
   expect([leftOf(laid, 0), leftOf(laid, 1)]).toEqual([titleWidth, titleWidth + laid[0]!.width]);
+});
+
+test('of a path the last level shows, of several values how many there are', () => {
+  const [path, brand] = columnsOf(['category', 'brand'], [attribute('category', 'path'), attribute('brand', 'text')]);
+  expect(shownIn(path!, 'Paint > Watercolour', 1)).toBe('Watercolour');
+  expect(shownIn(path!, '3 values', 3)).toBe('3 values');
+  expect(shownIn(brand!, 'Coldwater > Mill', 1)).toBe('Coldwater > Mill');
 });

@@ -1,4 +1,5 @@
 import type { AttributeRow } from '../../../../../api/endpoints.ts';
+import { levelMark } from '../../../../../core/catalog/levels.ts';
 
 /** Width of the first column in pixels. */
 export const titleWidth = 222;
@@ -16,6 +17,8 @@ export interface Column {
   readonly label: string;
   /** In pixels. */
   readonly width: number;
+  /** Whether its values are paths of levels, whose last says most. */
+  readonly isPath: boolean;
 }
 
 const widthOf = ({ kind }: AttributeRow): number =>
@@ -25,8 +28,14 @@ const widthOf = ({ kind }: AttributeRow): number =>
 export const columnsOf = (keys: readonly string[], attributes: readonly AttributeRow[]): Column[] =>
   keys.flatMap((key) => {
     const attribute = attributes.find((row) => row.key === key);
-    return attribute ? [{ id: key, label: attribute.label, width: widthOf(attribute) }] : [];
+    return attribute
+      ? [{ id: key, label: attribute.label, width: widthOf(attribute), isPath: attribute.kind === 'path' }]
+      : [];
   });
+
+/** What a cell shows of a value: of one path its last level, since a column is too narrow for all of them. */
+export const shownIn = ({ isPath }: Column, shown: string, different: number): string =>
+  isPath && different === 1 ? (shown.split(levelMark).at(-1) ?? shown) : shown;
 
 /** Where a column begins, from the left edge of the table. */
 export const leftOf = (columns: readonly Column[], at: number): number =>
