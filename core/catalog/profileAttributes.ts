@@ -1,6 +1,7 @@
 import { readAmount } from './readAmount.ts';
 import { type AttributeValue, type CatalogRecord, heldBy } from './record.ts';
 import { type AttributeKind, availability, labelFromKey, standardColumn, standardColumns } from './standardColumns.ts';
+import { isTradeNumber } from './tradeNumber.ts';
 
 /** What an attribute holds over the whole catalog. */
 export interface AttributeProfile {
@@ -33,6 +34,7 @@ interface Tally {
   texts: number;
   numeric: number;
   links: number;
+  tradeNumbers: number;
   lists: boolean;
   varying: number;
   /** By text, cut short. */
@@ -45,6 +47,7 @@ interface SeenText {
   readonly words: number;
   readonly isAmount: boolean;
   readonly isLink: boolean;
+  readonly isTradeNumber: boolean;
 }
 
 const newTally = (): Tally => ({
@@ -53,6 +56,7 @@ const newTally = (): Tally => ({
   texts: 0,
   numeric: 0,
   links: 0,
+  tradeNumbers: 0,
   lists: false,
   varying: 0,
   seen: new Map(),
@@ -70,6 +74,7 @@ const lookAt = (text: string, isNumber: boolean): SeenText => ({
   words: wordsIn(text),
   isAmount: isNumber || (text.length <= longestAmount && /\d/.test(text) && readAmount(text) !== null),
   isLink: /^(https?:\/\/|\/)\S+$/.test(text),
+  isTradeNumber: isTradeNumber(text),
 });
 
 function noteText(tally: Tally, text: string, isNumber: boolean): void {
@@ -83,6 +88,7 @@ function noteText(tally: Tally, text: string, isNumber: boolean): void {
   tally.words += seen.words;
   if (seen.isAmount) tally.numeric++;
   if (seen.isLink) tally.links++;
+  if (seen.isTradeNumber) tally.tradeNumbers++;
 }
 
 function note(tally: Tally, value: AttributeValue): void {
@@ -97,9 +103,15 @@ function note(tally: Tally, value: AttributeValue): void {
 const isSame = (a: AttributeValue | undefined, b: AttributeValue | undefined): boolean =>
   a === b || (a !== undefined && b !== undefined && String(a) === String(b));
 
+/** Of numbers made at random one in ten has a right check digit: so many right ones are no chance. */
+const mostlyTradeNumbers = 0.6;
+const fewTexts = 4;
+
 /** A kind for a column nobody named: what nearly all (49 in 50) of its values are. */
 function guessKind(tally: Tally): AttributeKind {
   if (tally.lists) return 'list';
+  // Article numbers of the trade are looked for as they are printed, not by how large they are.
+  if (tally.texts >= fewTexts && tally.tradeNumbers >= tally.texts * mostlyTradeNumbers) return 'code';
   const nearlyAll = tally.texts * 0.98;
   if (tally.numeric >= nearlyAll) return 'number';
   return tally.links >= nearlyAll ? 'link' : 'text';

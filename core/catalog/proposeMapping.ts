@@ -1,9 +1,9 @@
 import { unitNamed } from '../text/quantity.ts';
 import type { ColumnFacts } from './describeColumns.ts';
-
 import { usualReading } from './mapping.ts';
 import type { ColumnReading, Mapping } from './mappingSchema.ts';
 import { attributeKey, nameKey, type Role, roles, rolesNamed, sharedRoles } from './roles.ts';
+import { titleLikeness } from './titleLikeness.ts';
 
 /** How one column is proposed to be read, how sure that is, and why, in a sentence without a full stop. */
 export interface ProposedReading extends ColumnReading {
@@ -14,6 +14,9 @@ export interface ProposedReading extends ColumnReading {
 
 const unique = ({ different, cells }: ColumnFacts): boolean => cells > 1 && different >= Math.min(cells, 5000) * 0.999;
 const isFigure = (facts: ColumnFacts): boolean => facts.numeric >= 0.9;
+/** Measurements, such as a latitude: numbers with a point in them. */
+const isDecimal = (facts: ColumnFacts): boolean =>
+  isFigure(facts) && facts.samples.filter((text) => /^[-+]?\d+[.,]\d+$/.test(text)).length * 2 > facts.samples.length;
 
 /** How well a column's values fit a role: 1 fits, 0 cannot be; the name alone never outweighs the values. */
 function fitness(role: Role, facts: ColumnFacts): number {
@@ -23,12 +26,14 @@ function fitness(role: Role, facts: ColumnFacts): number {
       // A file of few rows, or one in which some ids stand twice by mistake, says little against its name.
       return facts.averageWords >= 2.5 ? 0 : facts.cells < 20 || facts.different >= facts.cells * 0.97 ? 1 : 0.2;
     case 'sku':
-      if (isFigure(facts) && !unique(facts)) return 0.3;
-      return facts.averageWords > 3 || facts.averageLength > 40 || facts.links > 0.5 ? 0 : unique(facts) ? 1 : 0.7;
+      if (facts.averageWords > 3 || facts.averageLength > 40 || facts.links > 0.5 || isDecimal(facts)) return 0;
+      if (unique(facts)) return 1;
+      // A number that many rows share names a kind of thing, not a thing that is sold.
+      return facts.cells >= 20 && facts.different < facts.cells * 0.5 ? 0.2 : isFigure(facts) ? 0.3 : 0.7;
     case 'family':
       return facts.averageWords > 3 || facts.averageLength > 60 || unique(facts) ? 0.2 : 1;
     case 'title':
-      return facts.numeric > 0.5 || facts.links > 0.5 || facts.averageWords > 25 ? 0.1 : facts.filled < 0.5 ? 0.4 : 1;
+      return titleLikeness(facts);
     case 'description':
       return facts.averageWords < 3 || facts.numeric > 0.5 || facts.links > 0.5 ? 0.1 : 1;
     case 'brand':
@@ -56,7 +61,9 @@ function fitness(role: Role, facts: ColumnFacts): number {
     case 'link':
       return facts.links >= 0.8 || facts.pictures >= 0.8 ? 1 : 0.1;
     case 'option':
-      return facts.averageWords > 8 || facts.links > 0.3 ? 0 : 1;
+      if (facts.averageWords > 8 || facts.links > 0.3 || facts.dates > 0.5) return 0;
+      // Sizes of files, counts and measurements: nobody chooses among hundreds of amounts.
+      return isFigure(facts) && facts.different > 50 ? 0.2 : 1;
     case 'hidden':
       return facts.yesNo >= 0.9 || facts.different <= 2 ? 1 : 0;
   }
@@ -80,15 +87,18 @@ function guessesFromValues(facts: ColumnFacts, place: number): Guess[] {
   if (facts.pictures >= 0.8) found.push(guess('picture', 0.6, 'its values are addresses of pictures'));
   else if (facts.links >= 0.8) found.push(guess('link', 0.5, 'its values are addresses'));
   if (facts.dates >= 0.95) found.push(guess('date_added', 0.3, 'its values are dates'));
-  if (facts.codes >= 0.9 && unique(facts)) found.push(guess('sku', 0.45, 'its values are codes, each different'));
+  if (facts.money >= 0.5 && isFigure(facts)) found.push(guess('price', 0.5, 'its values are amounts of money'));
+  if (facts.codes >= 0.9 && unique(facts) && !isDecimal(facts) && !isFigure(facts))
+    found.push(guess('sku', 0.45, 'its values are codes, each different'));
   if (place === 0 && unique(facts) && facts.averageWords < 1.2 && facts.averageLength < 40 && facts.links < 0.1)
     found.push(guess('id', 0.4, 'it comes first and is different in every row'));
-  if ((facts.separators['>'] ?? 0) > 0.5 || (facts.separators['»'] ?? 0) > 0.5)
+  if (pathMarks.some((mark) => (facts.separators[mark] ?? 0) > 0.5 && (facts.repeated[mark] ?? 0) > 0.5))
     found.push(guess('category', 0.55, 'its values look like paths'));
   const isText = facts.numeric < 0.2 && facts.links < 0.2 && facts.codes < 0.5;
   if (isText && facts.averageWords >= 12) found.push(guess('description', 0.4, 'its values are long texts'));
-  if (isText && facts.averageWords >= 2 && facts.averageWords <= 12 && facts.different > facts.cells * 0.2)
-    found.push(guess('title', 0.35, 'its values are short texts, mostly different'));
+  const likeness = titleLikeness(facts);
+  if (isText && likeness > 0.5)
+    found.push(guess('title', 0.2 + 0.2 * likeness, 'its values are like titles: several words, mostly different'));
   return found;
 }
 
@@ -108,16 +118,33 @@ function guessesFor(facts: ColumnFacts, place: number): Guess[] {
   return [...named, ...guessesFromValues(facts, place)].filter(({ confidence }) => confidence >= 0.25);
 }
 
+/** Marks that stand between the levels of a path and nowhere else. */
+const pathMarks = ['>', '»', '›', '→', '::'] as const;
+/** Of the parts a separator makes, the share that must come again in other rows for them to be values of a list. */
+const leastRepeated = 0.2;
+/** Cells with a separator below which that says nothing, and short parts are taken for values. */
+const fewSeparated = 30;
+
+/** Whether what a separator parts comes again in other rows, as values do and the halves of a title do not. */
+function isRepeated(separator: string, facts: ColumnFacts): boolean {
+  const cells = (facts.separators[separator] ?? 0) * facts.cells;
+  return cells < fewSeparated ? facts.averageWords <= 8 : (facts.repeated[separator] ?? 0) >= leastRepeated;
+}
+
 /** The separator of a list or a path, where one is common enough; empty where the values are single. */
 function separatorOf(role: ColumnReading['as'], facts: ColumnFacts): string {
   const share = (separator: string): number => facts.separators[separator] ?? 0;
   if (role === 'category')
-    return ['>', '»', '|', ' / ', '/', ';'].find((separator) => share(separator) > 0.2)?.trim() ?? '>';
+    return (
+      [...pathMarks, '|', ' / ', '/', '\\', ';']
+        .find((separator) => share(separator) > 0.2 && isRepeated(separator, facts))
+        ?.trim() ?? '>'
+    );
   if (role === 'tags' || role === 'parts')
     return ['|', ';', ','].find((separator) => share(separator) > 0.05) ?? (role === 'tags' ? ',' : '|');
-  if (role !== 'attribute') return role === 'option' && share('|') > 0.02 ? '|' : '';
-  if (share('|') > 0) return '|';
-  const semicolon = share(';') > 0.2 && facts.averageWords < 8;
+  if (role !== 'attribute') return role === 'option' && share('|') > 0.02 && isRepeated('|', facts) ? '|' : '';
+  if (share('|') > 0) return isRepeated('|', facts) ? '|' : '';
+  const semicolon = share(';') > 0.2 && facts.averageWords < 8 && isRepeated(';', facts);
   return semicolon ? ';' : '|';
 }
 
