@@ -49,11 +49,15 @@ const fileFormSchema = z.strictObject({
 
 const joiningProposalSchema = z.object({
   joining: joiningSchema,
+  column: z.string().nullable(),
   families: whole,
   records: whole,
   several: whole,
+  largest: whole,
   alike: z.number(),
-  examples: z.array(z.array(z.string())),
+  examples: z.array(
+    z.object({ which: z.enum(['largest', 'leastAlike', 'typical']), variants: whole, titles: z.array(z.string()) }),
+  ),
   reason: z.string(),
 });
 
@@ -74,6 +78,10 @@ export const examinedSchema = z.object({
     }),
   ),
   joinings: z.array(joiningProposalSchema),
+  titleDoubt: z
+    .object({ columns: z.array(z.string()) })
+    .nullable()
+    .describe('Columns either of which may be the title, the likeliest first.'),
   mapping: mappingSchema,
   known: mappingSchema.nullable(),
 });

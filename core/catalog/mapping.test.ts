@@ -1,8 +1,18 @@
 import { describe, expect, test } from '@jest/globals';
 import { columnDescriber } from './describeColumns.ts';
-import { proposeJoining, skuStem } from './families.ts';
-import { checkMapping, shapeOf, standardMapping, withPattern } from './mapping.ts';
+import { skuStem } from './families.ts';
+import {
+  checkMapping,
+  shapeOf,
+  standardMapping,
+  usualReading,
+  withJoining,
+  withPattern,
+  withReading,
+  withTitle,
+} from './mapping.ts';
 import { mappingSchema } from './mappingSchema.ts';
+import { proposeJoining } from './proposeJoining.ts';
 import { mappingOf, proposeMapping } from './proposeMapping.ts';
 import { bindMapping, type Cells, readRow } from './readRow.ts';
 
@@ -160,6 +170,33 @@ describe('a mapping is checked', () => {
       }),
     ).toMatchObject([{ column: 'x' }]);
   });
+  test('a column said to name the product is joined by from then on, and no longer when it is something else', () => {
+    const none = { ...mapping, families: { by: 'none' } as const };
+    const named = withReading(none, usualReading('colour', 'family'));
+    expect(named.families).toEqual({ by: 'column' });
+    expect(withReading(named, usualReading('colour', 'brand')).families).toEqual({ by: 'none' });
+    expect(withReading(none, usualReading('colour', 'brand')).families).toEqual({ by: 'none' });
+  });
+  test('a way of joining makes a column name the product, or frees the one that did', () => {
+    const [, , colour] = withJoining(mapping, { by: 'column' }, 'colour').columns;
+    expect(colour).toMatchObject({ as: 'family' });
+    const freed = withJoining(standardMapping(['id', 'title', 'family']), { by: 'none' }, null);
+    expect(freed.columns[2]).toMatchObject({ as: 'attribute', key: 'family_2' });
+    expect(checkMapping(freed)).toEqual([]);
+  });
+  test('another title sets the first one free', () => {
+    const other = withTitle(mapping, 'colour');
+    expect(other.columns.map(({ as, key }) => [as, key])).toEqual([
+      ['id', 'id'],
+      ['attribute', 'title_2'],
+      ['title', 'title'],
+    ]);
+  });
+  test('columns that tell rows apart do for an id, as long as they are there', () => {
+    const nameless = standardMapping(['title', 'colour']);
+    expect(checkMapping({ ...nameless, identity: ['title'] })).toEqual([]);
+    expect(checkMapping({ ...nameless, identity: ['gone'] })).toHaveLength(1);
+  });
   test('files of the same columns are of one shape, in whatever order and spelling', () => {
     expect(shapeOf(['B', 'a'])).toBe(shapeOf(['A', 'b']));
     expect(shapeOf(['a'])).not.toBe(shapeOf(['a', 'b']));
@@ -229,7 +266,7 @@ describe('variants are joined', () => {
     ]);
     const [best] = proposeJoining(rows, ['colour']);
     expect(best).toMatchObject({ joining: { by: 'sku', cut: 'group' }, families: 2, alike: 1 });
-    expect(best!.examples[0]).toEqual(['Round brush · Red', 'Round brush · Blue']);
+    expect(best!.examples[0]!.titles).toEqual(['Round brush · Red', 'Round brush · Blue']);
   });
   test('by title and options where the part numbers say nothing', () => {
     const rows = joinable([

@@ -38,6 +38,8 @@ export const mappingSchema = z.strictObject({
   version: z.literal(1),
   columns: z.array(columnReadingSchema).min(1).max(mostColumns),
   families: joiningSchema,
+  /** Where no column is an id or a SKU: the columns whose values together tell rows apart, of which an id is made. */
+  identity: z.array(z.string().min(1).max(200)).min(1).max(mostColumns).optional(),
   /** Whose word forms are found; absent: English. */
   language: z.enum(languages).optional(),
 });

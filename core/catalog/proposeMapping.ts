@@ -2,7 +2,7 @@ import { unitNamed } from '../text/quantity.ts';
 import type { ColumnFacts } from './describeColumns.ts';
 import { usualReading } from './mapping.ts';
 import type { ColumnReading, Mapping } from './mappingSchema.ts';
-import { attributeKey, nameKey, type Role, roles, rolesNamed, sharedRoles } from './roles.ts';
+import { freeAttributeKey, nameKey, type Role, roles, rolesNamed, sharedRoles } from './roles.ts';
 import { titleLikeness } from './titleLikeness.ts';
 
 /** How one column is proposed to be read, how sure that is, and why, in a sentence without a full stop. */
@@ -92,7 +92,12 @@ function guessesFromValues(facts: ColumnFacts, place: number): Guess[] {
     found.push(guess('sku', 0.45, 'its values are codes, each different'));
   if (place === 0 && unique(facts) && facts.averageWords < 1.2 && facts.averageLength < 40 && facts.links < 0.1)
     found.push(guess('id', 0.4, 'it comes first and is different in every row'));
-  if (pathMarks.some((mark) => (facts.separators[mark] ?? 0) > 0.5 && (facts.repeated[mark] ?? 0) > 0.5))
+  if (
+    pathMarks.some(
+      (mark) =>
+        (facts.separators[mark] ?? 0) > 0.5 && (facts.cells < fewSeparated || (facts.repeated[mark] ?? 0) > 0.5),
+    )
+  )
     found.push(guess('category', 0.55, 'its values look like paths'));
   const isText = facts.numeric < 0.2 && facts.links < 0.2 && facts.codes < 0.5;
   if (isText && facts.averageWords >= 12) found.push(guess('description', 0.4, 'its values are long texts'));
@@ -101,6 +106,17 @@ function guessesFromValues(facts: ColumnFacts, place: number): Guess[] {
     found.push(guess('title', 0.2 + 0.2 * likeness, 'its values are like titles: several words, mostly different'));
   return found;
 }
+
+/** Roles whose names stand in names of other things as well: sales abroad, sizes of files, scores of tests. */
+const easilyMeant: ReadonlySet<Role> = new Set([
+  'units_sold',
+  'ratings',
+  'rating',
+  'boost',
+  'hidden',
+  'option',
+  'family',
+]);
 
 function guessesFor(facts: ColumnFacts, place: number): Guess[] {
   const named = rolesNamed(facts.column).map(({ role, confidence }): Guess => {
@@ -115,7 +131,9 @@ function guessesFor(facts: ColumnFacts, place: number): Guess[] {
           : 'its name says so, though its values hardly fit',
     };
   });
-  return [...named, ...guessesFromValues(facts, place)].filter(({ confidence }) => confidence >= 0.25);
+  return [...named, ...guessesFromValues(facts, place)].filter(
+    ({ role, confidence }) => confidence >= (easilyMeant.has(role) ? 0.4 : 0.25),
+  );
 }
 
 /** Marks that stand between the levels of a path and nowhere else. */
@@ -199,11 +217,9 @@ export function proposeMapping(columns: readonly ColumnFacts[]): ProposedReading
     const as = guess?.role ?? (facts.cells === 0 || isSaid ? 'skip' : 'attribute');
     const pattern = patternFor(as, facts);
     const usual = usualReading(facts.column, as);
-    let { key } = usual;
-    if (as === 'attribute' || as === 'option' || as === 'skip') {
-      for (let number = 2; keys.has(key); number++) key = `${attributeKey(facts.column)}_${number}`;
-      keys.add(key);
-    }
+    const key =
+      as === 'attribute' || as === 'option' || as === 'skip' ? freeAttributeKey(facts.column, keys) : usual.key;
+    keys.add(key);
     const reason =
       guess?.reason ??
       (isSaid ? `“${counted!.facts.column}” counts what is in stock` : null) ??
@@ -217,6 +233,35 @@ export function proposeMapping(columns: readonly ColumnFacts[]): ProposedReading
       reason: pattern ? `${reason}; ${pattern.reason}` : reason,
     };
   });
+}
+
+/** Two columns either of which may be the title: who knows the shop is asked. */
+export interface TitleDoubt {
+  readonly columns: readonly string[];
+}
+
+/** Of two columns, how nearly alike their titles must be for it to be a question, and how like titles at least. */
+const closeTitles = 0.12;
+const leastTitle = 0.6;
+
+/** The columns that may be the title, the likeliest first; null where one is clearly it. */
+export function doubtOfTitle(columns: readonly ColumnFacts[], readings: readonly ProposedReading[]): TitleDoubt | null {
+  const chosen = columns.find(({ column }) => readings.some((each) => each.column === column && each.as === 'title'));
+  if (!chosen || chosen.cells < 20) return null;
+  const isNamed = (facts: ColumnFacts): boolean =>
+    rolesNamed(facts.column).some(({ role, confidence }) => role === 'title' && confidence >= sureOfName);
+  const free = (facts: ColumnFacts): boolean =>
+    readings.some(({ column, as }) => column === facts.column && (as === 'attribute' || as === 'sku' || as === 'id'));
+  const sure = titleLikeness(chosen);
+  const rivals = columns.filter(
+    (facts) =>
+      facts !== chosen &&
+      free(facts) &&
+      isNamed(facts) === isNamed(chosen) &&
+      titleLikeness(facts) >= Math.max(leastTitle, sure - closeTitles) &&
+      facts.different >= chosen.different * 0.5,
+  );
+  return rivals.length === 0 ? null : { columns: [chosen, ...rivals.slice(0, 2)].map(({ column }) => column) };
 }
 
 /** The mapping of a proposal, without what was said for it. */

@@ -1,8 +1,12 @@
-import { guessLanguage } from '../text/guessLanguage.ts';
+import { languageEvidence, namesLanguage } from '../text/guessLanguage.ts';
+import type { Language } from '../text/languages.ts';
 import { columnDescriber } from './describeColumns.ts';
-import { type Joinable, type JoiningProposal, proposeJoining } from './families.ts';
+import type { Joinable } from './families.ts';
+import { attributeReading } from './mapping.ts';
 import type { Mapping } from './mappingSchema.ts';
-import { mappingOf, type ProposedReading, proposeMapping } from './proposeMapping.ts';
+import { proposeIdentity } from './proposeIdentity.ts';
+import { type JoiningProposal, proposeJoining } from './proposeJoining.ts';
+import { doubtOfTitle, mappingOf, type ProposedReading, proposeMapping, type TitleDoubt } from './proposeMapping.ts';
 import { bindMapping, type Cells, readRow } from './readRow.ts';
 
 /** How a file's rows might be read: its columns with what they hold, ways of joining variants, and the mapping of both. */
@@ -15,6 +19,8 @@ export interface ProposedFile {
   /** The best first. */
   readonly joinings: readonly JoiningProposal[];
   readonly mapping: Mapping;
+  /** Columns either of which may be the title, the likeliest first; null where one is clearly it. */
+  readonly titleDoubt: TitleDoubt | null;
 }
 
 /** Rows whose texts tell the language. */
@@ -32,14 +38,38 @@ function joinableRows(rows: readonly Cells[], mapping: Mapping): { rows: Joinabl
   return { rows: joinable, options: bound.options };
 }
 
-/** The language of the rows' longer texts; English is not said, being what holds anyway. */
-function languageOf(rows: readonly Cells[]): Pick<Mapping, 'language'> {
-  const texts = rows
-    .slice(0, rowsForLanguage)
-    .flatMap((cells) => Object.values(cells).flat())
-    .filter((text) => text.includes(' '));
-  const language = guessLanguage(texts);
-  return language === 'en' ? {} : { language };
+/** A column by which rows are not joined says something of them all the same. */
+const withoutFamily = (reading: ProposedReading, mapping: Mapping): ProposedReading =>
+  reading.as !== 'family'
+    ? reading
+    : {
+        ...reading,
+        ...attributeReading(reading.column, mapping),
+        confidence: 0.6,
+        reason: 'its name may mean a product, but rows that share a value are not variants of one',
+      };
+
+/** Small words that must be seen for texts to have a language. */
+const leastMarkers = 3;
+
+/**
+ * The language of the texts that shoppers read: the title and the description; failing that, the one that most of the other
+ * columns are in, those left out whose names say another language. English is not said, being what holds anyway.
+ */
+function languageOf(rows: readonly Cells[], readings: readonly ProposedReading[]): Pick<Mapping, 'language'> {
+  const looked = rows.slice(0, rowsForLanguage);
+  const evidenceOf = (columns: readonly ProposedReading[]) =>
+    languageEvidence(columns.flatMap(({ column }) => looked.flatMap((cells) => cells[column] ?? [])));
+  const read = evidenceOf(readings.filter(({ as }) => as === 'title' || as === 'description'));
+  if (read.words >= leastMarkers) return read.language === 'en' ? {} : { language: read.language };
+  const votes = new Map<Language, number>();
+  for (const reading of readings) {
+    if (reading.as === 'skip' || namesLanguage(reading.column)) continue;
+    const { language, words } = evidenceOf([reading]);
+    if (words >= leastMarkers) votes.set(language, (votes.get(language) ?? 0) + 1);
+  }
+  const [first] = [...votes].sort((a, b) => b[1] - a[1]);
+  return !first || first[0] === 'en' ? {} : { language: first[0] };
 }
 
 /** Looks at rows of a file, which has these columns in order, and proposes how to read it. Cost: a few passes. */
@@ -47,15 +77,33 @@ export function proposeReading(rows: readonly Cells[], columns: readonly string[
   const describer = columnDescriber();
   for (const row of rows) describer.add(row);
   const facts = describer.finish(columns);
-  const readings = proposeMapping(facts);
-  const sample = joinableRows(rows, mappingOf(readings, { by: 'none' }));
-  const joinings = proposeJoining(sample.rows, sample.options);
+  const guessed = proposeMapping(facts);
+  const hasId = guessed.some(({ as }) => as === 'id' || as === 'sku');
+  const identity = hasId
+    ? {}
+    : {
+        identity: proposeIdentity(
+          rows,
+          guessed.map((reading, at) => ({ ...reading, different: facts[at]!.different })),
+        ),
+      };
+  const sample = joinableRows(rows, { ...mappingOf(guessed, { by: 'none' }), ...identity });
+  const column = guessed.find(({ as }) => as === 'family')?.column ?? null;
+  // Of the shop's own names, and of nested items, the column is what it says.
+  const isSaid = column === 'family' && columns.includes('id');
+  const joinings = proposeJoining(sample.rows, sample.options, { column, isSaid });
+  const isJoined = joinings[0]!.joining.by === 'column';
+  const readings = isJoined
+    ? guessed
+    : guessed.map((reading) => withoutFamily(reading, mappingOf(guessed, { by: 'none' })));
+  const described = readings.map((reading, index) => {
+    const { filled, different, samples } = facts[index]!;
+    return { ...reading, filled, different, samples };
+  });
   return {
-    columns: readings.map((reading, index) => {
-      const { filled, different, samples } = facts[index]!;
-      return { ...reading, filled, different, samples };
-    }),
+    columns: described,
     joinings,
-    mapping: { ...mappingOf(readings, joinings[0]!.joining), ...languageOf(rows) },
+    titleDoubt: doubtOfTitle(facts, readings),
+    mapping: { ...mappingOf(readings, joinings[0]!.joining), ...identity, ...languageOf(rows, readings) },
   };
 }

@@ -63,7 +63,7 @@ describe('a row', () => {
     [{ ...good, title: ' ' }, 'title'],
     [{ ...good, price: 'cheap' }, 'price'],
     [{ ...good, date_added: 'yesterday' }, 'date_added'],
-    [{ ...good, description: 'x'.repeat(longestValue + 1) }, 'description'],
+    [{ ...good, brand: 'x'.repeat(longestValue + 1) }, 'brand'],
   ])('is refused with the column to look at', (cells, column) => {
     const reading = readStandardRow(cells);
     expect('refusal' in reading && reading.refusal.column).toBe(column);

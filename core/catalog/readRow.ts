@@ -1,4 +1,6 @@
 import { named, own } from '../base/named.ts';
+import { textHash } from '../base/textHash.ts';
+import { plainTextOf } from '../text/plainTextOf.ts';
 import { familyOf } from './families.ts';
 import { mostLevels, mostValues } from './limits.ts';
 import { standardMapping, withPattern } from './mapping.ts';
@@ -10,6 +12,9 @@ import { availability, availabilityOf, standardColumn } from './standardColumns.
 
 /** Longest text kept of one value, in characters; a longer one is refused rather than cut unseen. */
 export const longestValue = 32_000;
+/** The same of descriptions and attributes, which are kept whole though only their beginning is searched. */
+export const longestProse = 1_000_000;
+const isProse = ({ as }: ColumnReading): boolean => as === 'description' || as === 'attribute';
 
 /** Why a row was not taken: the column to look at, and a sentence for the person who has the file. */
 export interface RowRefusal {
@@ -48,11 +53,21 @@ export interface BoundMapping {
   readonly mapping: Mapping;
   readonly columns: readonly ColumnReading[];
   readonly options: readonly string[];
+  /** Whether a column is the id or the SKU. */
+  readonly hasId: boolean;
 }
 
 export function bindMapping(mapping: Mapping): BoundMapping {
   const columns = mapping.columns.filter(({ as }) => as !== 'skip');
-  return { mapping, columns, options: columns.filter(({ as }) => as === 'option').map(({ key }) => key) };
+  const options = columns.filter(({ as }) => as === 'option').map(({ key }) => key);
+  return { mapping, columns, options, hasId: columns.some(({ as }) => as === 'id' || as === 'sku') };
+}
+
+/** An id made of what tells rows apart, where the file has none; empty where a row says nothing there. */
+function madeId(cells: Cells, { mapping, hasId }: BoundMapping): string {
+  if (hasId || !mapping.identity) return '';
+  const texts = mapping.identity.map((column) => textsIn(own(cells, column) ?? '').join('|'));
+  return texts.every((text) => text === '') ? '' : textHash(texts.join('\n'));
 }
 
 /** What a row is read into before it is a record. */
@@ -74,6 +89,9 @@ function readFigure(reading: ColumnReading, text: string, kind: string): Attribu
     return readDate(text) === null ? { column: reading.column, reason: `"${text.slice(0, 40)}" is not a date.` } : text;
   return readAmount(text) ?? { column: reading.column, reason: `"${text.slice(0, 40)}" is not a number.` };
 }
+
+/** What is never markup: ids and addresses are kept as they are written. */
+const isWritten: ReadonlySet<ColumnReading['as']> = new Set(['skip', 'id', 'sku', 'family', 'picture', 'link']);
 
 /** Takes one column into the draft; answers why the row must be refused, or nothing. */
 function takeColumn(draft: Draft, reading: ColumnReading, texts: readonly string[]): RowRefusal | undefined {
@@ -143,15 +161,16 @@ export function readRow(cells: Cells, bound: BoundMapping): RowReading {
   for (const reading of bound.columns) {
     const cell = own(cells, reading.column);
     if (cell === undefined) continue;
-    const texts = textsIn(cell);
+    const texts = isWritten.has(reading.as) ? textsIn(cell) : textsIn(cell).map(plainTextOf).filter(Boolean);
     if (texts.length === 0) continue;
-    if (texts.some((text) => text.length > longestValue))
-      return refuse(reading.column, `The text is longer than ${longestValue} characters.`);
+    const longest = isProse(reading) ? longestProse : longestValue;
+    if (texts.some((text) => text.length > longest))
+      return refuse(reading.column, `The text is longer than ${longest} characters.`);
     const refusal = takeColumn(draft, reading, texts);
     if (refusal) return { refusal };
   }
   const { sku, named: familyName, values } = draft;
-  const id = draft.id || sku;
+  const id = draft.id || sku || madeId(cells, bound);
   const columnOf = (role: string): string => bound.columns.find(({ as }) => as === role)?.column ?? role;
   if (!id) return refuse(columnOf('id'), 'The row has no id.');
   if (id.length > 200) return refuse(columnOf('id'), 'The id is longer than 200 characters.');

@@ -120,11 +120,19 @@ export function rolesNamed(name: string): NamedRole[] {
   for (const [known, role] of byName) {
     if (known.length < 3 || !` ${key} `.includes(` ${known} `)) continue;
     const others = key.split(' ').filter((word) => !wordsOf.get(role)!.has(word) && !/^\d+$/.test(word)).length;
-    const confidence = 0.5 + 0.3 * (known.length / key.length) - 0.1 * Math.max(0, others - 1);
+    const confidence = 0.5 + 0.3 * (known.length / key.length) - 0.12 * others;
     if (confidence > (found.get(role) ?? 0)) found.set(role, confidence);
   }
   return [...found].map(([role, confidence]) => ({ role, confidence })).sort((a, b) => b.confidence - a.confidence);
 }
+
+/** A key for an attribute made of a column that is neither a role's nor one of those used. */
+export function freeAttributeKey(column: string, used: ReadonlySet<string>): string {
+  let key = attributeKey(column);
+  for (let number = 2; used.has(key) || isReserved(key); number++) key = `${attributeKey(column)}_${number}`;
+  return key;
+}
+const isReserved = (key: string): boolean => key === 'availability' || (roles as readonly string[]).includes(key);
 
 /** The key of an attribute of the catalog's own: the column's name in small letters, words joined by a line. */
 export function attributeKey(name: string): string {

@@ -12,10 +12,13 @@ export function indexedTexts(profile: AttributeProfile, record: CatalogRecord): 
   return profile.kind === 'path' ? texts.slice(-1) : texts;
 }
 
+/** Characters of a text that are searched: what stands further on is kept and shown only. */
+export const longestIndexed = 32_000;
+
 /** The words of one text: a code is one word, whatever stands between its letters. */
 export function wordsIn(profile: AttributeProfile, text: string): ReadWords {
   if (profile.kind === 'code') return { tokens: [normalizeCode(text)].filter(Boolean), quantities: [] };
-  return readWords(text);
+  return readWords(text.length > longestIndexed ? text.slice(0, longestIndexed) : text);
 }
 
 /** How one token stands in one attribute of a record: all its positions, ascending, and its standing (`standOf`). */

@@ -32,7 +32,9 @@ function readTexts(record: CatalogRecord, attributes: readonly AttributeProfile[
     let position = 0;
     for (const text of profile.kind === 'path' ? all.slice(-1) : all) {
       const { tokens, quantities } =
-        profile.kind === 'code' ? { tokens: [normalizeCode(text)].filter(Boolean), quantities: [] } : readWords(text);
+        profile.kind === 'code'
+          ? { tokens: [normalizeCode(text)].filter(Boolean), quantities: [] }
+          : readWords(text.slice(0, 32_000));
       const stand = (token: string, at: number) => {
         const here: Occurrences = {
           positions: [position + at],

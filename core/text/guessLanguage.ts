@@ -9,14 +9,25 @@ const markerWords: Readonly<Record<Language, ReadonlySet<string>>> = {
   es: new Set('el los las y para con del una por su esta este al mas como sus'.split(' ')),
 };
 
-/**
- * The language of some texts, by the words that only one of them has; English where they tell nothing. Cost: linear in
- * the words.
- */
-export function guessLanguage(texts: Iterable<string>): Language {
+/** Names of languages in several of them, and their codes behind another word, as columns are called. */
+const languageName =
+  /(^|[^\p{L}])(english|englisch|anglais|ingl[eé]s|german|deutsch|allemand|alem[aá]n|french|franz[oö]sisch|fran[cç]ais|franc[eé]s|spanish|spanisch|espagnol|espa[nñ]ol|italian|dutch|eng|deu|ger|fra|fre|spa)([^\p{L}]|$)|[_\-.\s([](en|de|fr|es|it|nl|pt|pl|ja|jp|zh|ru)[)\]]?$/iu;
+
+/** Whether a column's name says which language its texts are in: `title_fr`, `Name (French)`. */
+export const namesLanguage = (column: string): boolean => languageName.test(column);
+
+/** The language that most small words of some texts are of, and how many such words there are. */
+export function languageEvidence(texts: Iterable<string>): { readonly language: Language; readonly words: number } {
   const counts = Object.fromEntries(languages.map((language) => [language, 0])) as Record<Language, number>;
   for (const text of texts)
     for (const token of tokenize(text))
       for (const language of languages) if (markerWords[language].has(token)) counts[language]++;
-  return languages.reduce((best, language) => (counts[language] > counts[best] ? language : best));
+  const language = languages.reduce((best, each) => (counts[each] > counts[best] ? each : best));
+  return { language, words: counts[language] };
 }
+
+/**
+ * The language of some texts, by the words that only one of them has; English where they tell nothing. Cost: linear in
+ * the words.
+ */
+export const guessLanguage = (texts: Iterable<string>): Language => languageEvidence(texts).language;

@@ -1,5 +1,5 @@
 import type { Examined } from '../../../../api/catalogEndpoints.ts';
-import { usualReading } from '../../../../core/catalog/mapping.ts';
+import { attributeReading, usualReading, withReading } from '../../../../core/catalog/mapping.ts';
 import type { ColumnReading, Mapping } from '../../../../core/catalog/mappingSchema.ts';
 import { type Role, roles } from '../../../../core/catalog/roles.ts';
 import { standardColumn } from '../../../../core/catalog/standardColumns.ts';
@@ -57,8 +57,7 @@ export function ColumnRows({
   readonly problems: readonly { readonly column: string; readonly message: string }[];
   change(mapping: Mapping): void;
 }) {
-  const set = (reading: ColumnReading): void =>
-    change({ ...mapping, columns: mapping.columns.map((each) => (each.column === reading.column ? reading : each)) });
+  const set = (reading: ColumnReading): void => change(withReading(mapping, reading));
   return (
     <ul aria-label="Columns of the file" className="space-y-[5px]">
       {columns.map((column) => {
@@ -85,7 +84,7 @@ export function ColumnRows({
                 change={(as) =>
                   set({
                     ...usualReading(column.column, as),
-                    ...(as === 'attribute' || as === 'option' ? { key: ownKey(reading) } : {}),
+                    ...((as === 'attribute' || as === 'option') && { key: ownKey(reading, mapping) }),
                   })
                 }
               />
@@ -123,10 +122,10 @@ function reasonFor(column: Column, reading: ColumnReading): string {
 const hasDetails = ({ as }: ColumnReading): boolean =>
   as === 'attribute' || as === 'option' || as === 'tags' || as === 'parts' || as === 'category';
 
-const ownKey = (reading: ColumnReading): string =>
+const ownKey = (reading: ColumnReading, mapping: Mapping): string =>
   reading.as === 'attribute' || reading.as === 'option' || reading.as === 'skip'
     ? reading.key
-    : usualReading(reading.column, 'attribute').key;
+    : attributeReading(reading.column, mapping).key;
 
 /** What else is to be said of a column: the attribute's name, how several values stand apart, what bare numbers are. */
 function Details({ reading, set }: { readonly reading: ColumnReading; set(reading: ColumnReading): void }) {

@@ -14,7 +14,7 @@ import { useAttributes } from '../../state/attributes.ts';
 import { takeJob } from '../../state/catalog.ts';
 import { useRoom } from '../../state/room.ts';
 import { ColumnRows } from './ColumnRows.tsx';
-import { JoiningChoice } from './JoiningChoice.tsx';
+import { JoiningChoice, untried } from './JoiningChoice.tsx';
 import { LanguageChoice } from './LanguageChoice.tsx';
 import { useCorrectFamilies } from './Variants.tsx';
 
@@ -118,7 +118,7 @@ function SourceForm({ source }: { readonly source: Source }) {
             { by: 'title' },
             { by: 'none' },
           ] as const
-        ).map((joining) => ({ joining, families: 0, records: 0, several: 0, alike: 0, examples: [], reason: '' }))}
+        ).map((joining) => ({ ...untried, joining }))}
         mapping={mapping}
         change={setMapping}
       />
