@@ -1,4 +1,5 @@
 import { fold } from '../text/fold.ts';
+import { plainTextOf } from '../text/plainTextOf.ts';
 import { findQuantities } from '../text/quantity.ts';
 import { readAmount, readDate } from './readAmount.ts';
 import type { Cells } from './readRow.ts';
@@ -145,7 +146,7 @@ export function columnDescriber(): { add(cells: Cells): void; finish(columns: re
           filled: rows === 0 ? 0 : tally.rows / rows,
           different: tally.different.size,
           cells: tally.rows,
-          samples: [...tally.different].slice(0, 5),
+          samples: [...tally.different].slice(0, 5).map(plainTextOf),
           numeric: share(tally.counts.numeric),
           dates: share(tally.counts.dates),
           links: share(tally.counts.links),

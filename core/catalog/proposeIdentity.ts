@@ -1,3 +1,4 @@
+import type { ColumnFacts } from './describeColumns.ts';
 import type { ProposedReading } from './proposeMapping.ts';
 import type { Cells } from './readRow.ts';
 
@@ -9,13 +10,18 @@ const changing: ReadonlySet<string> = new Set(
 const textIn = (cells: Cells, column: string): string => String(cells[column] ?? '').trim();
 
 /**
- * The columns by which rows that have neither an id nor a SKU can be told apart: the title, then those that say most
+ * The columns by which rows that have neither an id nor a SKU can be told apart: an article number of the trade, where
+ * every row has one of its own; else the title, then those that say most
  * different things, as few as it takes; all of them where no few do. Cost: a pass over the rows for each column taken.
  */
 export function proposeIdentity(
   rows: readonly Cells[],
-  columns: readonly (ProposedReading & { readonly different: number })[],
+  columns: readonly (ProposedReading & Pick<ColumnFacts, 'different' | 'tradeNumbers' | 'filled'>)[],
 ): string[] {
+  const numbered = columns.find(
+    (each) => each.filled > 0.999 && each.tradeNumbers > 0.9 && each.different >= rows.length * 0.999,
+  );
+  if (numbered) return [numbered.column];
   const candidates = columns
     .filter(({ as, different }) => !changing.has(as) && as !== 'skip' && different > 1)
     .sort((a, b) => Number(b.as === 'title') - Number(a.as === 'title') || b.different - a.different);

@@ -1,3 +1,4 @@
+import { namesLanguage } from '../text/guessLanguage.ts';
 import { unitNamed } from '../text/quantity.ts';
 import type { ColumnFacts } from './describeColumns.ts';
 import { usualReading } from './mapping.ts';
@@ -99,7 +100,8 @@ function guessesFromValues(facts: ColumnFacts, place: number): Guess[] {
     )
   )
     found.push(guess('category', 0.55, 'its values look like paths'));
-  const isText = facts.numeric < 0.2 && facts.links < 0.2 && facts.codes < 0.5;
+  // A column that names its language stands beside another one in the shop's own.
+  const isText = facts.numeric < 0.2 && facts.links < 0.2 && facts.codes < 0.5 && !namesLanguage(facts.column);
   if (isText && facts.averageWords >= 12) found.push(guess('description', 0.4, 'its values are long texts'));
   const likeness = titleLikeness(facts);
   if (isText && likeness > 0.5)
@@ -223,7 +225,7 @@ export function proposeMapping(columns: readonly ColumnFacts[]): ProposedReading
     const reason =
       guess?.reason ??
       (isSaid ? `“${counted!.facts.column}” counts what is in stock` : null) ??
-      (facts.cells === 0 ? 'it is empty in the rows looked at' : 'its name is none the shop knows by itself');
+      otherReason(facts, used);
     return {
       ...usual,
       key,
@@ -233,6 +235,18 @@ export function proposeMapping(columns: readonly ColumnFacts[]): ProposedReading
       reason: pattern ? `${reason}; ${pattern.reason}` : reason,
     };
   });
+}
+
+/** Why a column is no more than an attribute of its own. */
+function otherReason(facts: ColumnFacts, used: ReadonlyMap<string, Guess>): string {
+  if (facts.cells === 0) return 'it is empty in the rows looked at';
+  if (facts.tradeNumbers > 0.6)
+    return 'its values are article numbers with right check digits, searched as they are printed';
+  const [named] = rolesNamed(facts.column);
+  const other = [...used.values()].find(({ role }) => role === named?.role);
+  return named && other && named.confidence >= sureOfName && !sharedRoles.has(named.role)
+    ? `its name says ${named.role.replaceAll('_', ' ')}, which “${other.facts.column}” fits better`
+    : 'its name is none the shop knows by itself';
 }
 
 /** Two columns either of which may be the title: who knows the shop is asked. */

@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { pick, seededRandom } from '../base/random.ts';
+import { attributeProfiler } from './profileAttributes.ts';
 import { proposeReading } from './proposeReading.ts';
 import { bindMapping, type Cells, readRow } from './readRow.ts';
 
@@ -104,6 +105,21 @@ describe('a file without an id', () => {
     expect(new Set(before).size).toBe(40);
     expect(recordsOf(rows.map((cells) => ({ ...cells, price: '99' }))).map(({ id }) => id)).toEqual(before);
   });
+});
+
+test('an article number of the trade is an id where every row has its own, and is searched as it is printed', () => {
+  const digit = (twelve: string) =>
+    (10 - ([...twelve].reduce((sum, each, at) => sum + Number(each) * (at % 2 ? 3 : 1), 0) % 10)) % 10;
+  const rows = rowsOf(40, (at) => {
+    const twelve = `40063${1_000_000 + at * 37}`;
+    return { title: name(at), EAN: `${twelve}${digit(twelve)}`, lieferbar: at % 3 ? 'J' : 'N' };
+  });
+  expect(propose(rows).mapping.identity).toEqual(['EAN']);
+  const records = recordsOf(rows);
+  expect(records[0]!.values).toMatchObject({ ean: '4006310000002', availability: 'Sold out' });
+  const profiler = attributeProfiler();
+  for (const record of records) profiler.add(record);
+  expect(profiler.finish().find(({ key }) => key === 'ean')).toMatchObject({ kind: 'code' });
 });
 
 describe('the language', () => {

@@ -84,7 +84,7 @@ export function proposeReading(rows: readonly Cells[], columns: readonly string[
     : {
         identity: proposeIdentity(
           rows,
-          guessed.map((reading, at) => ({ ...reading, different: facts[at]!.different })),
+          guessed.map((reading, at) => ({ ...facts[at]!, ...reading })),
         ),
       };
   const sample = joinableRows(rows, { ...mappingOf(guessed, { by: 'none' }), ...identity });

@@ -44,9 +44,9 @@ const noFigure = /^(n\/?a|#n\/a|null|none|nil|nan|undefined|unknown|-+|\.|\?)$/i
 const yes = /^(true|yes|y|1|x|ja|oui|si|sí|hidden|versteckt)$/i;
 /** Stock described in words, as many exports do. */
 const soldOutWords =
-  /^(out of stock|outofstock|sold ?out|no|false|none|unavailable|ausverkauft|nicht verfügbar|nein|rupture|épuisé|non|agotado|esaurito|discontinued|https?:\/\/schema\.org\/(outofstock|soldout|discontinued))$/i;
+  /^(out of stock|outofstock|sold ?out|no|n|false|none|unavailable|ausverkauft|nicht verfügbar|nein|rupture|épuisé|non|agotado|esaurito|discontinued|https?:\/\/schema\.org\/(outofstock|soldout|discontinued))$/i;
 const inStockWords =
-  /^(in stock|instock|available|yes|true|limited availability|low stock|verfügbar|lieferbar|auf lager|ja|disponible|en stock|oui|si|sí|disponibile|op voorraad|preorder|pre-order|backorder|https?:\/\/schema\.org\/(instock|limitedavailability|instoreonly|onlineonly|preorder|backorder))$/i;
+  /^(in stock|instock|available|yes|y|j|true|limited availability|low stock|verfügbar|lieferbar|auf lager|ja|disponible|en stock|oui|si|sí|disponibile|op voorraad|preorder|pre-order|backorder|https?:\/\/schema\.org\/(instock|limitedavailability|instoreonly|onlineonly|preorder|backorder))$/i;
 
 /** A mapping ready for reading rows: the columns that are taken, and the attributes that are options. */
 export interface BoundMapping {

@@ -13,7 +13,9 @@ import { forgetJob, takeJob, useCatalog } from '../../state/catalog.ts';
 import { ColumnRows } from './ColumnRows.tsx';
 import { JoiningChoice } from './JoiningChoice.tsx';
 import { LanguageChoice } from './LanguageChoice.tsx';
+import { RowIdentity } from './RowIdentity.tsx';
 import { SavedMapping } from './SavedMapping.tsx';
+import { TitleQuestion } from './TitleQuestion.tsx';
 
 const encodings = [
   ['utf-8', 'UTF-8'],
@@ -88,7 +90,9 @@ function Form({ examined }: { readonly examined: Examined }) {
             {examined.leftOut.count > examined.leftOut.names.length && ' and others'}.
           </p>
         )}
+        <TitleQuestion examined={examined} mapping={mapping} change={setMapping} />
         <ColumnRows columns={examined.columns} mapping={mapping} problems={problems} change={setMapping} />
+        <RowIdentity mapping={mapping} change={setMapping} />
       </Section>
       <Section
         title="Variants of one product"

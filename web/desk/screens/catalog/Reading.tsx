@@ -16,6 +16,7 @@ import { useRoom } from '../../state/room.ts';
 import { ColumnRows } from './ColumnRows.tsx';
 import { JoiningChoice, untried } from './JoiningChoice.tsx';
 import { LanguageChoice } from './LanguageChoice.tsx';
+import { RowIdentity } from './RowIdentity.tsx';
 import { useCorrectFamilies } from './Variants.tsx';
 
 interface Source {
@@ -108,6 +109,7 @@ function SourceForm({ source }: { readonly source: Source }) {
         problems={problems}
         change={setMapping}
       />
+      <RowIdentity mapping={mapping} change={setMapping} />
       <h3 className="mt-4 mb-1.5 font-display font-semibold text-[14.5px]">Variants of one product</h3>
       <JoiningChoice
         joinings={(
