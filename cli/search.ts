@@ -56,6 +56,12 @@ function readable(answer: SearchAnswer, explain: boolean): string {
     result.sku,
   ]);
   if (rows.length > 0) lines.push('', table(rows));
+  if (answer.close.length > 0)
+    lines.push(
+      '',
+      'Also close to the search:',
+      table(answer.close.map(({ score, title, without }) => [points(score), title, `without ${without}`])),
+    );
   for (const { title } of answer.collections) lines.push(`   collection: ${title}`);
   for (const { title } of answer.articles) lines.push(`   article: ${title}`);
   if (explain)

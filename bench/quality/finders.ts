@@ -5,14 +5,15 @@ import { type AttributeProfile, attributeProfiler, isIndexedAsText } from '../..
 import { type CatalogRecord, textsOf } from '../../core/catalog/record.ts';
 import { snapshotBuilder } from '../../core/index/buildSnapshot.ts';
 import { openSnapshot, type Snapshot } from '../../core/index/snapshot.ts';
+import { shownFamilies } from '../../core/search/closeMatches.ts';
 import { openEngine, prepareSetup } from '../../core/search/prepareSetup.ts';
-import { rankedFamilies } from '../../core/search/rank.ts';
 import { initialSetup } from '../../core/setup/initialSetup.ts';
 import type { Language } from '../../core/text/languages.ts';
 import { tokenize } from '../../core/text/tokenize.ts';
 
-/** Places looked at for the reciprocal rank. */
+/** Places looked at for the reciprocal rank, and products of a page, which is filled up. */
 const depth = 50;
+const aPage = 24;
 
 /** One program asked for the best families of a search, in order. */
 export interface Finder {
@@ -79,7 +80,7 @@ export function cleverShelf({ records, profiles, language }: Shelf, tolerance = 
     name: 'Clever Shelf',
     settings: 'as a catalog begins: nothing set by hand',
     find: (query, typing) =>
-      rankedFamilies(engine, prepared, { query, filters: {}, page: 1, limit: depth, typing }, depth),
+      shownFamilies(engine, prepared, { query, filters: {}, page: 1, limit: aPage, typing }, depth),
   };
 }
 

@@ -16,6 +16,7 @@ export const knownItemClasses = [
   'word form',
   'prefix',
   'units',
+  'one too many',
 ] as const;
 export type KnownItemClass = (typeof knownItemClasses)[number];
 
@@ -90,13 +91,14 @@ function otherAmount(random: () => number, text: string): string | null {
 
 /**
  * A search for a record somebody knows, made from its own words by one rule a class; null where the rule does not fit
- * the record. Words come from the name, and for half of the searches from any text too; none is chosen for being easy.
+ * the record. `other` is another record, for a word that does not belong. Words come from the name, and for half of the searches from any text too; none is chosen for being easy.
  */
 export function knownItem(
   random: () => number,
   kind: KnownItemClass,
   record: CatalogRecord,
   profiles: readonly AttributeProfile[],
+  other: CatalogRecord = record,
 ): KnownItem | null {
   const texts = profiles
     .filter(
@@ -176,6 +178,15 @@ export function knownItem(
         const last = few.at(-1)!;
         if (last.length < 5) return null;
         return [...few.slice(0, -1), last.slice(0, Math.max(3, Math.ceil(last.length * 0.6)))];
+      }
+      case 'one too many': {
+        const foreign = some(
+          random,
+          tokenize(textsOf(other.values.title).join(' ')).filter((word) => isPlain(word) && !all.includes(word)),
+          1,
+        );
+        const words = some(random, title, 3);
+        return words.length < 2 || foreign.length === 0 ? null : shuffled(random, [...words, ...foreign]);
       }
       case 'units': {
         const amount = otherAmount(random, texts.join(' ; '));

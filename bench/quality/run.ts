@@ -99,7 +99,9 @@ export function runQuality(args: readonly string[]): void {
       const random = seededRandom(Number(values.seed));
       const queries: KnownItem[] = [];
       for (let tries = 0; queries.length < Number(values.queries) && tries < Number(values.queries) * 100; tries++) {
-        const query = knownItem(random, kind, pick(random, shelf.records), shelf.profiles);
+        const record = pick(random, shelf.records);
+        const other = kind === 'one too many' ? pick(random, shelf.records) : record;
+        const query = knownItem(random, kind, record, shelf.profiles, other);
         if (query) queries.push(query);
       }
       if (queries.length < 20) continue;

@@ -185,12 +185,22 @@ export const resultSchema = cardSchema.extend({
 });
 export type Result = z.infer<typeof resultSchema>;
 
+/** A product that lacks one word of the search. */
+export const closeResultSchema = cardSchema.extend({
+  score: points.describe('What the other words give, less the share of the missing one.'),
+  without: z.string().describe('The word it lacks.'),
+});
+export type CloseResult = z.infer<typeof closeResultSchema>;
+
 export const searchAnswerSchema = z.object({
   query: z.string(),
   total: z.number().int().describe('Products (families) found.'),
   page: z.number().int(),
   limit: z.number().int(),
   results: z.array(resultSchema),
+  close: z
+    .array(closeResultSchema)
+    .describe('Where the first page has room left: what lacks one word, the best first. Not part of `total`.'),
   filters: z.array(filterAnswerSchema),
   filtersNotShown: z
     .array(z.object({ key: z.string(), why: z.enum(['elsewhere', 'waiting', 'uniform', 'empty']) }))

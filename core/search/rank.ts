@@ -2,7 +2,6 @@ import { type Choices, resolveChoices } from '../facets/choices.ts';
 import type { ChosenFilters } from '../facets/chosenFilters.ts';
 import { testFilters } from '../facets/filters.ts';
 import { hiddenMark, isHidden } from '../index/recordMask.ts';
-import type { Snapshot } from '../index/snapshot.ts';
 import { findPriceLimits, type PriceLimits } from '../query/priceLimits.ts';
 import { findExactSku, knowsIn, readUnits, searchKey, wordsOf } from '../query/readUnits.ts';
 import type { Recognised } from '../query/recognise.ts';
@@ -15,6 +14,7 @@ import { type AppliedPin, type AppliedPull, pinsOf, pulledScore, pullsOf, totalP
 import { perfect } from '../scoring/formula.ts';
 import type { SortingOrder } from '../setup/parts/relevance/sorting.ts';
 import type { Language } from '../text/languages.ts';
+import { affordable } from './affordable.ts';
 import { findMatches } from './findMatches.ts';
 import { orderAll } from './orderAll.ts';
 import type { Engine, PreparedSetup } from './prepareSetup.ts';
@@ -106,6 +106,8 @@ export interface Ranking {
   readonly total: number;
   readonly foundAny: boolean;
   readonly records: Uint32Array;
+  /** What the search does not look at: hidden, or not let through by what was recognised. */
+  readonly hidden: Uint8Array | null;
   readonly failing: Uint32Array | null;
   /** The filters beside the results, and what is chosen in them. */
   readonly choices: Choices;
@@ -156,16 +158,6 @@ function hiddenBesides(records: number, hidden: Uint8Array | null, narrowing: re
   for (const { allows } of narrowing)
     for (let record = 0; record < records; record++) if (all[record] === 0 && !allows(record)) all[record] = hiddenMark;
   return all;
-}
-
-/** The records whose price a limit allows; one without a price is not known to be allowed. */
-function affordable({ numbers }: Snapshot, records: Uint32Array, { from, to }: PriceLimits): Uint32Array {
-  const prices = numbers.get('price');
-  if (!prices) return records;
-  return records.filter((record) => {
-    const price = prices.ofRecord(record);
-    return (from === null || price >= from) && (to === null || price <= to) && !Number.isNaN(price);
-  });
 }
 
 /**
@@ -313,6 +305,7 @@ export function rank(
     total: candidates.families.length,
     foundAny: records.length > 0,
     records,
+    hidden: searched,
     failing,
     choices,
     ignoredFilters: [...choices.ignored, ...ignored],

@@ -7,6 +7,7 @@ import type { Selection } from '../index/familyCounts.ts';
 import { isHidden } from '../index/recordMask.ts';
 import { corrected, type QueryWord, weak } from '../query/understand.ts';
 import { totalPull } from '../rules/plansForSearch.ts';
+import { closeMatches, isFilledUp } from './closeMatches.ts';
 import { findContent, type PreparedContent } from './contentEngine.ts';
 import { ignoredParameters } from './ignoredParameters.ts';
 import { offersFor } from './offers.ts';
@@ -147,7 +148,7 @@ export function search(
       ...(request.explain && { why: whyHere(engine, prepared, ranking, first + offset) }),
     };
   });
-  return {
+  const answer = {
     query: request.query,
     total: ranking.total,
     page: request.page,
@@ -174,7 +175,17 @@ export function search(
     collection: within ? { id: within.id, title: within.title, text: within.text } : null,
     ...contentFound(content, request, within !== undefined),
     emptyShelf: ranking.foundAny ? null : emptyShelf(engine, prepared, request.query, readRecord),
-    // Last, since trying what else may be meant overwrites what was found.
+  };
+  // Last, since looking for what is close, and for what else may be meant, overwrites what was found.
+  const close = isFilledUp(prepared, ranking, request)
+    ? closeMatches(engine, prepared, ranking, scope, request.limit - ranking.total)
+    : [];
+  return {
+    ...answer,
+    close: close.map(({ family, record, score, without }) => ({
+      ...cardOf(readRecord(record), familyOf(engine, family), prepared.setup),
+      ...{ score, without },
+    })),
     offers: mayOffer ? offersFor(engine, prepared, ranking.query, prepared.at.results.hidden, ranking.asTyped) : [],
   };
 }

@@ -46,8 +46,15 @@ function fromSecond(document: SetupDocument): SetupDocument {
   };
 }
 
+/** Format 4 may fill up searches with few results; what a shop showed before it goes on showing. */
+const fromThird = (document: SetupDocument): SetupDocument => ({
+  ...document,
+  relevance: { fillUp: { on: false }, ...partIn(document, 'relevance') },
+  version: 4,
+});
+
 /** One step for each format there was, the first being from format 1 to 2. A step never changes once it has shipped. */
-const steps: readonly ((document: SetupDocument) => SetupDocument)[] = [fromFirst, fromSecond];
+const steps: readonly ((document: SetupDocument) => SetupDocument)[] = [fromFirst, fromSecond, fromThird];
 
 /**
  * Brings a setup of an earlier format to today's; a document of today's format, or of none that is known, is answered

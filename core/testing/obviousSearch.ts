@@ -30,6 +30,8 @@ export interface ObviousAnswer {
   readonly foundAny: boolean;
   readonly results: readonly ObviousResult[];
   readonly dropped: readonly string[];
+  /** What lacks one word of the search, the best first. */
+  readonly close: readonly (ObviousResult & { readonly without: string })[];
   /** By filter key and value: products. */
   readonly counts: Readonly<Record<string, Readonly<Record<string, number>>>>;
 }
@@ -145,6 +147,9 @@ export function obviousSearch(
   const isLetThrough = ({ record }: ReadRecord): boolean => narrowing.every(({ allows }) => allows(record));
   const skuRead = skuOwner && visible.includes(skuOwner) && isLetThrough(skuOwner) ? skuOwner : undefined;
   let dropped: string[] = [];
+  /** The words that were found, and whether phrases of them had to stand together. */
+  let used: readonly Word[] = [];
+  let areTogether = false;
   let found: Map<ReadRecord, number>;
   if (query.trim() === '')
     found = new Map(
@@ -159,6 +164,8 @@ export function obviousSearch(
     const words = wordsFor(false);
     const attempt = (tried: readonly Word[], own: readonly Sought[]): Map<ReadRecord, number> => {
       const side = together(tried, own);
+      used = tried;
+      areTogether = side.size > 0;
       return side.size > 0 ? side : find(tried);
     };
     found = attempt(words, texts);
@@ -241,19 +248,67 @@ export function obviousSearch(
     const amount = query.trim() === '' ? null : amounts.familyAmount(familyId, 'boost');
     return amount === null ? 1 : Math.min(10, Math.max(0.1, amount));
   };
-  const candidates = [...best].map(([familyId, { read, score }]) => {
+  const pulled = (familyId: string, score: number): number => {
     const pull = plans
       .flatMap((plan) => plan.pulls)
       .filter(({ product }) => product === familyId)
       .reduce((total, each) => total * each.pull, boostOf(familyId));
     const bounded = Math.min(10, Math.max(0.1, pull));
-    return {
-      familyId,
-      recordId: read.record.id,
-      score: bounded === 1 ? score : Math.round(score * bounded),
-      read,
-    };
-  });
+    return bounded === 1 ? score : Math.round(score * bounded);
+  };
+  const candidates = [...best].map(([familyId, { read, score }]) => ({
+    familyId,
+    recordId: read.record.id,
+    score: pulled(familyId, score),
+    read,
+  }));
+  const isFilledUp =
+    setup.relevance.fillUp.on &&
+    !(typing || box || skuRead || areTogether) &&
+    (sort === '' || sort === 'relevance') &&
+    query.trim() !== '' &&
+    found.size > 0 &&
+    used.length > 1 &&
+    dropped.length === 0;
+  const close = isFilledUp ? closeTo() : [];
+  /** Every record that is found without one of the words, which tells at most half of all they do. */
+  function closeTo(): (ObviousResult & { without: string })[] {
+    const families = new Set(candidates.map(({ familyId }) => familyId));
+    const total = used.reduce((sum, { rarity }) => sum + rarity, 0);
+    const bestOf = new Map<string, { read: ReadRecord; score: number; without: string }>();
+    for (const missing of used) {
+      if (missing.rarity > total / 2) continue;
+      const matching = find(used.filter((word) => word !== missing));
+      for (const read of all) {
+        const full = matching.get(read);
+        const { price } = read.record.values;
+        const isAffordable =
+          !limits || (typeof price === 'number' && price >= (limits.from ?? price) && price <= (limits.to ?? price));
+        const { familyId } = read.record;
+        if (full === undefined || !isAffordable || families.has(familyId) || !filters.passes(read.record)) continue;
+        const score = Math.round(full * (1 - missing.rarity / total));
+        const before = bestOf.get(familyId);
+        const better =
+          !before || score > before.score || (score === before.score && !inStock(before.read) && inStock(read));
+        if (better) bestOf.set(familyId, { read, score, without: missing.text });
+      }
+    }
+    const order = [...new Set(all.map(({ record }) => record.familyId))];
+    const isOut = (familyId: string): number => Number(soldOut === 'last' && !amounts.familyInStock(familyId));
+    return [...bestOf]
+      .map(([familyId, { read, score, without }]) => ({
+        familyId,
+        recordId: read.record.id,
+        score: pulled(familyId, score),
+        without,
+      }))
+      .sort(
+        (a, b) =>
+          isOut(a.familyId) - isOut(b.familyId) ||
+          b.score - a.score ||
+          order.indexOf(a.familyId) - order.indexOf(b.familyId),
+      );
+  }
   const ordered = obviousOrder(setup, candidates, amounts, {
     sort,
     pins,
@@ -265,6 +320,7 @@ export function obviousSearch(
     foundAny: found.size > 0,
     results: ordered.map(({ familyId, recordId, score }) => ({ familyId, recordId, score })),
     dropped,
+    close,
     counts,
   };
 }

@@ -253,6 +253,8 @@ export function randomSetup(random: () => number, snapshot: Snapshot, queries: r
         collections: 'asItIs',
       },
       partNumbers: { lead: random() < 0.8 },
+      // Not drawn, so that seeds that once failed keep what they made.
+      fillUp: { on: (queries[1] ?? '').length % 4 !== 0 },
       sorting: {
         orders: [
           { key: 'relevance', label: 'Best match', signals: [] },

@@ -11,7 +11,7 @@ test('reads plain letters, an apostrophe inside a word and capitals', () => {
   expect(plain.tokens()).toEqual([]);
 });
 
-test.each(['size 6', 'Café', 'two\nlines', '画'])('leaves “%s” to the general way', (text) => {
+test.each(['size 6', 'Café', 'two\nlines', '画', "l'eau", 'AT&T', 'C++'])('leaves “%s” to the general way', (text) => {
   expect(new PlainText().read(text)).toBe(false);
 });
 
@@ -26,11 +26,15 @@ test('a text longer than any before, and a word longer than any shopper types', 
 test.each([1, 2, 3])('reads as the general way does, seed %d', (seed) => {
   const random = seededRandom(seed);
   const plain = new PlainText();
-  const letters = [...'abzAZ\'  ,-.`~"'];
+  const letters = [...'abzAZlqu\'  ,-.`~"&+#'];
+  let read = 0;
   for (let turn = 0; turn < 2000; turn++) {
     const text = Array.from({ length: Math.floor(random() * 30) }, () => pick(random, letters)).join('');
-    expect(plain.read(text)).toBe(true);
+    // What is written in a way of its own is left to the general way.
+    if (!plain.read(text)) continue;
+    read++;
     // A letter with an accent sends the whole text the general way.
     expect([...plain.tokens(), 'e']).toEqual(tokenize(`${text} é`.replaceAll('`', ' ')));
   }
+  expect(read).toBeGreaterThan(500);
 });

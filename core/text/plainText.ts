@@ -1,10 +1,12 @@
+import { elidesBefore, longestElided } from './writtenForms.ts';
+
 /** Longest token kept, in UTF-16 units. What is longer is cut: no shopper types it, and nothing is trusted for size. */
 export const longestToken = 40;
 
 /**
- * The words of a text of plain letters (printable ASCII without a digit, which most texts are), folded as `tokenize`
- * folds them: runs of letters in lower case, an apostrophe inside a word dropped. One walk over the text; the general way
- * by patterns takes several times as long.
+ * The words of a text of plain letters (printable ASCII without a digit or a sign that `writtenForms.ts` reads in a way of
+ * its own, which most texts are), folded as `tokenize` folds them: runs of letters in lower case, an apostrophe inside a
+ * word dropped. One walk over the text; the general way by patterns takes several times as long.
  *
  * Owns `units` (the letters of all words end to end) and `start` (by word where its letters begin, one more for the end).
  * Both hold what was read last, as far as `words` says, and grow when they must.
@@ -32,8 +34,11 @@ export class PlainText {
         if (end - start[words - 1]! < longestToken) units[end++] = unit;
       } else if (unit !== 39) {
         if (unit < 32 || unit > 126 || (unit >= 48 && unit <= 57)) return false;
+        // What may be `AT&T` or `C++` is read by the patterns.
+        if (isInWord && (unit === 38 || unit === 43 || unit === 35)) return false;
         isInWord = false;
-      }
+      } else if (isInWord && end - start[words - 1]! <= longestElided && elidesBefore.has(text.charCodeAt(at + 1)))
+        return false;
     }
     start[words] = end;
     this.words = words;

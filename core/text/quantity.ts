@@ -1,7 +1,20 @@
 import { fold } from './fold.ts';
 
 /** What an amount is an amount of: two amounts are only ever compared within one dimension. */
-export type Dimension = 'length' | 'mass' | 'volume' | 'grammage' | 'pieces' | 'power' | 'voltage' | 'storage';
+export type Dimension =
+  | 'length'
+  | 'mass'
+  | 'volume'
+  | 'grammage'
+  | 'pieces'
+  | 'power'
+  | 'voltage'
+  | 'current'
+  | 'charge'
+  | 'resistance'
+  | 'capacitance'
+  | 'frequency'
+  | 'storage';
 
 /** An amount with its dimension, in the dimension's canonical unit. */
 export interface Quantity {
@@ -18,6 +31,11 @@ const canonicalUnit: Readonly<Record<Dimension, string>> = {
   pieces: 'pcs',
   power: 'W',
   voltage: 'V',
+  current: 'mA',
+  charge: 'mAh',
+  resistance: 'ohm',
+  capacitance: 'nF',
+  frequency: 'Hz',
   storage: 'MB',
 };
 
@@ -48,9 +66,26 @@ const spellings: readonly (readonly [Dimension, number, string])[] = [
   ['volume', 29.5735295625, 'fl_oz fl._oz fluid_ounce fluid_ounces'],
   ['grammage', 1, 'gsm g/m2 gr/m2 g/qm gm2 g/sqm g_per_m2 grams_per_square_metre grams_per_square_meter'],
   ['pieces', 1, 'pcs pc piece pieces'],
+  ['power', 0.001, 'mw milliwatt milliwatts'],
   ['power', 1, 'w watt watts'],
   ['power', 1000, 'kw kilowatt kilowatts'],
+  ['voltage', 0.001, 'mv millivolt millivolts'],
   ['voltage', 1, 'v volt volts'],
+  ['voltage', 1000, 'kv kilovolt kilovolts'],
+  ['current', 1, 'ma milliamp milliamps milliampere'],
+  ['current', 1000, 'a amp amps ampere amperes'],
+  ['charge', 1, 'mah'],
+  ['charge', 1000, 'ah'],
+  ['resistance', 1, 'ω ohm ohms'],
+  ['resistance', 1000, 'kω kohm kohms kiloohm'],
+  ['resistance', 1_000_000, 'mω mohm mohms megaohm'],
+  ['capacitance', 0.001, 'pf picofarad'],
+  ['capacitance', 1, 'nf nanofarad'],
+  ['capacitance', 1000, 'μf uf microfarad'],
+  ['frequency', 1, 'hz hertz'],
+  ['frequency', 1000, 'khz'],
+  ['frequency', 1_000_000, 'mhz'],
+  ['frequency', 1_000_000_000, 'ghz'],
   ['storage', 1, 'mb megabyte megabytes'],
   ['storage', 1000, 'gb gigabyte gigabytes'],
   ['storage', 1_000_000, 'tb terabyte terabytes'],
@@ -63,7 +98,21 @@ const unitBySpelling: ReadonlyMap<string, Unit> = new Map(
 );
 
 /** Spellings that are words or letters with another meaning too: "12 in a tin", "size 2 l". */
-const doubtful: ReadonlySet<string> = new Set(['in', 'm', 'l', 'g', 'w', 'v', 'pc', 'foot', 'feet', 'pound', 'pounds']);
+const doubtful: ReadonlySet<string> = new Set([
+  'in',
+  'm',
+  'l',
+  'g',
+  'w',
+  'v',
+  'a',
+  'ma',
+  'pc',
+  'foot',
+  'feet',
+  'pound',
+  'pounds',
+]);
 
 const literally = (text: string): string => text.replace(/[.*+?^${}()|[\]\\/]/g, '\\$&');
 const unitPattern = [...unitBySpelling.keys()]

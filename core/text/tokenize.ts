@@ -1,10 +1,13 @@
 import { fold } from './fold.ts';
 import { longestToken, PlainText } from './plainText.ts';
 import { findQuantities, quantityToken } from './quantity.ts';
+import { withPlainForms } from './writtenForms.ts';
 
 /** Units that may be written against their number (`0.5mm`); both spellings give the number and the unit as two tokens. */
 const units = new Set(
-  'mm cm m km in inch inches ft ml cl l litre litres oz lb g gr kg mg gsm lbs pt pc pcs pk w v mb gb tb'.split(' '),
+  'mm cm m km in inch inches ft ml cl l litre litres oz lb g gr kg mg gsm lbs pt pc pcs pk w v mb gb tb mw kw mv kv ma mah ah hz khz mhz ghz ohm ohms kohm mohm ω kω mω pf nf uf μf'.split(
+    ' ',
+  ),
 );
 
 const word = /\p{N}+(?:\.\p{N}+)*\p{L}+[\p{L}\p{N}]*|\.?\p{N}+(?:\.\p{N}+)*|\p{L}[\p{L}\p{N}]*/gu;
@@ -28,12 +31,12 @@ function plainNumber(text: string): string {
 
 /** The text as words are looked for in it. */
 function foldedFor(text: string): string {
-  const folded = fold(text);
+  const folded = fold(withPlainForms(text));
   // The pattern looks back at every letter; most texts have no digit for it to find, which is seen far sooner.
   return hasDigit.test(folded) ? folded.replace(betweenAmounts, ' x ') : folded;
 }
 
-/** Splits a folded text; `tell` gets each token and where in the text it begins. */
+/** Splits a folded text; `visit` gets each token and where in the text it begins. */
 function split(folded: string, visit: (token: string, from: number) => void): void {
   for (const match of folded.matchAll(word)) {
     const found = match[0];

@@ -1,6 +1,7 @@
 import type { Result, SearchAnswer } from '../../core/answer/answer.ts';
 import type { FilterPosition } from '../../core/setup/terms/filterTerms.ts';
 import { counted } from '../look/price.ts';
+import { CloseToSearch } from './CloseToSearch.tsx';
 import { EmptyShelf } from './EmptyShelf.tsx';
 import { withNothing } from './filters/choice.ts';
 import { ChosenFilters, FilterColumn, FilterDrawer, FilterRow } from './filters/Filters.tsx';
@@ -38,7 +39,7 @@ export function ResultsPage({
   go(next: ShopperSearch): void;
   searchFor(query: string): void;
   openCollection(id: string): void;
-  open(product: Result): void;
+  open(product: Pick<Result, 'familyId'>): void;
 }) {
   const position = useFilterPosition(data.filterLayout);
   const lookThrough = useLookThrough(search, desk.view);
@@ -124,6 +125,7 @@ export function ResultsPage({
                 hasSearch={search.query.trim() !== ''}
               />
             )}
+            <CloseToSearch close={data.close} after={data.total} open={open} />
             <Articles articles={data.articles} />
             <Pages answer={data} go={(page) => go({ ...search, page })} />
           </div>

@@ -1,0 +1,41 @@
+import type { Card, CloseResult } from '../../core/answer/answer.ts';
+import { CardBody } from './CardBody.tsx';
+import { noteOutcome } from './shopperLog.ts';
+
+/** Below what has every word, and clearly parted from it: products that lack one, each with the word it lacks. */
+export function CloseToSearch({
+  close,
+  after,
+  open,
+}: {
+  readonly close: readonly CloseResult[];
+  /** Products above it. */
+  readonly after: number;
+  open(product: Pick<Card, 'familyId'>): void;
+}) {
+  if (close.length === 0) return null;
+  return (
+    <section aria-labelledby="close-to-search" className="mt-6">
+      <h2 id="close-to-search" className="font-shop text-[17px]">
+        Also close to your search
+      </h2>
+      <ol className="mt-2 -mx-[7px] grid grid-cols-2 min-[500px]:grid-cols-3 xl:grid-cols-4">
+        {close.map((card, at) => (
+          <li key={card.familyId} className="flex flex-col" data-close={card.familyId}>
+            <CardBody
+              card={card}
+              open={() => {
+                open(card);
+                void noteOutcome('click', card.familyId, after + at + 1);
+              }}
+            />
+            <div className="border-edge border-b-4" />
+            <p className="h-8 px-[7px] pt-0.5 text-[12.5px] text-soft">
+              without <i>{card.without}</i>
+            </p>
+          </li>
+        ))}
+      </ol>
+    </section>
+  );
+}
