@@ -40,7 +40,7 @@ test('what lacks one word follows what has them all, and is not counted', () => 
   expect(close.toSorted()).toEqual(['b without round', 'c without sable', 'd without brush']);
 });
 
-test('the word that is missing tells at most half of the search', () => {
+test('of two words the one that is missing tells at most half', () => {
   // Without “ink” a search for it is about something else.
   expect(ask('drawing ink').close).toEqual([]);
   expect(ask('goat brush').close).toEqual([]);

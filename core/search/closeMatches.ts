@@ -20,27 +20,32 @@ export interface CloseMatch {
 
 /** Records that the rarest word left may be found in: what is commoner is close to nothing in particular. */
 const mostRecords = 20_000;
-/** Of what the words tell, the share that the missing one may have. */
-const mostLost = 0.5;
+/** Of what the words tell, the share that the missing one may have: of two words half, of more two thirds. */
+const mostLost = (words: number): number => (words > 2 ? 2 / 3 : 1 / 2);
 
 /** Records that have any of what a word may stand for, or more. */
 const recordsWith = ({ snapshot }: Engine, { expansions }: QueryWord): number =>
   expansions.reduce((sum, { term }) => sum + (snapshot.postings.termRecords[term] ?? 0), 0);
 
+/** The words of a search of which one may be missing: those it was found by, and those it had to do without. */
+const wordsOf = ({ words, missing }: Ranking): QueryWord[] => [...words, ...missing];
+
 /**
- * Whether a search is filled up: where all of its words were found together, on a first page that has room left, in order
- * of relevance. Never while the shopper types, nor where a part number was meant.
+ * Whether a search is filled up: where what was found has all the words that the catalog knows, or all but one since
+ * nothing has them all, on a first page that has room left, in order of relevance. Never while the shopper types, nor where
+ * a part number was meant.
  */
 export function isFilledUp({ setup }: PreparedSetup, ranking: Ranking, request: SearchRequest): boolean {
-  const { words, dropped, together, isBrowsing, sorted, skuCandidate, foundAny, total } = ranking;
+  const { missing, together, isBrowsing, sorted, skuCandidate, foundAny, total } = ranking;
   if (!setup.relevance.fillUp.on || request.typing || request.box || request.allWords) return false;
   if (request.page > 1 || total >= request.limit || !foundAny || isBrowsing) return false;
-  return words.length > 1 && dropped.length === 0 && together.length === 0 && sorted === null && skuCandidate < 0;
+  if (together.length > 0 || sorted !== null || skuCandidate >= 0) return false;
+  return wordsOf(ranking).length > 1 && missing.length <= 1;
 }
 
 /**
- * What lacks just one word of a search, the best first, at most so many products: for the room that is left on a page
- * below what has them all. Filters, hiding, limits of price and the collection hold for it as for the rest. Overwrites
+ * What lacks just one word of a search that the catalog knows, the best first, at most so many products: for the room that
+ * is left on a page below what was found. Filters, hiding, limits of price and the collection hold for it as for the rest. Overwrites
  * what the ranking found, so it comes after everything is read from that. Cost: a match for each word, none of which
  * begins with more than `mostRecords` records.
  */
@@ -52,12 +57,13 @@ export function closeMatches(
   wanted: number,
 ): CloseMatch[] {
   const { snapshot, matcher, inStock, boosts } = engine;
-  const { words, pulls, understood, choices, hidden, soldOutLast } = ranking;
+  const words = wordsOf(ranking);
+  const { pulls, understood, choices, hidden, soldOutLast } = ranking;
   const found = new Set(ranking.candidates.families);
   const total = words.reduce((sum, { rarity }) => sum + rarity, 0);
   const best = new Map<number, CloseMatch>();
   for (const missing of words) {
-    if (missing.rarity > total * mostLost) continue;
+    if (missing.rarity > total * mostLost(words.length)) continue;
     const kept = words.filter((word) => word !== missing);
     if (kept.every((word) => recordsWith(engine, word) > mostRecords)) continue;
     const { records: matching } = matcher.match(kept, prepared.gains, hidden);

@@ -22,6 +22,8 @@ export interface Found {
   readonly words: readonly QueryWord[];
   /** Words left out because nothing has all of them, or because there were too many. */
   readonly dropped: readonly string[];
+  /** Of those the ones that the catalog knows. */
+  readonly missing: readonly QueryWord[];
   readonly matches: Matches;
   /** Phrases of the vocabulary that were found together, and nothing else was. */
   readonly together: readonly string[];
@@ -238,14 +240,14 @@ export function findMatches(engine: Engine, prepared: PreparedSetup, query: stri
   const plain = expand(false, options.allWords);
   // Where one word stands for nothing and none may be dropped, the others are not even looked at.
   if (options.allWords && plain.length < texts.length)
-    return { words: plain, dropped: leftOut, matches: engine.matcher.none(), together: [] };
+    return { words: plain, dropped: leftOut, missing: [], matches: engine.matcher.none(), together: [] };
   const first = attempt(plain, tokens);
-  if (hasAny(first) || options.keepAll) return { words: plain, dropped: leftOut, ...first };
+  if (hasAny(first) || options.keepAll) return { words: plain, dropped: leftOut, missing: [], ...first };
   // A word that stands for nothing after corrections were tried stands for nothing when they are tried again.
   if (spelling.tolerance && spelling.atOnce && plain.every(({ expansions }) => expansions.length > 0)) {
     const widened = expand(true);
     const second = attempt(widened, tokens);
-    if (hasAny(second)) return { words: widened, dropped: leftOut, ...second };
+    if (hasAny(second)) return { words: widened, dropped: leftOut, missing: [], ...second };
   }
   let steps = 0;
   for (const dropped of options.allWords ? [] : attemptsWithout(plain)) {
@@ -257,7 +259,12 @@ export function findMatches(engine: Engine, prepared: PreparedSetup, query: stri
     );
     steps += found.matches.steps;
     if (hasAny(found))
-      return { words: kept, dropped: [...[...dropped].map((word) => word.text), ...leftOut], ...found };
+      return {
+        words: kept,
+        dropped: [...[...dropped].map((word) => word.text), ...leftOut],
+        missing: [...dropped].filter(({ expansions }) => expansions.length > 0),
+        ...found,
+      };
   }
-  return { words: plain, dropped: leftOut, matches: engine.matcher.none(), together: [] };
+  return { words: plain, dropped: leftOut, missing: [], matches: engine.matcher.none(), together: [] };
 }

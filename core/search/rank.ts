@@ -81,6 +81,8 @@ export interface Ranking {
   readonly query: string;
   readonly words: readonly QueryWord[];
   readonly dropped: readonly string[];
+  /** Of the words dropped those that the catalog knows. */
+  readonly missing: readonly QueryWord[];
   /** Phrases of the vocabulary that the words were found as. */
   readonly together: readonly string[];
   readonly candidates: Candidates;
@@ -215,9 +217,9 @@ export function rank(
   const sku = skuRecord >= 0 && !isHidden(searched, skuRecord) ? skuRecord : -1;
   const asTyped: AsTyped = new Map();
   const found = isBrowsing
-    ? { words: [], dropped: [], together: [], matches: matcher.all(searched) }
+    ? { words: [], dropped: [], missing: [], together: [], matches: matcher.all(searched) }
     : wordsOf(query).tokens.length === 0
-      ? { words: [], dropped: [], together: [], matches: matcher.none() }
+      ? { words: [], dropped: [], missing: [], together: [], matches: matcher.none() }
       : findMatches(engine, prepared, query, {
           typing: request.typing ?? false,
           keepAll: sku >= 0,
@@ -288,6 +290,7 @@ export function rank(
     query,
     words: found.words,
     dropped: found.dropped,
+    missing: found.missing,
     together: found.together,
     asTyped,
     candidates,

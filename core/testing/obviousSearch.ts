@@ -150,6 +150,8 @@ export function obviousSearch(
   /** The words that were found, and whether phrases of them had to stand together. */
   let used: readonly Word[] = [];
   let areTogether = false;
+  /** Words the catalog knows that nothing has together with the others. */
+  let missed: readonly Word[] = [];
   let found: Map<ReadRecord, number>;
   if (query.trim() === '')
     found = new Map(
@@ -188,6 +190,7 @@ export function obviousSearch(
         );
         if (found.size === 0) continue;
         dropped = given.map(({ text }) => text);
+        missed = given.filter(({ ways }) => ways.length > 0);
         break;
       }
     }
@@ -268,17 +271,18 @@ export function obviousSearch(
     (sort === '' || sort === 'relevance') &&
     query.trim() !== '' &&
     found.size > 0 &&
-    used.length > 1 &&
-    dropped.length === 0;
+    used.length + missed.length > 1 &&
+    missed.length <= 1;
   const close = isFilledUp ? closeTo() : [];
-  /** Every record that is found without one of the words, which tells at most half of all they do. */
+  /** Every record that is found without one of the words, which tells at most half of all they do, of three or more two thirds. */
   function closeTo(): (ObviousResult & { without: string })[] {
     const families = new Set(candidates.map(({ familyId }) => familyId));
-    const total = used.reduce((sum, { rarity }) => sum + rarity, 0);
+    const words = [...used, ...missed];
+    const total = words.reduce((sum, { rarity }) => sum + rarity, 0);
     const bestOf = new Map<string, { read: ReadRecord; score: number; without: string }>();
-    for (const missing of used) {
-      if (missing.rarity > total / 2) continue;
-      const matching = find(used.filter((word) => word !== missing));
+    for (const missing of words) {
+      if (missing.rarity > total * (words.length > 2 ? 2 / 3 : 1 / 2)) continue;
+      const matching = find(words.filter((word) => word !== missing));
       for (const read of all) {
         const full = matching.get(read);
         const { price } = read.record.values;
