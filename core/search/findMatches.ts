@@ -84,8 +84,11 @@ export function* givingUp(words: readonly Givable[]): Generator<readonly number[
  */
 export const doubted: readonly (readonly MatchKind[])[] = [[], [...corrected], [...corrected, 'form']];
 
-/** The attempts of all rounds, as the words dropped in each: the fewest first, of as many those of the earlier round. */
-function attemptsWithout(words: readonly QueryWord[]): ReadonlySet<QueryWord>[] {
+/**
+ * The attempts of all rounds, as the words dropped in each: those that drop as many words in one round together, the fewest
+ * first, of as many those of the earlier round.
+ */
+function attemptsWithout(words: readonly QueryWord[]): ReadonlySet<QueryWord>[][] {
   if (words.every(({ expansions }) => expansions.length === 0)) return [];
   let before = '';
   const attempts = doubted.flatMap((doubts) => {
@@ -96,9 +99,10 @@ function attemptsWithout(words: readonly QueryWord[]): ReadonlySet<QueryWord>[] 
     before = round;
     const order = givingUpOrder(words, isKnown);
     const givable = order.map((word) => ({ isKnown: isKnown(word), rarity: word.rarity }));
-    return Array.from(givingUp(givable), (places) => new Set(places.map((place) => order[place]!)));
+    const own = Array.from(givingUp(givable), (places) => new Set(places.map((place) => order[place]!)));
+    return [...new Set(own.map(({ size }) => size))].map((size) => own.filter((each) => each.size === size));
   });
-  return attempts.sort((a, b) => a.size - b.size);
+  return attempts.sort(([a], [b]) => a!.size - b!.size);
 }
 
 /** Words in the order in which they are dropped: unknown ones first, then the least telling, later ones first. */
@@ -218,9 +222,19 @@ export function readSearch(
   };
 }
 
+const sumOfRarity = (words: readonly QueryWord[]): number => words.reduce((sum, { rarity }) => sum + rarity, 0);
+
+/** The best score of what was found. */
+function bestScore({ matcher: { scores } }: Engine, { records }: Matches): number {
+  let best = 0;
+  for (let at = 0; at < records.length; at++) best = Math.max(best, scores[records[at]!]!);
+  return best;
+}
+
 /**
  * Finds the records for a search's words: all words first; failing that, the same with corrections for words that
- * are known too; failing that, some words are dropped. With `keepAll` (an exact SKU was found) only the first is tried.
+ * are known too; failing that, some words are dropped, as few as can be: of as many those without which the best is found,
+ * its score less what the dropped words tell. With `keepAll` (an exact SKU was found) only the first is tried.
  */
 export function findMatches(engine: Engine, prepared: PreparedSetup, query: string, options: FindOptions): Found {
   const { expand, leftOut, texts } = readSearch(engine, prepared, query, options);
@@ -249,22 +263,31 @@ export function findMatches(engine: Engine, prepared: PreparedSetup, query: stri
     const second = attempt(widened, tokens);
     if (hasAny(second)) return { words: widened, dropped: leftOut, missing: [], ...second };
   }
-  let steps = 0;
-  for (const dropped of options.allWords ? [] : attemptsWithout(plain)) {
-    if (steps > mostSteps) break;
-    const kept = plain.filter((word) => !dropped.has(word));
-    const found = attempt(
-      kept,
+  const without = (dropped: ReadonlySet<QueryWord>): Pick<Found, 'matches' | 'together'> =>
+    attempt(
+      plain.filter((word) => !dropped.has(word)),
       tokens.filter((_, at) => !dropped.has(plain[at]!)),
     );
-    steps += found.matches.steps;
-    if (hasAny(found))
-      return {
-        words: kept,
-        dropped: [...[...dropped].map((word) => word.text), ...leftOut],
-        missing: [...dropped].filter(({ expansions }) => expansions.length > 0),
-        ...found,
-      };
+  const total = sumOfRarity(plain);
+  let steps = 0;
+  for (const group of options.allWords ? [] : attemptsWithout(plain)) {
+    let best: { readonly dropped: ReadonlySet<QueryWord>; readonly worth: number } | null = null;
+    for (const dropped of group) {
+      if (steps > mostSteps) break;
+      const { matches } = without(dropped);
+      steps += matches.steps;
+      const worth = bestScore(engine, matches) * (1 - sumOfRarity([...dropped]) / total);
+      if (matches.records.length > 0 && (!best || worth > best.worth)) best = { dropped, worth };
+    }
+    if (!best) continue;
+    const { dropped } = best;
+    return {
+      words: plain.filter((word) => !dropped.has(word)),
+      dropped: [...[...dropped].map((word) => word.text), ...leftOut],
+      missing: [...dropped].filter(({ expansions }) => expansions.length > 0),
+      // Once more: what was tried since has overwritten it.
+      ...without(dropped),
+    };
   }
   return { words: plain, dropped: leftOut, missing: [], matches: engine.matcher.none(), together: [] };
 }

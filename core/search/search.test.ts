@@ -184,6 +184,7 @@ describe('what random catalogs have found', () => {
     ['a part number in an order that the shopper chose keeps its explanation', 1212],
     ['the same where it is pinned as well', 1228],
     ['the same where sold out stands last', 1304],
+    ['a search that only a pin answers is filled up by all of its words', 3335],
   ])('%s', (_, seed) => {
     compareOn(seed);
   });

@@ -180,19 +180,28 @@ export function obviousSearch(
             Number(isKnown(a)) - Number(isKnown(b)) || a.rarity - b.rarity || words.indexOf(b) - words.indexOf(a),
         );
         const givable = order.map((word) => ({ isKnown: isKnown(word), rarity: word.rarity }));
-        return [...givingUp(givable)].map((gone) => ({ gone, order }));
+        const own = [...givingUp(givable)].map((gone) => gone.map((place) => order[place]!));
+        return [...new Set(own.map((gone) => gone.length))].map((size) => own.filter((gone) => gone.length === size));
       });
-      for (const { gone, order } of rounds.sort((a, b) => a.gone.length - b.gone.length)) {
-        const given = gone.map((place) => order[place]!);
-        found = attempt(
-          words.filter((word) => !given.includes(word)),
-          texts.filter((_, at) => !given.includes(words[at]!)),
+      const rarityOf = (some: readonly Word[]): number => some.reduce((sum, { rarity }) => sum + rarity, 0);
+      const without = (gone: readonly Word[]): Map<ReadRecord, number> =>
+        attempt(
+          words.filter((word) => !gone.includes(word)),
+          texts.filter((_, at) => !gone.includes(words[at]!)),
         );
-        if (found.size === 0) continue;
-        dropped = given.map(({ text }) => text);
-        missed = given.filter(({ ways }) => ways.length > 0);
+      for (const group of rounds.sort(([a], [b]) => a!.length - b!.length)) {
+        const tried = group
+          .map((gone) => ({ gone, scores: [...without(gone).values()] }))
+          .filter(({ scores }) => scores.length > 0)
+          .map(({ gone, scores }) => ({ gone, worth: Math.max(...scores) * (1 - rarityOf(gone) / rarityOf(words)) }));
+        if (tried.length === 0) continue;
+        const { gone } = tried.reduce((best, each) => (each.worth > best.worth ? each : best));
+        found = without(gone);
+        dropped = gone.map(({ text }) => text);
+        missed = gone.filter(({ ways }) => ways.length > 0);
         break;
       }
+      if (found.size === 0) used = words;
     }
   }
 
