@@ -5,6 +5,7 @@ export {};
  * npm run bench -- losses: what slips and other word forms cost, in each language.
  * npm run bench -- vocabulary: speed with a large vocabulary beside speed without.
  * npm run bench -- filters: speed with twelve filters beside speed with eight.
+ * npm run bench -- fill-up: speed with pages filled up beside speed without.
  * npm run bench -- serving: what shoppers wait while a desk is busy, on a real server.
  * npm run bench -- opening: from opening an address of the desk to results in the shop window, and what jumps meanwhile.
  * npm run bench -- alike: words of real catalogs that stand in the same places, to be judged by hand.
@@ -14,6 +15,7 @@ if (which === 'quality') (await import('./quality/run.ts')).runQuality(rest);
 else if (which === 'losses') (await import('./quality/losses.ts')).runLosses(rest);
 else if (which === 'vocabulary') (await import('./vocabulary.ts')).runVocabulary(rest);
 else if (which === 'filters') (await import('./filters.ts')).runFilters(rest);
+else if (which === 'fill-up') (await import('./fillUp.ts')).runFillUp(rest);
 else if (which === 'serving') await (await import('./serving.ts')).runServing(rest);
 else if (which === 'opening') await (await import('./opening.ts')).runOpening();
 else if (which === 'alike') (await import('./quality/alike.ts')).runAlike(rest);

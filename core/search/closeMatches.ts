@@ -18,8 +18,11 @@ export interface CloseMatch {
   readonly without: string;
 }
 
-/** Records that the rarest word left may be found in: what is commoner is close to nothing in particular. */
-const mostRecords = 20_000;
+/**
+ * Records looked at for all of a search: those of the rarest word left, for each word that may be missing. What is commoner
+ * is close to nothing in particular, and would make the search wait.
+ */
+const mostRecords = 1200;
 /** Of what the words tell, the share that the missing one may have: of two words half, of more two thirds. */
 const mostLost = (words: number): number => (words > 2 ? 2 / 3 : 1 / 2);
 
@@ -43,11 +46,60 @@ export function isFilledUp({ setup }: PreparedSetup, ranking: Ranking, request: 
   return wordsOf(ranking).length > 1 && missing.length <= 1;
 }
 
+/** What of a search decides which products may be shown for it, and before which. */
+interface Showing {
+  /** Families that were found with all words. */
+  readonly found: ReadonlySet<number>;
+  readonly isOut: (family: number) => boolean;
+  readonly pullOf: (family: number) => number;
+}
+
+/** Whether one product stands before another. */
+const isBefore = ({ isOut }: Showing, a: CloseMatch, b: CloseMatch): boolean =>
+  (Number(isOut(a.family)) - Number(isOut(b.family)) || b.score - a.score || a.family - b.family) < 0;
+
+/**
+ * The best `wanted` products among records that lack one word, in order. Records ascend, so a product's variants are
+ * neighbours; most products are worse than the last one kept and cost no more than their score.
+ */
+function bestOf(
+  engine: Engine,
+  records: Uint32Array,
+  showing: Showing,
+  { left, without, failing, wanted }: { left: number; without: string; failing: Uint32Array | null; wanted: number },
+): CloseMatch[] {
+  const { snapshot, inStock } = engine;
+  const { scores } = engine.matcher;
+  const owners = snapshot.recordFamily;
+  const best: CloseMatch[] = [];
+  for (let at = 0; at < records.length; ) {
+    const family = owners[records[at]!]!;
+    let shown = -1;
+    let worth = -1;
+    for (; at < records.length && owners[records[at]!] === family; at++) {
+      const record = records[at]!;
+      if (failing !== null && failing[record] !== 0) continue;
+      const score = Math.round(scores[record]! * left);
+      if (score < worth || (score === worth && (inStock[shown] === 1 || inStock[record] === 0))) continue;
+      shown = record;
+      worth = score;
+    }
+    if (shown < 0 || showing.found.has(family)) continue;
+    const match = { family, record: shown, score: pulledScore(worth, showing.pullOf(family)), without };
+    if (best.length === wanted && !isBefore(showing, match, best[wanted - 1]!)) continue;
+    let place = best.length;
+    while (place > 0 && isBefore(showing, match, best[place - 1]!)) place--;
+    best.splice(place, 0, match);
+    if (best.length > wanted) best.pop();
+  }
+  return best;
+}
+
 /**
  * What lacks just one word of a search that the catalog knows, the best first, at most so many products: for the room that
- * is left on a page below what was found. Filters, hiding, limits of price and the collection hold for it as for the rest. Overwrites
- * what the ranking found, so it comes after everything is read from that. Cost: a match for each word, none of which
- * begins with more than `mostRecords` records.
+ * is left on a page below what was found. Filters, hiding, limits of price and the collection hold for it as for the rest.
+ * Overwrites what the ranking found, so it comes after everything is read from that. Cost: a match for each word, of
+ * `mostRecords` records together.
  */
 export function closeMatches(
   engine: Engine,
@@ -56,39 +108,38 @@ export function closeMatches(
   scope: Scope | null,
   wanted: number,
 ): CloseMatch[] {
-  const { snapshot, matcher, inStock, boosts } = engine;
+  const { snapshot, matcher, boosts } = engine;
   const words = wordsOf(ranking);
   const { pulls, understood, choices, hidden, soldOutLast } = ranking;
-  const found = new Set(ranking.candidates.families);
+  const showing: Showing = {
+    found: new Set(ranking.candidates.families),
+    isOut: (family) => soldOutLast && engine.familyInStock[family] === 0,
+    pullOf:
+      pulls.size === 0 && boosts === null
+        ? () => 1
+        : (family) => totalPull(withBoost(pulls.get(snapshot.familyId(family)) ?? [], boosts, family)),
+  };
   const total = words.reduce((sum, { rarity }) => sum + rarity, 0);
   const best = new Map<number, CloseMatch>();
-  for (const missing of words) {
-    if (missing.rarity > total * mostLost(words.length)) continue;
+  let room = mostRecords;
+  // The least telling word first: what lacks it is closest, and the rare words that stay are found soonest.
+  for (const missing of [...words].sort((a, b) => a.rarity - b.rarity)) {
+    if (missing.rarity > total * mostLost(words.length)) break;
     const kept = words.filter((word) => word !== missing);
-    if (kept.every((word) => recordsWith(engine, word) > mostRecords)) continue;
+    const cost = Math.min(...kept.map((word) => recordsWith(engine, word)));
+    if (cost > room) continue;
+    room -= cost;
     const { records: matching } = matcher.match(kept, prepared.gains, hidden);
     const within = scope ? matching.filter((record) => scope.contains(record)) : matching;
     const records = understood.price ? affordable(snapshot, within, understood.price) : within;
     const { failing } = testFilters(prepared.filters, choices.chosen, records, engine.failing);
     const left = 1 - missing.rarity / total;
-    for (const record of records) {
-      const family = snapshot.recordFamily[record]!;
-      if (found.has(family) || (failing !== null && failing[record] !== 0)) continue;
-      const score = Math.round(matcher.scores[record]! * left);
-      const before = best.get(family);
-      const isBetter =
-        !before ||
-        score > before.score ||
-        (score === before.score && inStock[before.record] === 0 && inStock[record] === 1);
-      if (isBetter) best.set(family, { family, record, score, without: missing.text });
+    for (const match of bestOf(engine, records, showing, { left, without: missing.text, failing, wanted })) {
+      const before = best.get(match.family);
+      if (!before || match.score > before.score) best.set(match.family, match);
     }
   }
-  const pulled = [...best.values()].map((match) => {
-    const own = pulls.get(snapshot.familyId(match.family)) ?? [];
-    return { ...match, score: pulledScore(match.score, totalPull(withBoost(own, boosts, match.family))) };
-  });
-  const isOut = ({ family }: CloseMatch): number => Number(soldOutLast && engine.familyInStock[family] === 0);
-  return pulled.sort((a, b) => isOut(a) - isOut(b) || b.score - a.score || a.family - b.family).slice(0, wanted);
+  return [...best.values()].sort((a, b) => (isBefore(showing, a, b) ? -1 : 1)).slice(0, wanted);
 }
 
 /** Ids of the first `depth` products in order, and of those a page is filled up with: what a shopper gets to see. */

@@ -288,10 +288,11 @@ export function obviousSearch(
     const families = new Set(candidates.map(({ familyId }) => familyId));
     const words = [...used, ...missed];
     const total = words.reduce((sum, { rarity }) => sum + rarity, 0);
-    const bestOf = new Map<string, { read: ReadRecord; score: number; without: string }>();
-    for (const missing of words) {
+    const close = new Map<string, ObviousResult & { without: string }>();
+    for (const missing of [...words].sort((a, b) => a.rarity - b.rarity)) {
       if (missing.rarity > total * (words.length > 2 ? 2 / 3 : 1 / 2)) continue;
       const matching = find(words.filter((word) => word !== missing));
+      const bestWithout = new Map<string, { read: ReadRecord; score: number }>();
       for (const read of all) {
         const full = matching.get(read);
         const { price } = read.record.values;
@@ -300,27 +301,24 @@ export function obviousSearch(
         const { familyId } = read.record;
         if (full === undefined || !isAffordable || families.has(familyId) || !filters.passes(read.record)) continue;
         const score = Math.round(full * (1 - missing.rarity / total));
-        const before = bestOf.get(familyId);
+        const before = bestWithout.get(familyId);
         const better =
           !before || score > before.score || (score === before.score && !inStock(before.read) && inStock(read));
-        if (better) bestOf.set(familyId, { read, score, without: missing.text });
+        if (better) bestWithout.set(familyId, { read, score });
+      }
+      for (const [familyId, { read, score }] of bestWithout) {
+        const own = { familyId, recordId: read.record.id, score: pulled(familyId, score), without: missing.text };
+        if (own.score > (close.get(familyId)?.score ?? -1)) close.set(familyId, own);
       }
     }
     const order = [...new Set(all.map(({ record }) => record.familyId))];
     const isOut = (familyId: string): number => Number(soldOut === 'last' && !amounts.familyInStock(familyId));
-    return [...bestOf]
-      .map(([familyId, { read, score, without }]) => ({
-        familyId,
-        recordId: read.record.id,
-        score: pulled(familyId, score),
-        without,
-      }))
-      .sort(
-        (a, b) =>
-          isOut(a.familyId) - isOut(b.familyId) ||
-          b.score - a.score ||
-          order.indexOf(a.familyId) - order.indexOf(b.familyId),
-      );
+    return [...close.values()].sort(
+      (a, b) =>
+        isOut(a.familyId) - isOut(b.familyId) ||
+        b.score - a.score ||
+        order.indexOf(a.familyId) - order.indexOf(b.familyId),
+    );
   }
   const ordered = obviousOrder(setup, candidates, amounts, {
     sort,
