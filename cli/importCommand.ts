@@ -7,6 +7,7 @@ import { examineFile } from '../server/catalog/examineFile.ts';
 import { importCatalog } from '../server/catalog/importCatalog.ts';
 import { FileProblem } from '../server/catalog/sources/source.ts';
 import { openShelf } from '../server/openShelf.ts';
+import { importReport } from './importReport.ts';
 import { Failure, table, UsageError } from './usage.ts';
 
 const rejectedListed = 20;
@@ -20,6 +21,8 @@ export interface ImportValues {
   readonly mapping: string | undefined;
   /** Write the mapping there that would be used, and bring nothing in. */
   readonly 'propose-mapping': string | undefined;
+  /** Say how the file would be read and why, and bring nothing in. */
+  readonly report: boolean;
 }
 
 function readMapping(path: string): Mapping {
@@ -35,10 +38,22 @@ function readMapping(path: string): Mapping {
   throw new Failure(`The mapping ${path} is wrong at ${issue.path.join('.') || 'its beginning'}: ${issue.message}.`);
 }
 
+/** Looks at a file only: no data folder is opened, or made. */
+async function reportOn(file: string, json: boolean): Promise<void> {
+  try {
+    const examined = await examineFile(file);
+    process.stdout.write(`${json ? JSON.stringify(examined, null, 2) : importReport(basename(file), examined)}\n`);
+  } catch (error) {
+    if (error instanceof FileProblem) throw new Failure(error.message);
+    throw error;
+  }
+}
+
 export async function importCommand(data: string, files: readonly string[], values: ImportValues): Promise<void> {
   const [file, ...more] = files;
   if (file === undefined || more.length > 0) throw new UsageError('Name one file: import FILE.');
   if (!existsSync(file) || !statSync(file).isFile()) throw new Failure(`There is no file ${file}.`);
+  if (values.report) return reportOn(file, values.json);
   const { folder, catalogs, mappings, writer } = openShelf(data);
   try {
     const examined = await examineFile(file);

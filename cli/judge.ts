@@ -60,13 +60,14 @@ export async function judgeCommand(
       if (reader.snapshot.findFamily(product) < 0) missing.add(id);
       grades.set(product, Math.max(grade, grades.get(product) ?? 0));
     }
-    const { results } = local.answer({
+    const { results, close } = local.answer({
       from: draft ? 'draft' : 'live',
       request: { query, filters: {}, page: 1, limit: depth },
     });
     return judge(
       query,
-      results.map(({ familyId }) => familyId),
+      // What a page is filled up with is seen as well.
+      [...results, ...close].map(({ familyId }) => familyId),
       grades,
     );
   });

@@ -18,10 +18,11 @@ const help = `Usage: npm run --silent shelf -- COMMAND [options]
                  [--collection ID]
                                what a shopper finds (--draft: by the draft)
   import FILE [--update] [--anyway] [--mapping FILE]
-              [--propose-mapping FILE]
+              [--propose-mapping FILE] [--report]
                                bring in a catalog: CSV, JSON, JSON Lines or
                                JSON-LD (--update: keep what it does not have;
-                               --anyway: though many rows cannot be read)
+                               --anyway: though many rows cannot be read;
+                               --report: only say how it would be read and why)
   export FILE [--format csv|jsonl|jsonld]
                                take the catalog away as it stands in the draft
   log FILE                     bring in a shopper log: JSON Lines or CSV
@@ -57,12 +58,13 @@ const options = {
   mapping: { type: 'string' },
   format: { type: 'string' },
   'propose-mapping': { type: 'string' },
+  report: { type: 'boolean', default: false },
   help: { type: 'boolean', short: 'h', default: false },
 } as const;
 
 const allowed: Readonly<Record<string, readonly string[]>> = {
   search: ['json', 'draft', 'explain', 'typing', 'collection', 'sort', 'limit', 'page', 'filter'],
-  import: ['json', 'update', 'anyway', 'mapping', 'propose-mapping'],
+  import: ['json', 'update', 'anyway', 'mapping', 'propose-mapping', 'report'],
   export: ['format'],
   log: ['json'],
   judge: ['json', 'draft'],
@@ -149,6 +151,12 @@ async function run(args: readonly string[]): Promise<void> {
       return publishCommand(data, rest, values);
   }
 }
+
+// Whoever reads the output may have enough of it (`| head`): that is no mistake.
+process.stdout.on('error', (error: NodeJS.ErrnoException) => {
+  if (error.code !== 'EPIPE') throw error;
+  process.exit(0);
+});
 
 run(process.argv.slice(2)).catch((error: unknown) => {
   const isKnown = error instanceof UsageError || error instanceof Failure || error instanceof StartProblem;

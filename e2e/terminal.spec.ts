@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -142,4 +142,31 @@ test('judge says how right judged searches are, and names a wrong line', () => {
   expect(wrong).toMatchObject({ status: 1 });
   expect(wrong.stderr).toContain('Line 2');
   expect(shelf('judge', '--data', folder)).toMatchObject({ status: 2 });
+});
+
+test('how a file would be read is told with reasons and changes nothing; a reader that has enough ends it quietly', () => {
+  const file = join(data, 'nameless.csv');
+  const things = ['Round brush', 'Drawing ink', 'Linen canvas', 'Table easel', 'Soft pastel'];
+  const kinds = ['fine', 'wide', 'pale', 'deep', 'old', 'new', 'travel', 'studio'];
+  const rows = kinds.flatMap((kind, at) =>
+    things.map((thing, place) => `G${(at + place) % 3},${thing} of the ${kind} kind`),
+  );
+  writeFileSync(file, `group,title\n${rows.join('\n')}\n`);
+  const nowhere = join(data, 'not-there');
+  const report = shelf('import', file, '--report', '--data', nowhere);
+  expect(report).toMatchObject({ status: 0, stderr: '' });
+  expect(report.stdout).toMatch(/title +title +\d+% +its name says so and its values fit/);
+  expect(report.stdout).toContain('The file has no id: each row gets one from title.');
+  const { mapping } = JSON.parse(shelf('import', file, '--report', '--json', '--data', nowhere).stdout);
+  expect(mapping).toMatchObject({ families: { by: 'none' }, identity: ['title'] });
+  expect(existsSync(nowhere)).toBe(false);
+  const judged = join(data, 'judged.jsonl');
+  writeFileSync(judged, `${JSON.stringify({ query: 'a', relevant: { b: 1 } })}\n`);
+  expect(shelf('judge', judged, '--data', nowhere)).toMatchObject({ status: 1 });
+  expect(existsSync(nowhere)).toBe(false);
+  const piped = spawnSync('sh', ['-c', `"${process.execPath}" scripts/shelf.mjs help | head -1`], {
+    cwd: root,
+    encoding: 'utf8',
+  });
+  expect(piped).toMatchObject({ status: 0, stderr: '' });
 });

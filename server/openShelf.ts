@@ -119,7 +119,7 @@ export function openShelf(root: string, options: { readonly fresh?: boolean } = 
 
 /**
  * Opens a data folder for looking only: beside a server that holds it, or, where none does, after bringing it to today's
- * version.
+ * version. Throws a `StartProblem` where no shop is kept there: who looks makes no folder.
  */
 export function lookInto(root: string): Shelf {
   const folder = dataFolder(root);
@@ -128,6 +128,11 @@ export function lookInto(root: string): Shelf {
     const isNow = versionOf(db) === databaseVersion;
     db.close();
     if (isNow) return readFolder(folder);
+  } else {
+    refuseLostShop(root);
+    throw new StartProblem(
+      `There is no shop in ${root}. Bring one in with “import FILE”, or start the application once.`,
+    );
   }
   const { lock } = prepareFolder(root);
   lock.release();

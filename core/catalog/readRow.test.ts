@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { attributeProfiler } from './profileAttributes.ts';
 import { readAmount, readDate } from './readAmount.ts';
-import { longestValue, readStandardRow } from './readRow.ts';
+import { longestProse, longestValue, readStandardRow } from './readRow.ts';
 
 describe('amounts and dates as exports write them', () => {
   test.each([
@@ -67,6 +67,14 @@ describe('a row', () => {
   ])('is refused with the column to look at', (cells, column) => {
     const reading = readStandardRow(cells);
     expect('refusal' in reading && reading.refusal.column).toBe(column);
+  });
+
+  test('a long description costs no row and is kept whole, up to a limit', () => {
+    const long = 'word '.repeat(longestValue).trim();
+    const reading = readStandardRow({ ...good, description: long });
+    expect('record' in reading && reading.record.values.description).toBe(long);
+    const beyond = readStandardRow({ ...good, description: 'x'.repeat(longestProse + 1) });
+    expect('refusal' in beyond && beyond.refusal.column).toBe('description');
   });
 
   test('an empty cell only means the record lacks that attribute; no stock figure means in stock', () => {

@@ -2,6 +2,7 @@ import type { AttributeProfile } from '../catalog/profileAttributes.ts';
 import { isIndexedAsText } from '../catalog/profileAttributes.ts';
 import { type CatalogRecord, textsOf } from '../catalog/record.ts';
 import { valueGap } from '../index/postings.ts';
+import { longestIndexed } from '../index/readTexts.ts';
 import { lengthFactor, type MatchKind, placeFactor, quality } from '../scoring/formula.ts';
 import type { Setup } from '../setup/schema.ts';
 import type { Language } from '../text/languages.ts';
@@ -34,7 +35,7 @@ function readTexts(record: CatalogRecord, attributes: readonly AttributeProfile[
       const { tokens, quantities } =
         profile.kind === 'code'
           ? { tokens: [normalizeCode(text)].filter(Boolean), quantities: [] }
-          : readWords(text.slice(0, 32_000));
+          : readWords(text.slice(0, longestIndexed));
       const stand = (token: string, at: number) => {
         const here: Occurrences = {
           positions: [position + at],
