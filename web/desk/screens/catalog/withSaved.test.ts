@@ -16,6 +16,15 @@ test('a saved mapping is laid over the columns it knows, whatever their spelling
   expect(found.mapping.families).toEqual({ by: 'title' });
 });
 
+test('its language and what tells rows apart are taken over, the latter where all of it is there', () => {
+  const saved = (identity: string[]) => JSON.stringify({ ...proposed, language: 'de', identity });
+  expect(withSaved(proposed, saved(['title', 'Weight']))!.mapping).toMatchObject({
+    language: 'de',
+    identity: ['Title', 'weight'],
+  });
+  expect(withSaved(proposed, saved(['title', 'gone']))!.mapping.identity).toBeUndefined();
+});
+
 test.each(['', 'null', '[]', '{"format":"something-else","columns":[]}', '{"format":"clever-shelf-mapping"}'])(
   '“%s” is none',
   (text) => expect(withSaved(proposed, text)).toBeNull(),

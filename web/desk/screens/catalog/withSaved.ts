@@ -1,6 +1,9 @@
 import type { Mapping } from '../../../../core/catalog/mappingSchema.ts';
 
-/** The columns of a saved mapping laid over a proposed one, by name; null where the text is no mapping. */
+/**
+ * The columns of a saved mapping laid over a proposed one, by name, with how it joins variants, its language and what tells
+ * rows apart; null where the text is no mapping.
+ */
 export function withSaved(
   proposed: Mapping,
   text: string,
@@ -20,5 +23,20 @@ export function withSaved(
     used++;
     return { ...reading, ...own, column: reading.column };
   });
-  return { mapping: { ...proposed, columns, families: saved.families ?? proposed.families }, used };
+  const spelled = new Map(proposed.columns.map(({ column }) => [column.toLowerCase(), column]));
+  const identity = Array.isArray(saved.identity)
+    ? saved.identity.map((column) => spelled.get(column?.toLowerCase()))
+    : [];
+  // Columns that tell rows apart count only together.
+  const isWhole = identity.length > 0 && identity.every((column) => column !== undefined);
+  return {
+    mapping: {
+      ...proposed,
+      columns,
+      families: saved.families ?? proposed.families,
+      ...(saved.language && { language: saved.language }),
+      ...(isWhole && { identity: identity as string[] }),
+    },
+    used,
+  };
 }
