@@ -24,9 +24,9 @@ export default defineConfig({
   testDir: '.',
   workers: 2,
   projects: [
-    { name: 'own servers', testMatch: ownServers, workers: 1 },
     { name: 'screens', testMatch: ofScreens, workers: 1, use: { baseURL: at(screens.port) } },
     { name: 'jobs', testIgnore: [...ownServers, ...ofScreens], workers: 1, use: { baseURL: at(jobs.port) } },
+    { name: 'own servers', testMatch: ownServers, workers: 1 },
   ],
   timeout: 150_000,
   expect: { timeout: 20_000 },
