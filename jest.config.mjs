@@ -3,6 +3,8 @@ process.env.NODE_ENV = 'test';
 
 export default {
   testEnvironment: 'node',
+  // Without this a machine with two cores would use one.
+  maxWorkers: '100%',
   // No test is timed: this only ends one that hangs, on a machine however slow.
   testTimeout: 120_000,
   roots: ['core', 'api', 'server', 'cli', 'web', 'demo', 'bench', 'scripts'].map((folder) => `<rootDir>/${folder}`),

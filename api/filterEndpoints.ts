@@ -27,6 +27,7 @@ export const filterProposalSchema = z.object({
   coverage: share,
   values: whole.describe('Different values; 0 for amounts.'),
   tried: whole.describe('Searches it was tried on.'),
+  areMadeUp: z.boolean().describe('Whether those were made up from the catalog.'),
   divides: whole.describe('Searches whose results it would divide.'),
   leaves,
   samples: z.array(z.string()),
@@ -49,6 +50,9 @@ export const filterEndpoints = {
     body: none,
     answer: z.object({
       revision: whole,
+      areMadeUp: z
+        .boolean()
+        .describe('Whether the searches were made up from the catalog, since shoppers’ say nothing.'),
       searches: z.array(
         z.object({
           search: z.string(),

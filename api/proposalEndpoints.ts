@@ -14,6 +14,7 @@ export const proposalSchema = z.object({
   reason: z.string(),
   isSure: z.boolean().describe('Whether its evidence is strong; else somebody should look at it first.'),
   effect: z.object({
+    areMadeUp: z.boolean().describe('Whether the searches were made up from the catalog.'),
     looked: whole,
     finding: whole,
     changed: whole,

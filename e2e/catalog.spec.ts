@@ -1,13 +1,10 @@
-import { readFileSync } from 'node:fs';
-import { dirname, join } from 'node:path';
-import { fileURLToPath } from 'node:url';
 import { expect, type Page } from '@playwright/test';
 import { deskOn, test } from './desk.ts';
 
-const demo = join(dirname(fileURLToPath(import.meta.url)), '..', 'demo', 'store', 'catalog.csv');
-
 async function choose(page: Page, name: string, content: string | Buffer): Promise<void> {
   const buffer = typeof content === 'string' ? Buffer.from(content) : content;
+  // As long as another file is sent or read, none can be chosen.
+  await expect(page.getByRole('button', { name: 'Choose a file' })).toBeEnabled();
   await page.getByLabel('Catalog file').setInputFiles({ name, mimeType: 'text/csv', buffer });
 }
 async function readAndPut(page: Page, name: string): Promise<void> {
@@ -20,14 +17,16 @@ async function readAndPut(page: Page, name: string): Promise<void> {
   if (await confirm.isVisible()) await confirm.click();
   await expect(done).toBeVisible({ timeout: 60_000 });
 }
-/** Brings the demo store in again, whatever a test has left. */
-async function bringDemo(page: Page): Promise<void> {
-  await page.goto('/catalog/bring-in');
-  const cancel = page.getByRole('button', { name: 'Cancel import' });
-  if (await cancel.isVisible()) await cancel.click();
-  await choose(page, 'catalog.csv', readFileSync(demo));
-  await expect(page.getByRole('heading', { name: 'What the columns of catalog.csv are' })).toBeVisible();
-  await readAndPut(page, 'catalog.csv');
+/** Puts the catalog of before back, in one step. */
+async function putBack(page: Page): Promise<void> {
+  await page
+    .getByRole('region', { name: 'Earlier catalogs' })
+    .getByRole('button', { name: 'Put back' })
+    .first()
+    .click();
+  await expect(page.getByText('is live again')).toBeVisible({ timeout: 60_000 });
+  const found = (await (await page.request.get('/shop/search?q=gouache')).json()) as { total: number };
+  expect(found.total).toBeGreaterThan(10);
 }
 
 test('a file with foreign columns is mapped by itself, put right by hand, compared, and found when it is put in', async ({
@@ -81,17 +80,8 @@ test('a file with foreign columns is mapped by itself, put right by hand, compar
   await expect(page.getByText('You imported a file with these columns before')).toBeVisible();
   await expect(page.getByLabel('What “Notiz” is')).toHaveValue('skip');
   await page.getByRole('button', { name: 'Cancel import' }).click();
-  // The catalog of before is put back in one step.
   await expect(page.getByRole('button', { name: 'Choose a file' })).toBeVisible();
-  await page
-    .getByRole('region', { name: 'Earlier catalogs' })
-    .getByRole('button', { name: 'Put back' })
-    .first()
-    .click();
-  await expect(page.getByText('is live again')).toBeVisible({ timeout: 60_000 });
-  const back = (await (await page.request.get('/shop/search?q=gouache')).json()) as { total: number };
-  expect(back.total).toBeGreaterThan(10);
-  await bringDemo(page);
+  await putBack(page);
 });
 
 test('bad files are told in a sentence and change nothing', async ({ page }) => {
@@ -106,7 +96,7 @@ test('bad files are told in a sentence and change nothing', async ({ page }) => 
   const found = (await (await page.request.get('/shop/search?q=easel')).json()) as { results: { title: string }[] };
   // Markup is taken out as it is read: what is left is text.
   expect(found.results.map(({ title }) => title)).toEqual(['easel']);
-  await bringDemo(page);
+  await putBack(page);
 });
 
 test('a cell is typed into, a stretch is pasted, many products are tagged: seen in the window, undone', async ({

@@ -2,6 +2,7 @@ import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { defineConfig } from '@playwright/test';
+import { chromium } from '../server/testing/chromium.ts';
 import { freePort } from './freePort.ts';
 
 /** A server for some of the tests, on a folder of its own; workers read this file again, and must come to the same one. */
@@ -26,7 +27,7 @@ export default defineConfig({
   projects: [
     { name: 'screens', testMatch: ofScreens, workers: 1, use: { baseURL: at(screens.port) } },
     { name: 'jobs', testIgnore: [...ownServers, ...ofScreens], workers: 1, use: { baseURL: at(jobs.port) } },
-    { name: 'own servers', testMatch: ownServers, workers: 1 },
+    { name: 'own servers', testMatch: ownServers, workers: 2 },
   ],
   timeout: 150_000,
   expect: { timeout: 20_000 },
@@ -35,18 +36,7 @@ export default defineConfig({
   reporter: [['list'], ['json']],
   use: {
     viewport: { width: 1280, height: 800 },
-    launchOptions: {
-      executablePath: '/usr/bin/chromium',
-      args: [
-        '--headless',
-        '--no-sandbox',
-        '--disable-gpu',
-        '--disable-background-networking',
-        '--disable-component-update',
-        '--disable-sync',
-        '--no-first-run',
-      ],
-    },
+    launchOptions: { executablePath: chromium.executablePath, args: [...chromium.args] },
   },
   webServer: [screens, jobs].map(({ port, data }) => ({
     command: `node ../scripts/start.mjs --port ${port} --data ${data} --fresh`,

@@ -1,7 +1,8 @@
 import { expect, type Page } from '@playwright/test';
 import { deskOn, test } from './desk.ts';
 
-const working = 'Working out what the others would change now';
+/** Said while what is proposed is worked out, the first time or anew. */
+const working = /^Working out what/;
 
 /** What is proposed, once it is worked out: the buttons that say `word`, and the title of the first row that has one. */
 async function firstOf(page: Page, word: 'Accept' | 'Decline') {

@@ -105,6 +105,7 @@ describe('what can be done with an attribute', () => {
     samples: [],
     averageWords: 1,
     variesWithin: 0,
+    commonest: 0.2,
     ...change,
   });
   test.each([

@@ -14,6 +14,8 @@ export interface AttributeProfile {
   readonly values: number;
   /** The commonest values, at most five, cut to 80 characters. */
   readonly samples: readonly string[];
+  /** Of the records that have it, the share with the commonest value, 0 to 1: near 1, choosing it leaves nearly everything. */
+  readonly commonest: number;
   /** Words in a value on average. */
   readonly averageWords: number;
   /** Of the products with several variants, the share whose variants differ in it, 0 to 1. */
@@ -174,16 +176,15 @@ export function attributeProfiler(): {
       family = { first: null, variants: 0, varying: null };
       const profiles = [...tallies].map(([key, tally]): AttributeProfile => {
         const known = key === availability.key ? availability : standardColumn.get(key);
+        const commonest = [...tally.seen].sort((a, b) => b[1].count - a[1].count).slice(0, 5);
         return {
           key,
           label: known?.label ?? labelFromKey(key),
           kind: standardColumn.get(key)?.kind ?? guessKind(tally),
           coverage: records === 0 ? 0 : tally.records / records,
           values: tally.seen.size,
-          samples: [...tally.seen]
-            .sort((a, b) => b[1].count - a[1].count)
-            .slice(0, 5)
-            .map(([text]) => text),
+          samples: commonest.map(([text]) => text),
+          commonest: Math.min(1, (commonest[0]?.[1].count ?? 0) / Math.max(1, tally.records)),
           averageWords: tally.words / Math.max(1, tally.texts),
           variesWithin: several === 0 ? 0 : tally.varying / several,
         };

@@ -245,8 +245,11 @@ describe('what filters are worth', () => {
 
 describe('filters that are proposed', () => {
   const prepared = prepareSetup(engine, { ...base, filters: settings({ size: {} }) }, 0);
-  const proposals = proposeFilters(engine, prepared, [{ search: '', searches: 1 }], (texts) =>
-    texts.includes('Teal') ? { Teal: '#008080' } : null,
+  const proposals = proposeFilters(
+    engine,
+    prepared,
+    { searches: [{ search: '', searches: 1 }], areMadeUp: true },
+    (texts) => (texts.includes('Teal') ? { Teal: '#008080' } : null),
   );
   test('fit what the attribute holds, leave out what is there already, and say how far they narrow', () => {
     const kinds = Object.fromEntries(
@@ -276,6 +279,7 @@ describe('filters that are proposed', () => {
     samples: ['x'],
     averageWords: 1,
     variesWithin: 0,
+    commonest: 0.2,
     ...to,
   });
   test.each([

@@ -5,10 +5,13 @@ import { rank } from '../search/rank.ts';
 import type { Setup } from '../setup/schema.ts';
 import { type EntryEdit, withEntry } from '../setup/withEntry.ts';
 import { isConclusive } from './isConclusive.ts';
+import { type TriedSearches, triedText } from './madeUpSearches.ts';
 import type { ProposalKind } from './proposal.ts';
 
 /** What edits would change for real searches, in first pages. */
 export interface Effect {
+  /** Whether the searches were made up from the catalog. */
+  readonly areMadeUp: boolean;
   /** Searches looked at, and of those the ones whose first page would change. */
   readonly looked: number;
   /** Searches that find anything before. */
@@ -50,13 +53,14 @@ export function effectsOf(
   setup: Setup,
   today: number,
   changes: readonly (readonly EntryEdit[])[],
-  searches: readonly WeighedSearch[],
+  { searches, areMadeUp }: TriedSearches,
 ): Effect[] {
   const before = pagesUnder(engine, setup, today, searches);
   return changes.map((edits) => {
     const after = pagesUnder(engine, edits.reduce(withEntry, setup), today, searches);
     const changed = searches.filter((_, at) => before[at]!.products !== after[at]!.products);
     return {
+      areMadeUp,
       looked: searches.length,
       finding: before.filter(({ total }) => total > 0).length,
       changed: changed.length,
@@ -73,9 +77,9 @@ export function effectsOf(
 /** Why a proposal is held back after its effect is known, or null where it is worth making. */
 export function reasonToWithhold(kind: ProposalKind, effect: Effect): string | null {
   if (kind === 'filter' || !isConclusive(effect)) return null;
-  if (effect.changed === 0) return `It would change none of the ${effect.looked} most frequent searches.`;
+  if (effect.changed === 0) return `It would change none of the ${triedText(effect.looked, effect)}.`;
   // Far more products for the same searches are mostly products nobody meant.
   if (effect.foundBefore > 0 && effect.foundAfter > effect.foundBefore * 3)
-    return `The most frequent searches would find ${Math.round(effect.foundAfter / effect.foundBefore)} times as many products, mostly others than were meant.`;
+    return `The ${triedText(effect.looked, effect)} would find ${Math.round(effect.foundAfter / effect.foundBefore)} times as many products, mostly others than were meant.`;
   return null;
 }

@@ -38,7 +38,12 @@ const foreign: Setup = {
 
 /** What is proposed for the catalog under a setup, filters as they are for who browses everything. */
 const proposed = (setup: Setup) => {
-  const filters = proposeFilters(engine, prepareSetup(engine, setup, 0), [{ search: '', searches: 1 }], () => null);
+  const filters = proposeFilters(
+    engine,
+    prepareSetup(engine, setup, 0),
+    { searches: [{ search: '', searches: 1 }], areMadeUp: true },
+    () => null,
+  );
   return proposeSetup(snapshot.attributes, setup, { filters });
 };
 
@@ -90,13 +95,16 @@ describe('its effect on real searches', () => {
   ];
   const hair = proposed(foreign).find(({ id }) => id === 'attribute:hair')!;
   test('is told in first pages, weighed by how often they are asked for', () => {
-    const [effect, none] = effectsOf(engine, foreign, 0, [hair.edits, []], searches);
+    const [effect, none] = effectsOf(engine, foreign, 0, [hair.edits, []], { searches, areMadeUp: false });
     expect(effect).toMatchObject({ looked: 3, changed: 1, times: 30, examples: ['sable brush'] });
     expect(none).toMatchObject({ changed: 0, times: 0, rescued: [] });
     expect(reasonToWithhold('attribute', effect!)).toBeNull();
   });
   test('a proposal that changes nothing, or floods the searches, is held back', () => {
-    const [effect] = effectsOf(engine, foreign, 0, [hair.edits], [{ search: 'number', searches: 1 }]);
+    const [effect] = effectsOf(engine, foreign, 0, [hair.edits], {
+      searches: [{ search: 'number', searches: 1 }],
+      areMadeUp: false,
+    });
     expect(reasonToWithhold('attribute', effect!)).toContain('none of the 1');
     expect(reasonToWithhold('attribute', { ...effect!, changed: 2, foundBefore: 10, foundAfter: 90 })).toContain(
       '9 times',
@@ -160,6 +168,7 @@ describe('advice about an attribute', () => {
     samples: ['Sable', 'Hog', 'Goat'],
     averageWords: 1,
     variesWithin: 0,
+    commonest: 0.2,
   };
   const setting = { searchable: true, weight: 2, onCard: false };
   const codes = (change: Partial<typeof profile> | object, more: Partial<typeof setting> = {}) =>

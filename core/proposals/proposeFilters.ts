@@ -1,13 +1,15 @@
 import { type AttributeProfile, hasChoices, isNumeric } from '../catalog/profileAttributes.ts';
 import { labelFromKey } from '../catalog/standardColumns.ts';
 import { type BoundFilter, bindFilter } from '../facets/boundFilter.ts';
+import type { ValueColumn } from '../index/columns.ts';
 import type { Engine, PreparedSetup } from '../search/prepareSetup.ts';
 import { freeKey } from '../setup/freeKey.ts';
 import type { FilterSetting } from '../setup/parts/filters.ts';
 import type { Setup } from '../setup/schema.ts';
 import { amountIn } from '../values/valueGroups.ts';
-import { type AskedSearch, filtersOfSearches, filterWorth } from './filterWorth.ts';
+import { filtersOfSearches, filterWorth } from './filterWorth.ts';
 import { firstLook } from './firstLook.ts';
+import type { TriedSearches } from './madeUpSearches.ts';
 
 /** A filter the shop does not have, and what speaks for it. */
 export interface FilterProposal {
@@ -17,6 +19,8 @@ export interface FilterProposal {
   readonly values: number;
   /** Searches it was tried on, those beside which it would divide the results, and what one choice would leave there. */
   readonly tried: number;
+  /** Whether those were made up from the catalog. */
+  readonly areMadeUp: boolean;
   readonly divides: number;
   readonly leaves: number | null;
   /** The commonest values, as the filter would show them. */
@@ -51,6 +55,7 @@ const never = new Set([
   'parts',
   'contains',
   'title',
+  'description',
 ]);
 
 /** How a text says its unit: `mm` of `0.5 mm`; null where it has none. */
@@ -85,6 +90,14 @@ function tagFamilies(texts: readonly string[]): string[] {
   return [...families].filter(([, values]) => values >= 2).map(([prefix]) => prefix);
 }
 
+/** The share of the records that have a value beginning so: a family of tags is in fewer than tags are. */
+function shareWith(column: ValueColumn, prefix: string, records: number): number {
+  const wanted = Uint8Array.from({ length: column.size }, (_, value) => Number(column.name(value).startsWith(prefix)));
+  let having = 0;
+  for (let record = 0; record < records; record++) if (column.hasAny(record, wanted)) having++;
+  return records === 0 ? 0 : having / records;
+}
+
 /** Shoppers narrow by what a product is before they narrow by when it came, and by one thing before a bag of many. */
 const worthOf = ({ kind }: AttributeProfile, { prefix }: FilterSetting): number =>
   kind === 'date' || (kind === 'list' && prefix === undefined) ? 0.4 : 1;
@@ -99,7 +112,7 @@ const mostCandidates = 24;
 export function proposeFilters(
   engine: Engine,
   prepared: PreparedSetup,
-  searches: readonly AskedSearch[],
+  { searches, areMadeUp }: TriedSearches,
   coloursOf: (texts: readonly string[]) => Readonly<Record<string, string>> | null,
 ): FilterProposal[] {
   const { snapshot } = engine;
@@ -116,10 +129,12 @@ export function proposeFilters(
     .flatMap((profile) => {
       const texts = textsOf(profile.key);
       const families = profile.kind === 'list' ? tagFamilies(texts) : [];
+      const column = snapshot.values.get(profile.key);
       const colours = texts.length > 0 ? coloursOf(texts) : null;
       const most = snapshot.numbers.get(profile.key)?.range(all, null, 0)?.most ?? 0;
       return [undefined, ...families].map((prefix) => ({
         profile,
+        coverage: prefix === undefined || !column ? profile.coverage : shareWith(column, prefix, snapshot.records),
         texts: prefix === undefined ? texts : texts.filter((text) => text.startsWith(prefix)),
         setting: {
           attribute: profile.key,
@@ -134,33 +149,33 @@ export function proposeFilters(
       }));
     })
     .filter(({ setting }) => !existing.has(`${setting.attribute} ${setting.prefix ?? ''}`))
-    .sort((a, b) => b.profile.coverage - a.profile.coverage)
+    .sort((a, b) => b.coverage - a.coverage)
     .slice(0, mostCandidates)
     .map((candidate, at) => ({ ...candidate, bound: bindFilter(snapshot, `c${at}`, candidate.setting, {}, today) }))
     .filter(({ bound }) => bound.values !== null || bound.numbers !== null);
   const alone = { ...prepared, filters: candidates.map(({ bound }): BoundFilter => bound) };
   const asked = filtersOfSearches(engine, alone, searches);
-  // Searches made in another shop may find nothing that could be divided: then what filters do to the whole shop is reported.
-  const isConclusive = asked.some(({ shown }) => shown.length > 0);
-  const tried = isConclusive ? asked : filtersOfSearches(engine, alone, [{ search: '', searches: 1 }]);
+  // In a small catalog no search may find what could be divided: then what filters do to the whole shop is reported.
+  const isDivided = asked.some(({ shown }) => shown.length > 0);
+  const tried = isDivided ? asked : filtersOfSearches(engine, alone, [{ search: '', searches: 1 }]);
   const worth = filterWorth(alone.filters, tried);
   return candidates
-    .map(({ profile, texts, setting }, at): FilterProposal & { readonly score: number } => {
+    .map(({ profile, coverage, texts, setting }, at): FilterProposal & { readonly score: number } => {
       const { shownIn, times, leaves } = worth[at]!;
       const made = tried.reduce((sum, each) => sum + each.searches, 0);
-      const narrows = (1 - (leaves ?? 1)) * (made === 0 ? profile.coverage : times / made);
+      const narrows = (1 - (leaves ?? 1)) * (made === 0 ? coverage : times / made);
       const values = isNumeric(profile) ? 0 : texts.length;
       return {
         setting,
-        coverage: profile.coverage,
+        coverage,
         values,
         tried: tried.length,
+        areMadeUp,
         divides: shownIn,
         leaves,
         samples: setting.prefix ? texts.slice(0, 5).map((text) => text.slice(setting.prefix!.length)) : profile.samples,
         warnings: sourceWarnings(profile, texts),
-        score:
-          narrows * worthOf(profile, setting) * (values > manyValues ? 0.3 : 1) * Math.min(1, profile.coverage * 2),
+        score: narrows * worthOf(profile, setting) * (values > manyValues ? 0.3 : 1) * Math.min(1, coverage * 2),
       };
     })
     .filter(({ divides, tried: count }) => count === 0 || divides > 0)

@@ -5,6 +5,7 @@ import type { AttributeSetting } from '../setup/parts/attributes.ts';
 import type { TieBreaker } from '../setup/parts/relevance/tieBreakers.ts';
 import type { Setup } from '../setup/schema.ts';
 import { filterKindNames } from '../setup/terms/filterTerms.ts';
+import { triedText } from './madeUpSearches.ts';
 import type { Proposal } from './proposal.ts';
 import { proposeAlike } from './proposeAlike.ts';
 import { type FilterProposal, keyFor } from './proposeFilters.ts';
@@ -47,10 +48,10 @@ function filterProposals(proposed: readonly FilterProposal[], { filters }: Setup
   return proposed
     .filter((each) => each.warnings.length === 0 && !isOf(each, filters))
     .slice(0, most)
-    .map(({ setting, coverage, values, samples, tried, divides }, at): Proposal => {
+    .map(({ setting, coverage, values, samples, tried, areMadeUp, divides }, at): Proposal => {
       const { attribute, prefix, label, kind } = setting;
       const many = values === 0 ? '' : `, in ${values} values${samplesText({ samples })}`;
-      const worth = tried > 1 ? ` Useful in ${divides} of the ${tried} most frequent searches.` : '';
+      const worth = tried > 1 ? ` Useful in ${divides} of the ${triedText(tried, { areMadeUp })}.` : '';
       return {
         id: `filter:${attribute}${prefix === undefined ? '' : `:${prefix}`}`,
         kind: 'filter',

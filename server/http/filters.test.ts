@@ -99,6 +99,7 @@ test('what filters do beside the searches made most, and values nobody could tel
 });
 
 test('proposals fit the catalog; one that is added is not proposed again', async () => {
+  expect((await edit('filters', 'category', null)).status).toBe(200);
   const before: Of<'filterProposals'> = (await shelf.get('/desk/filters/proposals')).body;
   const tree = before.proposals.find(({ setting }) => setting.attribute === 'category')!;
   expect(tree.setting).toMatchObject({ kind: 'tree', label: 'Category' });

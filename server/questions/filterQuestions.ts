@@ -57,15 +57,15 @@ function alikeIn(snapshot: Snapshot, { setup, today }: PreparedSetup, key: strin
 }
 
 /** The filters the catalog is good for and the draft does not have, tried on searches; best first. */
-export function proposedFilters({ ready, log }: Workbench): FilterProposal[] {
-  const { engine, setup } = ready('draft');
-  const searches = triedSearches(log, searchesTried);
-  return proposeFilters(engine, setup, searches, (texts) => coloursOf(texts, basicColours()));
+export function proposedFilters(bench: Workbench): FilterProposal[] {
+  const { engine, setup } = bench.ready('draft');
+  const tried = triedSearches(bench, searchesTried);
+  return proposeFilters(engine, setup, tried, (texts) => coloursOf(texts, basicColours()));
 }
 
 /** What filters are made from, what they are worth, and those that might be added. */
 export function filterQuestions(bench: Workbench) {
-  const { ready, log, setups } = bench;
+  const { ready, setups } = bench;
   return {
     filterProposals() {
       const { filters } = setups.draft();
@@ -76,13 +76,15 @@ export function filterQuestions(bench: Workbench) {
       const revision = setups.revision();
       const { engine, setup: prepared, view } = ready('draft');
       const { setup } = prepared;
-      const searches = filtersOfSearches(engine, prepared, triedSearches(log, searchesLookedAt));
+      const tried = triedSearches(bench, searchesLookedAt);
+      const searches = filtersOfSearches(engine, prepared, tried.searches);
       const worth = filterWorth(
         Object.keys(setup.filters).map((key) => ({ key })),
         searches,
       );
       return {
         revision,
+        areMadeUp: tried.areMadeUp,
         searches,
         filters: worth.map((each) => ({
           ...each,

@@ -8,7 +8,7 @@ import { withEntries } from '../../core/setup/withEntry.ts';
 import { tokenize } from '../../core/text/tokenize.ts';
 import type { Workbench } from '../searching/workbench.ts';
 import { proposedFilters } from './filterQuestions.ts';
-import { searchesTried } from './triedSearches.ts';
+import { searchesTried, triedSearches } from './triedSearches.ts';
 import { meaningEvidence, neighbourEvidence, searchesForWords, wordEvidence } from './wordEvidence.ts';
 
 /** A proposal as far as it is reported before its effect is known. */
@@ -68,7 +68,7 @@ export function proposalQuestions(bench: Workbench) {
       const { engine, setup: prepared } = ready('draft');
       const { setup, today } = prepared;
       const searches = top();
-      const most = searches.slice(0, searchesTried);
+      const tried = triedSearches(bench, searchesTried);
       const proposals = inGroup(group);
       // What is proposed about words changes searches that have them, and no other.
       let general: Effect | null = null;
@@ -76,9 +76,10 @@ export function proposalQuestions(bench: Workbench) {
         const proposal = proposals.find((each) => each.id === id);
         if (!proposal) return null;
         const { words, edits } = proposal;
-        if (!words) return effectsOf(engine, setup, today, [edits], most)[0]!;
-        general ??= effectsOf(engine, setup, today, [[]], most)[0]!;
-        const [effect] = effectsOf(engine, setup, today, [edits], holding(searches, words));
+        if (!words) return effectsOf(engine, setup, today, [edits], tried)[0]!;
+        general ??= effectsOf(engine, setup, today, [[]], tried)[0]!;
+        const held = holding(tried.areMadeUp ? tried.searches : searches, words);
+        const [effect] = effectsOf(engine, setup, today, [edits], { ...tried, searches: held });
         const { looked, finding, foundBefore } = general;
         const foundAfter = foundBefore + effect!.foundAfter - effect!.foundBefore;
         return { ...effect!, looked, finding, foundBefore, foundAfter };

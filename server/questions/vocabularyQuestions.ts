@@ -74,7 +74,8 @@ export function vocabularyQuestions({ ready, log, setups }: Workbench) {
           .slice(0, searchesTried)
           .map(({ search, searches: times }) => ({ search, searches: times }));
         const off = { part: 'vocabulary' as const, key, value: { ...entry, on: false } };
-        const [effect] = tried.length > 0 ? effectsOf(engine, setup, today, [[off]], tried) : [];
+        const [effect] =
+          tried.length > 0 ? effectsOf(engine, setup, today, [[off]], { searches: tried, areMadeUp: false }) : [];
         return [
           {
             key,

@@ -2,7 +2,16 @@ import { expect, test } from '@jest/globals';
 import { laneOf } from './localSearch.ts';
 import { openProposalDesk } from './proposalDesk.ts';
 
-const effect = { looked: 5, finding: 5, changed: 2, times: 3, foundBefore: 9, foundAfter: 11, fewer: 0 };
+const effect = {
+  areMadeUp: false,
+  looked: 5,
+  finding: 5,
+  changed: 2,
+  times: 3,
+  foundBefore: 9,
+  foundAfter: 11,
+  fewer: 0,
+};
 const worked = { ...effect, rescued: [], examples: ['brush'] };
 
 function asked() {

@@ -16,8 +16,12 @@ const pageSize = 24;
 /**
  * Puts catalogs in force, one after the other, while shoppers search on so many connections, each
  * telling which catalog its answer is of, and a desk asks for the effect of its draft and for proposals all the time.
+ * Between two searches a shopper pauses, in milliseconds; with 0 there is nothing left for imports but what shoppers leave.
  */
-export async function commitsUnderLoad(server: RealServer, commits: number, connections: number): Promise<UnderLoad> {
+export async function commitsUnderLoad(
+  server: RealServer,
+  { commits, connections, pause }: { readonly commits: number; readonly connections: number; readonly pause: number },
+): Promise<UnderLoad> {
   let isOver = false;
   let answers = 0;
   const faults: string[] = [];
@@ -41,6 +45,7 @@ export async function commitsUnderLoad(server: RealServer, commits: number, conn
       const titles = (body as { results: { title: string }[] }).results.map(({ title }) => title.split(' ')[0]);
       if (titles.length !== pageSize || new Set(titles).size !== 1)
         faults.push(`not of one catalog: ${titles.join(' ')}`);
+      await new Promise((resolve) => setTimeout(resolve, pause));
     }
   };
   /** The products that an effect says moved are all of one catalog, or nothing is said. */

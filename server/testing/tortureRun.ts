@@ -128,7 +128,7 @@ try {
     await look(round, work);
   }
   const [commits, connections] = [Number(values.commits), Number(values.connections)];
-  const load = await commitsUnderLoad(server!, commits, connections);
+  const load = await commitsUnderLoad(server!, { commits, connections, pause: 0 });
   faults.push(...load.faults);
   console.log(
     `${commits} catalogs put in force under ${connections} connections: ${load.answers} searches, ${load.deskAnswers.effect} effects and ${load.deskAnswers.proposals} looks at proposals answered meanwhile, ${load.faults.length} faults.`,

@@ -36,7 +36,7 @@ const usualWeights: Readonly<Record<string, number>> = {
   kind: 6,
   brand: 5,
   category: 4,
-  tags: 3,
+  tags: 6,
   description: 1,
 };
 

@@ -90,21 +90,42 @@ export const filterSettingSchema = z.strictObject({
 });
 export type FilterSetting = z.infer<typeof filterSettingSchema>;
 
-/** Filters worth having at first: price, availability, and the attributes that divide the catalog into few values. */
+/** Filters at first. More are proposed, each with the look that fits its values. */
+const mostFirstFilters = 7;
+/** Where nearly everything has one value, choosing it narrows nothing. */
+const mostAlike = 0.9;
+
+/** How much a choice narrows on average, as far as a profile says: what has no value is never chosen. */
+const narrows = ({ coverage, commonest }: AttributeProfile): number => coverage * (1 - commonest);
+
+const kindAtFirst = ({ key, kind }: AttributeProfile): FilterSetting['kind'] =>
+  key === 'price' ? 'range' : key === availability.key ? 'single' : kind === 'path' ? 'tree' : 'ticks';
+
+/**
+ * Filters worth having at first: price, availability, the category, and the attributes that narrow most by few values. Long
+ * texts and what nearly all have alike never are.
+ */
 function firstFilters(profiles: readonly AttributeProfile[]): Record<string, FilterSetting> {
+  const ofKey = (key: string) => profiles.filter((profile) => profile.key === key && profile.values >= 2);
+  const usual = [
+    ...profiles.filter(({ key }) => key === 'price'),
+    ...ofKey(availability.key),
+    ...ofKey('category').filter(({ coverage, commonest }) => coverage >= 0.3 && commonest <= mostAlike),
+  ];
   const dividing = profiles
-    .filter((profile) => hasChoices(profile) && profile.kind !== 'path' && profile.key !== 'tags')
-    .filter((profile) => profile.values >= 2 && profile.values <= 200 && profile.coverage >= 0.3)
-    .sort((a, b) => b.coverage - a.coverage || (a.key < b.key ? -1 : 1))
-    .slice(0, 6);
-  const price = profiles.find((profile) => profile.key === 'price');
+    .filter((profile) => hasChoices(profile) && profile.kind !== 'path')
+    .filter(({ key }) => key !== 'tags' && key !== 'description' && key !== availability.key)
+    .filter(({ values, coverage }) => values >= 2 && values <= 200 && coverage >= 0.3)
+    .filter(({ commonest }) => commonest <= mostAlike)
+    .sort((a, b) => narrows(b) - narrows(a) || (a.key < b.key ? -1 : 1))
+    .slice(0, mostFirstFilters - usual.length);
   return named(
-    [...(price ? [price] : []), ...dividing].map((profile, index): [string, FilterSetting] => [
+    [...usual, ...dividing].map((profile, index): [string, FilterSetting] => [
       profile.key,
       {
         attribute: profile.key,
         label: profile.label,
-        kind: profile.key === 'price' ? 'range' : profile.key === availability.key ? 'single' : 'ticks',
+        kind: kindAtFirst(profile),
         order: index + 1,
         counts: true,
         valueOrder: 'count',

@@ -1,5 +1,5 @@
 import { Lightbulb } from 'lucide-react';
-import type { ReactNode } from 'react';
+import { type ReactNode, useDeferredValue } from 'react';
 import { Link } from 'react-router';
 import type { AttributeRow } from '../../../api/endpoints.ts';
 import { weightForPlace } from '../../../core/setup/attributeOrder.ts';
@@ -62,15 +62,23 @@ export function Attributes() {
         )}
       </Section>
       <Section title="Not read by the search" note="Still there for filters, cards and tie-breakers.">
-        <ul className="space-y-[5px]">
-          {unread.map((row) => (
-            <li key={row.key}>
-              <Row row={row} grip={null} isChanged={changed(row.key)} />
-            </li>
-          ))}
-        </ul>
+        <Unread rows={unread} changed={changed} />
       </Section>
     </>
+  );
+}
+
+/** They stand below what the search reads, mostly out of sight: the shop window is drawn before them. */
+function Unread({ rows, changed }: { readonly rows: readonly AttributeRow[]; changed(key: string): boolean }) {
+  const drawn = useDeferredValue(rows, []);
+  return (
+    <ul className="space-y-[5px]">
+      {drawn.map((row) => (
+        <li key={row.key}>
+          <Row row={row} grip={null} isChanged={changed(row.key)} />
+        </li>
+      ))}
+    </ul>
   );
 }
 

@@ -32,8 +32,9 @@ export function useImportJob(): ImportJob | null | undefined {
   return data?.job;
 }
 
-/** Takes a job the server answered with. */
+/** Takes a job the server answered with; what was asked before that and answers later is older. */
 export function takeJob(job: ImportJob): void {
+  void queryClient.cancelQueries({ queryKey: jobKey });
   queryClient.setQueryData(jobKey, { job });
   void queryClient.invalidateQueries({ queryKey: ['desk', 'catalog', 'examined'] });
 }

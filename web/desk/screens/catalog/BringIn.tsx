@@ -49,7 +49,11 @@ function ChooseFile({ isBusy }: { readonly isBusy: boolean }) {
   const [isDraggedOver, setDraggedOver] = useState(false);
   const [isSending, setSending] = useState(false);
   const bring = async (file: File | undefined): Promise<void> => {
-    if (!file || isBusy || isSending) return;
+    if (!file) return;
+    if (isBusy || isSending) {
+      toast.error('The file was not imported', { description: 'Another one is being read. Wait for it or cancel it.' });
+      return;
+    }
     setSending(true);
     try {
       takeJob(await sendFile('startImport', { file: file.name.slice(0, 200) }, file));
@@ -84,6 +88,7 @@ function ChooseFile({ isBusy }: { readonly isBusy: boolean }) {
           aria-label="Catalog file"
           className="sr-only"
           tabIndex={-1}
+          disabled={isBusy || isSending}
           onChange={(event) => {
             void bring(event.target.files?.[0]);
             event.target.value = '';

@@ -80,7 +80,10 @@ export function FilterList() {
                     <span className="shrink-0 font-semibold">{item.label}</span>
                     <span className="truncate text-[12.5px] text-soft">{kindNames[item.kind]}</span>
                     {own && own.shownIn > 0 && (
-                      <span className="ml-auto shrink-0 text-[12.5px] text-soft" title={leavesInWords(own.leaves)}>
+                      <span
+                        className="ml-auto shrink-0 text-[12.5px] text-soft"
+                        title={`${leavesInWords(own.leaves)}${worth?.areMadeUp ? ', in searches made up from your catalog' : ''}`}
+                      >
                         {own.leaves !== null && `narrows results to ${Math.round(own.leaves * 100)}%`}
                       </span>
                     )}

@@ -50,6 +50,10 @@ describe('what speaks for a proposal', () => {
     expect(reasonFor(row({}))).toBe(
       'Every record has it, in 12 values. Useful in 20 of the 60 most frequent searches; it narrows results to 26% on average.',
     ));
+  test('searches that were made up from the catalog are called that', () =>
+    expect(reasonFor(row({ areMadeUp: true }))).toContain(
+      'Useful in 20 of the 60 searches made up from your catalog;',
+    ));
   test('without a shopper log, what it does to the whole shop', () =>
     expect(reasonFor(row({ tried: 1, coverage: 0.5, values: 1 }))).toBe(
       '50% of the records have it, in 1 value. In the whole shop it narrows results to 26% on average.',

@@ -1,5 +1,6 @@
 import type { DescribedWarning, FilterProposalRow } from '../../../../api/filterEndpoints.ts';
 import type { SearchAnswer } from '../../../../core/answer/answer.ts';
+import { triedText } from '../../../../core/proposals/madeUpSearches.ts';
 import type { FilterKind, ValueOrder } from '../../../../core/setup/terms/filterTerms.ts';
 import { counted } from '../../../look/price.ts';
 
@@ -78,12 +79,12 @@ export const leavesInWords = (leaves: number | null): string =>
   leaves === null ? 'there is nothing to choose' : `it narrows results to ${percent(leaves)} on average`;
 
 /** What speaks for a proposed filter. */
-export function reasonFor({ coverage, values, tried, divides, leaves }: FilterProposalRow): string {
+export function reasonFor({ coverage, values, tried, areMadeUp, divides, leaves }: FilterProposalRow): string {
   const have = coverage > 0.995 ? 'Every record has it' : `${percent(coverage)} of the records have it`;
   const many = values > 0 ? `, in ${counted(values, 'value')}` : '';
   const worth =
     tried > 1
-      ? `Useful in ${divides} of the ${tried} most frequent searches; ${leavesInWords(leaves)}.`
+      ? `Useful in ${divides} of the ${triedText(tried, { areMadeUp })}; ${leavesInWords(leaves)}.`
       : `In the whole shop ${leavesInWords(leaves)}.`;
   return `${have}${many}. ${worth}`;
 }
