@@ -1,5 +1,6 @@
 import type { WeighedSearch } from '../../core/compare/weighedSearch.ts';
 import { type Effect, effectsOf } from '../../core/proposals/effect.ts';
+import type { TriedSearches } from '../../core/proposals/madeUpSearches.ts';
 import type { Proposal } from '../../core/proposals/proposal.ts';
 import { type Evidence, type ProposalGroup, proposalGroups, proposeGroup } from '../../core/proposals/proposeSetup.ts';
 import { changesBetween } from '../../core/setup/entries.ts';
@@ -69,6 +70,9 @@ export function proposalQuestions(bench: Workbench) {
       const { setup, today } = prepared;
       const searches = top();
       const tried = triedSearches(bench, searchesTried);
+      // Words are proposed because of what shoppers typed, so their own searches say what comes of it, however few.
+      const typed: TriedSearches = searches.length > 0 ? { searches, areMadeUp: false } : tried;
+      const most = { ...typed, searches: typed.searches.slice(0, searchesTried) };
       const proposals = inGroup(group);
       // What is proposed about words changes searches that have them, and no other.
       let general: Effect | null = null;
@@ -77,9 +81,9 @@ export function proposalQuestions(bench: Workbench) {
         if (!proposal) return null;
         const { words, edits } = proposal;
         if (!words) return effectsOf(engine, setup, today, [edits], tried)[0]!;
-        general ??= effectsOf(engine, setup, today, [[]], tried)[0]!;
-        const held = holding(tried.areMadeUp ? tried.searches : searches, words);
-        const [effect] = effectsOf(engine, setup, today, [edits], { ...tried, searches: held });
+        general ??= effectsOf(engine, setup, today, [[]], most)[0]!;
+        const held = { ...typed, searches: holding(typed.searches, words) };
+        const [effect] = effectsOf(engine, setup, today, [edits], held);
         const { looked, finding, foundBefore } = general;
         const foundAfter = foundBefore + effect!.foundAfter - effect!.foundBefore;
         return { ...effect!, looked, finding, foundBefore, foundAfter };

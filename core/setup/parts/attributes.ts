@@ -45,6 +45,7 @@ function firstWeight(profile: AttributeProfile): number {
   return profile.coverage >= 0.5 ? 4 : 2;
 }
 
+const fewPictures = 0.05;
 const onCardAtFirst: ReadonlySet<string> = new Set(['title', 'brand', 'price', 'former_price', 'rating', 'picture']);
 
 function firstSetting(profile: AttributeProfile): AttributeSetting {
@@ -53,7 +54,9 @@ function firstSetting(profile: AttributeProfile): AttributeSetting {
   const isRead = isIndexedAsText(profile) || isOwnNumber;
   const searchable = isRead && profile.key !== availability.key && profile.key !== 'hidden' && profile.coverage >= 0.02;
   const weight = own(usualWeights, profile.key) ?? firstWeight(profile);
-  return { searchable, weight, onCard: onCardAtFirst.has(profile.key) };
+  // Cards of a catalog that has next to no pictures have no empty places for them.
+  const isShown = profile.key !== 'picture' || profile.coverage >= fewPictures;
+  return { searchable, weight, onCard: isShown && onCardAtFirst.has(profile.key) };
 }
 
 /** How words are found in an attribute: what holds unless it is said otherwise, and what is told of a change. */

@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals';
-import type { AttributeProfile } from '../../catalog/profileAttributes.ts';
-import { initialSetup } from '../initialSetup.ts';
+import type { AttributeProfile } from '../catalog/profileAttributes.ts';
+import { initialSetup } from './initialSetup.ts';
 
 const profile = (key: string, change: Partial<AttributeProfile> = {}): AttributeProfile => ({
   ...{ key, label: key, kind: 'text', coverage: 1, values: 10, samples: [], commonest: 0.2, averageWords: 1 },
@@ -47,4 +47,11 @@ test('at most seven', () => {
     profile('category', { kind: 'path' }),
   ];
   expect(filtersFor(...many, ...usual)).toHaveLength(7);
+});
+
+test('cards show pictures where a catalog has some', () => {
+  const isShown = (coverage: number) =>
+    initialSetup([profile('picture', { kind: 'link', coverage })]).attributes.picture?.onCard;
+  expect([isShown(0.6), isShown(0.01)]).toEqual([true, false]);
+  expect(initialSetup([]).attributes.picture).toBeUndefined();
 });
