@@ -5,7 +5,7 @@ const noteSchema = z.discriminatedUnion('code', [
   z.object({ code: z.literal('valueNotRecognised'), attribute: z.string(), value: z.string() }),
   z.object({ code: z.literal('partOfValue'), attribute: z.string(), value: z.string() }),
   z.object({ code: z.literal('bareNumber'), attribute: z.string() }),
-  z.object({ code: z.enum(['correctionsOff', 'neverCorrected', 'numberLike', 'nothingNear']) }),
+  z.object({ code: z.enum(['correctionsOff', 'neverCorrected', 'numberLike', 'wordOfLanguage', 'nothingNear']) }),
   z.object({ code: z.literal('tooShort'), from: z.number().int() }),
   z.object({ code: z.literal('notRead'), attributes: z.array(z.string()) }),
   z.object({ code: z.literal('onlyHidden'), products: z.number().int() }),

@@ -62,7 +62,10 @@ test('a phone’s drawer, a slider by keyboard, the way back, and what was prese
   await expect(status).toHaveText(everything);
   await page.getByRole('radio', { name: /4 stars and more/ }).check();
   await expect(page.getByRole('radio', { name: 'Any try rating' })).toBeVisible();
-  await page.getByRole('checkbox', { name: /^Watercolour brushes/ }).check();
+  await page
+    .getByRole('checkbox', { name: /^Watercolour brushes/ })
+    .first()
+    .check();
   await expect(page.getByRole('list', { name: 'Chosen filters' })).toContainText('Watercolour brushes');
   await page.getByRole('button', { name: 'Clear all' }).click();
   await expect(status).toHaveText(everything);

@@ -1,4 +1,6 @@
 // Builds the server, its workers and the terminal command with esbuild, and the interface with Vite, into dist/.
+import { createHash } from 'node:crypto';
+import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { root } from './root.mjs';
@@ -22,6 +24,19 @@ export async function bundleForNode(entryPoints) {
   });
 }
 
+/** The words of each language, packed: made anew where their packages or the way of packing are others. */
+async function writeWordLists() {
+  const made = join(root, 'dist', 'words', 'made');
+  const code = join(root, 'dist', 'server', 'wordLists.js');
+  const hash = createHash('sha256');
+  for (const path of [join(root, 'package-lock.json'), code]) hash.update(readFileSync(path));
+  const version = hash.digest('hex');
+  if (existsSync(made) && readFileSync(made, 'utf8') === version) return;
+  const { writeWordLists: write } = await import(pathToFileURL(code).href);
+  write();
+  writeFileSync(made, version);
+}
+
 export async function build() {
   await bundleForNode({
     'server/main': 'server/main.ts',
@@ -29,7 +44,9 @@ export async function build() {
     'server/searchWorker': 'server/searching/searchWorker.ts',
     'server/writeWorker': 'server/store/writeWorker.ts',
     'server/cli': 'cli/main.ts',
+    'server/wordLists': 'server/searching/wordLists.ts',
   });
+  await writeWordLists();
   const { build: buildInterface } = await import('vite');
   await buildInterface({ root: join(root, 'web'), configFile: join(root, 'vite.config.ts'), logLevel: 'warn' });
 }

@@ -10,6 +10,7 @@ import { openEngine, prepareSetup } from '../../core/search/prepareSetup.ts';
 import { initialSetup } from '../../core/setup/initialSetup.ts';
 import type { Language } from '../../core/text/languages.ts';
 import { tokenize } from '../../core/text/tokenize.ts';
+import { wordListOf } from '../../server/searching/wordLists.ts';
 
 /** Places looked at for the reciprocal rank, and products of a page, which is filled up. */
 const depth = 50;
@@ -73,7 +74,7 @@ export function snapshotOf({
 
 /** Our engine as a catalog begins; `tolerance` off for seeing whether forgiving slips ever does harm. */
 export function cleverShelf({ records, profiles, language }: Shelf, tolerance = true): Finder {
-  const engine = openEngine(snapshotOf({ records, profiles, language }));
+  const engine = openEngine(snapshotOf({ records, profiles, language }), wordListOf(language));
   const first = initialSetup(profiles);
   const prepared = prepareSetup(engine, { ...first, relevance: { ...first.relevance, spelling: { tolerance } } }, 0);
   return {

@@ -6,7 +6,7 @@ import { initialSetup } from '../setup/initialSetup.ts';
 import { entrySchema, type Setup } from '../setup/schema.ts';
 import { recordsOf, snapshotOf } from '../testing/randomCatalog.ts';
 import { editDistance } from '../text/editDistance.ts';
-import { allowedEdits, openNearest } from './spelling.ts';
+import { allowedEdits, mayBeMeant, openNearest } from './spelling.ts';
 
 const titles = [
   'Gouache set',
@@ -119,4 +119,34 @@ test('the nearest of some words is what measuring them all says', () => {
       )[0];
     expect({ sought, nearest: nearest(sought, limit) }).toEqual({ sought, nearest: best ?? null });
   }
+});
+
+describe('a word that the catalog lacks', () => {
+  const unknown = { isOfLanguage: false, isAlone: true };
+  const ofLanguage = { isOfLanguage: true, isAlone: true };
+  test.each([
+    ['a slip', 'guache', 'gouache', 1, unknown, true],
+    ['a slip in the first letter', 'houache', 'gouache', 1, unknown, true],
+    ['two slips', 'guach', 'gouache', 2, unknown, true],
+    ['two slips, one in the first letter', 'houahe', 'gouache', 2, unknown, false],
+    ['a word of the language', 'stable', 'sable', 1, ofLanguage, false],
+    ['the same beside another word', 'stable', 'sable', 1, { ...ofLanguage, isAlone: false }, true],
+    ['one that is two letters away', 'barcode', 'arcade', 2, { ...ofLanguage, isAlone: false }, false],
+    ['a form of it', 'brushes', 'brush', 2, ofLanguage, true],
+    ['another ending', 'pintora', 'pintoro', 1, ofLanguage, true],
+  ] as const)('%s', (_, typed, meant, edits, standing, expected) =>
+    expect(mayBeMeant(typed, meant, edits, standing)).toBe(expected),
+  );
+
+  test('is not taken for another one where the language has it, but that is offered', () => {
+    const words = openEngine(snapshotOf(recordsOf([{ id: 'a', title: 'Sable brush', sku: 'A-1' }])), () => true);
+    const setup = initialSetup(words.snapshot.attributes);
+    const alone = search(
+      words,
+      prepareSetup(words, setup, 0),
+      { query: 'stable', filters: {}, page: 1, limit: 10 },
+      () => records[0]!,
+    );
+    expect([alone.total, alone.corrections, alone.offers]).toEqual([0, [], ['sable']]);
+  });
 });

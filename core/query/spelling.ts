@@ -1,6 +1,7 @@
 import type { Setup } from '../setup/schema.ts';
 import { usualSpelling } from '../setup/terms/usualValues.ts';
 import { editDistance } from '../text/editDistance.ts';
+import { mayBeTwoSlips } from '../text/slips.ts';
 import { isNumberLike } from '../text/tokenize.ts';
 
 /** What spelling may do, with everything the setup leaves unsaid filled in. */
@@ -26,6 +27,36 @@ export function allowedEdits(
 ): 0 | 1 | 2 {
   if (length < oneEditFrom) return 0;
   return length < twoEditsFrom ? 1 : 2;
+}
+
+/** Letters at the beginning that forms of one word share at least. */
+const shortestStem = 4;
+
+/**
+ * Whether two words may be forms of one that no rule knows, as of names: one has letters more at its end, or one letter
+ * differs among the last two.
+ */
+function mayBeForms(a: string, b: string, edits: number): boolean {
+  const [short, long] = a.length < b.length ? [a, b] : [b, a];
+  const same = edits === 1 ? Math.max(shortestStem, short.length - 2) : short.length;
+  return same >= shortestStem && short.length >= same && long.startsWith(short.slice(0, same));
+}
+
+/**
+ * Whether a word may be taken at once for another that is so many edits away. A form of it always may. A word of the language
+ * was seldom meant as another: it is where one letter makes the difference and the rest of the search stands with what it is
+ * taken for. First letters are seldom wrong (7 in 100 misspellings, Yannakoudakis and Fawthrop 1983), so of two edits none
+ * may be there, and not both may put just any letter.
+ */
+export function mayBeMeant(
+  typed: string,
+  meant: string,
+  edits: number,
+  { isOfLanguage, isAlone }: { readonly isOfLanguage: boolean; readonly isAlone: boolean },
+): boolean {
+  if (mayBeForms(typed, meant, edits)) return true;
+  if (isOfLanguage) return edits === 1 && !isAlone;
+  return edits === 1 || (typed[0] === meant[0] && mayBeTwoSlips(typed, meant));
 }
 
 /** A word near another: 1 or 2 edits away. */

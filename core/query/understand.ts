@@ -4,10 +4,11 @@ import { type MatchKind, rarity } from '../scoring/formula.ts';
 import { isQuantityToken } from '../text/quantity.ts';
 import { slipLikelihood } from '../text/slips.ts';
 import { areForms, stem } from '../text/wordForms.ts';
+import type { WordList } from '../text/wordList.ts';
 import { compoundsOf } from './compounds.ts';
 import { phrasePostings, recordsIn } from './phrasePostings.ts';
 import type { SoughtWord } from './readUnits.ts';
-import { allowedEdits, type Near, type Spelling } from './spelling.ts';
+import { allowedEdits, mayBeMeant, type Near, type Spelling } from './spelling.ts';
 import type { Meaning } from './vocabulary.ts';
 import { joinings, mostSplits, splits } from './wordDivision.ts';
 
@@ -53,6 +54,10 @@ export interface ExpandOptions {
   meaningsOf(token: string): readonly Meaning[];
   /** Words that nothing must be taken for. */
   readonly neverOffered: ReadonlySet<string>;
+  /** Whether the language has a word: it is then seldom a slip. */
+  readonly isOfLanguage: WordList;
+  /** Whether the search has no other word. */
+  readonly isAlone: boolean;
   /** What shoppers search for, by its place: of equally near corrections these come first. */
   readonly popular: ReadonlyMap<string, number>;
   /** Of the same setup, catalog and search; added to. A search is read anew with corrections, and for what is offered. */
@@ -102,7 +107,9 @@ function corrections(word: string, snapshot: Snapshot, widen: boolean, options: 
   const { terms, postings, deletions } = snapshot;
   const candidates = deletions.near(word, allowedEdits(word.length, options.spelling));
   if (candidates.length === 0) return [];
+  const standing = { isOfLanguage: options.isOfLanguage(word), isAlone: options.isAlone };
   const near = candidates
+    .filter(({ term, edits }) => mayBeMeant(word, terms.get(term), edits, standing))
     .map(({ term, edits }) => ({
       term,
       how: (edits === 1 ? 'oneEdit' : 'twoEdits') as MatchKind,

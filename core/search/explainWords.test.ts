@@ -14,7 +14,7 @@ const rows = [
   { id: 'd', sku: 'WU-400', title: 'Sketchbook', colour: 'White', series: 'Paper' },
 ];
 const snapshot = snapshotOf(recordsOf(rows));
-const engine = openEngine(snapshot);
+const engine = openEngine(snapshot, (word) => word === 'zebra');
 const usual = initialSetup(snapshot.attributes);
 const recognising: Setup = {
   ...usual,
@@ -59,6 +59,7 @@ describe('why not otherwise', () => {
       relevance: { ...usual.relevance, spelling: { tolerance: true, ...value } },
     });
     expect(codes('paint xqzzk', 'xqzzk')).toEqual(['nothingNear']);
+    expect(codes('paint zebra', 'zebra')).toEqual(['wordOfLanguage']);
     expect(codes('paint guache', 'guache', spelling({ tolerance: false }))).toEqual(['correctionsOff']);
     expect(codes('paint oyl', 'oyl')).toEqual(['tooShort']);
     expect(codes('paint 7777', '7777')).toEqual(['numberLike']);

@@ -27,7 +27,7 @@ export type WordNote =
   /** Values of the attribute are recognised, but only whole ones. */
   | { readonly code: 'partOfValue'; readonly attribute: string; readonly value: string }
   | { readonly code: 'bareNumber'; readonly attribute: string }
-  | { readonly code: 'correctionsOff' | 'neverCorrected' | 'numberLike' | 'nothingNear' }
+  | { readonly code: 'correctionsOff' | 'neverCorrected' | 'numberLike' | 'wordOfLanguage' | 'nothingNear' }
   | { readonly code: 'tooShort'; readonly from: number }
   /** It stands only in attributes that the search does not read. */
   | { readonly code: 'notRead'; readonly attributes: readonly string[] }
@@ -106,12 +106,12 @@ function recognitionNotes({ snapshot }: Engine, { setup }: PreparedSetup, token:
   return notes;
 }
 
-function correctionNote({ spelling, vocabulary }: PreparedSetup, token: string): WordNote {
+function correctionNote({ isOfLanguage }: Engine, { spelling, vocabulary }: PreparedSetup, token: string): WordNote {
   if (isNumberLike(token)) return { code: 'numberLike' };
   if (!spelling.tolerance) return { code: 'correctionsOff' };
   if (vocabulary.neverCorrected.has(token)) return { code: 'neverCorrected' };
   if (allowedEdits(token.length, spelling) === 0) return { code: 'tooShort', from: spelling.oneEditFrom };
-  return { code: 'nothingNear' };
+  return { code: isOfLanguage(token) ? 'wordOfLanguage' : 'nothingNear' };
 }
 
 /**
@@ -157,7 +157,7 @@ export function explainWords(
       return isCorrected || word.typed !== undefined ? 'corrected' : 'word';
     })();
     const notes: WordNote[] = as === 'recognised' || as === 'stopWord' ? [] : recognitionNotes(engine, prepared, token);
-    if (as === 'givenUp' && term < 0) notes.push(correctionNote(prepared, token));
+    if (as === 'givenUp' && term < 0) notes.push(correctionNote(engine, prepared, token));
     if (term >= 0 && read.size === 0 && elsewhere.size > 0)
       notes.push({ code: 'notRead', attributes: [...elsewhere].map((at) => snapshot.attributes[at]!.label) });
     if (read.size > 0 && [...read].every((record) => isHidden(prepared.at.results.hidden, record))) {

@@ -15,6 +15,7 @@ import { meaningsIn } from '../query/vocabulary.ts';
 import type { Matches } from '../ranking/matcher.ts';
 import type { MatchKind } from '../scoring/formula.ts';
 import { kindNumber } from '../scoring/gains.ts';
+import { noWords } from '../text/wordList.ts';
 import type { Engine, PreparedSetup } from './prepareSetup.ts';
 
 export interface Found {
@@ -196,6 +197,9 @@ export function readSearch(
     nearestSaid: vocabulary.nearestSaid,
     meaningsOf: (token: string) => meaningsIn([token], vocabulary)[0]!,
     neverOffered: vocabulary.neverOffered,
+    // What is only offered may be any word near.
+    isOfLanguage: offering ? noWords : engine.isOfLanguage,
+    isAlone: texts.length === 1,
     popular: vocabulary.popular,
     asTyped,
     ...reading,

@@ -1,4 +1,6 @@
+import { mayBeMeant } from '../query/spelling.ts';
 import { type AsTyped, corrected, type QueryWord } from '../query/understand.ts';
+import { editDistance } from '../text/editDistance.ts';
 import { findMatches, readSearch } from './findMatches.ts';
 import type { Engine, PreparedSetup } from './prepareSetup.ts';
 
@@ -48,7 +50,17 @@ export function offersFor(
     return matches.records.length > 0;
   };
   const offers: string[] = [];
-  for (const text of spelling.atOnce ? others : [likeliest, ...others]) {
+  const isAlone = texts.length === 1;
+  // What is not taken at once was not shown, and is offered first.
+  const isHeldBack = ways.some(([first], at) => {
+    const { token } = texts[at]!;
+    if (first === undefined) return false;
+    return !mayBeMeant(token, first, editDistance(token, first, 2), {
+      isOfLanguage: engine.isOfLanguage(token),
+      isAlone,
+    });
+  });
+  for (const text of spelling.atOnce && !isHeldBack ? others : [likeliest, ...others]) {
     if (offers.length === spelling.offers || steps > mostOfferSteps) break;
     if (!offers.includes(text) && finds(text)) offers.push(text);
   }

@@ -18,10 +18,13 @@ import { bindGains, type Gains, kindNumber } from '../scoring/gains.ts';
 import type { SortingOrder } from '../setup/parts/relevance/sorting.ts';
 import type { Setup } from '../setup/schema.ts';
 import type { Place, SoldOutWay, StockPlace } from '../setup/terms/placeTerms.ts';
+import { noWords, type WordList } from '../text/wordList.ts';
 
 /** A snapshot with the scratch memory for searching it; one search at a time. */
 export interface Engine {
   readonly snapshot: Snapshot;
+  /** Whether a word is one of the catalog's language, whatever the catalog has. */
+  readonly isOfLanguage: WordList;
   readonly matcher: Matcher;
   readonly grouper: Grouper;
   /** What a wide result leaves out; null where the result is not wide. */
@@ -36,13 +39,15 @@ export interface Engine {
   readonly boosts: NumberColumn | null;
 }
 
-export function openEngine(snapshot: Snapshot): Engine {
+/** `isOfLanguage` keeps corrections from words that were meant as they are typed; without a list none is kept. */
+export function openEngine(snapshot: Snapshot, isOfLanguage: WordList = noWords): Engine {
   const { families, recordFamily, familyStart, records } = snapshot;
   const matcher = openMatcher(snapshot);
   const failing = new Uint32Array(records);
   const { byRecord: inStock, byFamily: familyInStock } = stockOf(snapshot);
   return {
     snapshot,
+    isOfLanguage,
     matcher,
     grouper: openGrouper({ families, recordFamily, familyStart, scores: matcher.scores, failing, inStock }),
     leftOutOf: openLeftOut(snapshot),

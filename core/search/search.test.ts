@@ -18,7 +18,9 @@ function compareOn(seed: number): number {
   const records = randomCatalog(random, 4 + Math.floor(random() * 22));
   const language = pick(random, ['en', 'en', 'de', 'fr', 'es'] as const);
   const snapshot = snapshotOf(records, language);
-  const engine = openEngine(snapshot);
+  // Of some catalogs half of all words are taken for words of the language, by their length.
+  const isOfLanguage = (word: string): boolean => seed % 2 === 0 && word.length % 2 === 0;
+  const engine = openEngine(snapshot, isOfLanguage);
   for (let round = 0; round < 2; round++) {
     const queries = Array.from({ length: 6 }, () => randomQuery(random));
     const setup = randomSetup(random, snapshot, queries);
@@ -59,7 +61,7 @@ function compareOn(seed: number): number {
         snapshot.attributes,
         setup,
         query,
-        { filters, typing, sort, box, language },
+        { filters, typing, sort, box, language, isOfLanguage },
         today,
       );
       const context = { seed, round, query, typing, box, sort, filters };

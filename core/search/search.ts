@@ -118,8 +118,10 @@ export function search(
   const { candidates } = ranking;
   const { price, narrowing, strong } = ranking.understood;
   const corrections = correctionsOf(engine, ranking.words);
-  // Where corrections are made at once, a search that finds nothing without any has none to offer either.
-  const isUncorrected = !ranking.foundAny && !prepared.spelling.atOnce;
+  // Where corrections are made at once, a search that finds nothing without any has none to offer either, but for words of
+  // the language, which are not taken for others at once.
+  const isUncorrected =
+    !ranking.foundAny && (!prepared.spelling.atOnce || ranking.words.some(({ text }) => engine.isOfLanguage(text)));
   const isDoubtful = corrections.length > 0 || ranking.dropped.length > 0 || isUncorrected;
   const mayOffer = isDoubtful && !ranking.isBrowsing && !request.typing && request.page === 1;
   const beside = answerFilters(prepared.filters, ranking.choices, {

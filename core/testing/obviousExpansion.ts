@@ -3,7 +3,7 @@ import { compoundParts } from '../query/compounds.ts';
 import { weak } from '../query/understand.ts';
 import { type MatchKind, rarity } from '../scoring/formula.ts';
 import { editDistance } from '../text/editDistance.ts';
-import { slipLikelihood } from '../text/slips.ts';
+import { mayBeTwoSlips, slipLikelihood } from '../text/slips.ts';
 import { isNumberLike } from '../text/tokenize.ts';
 import { areForms } from '../text/wordForms.ts';
 import type { ObviousCatalog } from './obviousCatalog.ts';
@@ -25,7 +25,11 @@ export interface Word {
 }
 
 /** Everything a word may stand for, by a look at every word of the catalog. */
-export function expander(catalog: ObviousCatalog, setupVocabulary: ObviousVocabulary, typing: boolean) {
+export function expander(
+  catalog: ObviousCatalog,
+  setupVocabulary: ObviousVocabulary,
+  { typing, isOfLanguage }: { readonly typing: boolean; isOfLanguage(word: string): boolean },
+) {
   const {
     records,
     all,
@@ -50,6 +54,7 @@ export function expander(catalog: ObviousCatalog, setupVocabulary: ObviousVocabu
     joined: readonly string[],
     synonyms: readonly string[][],
     named: readonly Way[] = [],
+    isAlone = true,
   ): Word => {
     const text = sought.token;
     const ways: Way[] = [];
@@ -119,6 +124,15 @@ export function expander(catalog: ObviousCatalog, setupVocabulary: ObviousVocabu
         .filter((token) => token !== text && token.length >= 3 && !isNumberLike(token) && inPlainText.has(token))
         .map((token) => ({ token, edits: editDistance(text, token, limit) }))
         .filter(({ token }) => !neverOffered.has(token))
+        .filter(({ token, edits }) => {
+          // Only the ending differs: another letter among the last two, or letters more.
+          const begins = (length: number): boolean => length >= 4 && token.slice(0, length) === text.slice(0, length);
+          const shorter = Math.min(token.length, text.length);
+          if (begins(edits === 1 ? Math.max(4, shorter - 2) : shorter)) return true;
+          // A word of the language is corrected by one letter beside others; of two wrong letters none is the first.
+          if (isOfLanguage(text)) return edits === 1 && !isAlone;
+          return edits === 1 || (token[0] === text[0] && mayBeTwoSlips(text, token));
+        })
         .filter(({ token, edits }) => edits <= limit && reaches(token, edits === 1 ? 'oneEdit' : 'twoEdits'));
       const fewest = Math.min(...near.map(({ edits }) => edits));
       const likelihood = ({ token, edits }: { token: string; edits: number }): number =>

@@ -44,6 +44,8 @@ export interface ObviousRequest {
   readonly box?: boolean;
   /** Of the catalog. */
   readonly language?: Language;
+  /** Which words the language has. */
+  readonly isOfLanguage?: (word: string) => boolean;
   /** Not to be recognised. */
   readonly asWords?: readonly string[];
 }
@@ -62,6 +64,7 @@ export function obviousSearch(
   mode: 'fewer' | 'all' | 'none' = 'fewer',
 ): ObviousAnswer {
   const { filters: chosen = {}, typing = false, sort = '', box = false, language = 'en', asWords = [] } = request;
+  const { isOfLanguage = () => false } = request;
   const recognises = Object.values(setup.vocabulary).some((entry) => entry.what === 'recognised' && entry.price);
   const limits = recognises ? findPriceLimits(typed) : null;
   const said = limits?.rest ?? typed;
@@ -69,7 +72,7 @@ export function obviousSearch(
   const { all, vocabulary, stemOf, isFormOf, isKnown, isGerman } = catalog;
   const setupVocabulary = readVocabulary(setup);
   const { stopWords, fixed, synonymsAt } = setupVocabulary;
-  const { expand, tolerance } = expander(catalog, setupVocabulary, typing);
+  const { expand, tolerance } = expander(catalog, setupVocabulary, { typing, isOfLanguage });
   const scoreOf = scorer(catalog);
   const togetherIn = phraseReader(catalog, setupVocabulary);
   const soldOut = setup.relevance.soldOut[box ? 'box' : 'results'];
@@ -161,7 +164,10 @@ export function obviousSearch(
   else {
     const wordsFor = (widen: boolean): Word[] =>
       texts.map((text, at) =>
-        expand(text, at === texts.length - 1, widen, joinedWith(texts, at), synonymsAt(texts, at), namedBy(text)),
+        expand(
+          ...([text, at === texts.length - 1, widen] as const),
+          ...([joinedWith(texts, at), synonymsAt(texts, at), namedBy(text), texts.length === 1] as const),
+        ),
       );
     const words = wordsFor(false);
     const attempt = (tried: readonly Word[], own: readonly Sought[]): Map<ReadRecord, number> => {

@@ -1,5 +1,5 @@
 import { expect, test } from '@jest/globals';
-import { slipLikelihood } from './slips.ts';
+import { mayBeTwoSlips, slipLikelihood } from './slips.ts';
 
 /** From the likeliest slip to the least likely. */
 const kinds = [
@@ -26,3 +26,13 @@ test('a letter doubled at the end is one that doubles', () => {
 });
 
 test('texts that are further apart are not told apart', () => expect(slipLikelihood('gouache', 'guash')).toBe(1));
+
+test.each([
+  ['letters left out', 'wtrcolour', 'watercolour', true],
+  ['one left out, one other', 'wazercolou', 'watercolour', true],
+  ['two swapped, one other', 'wateroclozr', 'watercolour', true],
+  ['one doubled, one other', 'wazercollour', 'watercolour', true],
+  ['vowels for vowels', 'watarcolaur', 'watercolour', true],
+  ['just any two letters', 'wazercoxour', 'watercolour', false],
+  ['two letters put in', 'watxercolyour', 'watercolour', false],
+])('two slips: %s', (_, typed, word, expected) => expect(mayBeTwoSlips(typed, word)).toBe(expected));

@@ -1,3 +1,5 @@
+import { editDistance } from './editDistance.ts';
+
 /**
  * How likely each kind of slip is, beside a letter left out. Of slips inside words about 34 in 100 leave a letter out,
  * 27 put one in, 19 put another in its place and 12.5 swap two (Pollock and Zamora 1984, for scientific texts). A letter
@@ -22,4 +24,31 @@ export function slipLikelihood(typed: string, word: string): number {
   if (typed.length !== word.length) return 1;
   const isSwap = typed[at] === word[at + 1] && typed[at + 1] === word[at];
   return isSwap ? swapped : replaced;
+}
+
+const isVowel = (letter: string): boolean => 'aeiouy'.includes(letter);
+
+/** A text as it was before each slip of one kind that may have happened in it. */
+const withoutOneDoubled = (text: string): string[] =>
+  [...text].flatMap((letter, at) => (letter === text[at - 1] ? [text.slice(0, at) + text.slice(at + 1)] : []));
+const withTwoSwapped = (text: string): string[] =>
+  Array.from(
+    { length: Math.max(0, text.length - 1) },
+    (_, at) => text.slice(0, at) + text[at + 1] + text[at] + text.slice(at + 2),
+  );
+
+/**
+ * Whether two slips may well have made this text of a word two edits away: not where both put a letter there that could
+ * have been any, as in words that are no more than alike (*barcode*, *arcade*). Vowels for vowels may be two.
+ */
+export function mayBeTwoSlips(typed: string, word: string): boolean {
+  if (word.length > typed.length) return true;
+  if ([...withoutOneDoubled(typed), ...withTwoSwapped(typed)].some((text) => editDistance(text, word, 1) <= 1))
+    return true;
+  if (word.length < typed.length) return false;
+  const replaced = [...typed].flatMap((letter, at) =>
+    letter === word[at] ? [] : [isVowel(letter) && isVowel(word[at]!)],
+  );
+  // Of more places that differ, one letter was left out and one put in between.
+  return replaced.length > 2 || replaced.every(Boolean);
 }

@@ -15,6 +15,7 @@ import type { DataFolder } from '../dataFolder.ts';
 import { type LogStore, openLogStore } from '../demand/logStore.ts';
 import type { Db } from '../store/database.ts';
 import { type DraftReader, openDraftReader } from '../store/draftReader.ts';
+import { wordListOf } from './wordLists.ts';
 
 export type Side = 'draft' | 'live';
 
@@ -76,7 +77,7 @@ export function openWorkbench(options: {
     // An engine is scratch memory for one index: setups that share the index share it, as one search runs at a time.
     const engine =
       [known.draft, known.live].find((other) => other?.view.version === view.version)?.engine ??
-      openEngine(view.snapshot);
+      openEngine(view.snapshot, wordListOf(view.snapshot.language));
     const { language } = view.snapshot;
     if (opened?.version !== inVersion || opened.language !== language)
       opened = { version: inVersion, language, engine: openContent(readContent(db), language) };

@@ -74,6 +74,11 @@ export function noteInWords(note: WordNote): NoteInWords {
       return { text: 'Not corrected: it is in the list of words that never are.', mend: spelling };
     case 'numberLike':
       return { text: 'Not corrected: words with digits never are.', mend: null };
+    case 'wordOfLanguage':
+      return {
+        text: 'Not corrected: it is a word of the language, so it may be meant as it is typed.',
+        mend: { to: '/vocabulary', label: 'Say what it means' },
+      };
     case 'nothingNear':
       return { text: 'Not corrected: no word of the catalog is near enough.', mend: null };
     case 'tooShort':
