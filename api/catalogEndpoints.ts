@@ -15,6 +15,17 @@ const differencesSchema = z.object({
   changed: whole,
   unchanged: whole,
   gone: whole.describe('Records in force that the file does not have.'),
+  noticed: z
+    .object({
+      dearer: whole,
+      cheaper: whole,
+      soldOut: whole,
+      backInStock: whole,
+      picturesGone: whole,
+      picturesNew: whole,
+      picturesOther: whole.describe('Another picture in place of one.'),
+    })
+    .describe('Of the records in both, what shoppers notice first.'),
   attributes: z.array(z.object({ key: z.string(), records: whole })),
 });
 

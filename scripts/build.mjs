@@ -27,7 +27,7 @@ export async function bundleForNode(entryPoints) {
 /** The words of each language, packed: made anew where their packages or the way of packing are others. */
 async function writeWordLists() {
   const made = join(root, 'dist', 'words', 'made');
-  const code = join(root, 'dist', 'server', 'wordLists.js');
+  const code = join(root, 'dist', 'server', 'writeWordLists.js');
   const hash = createHash('sha256');
   for (const path of [join(root, 'package-lock.json'), code]) hash.update(readFileSync(path));
   const version = hash.digest('hex');
@@ -44,7 +44,7 @@ export async function build() {
     'server/searchWorker': 'server/searching/searchWorker.ts',
     'server/writeWorker': 'server/store/writeWorker.ts',
     'server/cli': 'cli/main.ts',
-    'server/wordLists': 'server/searching/wordLists.ts',
+    'server/writeWordLists': 'server/searching/writeWordLists.ts',
   });
   await writeWordLists();
   const { build: buildInterface } = await import('vite');

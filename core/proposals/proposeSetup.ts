@@ -13,6 +13,7 @@ import { type MeaningEvidence, proposeMeanings } from './proposeMeanings.ts';
 import { proposePhrases, type WordPair } from './proposePhrases.ts';
 import { proposeWords, type WordEvidence } from './proposeWords.ts';
 import type { AlikeWords } from './samePlaces.ts';
+import { proposeStated, type StatedNames } from './statedNames.ts';
 
 const coverageText = (share: number): string =>
   share > 0.995 ? 'Every record has it' : `${Math.max(1, Math.round(share * 100))}% of the records have it`;
@@ -84,8 +85,9 @@ export interface Evidence {
   readonly neighbours?: NeighbourEvidence | null;
 }
 
-/** Words of the catalog that belong together, and that stand in the same places and look or mean alike. */
+/** Words of the catalog that belong together, that it says are one, and that stand in the same places and look or mean alike. */
 export interface NeighbourEvidence {
+  readonly stated: readonly StatedNames[];
   readonly pairs: readonly WordPair[];
   readonly alike: readonly AlikeWords[];
   readonly searches: WordEvidence['searches'];
@@ -146,6 +148,7 @@ export function proposeGroup(
     case 'neighbours':
       return neighbours
         ? [
+            ...proposeStated(neighbours.stated, setup),
             ...proposeAlike(neighbours.alike, neighbours.searches, setup),
             ...proposePhrases(neighbours.pairs, neighbours.searches, setup),
           ]

@@ -16,7 +16,7 @@ export interface CatalogInfo {
 }
 
 /** Generations before the one in force that are kept, so that a catalog can be put back. */
-const earlierKept = 2;
+const earlierKept = 3;
 
 /** Which catalog generation is in force, and the reader for it. Reads only; see `catalogWrites.ts`. */
 export interface CatalogStore {

@@ -1,5 +1,6 @@
 import type Database from 'better-sqlite3';
 import { type CatalogRecord, firstText, heldBy, textsOf } from '../../core/catalog/record.ts';
+import { availability } from '../../core/catalog/standardColumns.ts';
 
 /** What a new catalog changes against the one in force, in records. */
 export interface Differences {
@@ -8,9 +9,27 @@ export interface Differences {
   readonly unchanged: number;
   /** In force and not in the new one. */
   readonly gone: number;
+  /** Of the records in both, what shoppers notice first. */
+  readonly noticed: Noticed;
   /** Records in which each attribute changed, most first; of the changed records that are kept as examples. */
   readonly attributes: readonly { readonly key: string; readonly records: number }[];
 }
+
+/** Records in both catalogs whose price, stock or picture is another, by what became of it. */
+export interface Noticed {
+  readonly dearer: number;
+  readonly cheaper: number;
+  readonly soldOut: number;
+  readonly backInStock: number;
+  readonly picturesGone: number;
+  readonly picturesNew: number;
+  /** Another picture in place of one. */
+  readonly picturesOther: number;
+}
+
+const nothingNoticed: Noticed = {
+  ...{ dearer: 0, cheaper: 0, soldOut: 0, backInStock: 0, picturesGone: 0, picturesNew: 0, picturesOther: 0 },
+};
 
 /** Examples kept of each kind. */
 const examplesKept = 5000;
@@ -38,14 +57,48 @@ function changedValues(before: CatalogRecord, after: CatalogRecord): ChangedValu
     .sort((a, b) => (a.key < b.key ? -1 : 1));
 }
 
+/** What is said of a record that comes or goes, as if it had come from nothing or become nothing. */
+const saidOfAll = ['price', 'availability', 'stock', 'picture'] as const;
+
+function countNoticed(db: Database.Database): Noticed {
+  const value = (of: 's' | 'b', key: string): string => `json_extract(${of}.json, '$.values.${key}')`;
+  const inStock = (of: 's' | 'b'): string => `coalesce(${value(of, 'availability')}, '') <> '${availability.soldOut}'`;
+  const picture = (of: 's' | 'b'): string => `coalesce(${value(of, 'picture')}, '')`;
+  const counts: Readonly<Record<keyof Noticed, string>> = {
+    dearer: `${value('s', 'price')} > ${value('b', 'price')}`,
+    cheaper: `${value('s', 'price')} < ${value('b', 'price')}`,
+    soldOut: `${inStock('b')} AND NOT ${inStock('s')}`,
+    backInStock: `${inStock('s')} AND NOT ${inStock('b')}`,
+    picturesGone: `${picture('s')} = '' AND ${picture('b')} <> ''`,
+    picturesNew: `${picture('s')} <> '' AND ${picture('b')} = ''`,
+    picturesOther: `${picture('s')} <> '' AND ${picture('b')} <> '' AND ${picture('s')} <> ${picture('b')}`,
+  };
+  const columns = Object.entries(counts).map(([name, test]) => `count(*) FILTER (WHERE ${test}) AS ${name}`);
+  return db
+    .prepare<[], Noticed>(
+      `SELECT ${columns.join(', ')} FROM staged s JOIN base.record b ON b.id = s.id WHERE s.json <> b.json`,
+    )
+    .get()!;
+}
+
 /** Compares the staged rows with the attached catalog in force and keeps examples in the table `difference`. */
 export function compareWithBase(db: Database.Database, hasBase: boolean): Differences {
   const one = (sql: string): number => db.prepare(sql).pluck().get() as number;
-  if (!hasBase) return { added: one('SELECT count(*) FROM staged'), changed: 0, unchanged: 0, gone: 0, attributes: [] };
+  if (!hasBase) {
+    const added = one('SELECT count(*) FROM staged');
+    return { added, changed: 0, unchanged: 0, gone: 0, noticed: nothingNoticed, attributes: [] };
+  }
   const keep = db.prepare('INSERT INTO difference (kind, id, title, detail) VALUES (?, ?, ?, ?)');
-  const keepAll = (kind: string, sql: string): void => {
-    for (const { id, json } of db.prepare<[], { id: string; json: string }>(`${sql} LIMIT ${examplesKept}`).all())
-      keep.run(kind, id, firstText((JSON.parse(json) as CatalogRecord).values.title), '');
+  const keepAll = (kind: 'added' | 'gone', sql: string): void => {
+    for (const { id, json } of db.prepare<[], { id: string; json: string }>(`${sql} LIMIT ${examplesKept}`).all()) {
+      const record = JSON.parse(json) as CatalogRecord;
+      const values = saidOfAll.flatMap((key): ChangedValue[] => {
+        const text = inText(record, key);
+        if (text === '') return [];
+        return [kind === 'added' ? { key, before: '', after: text } : { key, before: text, after: '' }];
+      });
+      keep.run(kind, id, firstText(record.values.title), JSON.stringify(values));
+    }
   };
   const inBoth = 'FROM staged s JOIN base.record b ON b.id = s.id';
   keepAll('added', 'SELECT id, json FROM staged s WHERE NOT EXISTS (SELECT 1 FROM base.record b WHERE b.id = s.id)');
@@ -69,6 +122,7 @@ export function compareWithBase(db: Database.Database, hasBase: boolean): Differ
     changed: different,
     unchanged: both - different,
     gone: one('SELECT count(*) FROM base.record') - both,
+    noticed: countNoticed(db),
     attributes: [...byAttribute]
       .map(([key, records]) => ({ key, records }))
       .sort((a, b) => b.records - a.records || (a.key < b.key ? -1 : 1)),

@@ -117,6 +117,9 @@ test('a new catalog replaces the old in one step and leaves the setup alone', as
 });
 
 describe('what changes is reported before it happens', () => {
+  const nothing = {
+    ...{ dearer: 0, cheaper: 0, soldOut: 0, backInStock: 0, picturesGone: 0, picturesNew: 0, picturesOther: 0 },
+  };
   const first = 'id,title,price,colour\na,Ink,1,Red\nb,Pen,2,Blue\nc,Brush,3,\n';
   const second = 'id,title,price,colour\nb,Pen,2,Blue\nc,Brush,4,Green\nd,Easel,9,\n';
   test('a file that replaces the catalog', async () => {
@@ -128,6 +131,7 @@ describe('what changes is reported before it happens', () => {
       changed: 1,
       unchanged: 1,
       gone: 1,
+      noticed: { ...nothing, dearer: 1 },
       attributes: [
         { key: 'colour', records: 1 },
         { key: 'price', records: 1 },
@@ -144,8 +148,27 @@ describe('what changes is reported before it happens', () => {
         ].sort((a, b) => (a.key < b.key ? -1 : 1)),
       },
     ]);
-    expect(readDifferences(rows, 'gone', 5)).toMatchObject([{ id: 'a', title: 'Ink' }]);
+    expect(readDifferences(rows, 'gone', 5)).toEqual([
+      {
+        ...{ id: 'a', title: 'Ink' },
+        values: [
+          { key: 'price', before: '1', after: '' },
+          { key: 'availability', before: 'In stock', after: '' },
+        ],
+      },
+    ]);
     rows.close();
+  });
+
+  test('what shoppers notice first: prices, stock and pictures', async () => {
+    const head = 'id,title,price,stock,picture\n';
+    await shelf.bringIn(`${head}a,Ink,1,3,/a.svg\nb,Pen,2,0,/b.svg\nc,Brush,3,2,\nd,Easel,9,1,/d.svg\n`);
+    const { differences } = await shelf.bringIn(
+      `${head}a,Ink,2,0,\nb,Pen,1,4,/b2.svg\nc,Brush,3,1,/c.svg\nd,Easel,,1,/d.svg\n`,
+    );
+    expect(differences.noticed).toEqual({
+      ...{ dearer: 1, cheaper: 1, soldOut: 1, backInStock: 1, picturesGone: 1, picturesNew: 1, picturesOther: 1 },
+    });
   });
 
   test('a file that updates it: what the file does not have is kept, in its place', async () => {
@@ -168,6 +191,7 @@ describe('what changes is reported before it happens', () => {
       changed: 0,
       unchanged: 4,
       gone: 0,
+      noticed: nothing,
       attributes: [],
     });
   });

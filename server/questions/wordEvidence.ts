@@ -10,6 +10,7 @@ import { findPairs, type WordPair } from '../../core/proposals/proposePhrases.ts
 import type { NeighbourEvidence } from '../../core/proposals/proposeSetup.ts';
 import type { WordEvidence } from '../../core/proposals/proposeWords.ts';
 import { type AlikeWords, findAlike } from '../../core/proposals/samePlaces.ts';
+import { type StatedNames, statedNames } from '../../core/proposals/statedNames.ts';
 import { phrasePostings } from '../../core/query/phrasePostings.ts';
 import { allowedEdits, spellingOf } from '../../core/query/spelling.ts';
 import type { Setup } from '../../core/setup/schema.ts';
@@ -95,14 +96,18 @@ function shortTexts(snapshot: Snapshot): ReadonlySet<string> {
   return texts;
 }
 
-/** Pairs of words that belong together, and words in the same places, in titles and other short values. */
-export function neighboursIn(snapshot: Snapshot): { pairs: WordPair[]; alike: AlikeWords[] } {
+/** Pairs of words that belong together, names stated for one thing, and words in the same places, in titles and other short values. */
+export function neighboursIn(snapshot: Snapshot): { pairs: WordPair[]; alike: AlikeWords[]; stated: StatedNames[] } {
   const { language } = snapshot;
   const empty = new Set(publishedStopWords(language).flatMap((word) => tokenize(word)));
   const texts = shortTexts(snapshot);
   const areForms = (a: string, b: string): boolean => stem(a, language) === stem(b, language);
   const lexicon = language === 'en' ? englishLexicon() : null;
-  return { pairs: findPairs(texts, empty), alike: findAlike(texts, { lexicon, empty, areForms }) };
+  return {
+    pairs: findPairs(texts, empty),
+    alike: findAlike(texts, { lexicon, empty, areForms }),
+    stated: statedNames(texts),
+  };
 }
 
 interface CatalogWords {

@@ -1,7 +1,7 @@
-import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import englishWords from 'word-list';
-import { type Language, languages } from '../../core/text/languages.ts';
+import type { Language } from '../../core/text/languages.ts';
 import { openWordList, packWordList, type WordList } from '../../core/text/wordList.ts';
 
 const require = createRequire(import.meta.url);
@@ -17,7 +17,7 @@ const sources: Readonly<Record<Language, () => string[]>> = {
 export const wordsOfLanguage = (language: Language): readonly string[] => sources[language]();
 
 /** The packed lists beside the built server; they are made when it is built, since reading the words takes long. */
-const packed = (language: Language): URL => new URL(`../words/${language}.bin`, import.meta.url);
+export const packedListOf = (language: Language): URL => new URL(`../words/${language}.bin`, import.meta.url);
 
 const known = new Map<Language, WordList>();
 
@@ -32,15 +32,9 @@ export function wordListOf(language: Language): WordList {
 
 function packedBytes(language: Language): Uint8Array {
   try {
-    return readFileSync(packed(language));
+    return readFileSync(packedListOf(language));
   } catch {
     // Run from the sources, there is no built list yet.
     return packWordList(wordsOfLanguage(language));
   }
-}
-
-/** Writes the packed lists to where the built server looks for them. */
-export function writeWordLists(): void {
-  mkdirSync(new URL('.', packed('en')), { recursive: true });
-  for (const language of languages) writeFileSync(packed(language), packWordList(wordsOfLanguage(language)));
 }

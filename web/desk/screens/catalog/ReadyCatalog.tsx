@@ -12,6 +12,7 @@ import { RowList } from '../../parts/RowList.tsx';
 import { Loading, LoadProblem, Nothing, Section, shelfRow } from '../../parts/Screen.tsx';
 import { forgetJob, takeJob } from '../../state/catalog.ts';
 import { ConfirmReplace } from './ConfirmReplace.tsx';
+import { noticedInWords } from './noticedInWords.ts';
 import { RejectedRows } from './RejectedRows.tsx';
 
 type Kind = 'added' | 'changed' | 'gone';
@@ -71,6 +72,9 @@ export function ReadyCatalog({ job }: { readonly job: ImportJob }) {
             </ToggleGroup.Item>
           ))}
         </ToggleGroup.Root>
+        {noticedInWords(differences.noticed) && (
+          <p className="mt-2 text-[13px]">{noticedInWords(differences.noticed)}</p>
+        )}
         {differences.attributes.length > 0 && (
           <p className="mt-2 text-[13px] text-soft">
             What changed:{' '}
@@ -125,7 +129,7 @@ function Differences({ kind, all, id }: { readonly kind: Kind; readonly all: num
   if (!data) return <Loading what="Reading the differences" />;
   return (
     <>
-      <RowList label="Records that change" items={data.rows} rowHeight={kind === 'changed' ? 50 : 36} mostHeight={330}>
+      <RowList label="Records that change" items={data.rows} rowHeight={50} mostHeight={330}>
         {({ id: record, title, values }) => (
           <>
             <span className="w-[110px] shrink-0 truncate text-soft">{record}</span>
@@ -134,7 +138,11 @@ function Differences({ kind, all, id }: { readonly kind: Kind; readonly all: num
               {values.length > 0 && (
                 <span className="block truncate text-[12.5px] text-soft">
                   {values
-                    .map(({ key, before, after }) => `${labelOf(key)}: ${before || 'nothing'} → ${after || 'nothing'}`)
+                    .map(({ key, before, after }) =>
+                      kind === 'changed'
+                        ? `${labelOf(key)}: ${before || 'nothing'} → ${after || 'nothing'}`
+                        : `${labelOf(key)}: ${before || after}`,
+                    )
                     .join('; ')}
                 </span>
               )}
