@@ -2,7 +2,7 @@ import { own } from '../base/named.ts';
 import { deepestLevels, lastLevel } from '../catalog/levels.ts';
 import { pictureOf } from '../catalog/picture.ts';
 import { type CatalogRecord, firstText, heldBy, textsOf } from '../catalog/record.ts';
-import { availability, labelFromKey, standardColumn } from '../catalog/standardColumns.ts';
+import { availability, labelOfKey } from '../catalog/standardColumns.ts';
 import type { Setup } from '../setup/schema.ts';
 import type { Card } from './answer.ts';
 
@@ -28,7 +28,7 @@ export function cardOf(record: CatalogRecord, { variants, isInStock }: CardFamil
     .filter((key) => shows(key) && !placed.has(key))
     .map((key) => ({
       key,
-      label: standardColumn.get(key)?.label ?? labelFromKey(key),
+      label: labelOfKey(key),
       value:
         key === 'sku'
           ? record.sku

@@ -165,7 +165,7 @@ function separatorOf(role: ColumnReading['as'], facts: ColumnFacts): string {
   if (role !== 'attribute') return role === 'option' && share('|') > 0.02 && isRepeated('|', facts) ? '|' : '';
   if (share('|') > 0) return isRepeated('|', facts) ? '|' : '';
   const semicolon = share(';') > 0.2 && facts.averageWords < 8 && isRepeated(';', facts);
-  return semicolon ? ';' : '|';
+  return semicolon ? ';' : '';
 }
 
 /** A unit said by the column's name: `weight_g`, `Width (cm)`. */

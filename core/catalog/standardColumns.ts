@@ -49,3 +49,6 @@ export function labelFromKey(key: string): string {
   const words = key.replace(/[_\-.\s]+/g, ' ').trim();
   return words.charAt(0).toUpperCase() + words.slice(1);
 }
+
+/** What an attribute is called that nobody has named. */
+export const labelOfKey = (key: string): string => standardColumn.get(key)?.label ?? labelFromKey(key);

@@ -2,7 +2,7 @@ import { own } from '../base/named.ts';
 import { deepestLevels } from '../catalog/levels.ts';
 import { pictureOf } from '../catalog/picture.ts';
 import { type CatalogRecord, firstText, heldBy, textsOf } from '../catalog/record.ts';
-import { availability, labelFromKey, standardColumn } from '../catalog/standardColumns.ts';
+import { availability, labelOfKey } from '../catalog/standardColumns.ts';
 import type { Setup } from '../setup/schema.ts';
 import type { ProductDetail } from './productDetail.ts';
 
@@ -15,8 +15,7 @@ const placed = new Set([
 /** What shoppers meet elsewhere, on cards or as filters, is what the page tells too: the shop decides it once. */
 function shownAttributes(setup: Setup): { readonly key: string; readonly label: string }[] {
   const labels = new Map<string, string>();
-  for (const [key, { onCard }] of Object.entries(setup.attributes))
-    if (onCard) labels.set(key, standardColumn.get(key)?.label ?? labelFromKey(key));
+  for (const [key, { onCard }] of Object.entries(setup.attributes)) if (onCard) labels.set(key, labelOfKey(key));
   for (const { attribute, label } of Object.values(setup.filters)) labels.set(attribute, label);
   return [...labels].filter(([key]) => !placed.has(key)).map(([key, label]) => ({ key, label }));
 }

@@ -1,5 +1,5 @@
 import { firstText } from '../../core/catalog/record.ts';
-import { labelFromKey, standardColumn } from '../../core/catalog/standardColumns.ts';
+import { labelOfKey } from '../../core/catalog/standardColumns.ts';
 import type { NamesForChanges } from '../../core/setup/terms/part.ts';
 import type { CatalogReader } from './catalogReader.ts';
 
@@ -18,7 +18,7 @@ export function namesOf(catalog: CatalogReader | null): NamesForChanges {
 function makeNames(catalog: CatalogReader | null): NamesForChanges {
   const labels = new Map(catalog?.snapshot.attributes.map(({ key, label }) => [key, label]));
   return {
-    attribute: (key) => labels.get(key) ?? standardColumn.get(key)?.label ?? labelFromKey(key),
+    attribute: (key) => labels.get(key) ?? labelOfKey(key),
     product: (id) => {
       const record = catalog?.familyRecord(id);
       return record ? `“${firstText(record.values.title)}”` : `“${id}” (no longer in the catalog)`;

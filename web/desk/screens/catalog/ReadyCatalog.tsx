@@ -4,19 +4,21 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 import type { ImportJob } from '../../../../api/catalogEndpoints.ts';
 import type { Concern } from '../../../../core/catalog/replaceConcerns.ts';
-import { labelFromKey, standardColumn } from '../../../../core/catalog/standardColumns.ts';
+import { labelOfKey } from '../../../../core/catalog/standardColumns.ts';
 import { CallProblem, call } from '../../../client/call.ts';
 import { count, counted } from '../../../look/price.ts';
 import { Button } from '../../parts/Button.tsx';
+import { Picture } from '../../parts/ProductLine.tsx';
 import { RowList } from '../../parts/RowList.tsx';
 import { Loading, LoadProblem, Nothing, Section, shelfRow } from '../../parts/Screen.tsx';
 import { forgetJob, takeJob } from '../../state/catalog.ts';
+import { useDeskState } from '../../state/deskState.ts';
 import { ConfirmReplace } from './ConfirmReplace.tsx';
+import { changedValuesText, pictureIn } from './changedValueText.ts';
 import { noticedInWords } from './noticedInWords.ts';
 import { RejectedRows } from './RejectedRows.tsx';
 
 type Kind = 'added' | 'changed' | 'gone';
-const labelOf = (key: string): string => standardColumn.get(key)?.label ?? labelFromKey(key);
 
 /** Last step of bringing a file in: what it changes, and the decision to put it in the shop. */
 export function ReadyCatalog({ job }: { readonly job: ImportJob }) {
@@ -80,7 +82,7 @@ export function ReadyCatalog({ job }: { readonly job: ImportJob }) {
             What changed:{' '}
             {differences.attributes
               .slice(0, 6)
-              .map(({ key, records }) => `${labelOf(key)} in ${count(records)}`)
+              .map(({ key, records }) => `${labelOfKey(key)} in ${count(records)}`)
               .join(', ')}
             {differences.attributes.length > 6 && ' and more'}.
           </p>
@@ -125,6 +127,7 @@ function Differences({ kind, all, id }: { readonly kind: Kind; readonly all: num
     queryFn: ({ signal }) => call('differences', { query: { kind }, signal }),
     staleTime: Number.POSITIVE_INFINITY,
   });
+  const { setup } = useDeskState();
   if (error && !data) return <LoadProblem error={error} again={refetch} />;
   if (!data) return <Loading what="Reading the differences" />;
   return (
@@ -133,17 +136,12 @@ function Differences({ kind, all, id }: { readonly kind: Kind; readonly all: num
         {({ id: record, title, values }) => (
           <>
             <span className="w-[110px] shrink-0 truncate text-soft">{record}</span>
+            {kind !== 'changed' && <Picture src={pictureIn(values)} />}
             <span className="min-w-0 flex-1">
               <span className="block truncate font-semibold">{title}</span>
               {values.length > 0 && (
                 <span className="block truncate text-[12.5px] text-soft">
-                  {values
-                    .map(({ key, before, after }) =>
-                      kind === 'changed'
-                        ? `${labelOf(key)}: ${before || 'nothing'} → ${after || 'nothing'}`
-                        : `${labelOf(key)}: ${before || after}`,
-                    )
-                    .join('; ')}
+                  {changedValuesText(values, kind !== 'changed', setup.storefront.shop.currency)}
                 </span>
               )}
             </span>
