@@ -32,6 +32,13 @@ test('both sides of a format take the unit behind it', () => {
   expect(readWords('30x40cm').tokens).toEqual(['30', 'x', '40', 'cm']);
 });
 
+test('both ends of a range take the unit behind it', () => {
+  expect(tokens('70-350mm lens')).toEqual(['=length:70', '=length:350']);
+  expect(tokens('100–240 V')).toEqual(['=voltage:100', '=voltage:240']);
+  expect(tokens('size 12 - 30 cm long')).toEqual(['=length:300']);
+  expect(tokens('1-1/2 in')).toEqual(['=length:38.1']);
+});
+
 describe('what is no quantity', () => {
   test.each([
     'A4 in blue',

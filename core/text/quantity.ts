@@ -120,9 +120,11 @@ const unitPattern = [...unitBySpelling.keys()]
   .map((name) => literally(name).replaceAll(' ', '\\s'))
   .join('|');
 const amountPattern = String.raw`(?:\d{1,4}[ -])?\d{1,3}[/⁄]\d{1,3}|\d{1,9}(?:[.,]\d{1,6})?|[.,]\d{1,6}`;
-/** One amount, or up to three joined by "x" (`30 x 40 cm`), before a unit. A number inside a word or a code is none. */
+/** Signs between amounts that share the unit behind them: a format's (`30 x 40 cm`), a range's, unless it stands apart (`70-350mm`). */
+const between = String.raw`\s?[x×]\s?|[–—-]`;
+/** One amount, or up to three so joined, before a unit. A number inside a word or a code is none. */
 const quantities = new RegExp(
-  String.raw`(?<![\p{L}\p{N}.,/⁄"”“]|\p{L}-)((?:(?:${amountPattern})\s?[x×]\s?){0,2}(?:${amountPattern}))\s?-?(${unitPattern})(?![\p{L}\p{N}])`,
+  String.raw`(?<![\p{L}\p{N}.,/⁄"”“]|\p{L}-)((?:(?:${amountPattern})(?:${between})){0,2}(?:${amountPattern}))\s?-?(${unitPattern})(?![\p{L}\p{N}])`,
   'gu',
 );
 
@@ -145,6 +147,10 @@ export interface FoundQuantity extends Quantity {
   readonly isDoubtful: boolean;
 }
 
+/** The amounts that share a unit; the hyphen of `1-1/2` parts none. */
+const partsOf = (amounts: string): string[] =>
+  amounts.split(/\s?[x×]\s?/).flatMap((part) => (readNumber(part) === null ? part.split(/[–—-]/) : [part]));
+
 /** The amounts with units in a folded text, in order. Cost: linear in the length. */
 export function findQuantities(folded: string): FoundQuantity[] {
   const found: FoundQuantity[] = [];
@@ -155,7 +161,7 @@ export function findQuantities(folded: string): FoundQuantity[] {
     const unit = unitBySpelling.get(spelling)!;
     const from = match.index;
     const to = from + match[0].length;
-    for (const part of match[1]!.split(/\s?[x×]\s?/)) {
+    for (const part of partsOf(match[1]!)) {
       const number = readNumber(part);
       if (number === null) continue;
       const amount = Number((number * unit.factor).toPrecision(6));

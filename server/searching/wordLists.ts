@@ -1,4 +1,4 @@
-import { readFileSync } from 'node:fs';
+import { existsSync, readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import englishWords from 'word-list';
 import type { Language } from '../../core/text/languages.ts';
@@ -31,10 +31,8 @@ export function wordListOf(language: Language): WordList {
 }
 
 function packedBytes(language: Language): Uint8Array {
-  try {
-    return readFileSync(packedListOf(language));
-  } catch {
-    // Run from the sources, there is no built list yet.
-    return packWordList(wordsOfLanguage(language));
-  }
+  // Run from the sources, as tests are, the list lies where it was built, or there is none yet.
+  const beside = new URL(`../../dist/words/${language}.bin`, import.meta.url);
+  const built = [packedListOf(language), beside].find((file) => existsSync(file));
+  return built ? readFileSync(built) : packWordList(wordsOfLanguage(language));
 }

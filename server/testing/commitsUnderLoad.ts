@@ -16,7 +16,7 @@ const pageSize = 24;
 /**
  * Puts catalogs in force, one after the other, while shoppers search on so many connections, each
  * telling which catalog its answer is of, and a desk asks for the effect of its draft and for proposals all the time.
- * Between two searches a shopper pauses, in milliseconds; with 0 there is nothing left for imports but what shoppers leave.
+ * Between two questions each of them pauses, in milliseconds; with 0 there is nothing left for imports but what shoppers leave.
  */
 export async function commitsUnderLoad(
   server: RealServer,
@@ -27,6 +27,7 @@ export async function commitsUnderLoad(
   const faults: string[] = [];
   const deskAnswers: Record<DeskWork, number> = { effect: 0, proposals: 0 };
   let moved = 0;
+  const paused = () => new Promise((resolve) => setTimeout(resolve, pause));
   const put = async (round: number): Promise<void> => {
     await makeReady(server, markedCatalog(400, `round${round}`));
     const { status, body } = await server.post('/desk/catalog/import/commit', acceptAll);
@@ -45,12 +46,13 @@ export async function commitsUnderLoad(
       const titles = (body as { results: { title: string }[] }).results.map(({ title }) => title.split(' ')[0]);
       if (titles.length !== pageSize || new Set(titles).size !== 1)
         faults.push(`not of one catalog: ${titles.join(' ')}`);
-      await new Promise((resolve) => setTimeout(resolve, pause));
+      await paused();
     }
   };
   /** The products that an effect says moved are all of one catalog, or nothing is said. */
   const desk = async (work: DeskWork): Promise<void> => {
     while (!isOver) {
+      await paused();
       const { status, body } = await server.get(`/desk/${work}`);
       const { code } = (body as { error?: { code: string } }).error ?? { code: '' };
       if (status === 200) deskAnswers[work]++;
