@@ -5,6 +5,7 @@ import { pick, seededRandom } from '../../core/base/random.ts';
 import { proposeReading } from '../../core/catalog/proposeReading.ts';
 import { bindMapping, readRow } from '../../core/catalog/readRow.ts';
 import type { CatalogRecord } from '../../core/catalog/record.ts';
+import { behind, type Ranks } from './behind.ts';
 import { cleverShelf, type Finder, flexSearch, fts5, miniSearch, shelfOf } from './finders.ts';
 import { type KnownItem, type KnownItemClass, knownItem, knownItemClasses } from './knownItems.ts';
 import { type RealCatalog, realCatalogs } from './realCatalogs.ts';
@@ -105,9 +106,11 @@ export function runQuality(args: readonly string[]): void {
         if (query) queries.push(query);
       }
       if (queries.length < 20) continue;
+      const seen: Ranks[] = [];
       for (const finder of finders) {
         const { ranks, ...row } = figures(catalog.name, kind, finder, queries);
         all.push(row);
+        seen.push({ finder: finder.name, ranks });
         console.log(
           `${kind.padEnd(14)} ${finder.name.padEnd(16)} ${percent(row.first)} ${percent(row.firstThree)} ${percent(row.firstTen)} ${row.mrr.toFixed(3).padStart(7)}`,
         );
@@ -125,6 +128,7 @@ export function runQuality(args: readonly string[]): void {
               `    ${rank || '-'}  “${query.text}”  ${query.intended}: ${JSON.stringify(shelf.records.find(({ familyId }) => familyId === query.intended)!.values).slice(0, 300)}`,
             );
       }
+      for (const line of behind(seen, queries)) console.log(line);
     }
     if (strict) {
       console.log(`forgiving slips: ${clean} clean searches, worse than without it: ${worse}`);
