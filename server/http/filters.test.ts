@@ -98,6 +98,25 @@ test('what filters do beside the searches made most, and values nobody could tel
   expect(material).toMatchObject({ shownIn: 2, times: 3, alike: [['Gum arabic', 'gum arabic']] });
 });
 
+test('where shoppers’ searches say nothing of this catalog, filters are tried on searches made up from it', async () => {
+  const madeUp = await worth();
+  expect(madeUp.areMadeUp).toBe(true);
+  expect(madeUp.searches.length).toBeGreaterThan(1);
+  for (const { search, total } of madeUp.searches)
+    expect({ search, finds: total > 0 }).toEqual({ search, finds: true });
+  const made = (search: string) =>
+    shelf.post('/shop/log/search', { session: search, search, filters: {}, results: 0, inDesk: false });
+  // A log of another shop finds next to nothing.
+  for (const search of ['garden hose', 'rake', 'spade', 'ink']) await made(search);
+  expect((await worth()).areMadeUp).toBe(true);
+  for (const search of ['brush', 'red ink', 'round brush']) await made(search);
+  const asked = await worth();
+  expect([asked.areMadeUp, asked.searches.map(({ search }) => search)]).toEqual([
+    false,
+    expect.arrayContaining(['brush', 'rake']),
+  ]);
+});
+
 test('proposals fit the catalog; one that is added is not proposed again', async () => {
   expect((await edit('filters', 'category', null)).status).toBe(200);
   const before: Of<'filterProposals'> = (await shelf.get('/desk/filters/proposals')).body;

@@ -38,8 +38,21 @@ function fromTitles({ current, ready }: Workbench, most: number): WeighedSearch[
 }
 
 /** The searches to try something on, at most so many: those made most, or made up where these say nothing. */
-export function triedSearches(bench: Workbench, most: number): TriedSearches {
+function chooseSearches(bench: Workbench, most: number): TriedSearches {
   const made = bench.log.top(most).map(({ search, searches }) => ({ search, searches }));
   if (made.length > 0 && isOfThisCatalog(bench.ready('draft'), made)) return { searches: made, areMadeUp: false };
   return { searches: fromTitles(bench, most), areMadeUp: true };
+}
+
+/** What was chosen last by each thread: proposals ask for the same, two at a time. */
+const chosen = new WeakMap<Workbench, { readonly version: string; readonly tried: TriedSearches }>();
+
+/** The same, chosen once for a state of draft, catalog and log. */
+export function triedSearches(bench: Workbench, most: number): TriedSearches {
+  const version = [bench.ready('draft').version, bench.log.version(), most].join('/');
+  const known = chosen.get(bench);
+  if (known?.version === version) return known.tried;
+  const tried = chooseSearches(bench, most);
+  chosen.set(bench, { version, tried });
+  return tried;
 }
