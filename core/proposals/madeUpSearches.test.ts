@@ -22,6 +22,9 @@ test('in turn a word that many products have, and two that tell most of what sev
 });
 
 test('what nearly all have, numbers and unknown words make none, and none comes twice', () => {
-  expect(made('The 2024 brush', 'unknown words', 'Sable', 'Easel', 'Easel')).toEqual(['sable', 'easel']);
+  expect(made('The 2024 sable', 'unknown words', 'Sable', 'Easel', 'Easel')).toEqual(['sable', 'easel']);
   expect(made()).toEqual([]);
 });
+
+test('where all words of a title are common, the least common is taken', () =>
+  expect(made('The brush', 'The brush 2')).toEqual(['brush']));

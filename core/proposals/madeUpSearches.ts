@@ -32,10 +32,13 @@ const oneWordIn = 3;
 export function madeUpSearches(titles: readonly string[], { records, recordsWith }: WordCounts): WeighedSearch[] {
   const made = new Set<string>();
   for (const [at, title] of titles.entries()) {
-    const counted = [...new Set(tokenize(title))]
+    const known = [...new Set(tokenize(title))]
       .filter((token) => token.length > 2 && !isNumberLike(token))
       .map((token) => ({ token, with: recordsWith(token) }))
-      .filter((word) => word.with > 0 && word.with <= Math.max(2, records * mostCommon));
+      .filter((word) => word.with > 0);
+    const telling = known.filter((word) => word.with <= Math.max(2, records * mostCommon));
+    // Where a catalog has one kind of thing only, its words are all common: then the least common is one's search.
+    const counted = telling.length > 0 ? telling : [...known].sort((a, b) => a.with - b.with).slice(0, 1);
     if (counted.length === 0) continue;
     const byRecords = [...counted].sort((a, b) => b.with - a.with);
     // A word of a single product finds nothing to choose from: names that several share tell more of a shop.

@@ -77,7 +77,9 @@ export function filterQuestions(bench: Workbench) {
       const { engine, setup: prepared, view } = ready('draft');
       const { setup } = prepared;
       const tried = triedSearches(bench, searchesLookedAt);
-      const searches = filtersOfSearches(engine, prepared, tried.searches);
+      // Titles of numbers alone make no searches: then it is what filters do to the whole shop.
+      const looked = tried.searches.length > 0 ? tried.searches : [{ search: '', searches: 1 }];
+      const searches = filtersOfSearches(engine, prepared, looked);
       const worth = filterWorth(
         Object.keys(setup.filters).map((key) => ({ key })),
         searches,
