@@ -1,4 +1,6 @@
 import snowball from 'snowball-stemmers';
+import { withAccents } from './accentedEndings.ts';
+import { fold } from './fold.ts';
 import type { Language } from './languages.ts';
 
 const stemmers: Readonly<Record<Language, { stem(word: string): string }>> = {
@@ -37,8 +39,8 @@ const stems: Readonly<Record<Language, Map<string, string>>> = {
 
 /**
  * The stem under which the forms of a word meet (`brushes`, `brush`; `Bilder`, `Bild`). Tokens holding a digit and
- * words of up to three letters are their own stem. Tokens are folded, so the stemmers see no accents: catalog and
- * shopper alike. Source: the Snowball stemmers.
+ * words of up to three letters are their own stem. Tokens are folded; the accents that their endings tell of are put back
+ * for the stemmer, for catalog and shopper alike, whether they typed them or not. Source: the Snowball stemmers.
  */
 export function stem(token: string, language: Language = 'en'): string {
   if (token.length <= 3 || /[^a-z]/.test(token)) return token;
@@ -46,7 +48,7 @@ export function stem(token: string, language: Language = 'en'): string {
   const known = stems[language];
   const before = known.get(token);
   if (before !== undefined) return before;
-  const root = stemmers[language].stem(token);
+  const root = fold(stemmers[language].stem(withAccents(token, language)));
   if (known.size >= mostKnown) known.clear();
   known.set(token, root);
   return root;
