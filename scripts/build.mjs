@@ -41,6 +41,7 @@ export async function build() {
   await bundleForNode({
     'server/main': 'server/main.ts',
     'server/importWorker': 'server/catalog/importWorker.ts',
+    'server/rowWorker': 'server/catalog/rowWorker.ts',
     'server/searchWorker': 'server/searching/searchWorker.ts',
     'server/writeWorker': 'server/store/writeWorker.ts',
     'server/cli': 'cli/main.ts',

@@ -80,8 +80,11 @@ interface Draft {
   readonly values: Record<string, AttributeValue>;
 }
 
-const textsIn = (cell: string | readonly string[]): string[] =>
-  (typeof cell === 'string' ? [cell] : cell).map((text) => text.trim()).filter(Boolean);
+function textsIn(cell: string | readonly string[]): string[] {
+  if (typeof cell !== 'string') return cell.map((text) => text.trim()).filter(Boolean);
+  const text = cell.trim();
+  return text === '' ? [] : [text];
+}
 
 function readFigure(reading: ColumnReading, text: string, kind: string): AttributeValue | RowRefusal | null {
   if (noFigure.test(text)) return null;
@@ -97,7 +100,12 @@ const isWritten: ReadonlySet<ColumnReading['as']> = new Set(['skip', 'id', 'sku'
 function takeColumn(draft: Draft, reading: ColumnReading, texts: readonly string[]): RowRefusal | undefined {
   const { as, key, split, pattern } = reading;
   const first = texts[0]!;
-  const several = (): string[] => [...new Set(texts.flatMap((text) => splitText(text, split)))];
+  const isOne = texts.length === 1 && (split === '' || !first.includes(split));
+  const several = (): string[] => {
+    if (!isOne) return [...new Set(texts.flatMap((text) => splitText(text, split)))];
+    const only = first.trim();
+    return only === '' ? [] : [only];
+  };
   const tooMany = (items: readonly string[]): RowRefusal | undefined =>
     items.length > mostValues
       ? { column: reading.column, reason: `The list has more than ${mostValues} values.` }
@@ -161,7 +169,8 @@ export function readRow(cells: Cells, bound: BoundMapping): RowReading {
   for (const reading of bound.columns) {
     const cell = own(cells, reading.column);
     if (cell === undefined) continue;
-    const texts = isWritten.has(reading.as) ? textsIn(cell) : textsIn(cell).map(plainTextOf).filter(Boolean);
+    let texts = textsIn(cell);
+    if (texts.length > 0 && !isWritten.has(reading.as)) texts = texts.map(plainTextOf).filter(Boolean);
     if (texts.length === 0) continue;
     const longest = isProse(reading) ? longestProse : longestValue;
     if (texts.some((text) => text.length > longest))

@@ -25,8 +25,12 @@ export function firstText(value: AttributeValue | undefined, fallback = ''): str
 }
 
 /** Values in order of their keys, so that equal records are written alike. */
-export const inKeyOrder = (values: Readonly<Record<string, AttributeValue>>): Record<string, AttributeValue> =>
-  named(Object.entries(values).sort(([a], [b]) => (a < b ? -1 : 1)));
+export function inKeyOrder(values: Readonly<Record<string, AttributeValue>>): Record<string, AttributeValue> {
+  const ordered = named<AttributeValue>();
+  // Without a comparison of its own, sorting compares UTF-16 units, and every import sorts every record's.
+  for (const key of Object.keys(values).sort()) ordered[key] = values[key]!;
+  return ordered;
+}
 
 /** What a record holds under a key, which may be the name of something every object has. */
 export const heldBy = ({ values }: Pick<CatalogRecord, 'values'>, key: string): AttributeValue | undefined =>

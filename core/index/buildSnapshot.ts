@@ -67,8 +67,11 @@ function packLookup(name: string, texts: readonly string[], numbers: ArrayLike<n
 export interface SnapshotBuilder {
   /** Takes the next record. A family's records must come one after another. */
   add(record: CatalogRecord): void;
-  /** The finished snapshot, to be opened by `openSnapshot`. */
-  finish(): SharedArrayBuffer;
+  /**
+   * The finished snapshot, to be opened by `openSnapshot`. It says `profiles` of its attributes where they are known
+   * better by now: of the same attributes in the same order, kept alike.
+   */
+  finish(profiles?: readonly AttributeProfile[]): SharedArrayBuffer;
 }
 
 /**
@@ -174,7 +177,7 @@ export function snapshotBuilder(attributes: readonly AttributeProfile[], languag
       }
       if (++records > mostRecords) throw new Error(`An index holds at most ${mostRecords} records.`);
     },
-    finish() {
+    finish(profiles = attributes) {
       // Without a comparison of its own, sorting texts compares UTF-16 units, as the string table wants.
       const terms = table.texts.slice().sort();
       const order = Uint32Array.from(terms, (text) => table.numberOfText(text));
@@ -183,7 +186,7 @@ export function snapshotBuilder(attributes: readonly AttributeProfile[], languag
       const ofRecord = recordFamily.view().slice();
       const familyStart = new Uint32Array(families + 1).fill(records);
       for (let record = records - 1; record >= 0; record--) familyStart[ofRecord[record]!] = record;
-      const meta: SnapshotMeta = { records, families, attributes, language };
+      const meta: SnapshotMeta = { records, families, attributes: profiles, language };
       const packed = {
         ...packStrings('terms', terms),
         ...packStems(terms, eligible, language),

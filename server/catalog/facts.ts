@@ -94,9 +94,9 @@ export function factsAfter(folder: DataFolder, generation: number, version: numb
 
 /**
  * Carries over what a feed said of staged records since their rows came in: of all where the rows are read again, else
- * of those the file says nothing of (`source` is the file's number; null where there is none).
+ * of those the file says nothing of (`source` is the file's number; null where there is none). Answers of how many.
  */
-export function carryFacts(db: Database.Database, source: number | null): void {
+export function carryFacts(db: Database.Database, source: number | null): number {
   const carried = db
     .prepare<[number], { id: string; figures: string; json: string }>(
       'SELECT f.id AS id, f.figures AS figures, s.json AS json FROM base.fed f JOIN staged s ON s.id = f.id WHERE s.source <> ?',
@@ -111,4 +111,5 @@ export function carryFacts(db: Database.Database, source: number | null): void {
       keep.run(id, figures);
     }
   })();
+  return carried.length;
 }

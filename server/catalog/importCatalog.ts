@@ -3,19 +3,18 @@ import Database from 'better-sqlite3';
 import type { FileForm } from '../../core/catalog/fileForm.ts';
 import { checkMapping } from '../../core/catalog/mapping.ts';
 import { type Mapping, mappingSchema } from '../../core/catalog/mappingSchema.ts';
-import { attributeProfiler } from '../../core/catalog/profileAttributes.ts';
-import { type BoundMapping, bindMapping, type Cells, readRow } from '../../core/catalog/readRow.ts';
-import type { CatalogRecord } from '../../core/catalog/record.ts';
-import { twinFinder } from '../../core/catalog/twins.ts';
+import { type BoundMapping, bindMapping, type Cells } from '../../core/catalog/readRow.ts';
+import { type CatalogRecord, heldBy } from '../../core/catalog/record.ts';
 import { snapshotBuilder } from '../../core/index/buildSnapshot.ts';
+import { catalogIndexer, type IndexedCatalog } from '../../core/index/catalogIndexer.ts';
 import type { Language } from '../../core/text/languages.ts';
 import { type DataFolder, generationFiles } from '../dataFolder.ts';
+import { addedTables, fileIndex, stagingTables } from './catalogTables.ts';
 import { compareWithBase, type Differences } from './compareCatalogs.ts';
 import { carryFacts } from './facts.ts';
-import { writeIndex } from './indexFile.ts';
+import { type FileToRead, type ReadBatch, readFileRows, readSourceRow } from './readRows.ts';
 import { resolveParts } from './resolveParts.ts';
-import { openSource } from './sources/openSource.ts';
-import { FileProblem, type SourceRow } from './sources/source.ts';
+import { FileProblem } from './sources/source.ts';
 
 export type ImportPhase = 'reading' | 'sorting' | 'comparing' | 'profiling' | 'indexing';
 export interface ImportProgress {
@@ -64,39 +63,17 @@ export interface ImportOptions {
 const rejectedKept = 10_000;
 const rowsATransaction = 5_000;
 
-/** Tables that came after the first version of a catalog's file. */
-export const addedTables = `
-CREATE TABLE IF NOT EXISTS source (number INTEGER PRIMARY KEY, file TEXT NOT NULL, mapping TEXT NOT NULL) STRICT;
-CREATE TABLE IF NOT EXISTS fact (ordinal INTEGER PRIMARY KEY, version INTEGER NOT NULL, built TEXT NOT NULL) STRICT;
-CREATE INDEX IF NOT EXISTS fact_version ON fact (version);
-CREATE TABLE IF NOT EXISTS fed (id TEXT PRIMARY KEY, version INTEGER NOT NULL, figures TEXT NOT NULL) STRICT;
-CREATE TABLE IF NOT EXISTS twin (families TEXT NOT NULL, differs TEXT NOT NULL) STRICT;
-CREATE TABLE IF NOT EXISTS difference (kind TEXT NOT NULL, id TEXT NOT NULL, title TEXT NOT NULL, detail TEXT NOT NULL) STRICT;
-CREATE TABLE IF NOT EXISTS index_note (bytes INTEGER NOT NULL, crc INTEGER NOT NULL) STRICT;
-`;
-
-/** Writes an index beside its rows, with the note by which it is known again. */
-export function fileIndex(db: Database.Database, path: string, bytes: Uint8Array): void {
-  const note = writeIndex(path, bytes);
-  db.transaction(() => {
-    db.exec('DELETE FROM index_note');
-    db.prepare('INSERT INTO index_note (bytes, crc) VALUES (@bytes, @crc)').run(note);
-  })();
-}
-
-const tables = `
-CREATE TABLE staged (id TEXT PRIMARY KEY, family TEXT NOT NULL, source INTEGER NOT NULL, line INTEGER NOT NULL, json TEXT NOT NULL, cells TEXT NOT NULL) STRICT;
-CREATE TABLE record (ordinal INTEGER PRIMARY KEY, id TEXT NOT NULL, family TEXT NOT NULL, source INTEGER NOT NULL, json TEXT NOT NULL, cells TEXT NOT NULL) STRICT;
-CREATE TABLE rejected (line INTEGER NOT NULL, column_name TEXT NOT NULL, reason TEXT NOT NULL) STRICT;
-`;
-
 type OnProgress = (progress: ImportProgress) => void;
 
 /**
  * Brings rows in as a new catalog generation: a database of its records and an index beside it. Nothing of the catalog
  * in force is touched; the caller puts the new generation in force by one write. Meant for a worker thread.
  */
-export async function importCatalog(options: ImportOptions, onProgress: OnProgress): Promise<ImportedCatalog> {
+export async function importCatalog(
+  options: ImportOptions,
+  onProgress: OnProgress,
+  readFile: (file: FileToRead) => AsyncGenerator<ReadBatch> = readFileRows,
+): Promise<ImportedCatalog> {
   const [mistake] = options.rows.kind === 'file' ? checkMapping(options.rows.mapping) : [];
   if (mistake)
     throw new FileProblem(
@@ -110,28 +87,40 @@ export async function importCatalog(options: ImportOptions, onProgress: OnProgre
     // A half-written generation is never looked at, so its writes need no journal; it is synchronised at the end.
     db.pragma('journal_mode = OFF');
     db.pragma('synchronous = OFF');
-    db.exec(tables);
+    db.exec(stagingTables);
     db.exec(addedTables);
     if (options.base > 0) db.prepare('ATTACH ? AS base').run(generationFiles(options.folder, options.base).records);
     const seen = options.base > 0 ? db.prepare('SELECT max(version) FROM base.fact').pluck().get() : 0;
     const factsSeen = (seen as number | null) ?? 0;
-    const { source, ...counts } = await stageRows(db, options, onProgress);
+    const opened = openRows(db, options, readFile);
+    const indexer = catalogIndexer(languageOf(db));
+    // Records that are kept may be bundles; of those that come it is seen.
+    let hasBundles = options.mode === 'update';
+    const use = (record: CatalogRecord): void => {
+      hasBundles ||= heldBy(record, 'parts') !== undefined;
+      indexer.add(record);
+    };
+    const counts = await stageRows(db, opened.batches, use, onProgress);
     if (counts.rows === 0)
       throw new FileProblem('no-rows', `No row of the file could be taken (${counts.rejected} were refused).`);
     onProgress({ phase: 'sorting', ...counts, share: 0 });
-    if (options.base > 0 && options.mode === 'update') keepOthers(db);
-    if (options.base > 0) carryFacts(db, source);
-    resolveParts(db);
+    let isAsRead = true;
+    if (options.base > 0 && options.mode === 'update' && keepOthers(db) > 0) isAsRead = false;
+    if (options.base > 0 && carryFacts(db, opened.source) > 0) isAsRead = false;
+    if (hasBundles && resolveParts(db) > 0) isAsRead = false;
     onProgress({ phase: 'comparing', ...counts, share: 0 });
     const differences = compareWithBase(db, options.base > 0);
-    sortRecords(db, options.base > 0);
+    if (!sortRecords(db, options.base > 0)) isAsRead = false;
+    const say: OnIndexing = (phase, share) => onProgress({ phase, ...counts, share });
+    say('indexing', 0);
+    // What was indexed while the rows came in holds where they stay what they were, in that order.
+    const buffer = keepIndexed(db, isAsRead ? indexer.finish() : null, say);
     const records = db.prepare('SELECT count(*) FROM record').pluck().get() as number;
-    const buffer = buildIndex(db, records, (phase, share) => onProgress({ phase, ...counts, share }));
     const families = db.prepare('SELECT count(DISTINCT family) FROM record').pluck().get() as number;
     if (options.base > 0) db.exec('DETACH base');
-    fileIndex(db, files.index, new Uint8Array(buffer));
+    // The last write is synchronised, and with it all that was written to the file before.
     db.pragma('synchronous = FULL');
-    db.exec('VACUUM');
+    fileIndex(db, files.index, new Uint8Array(buffer));
     db.close();
     const { generation, base } = options;
     const { rejected } = counts;
@@ -143,13 +132,12 @@ export async function importCatalog(options: ImportOptions, onProgress: OnProgre
   }
 }
 
-interface RowToRead {
-  readonly row: SourceRow;
-  readonly source: number;
-}
-
-/** The rows with the number of the source they are of, and the mappings by that number. */
-function openRows(db: Database.Database, { rows, base }: ImportOptions) {
+/** The batches of rows to stage, by the number of the source each is of, and the number of the file where they are its. */
+function openRows(
+  db: Database.Database,
+  { rows, base, corrections }: ImportOptions,
+  readFile: (file: FileToRead) => AsyncGenerator<ReadBatch>,
+): { readonly batches: AsyncIterable<ReadBatch & { readonly source: number }>; readonly source: number | null } {
   const known =
     base > 0
       ? (db.prepare('SELECT number, file, mapping FROM base.source').all() as {
@@ -159,6 +147,7 @@ function openRows(db: Database.Database, { rows, base }: ImportOptions) {
         }[])
       : [];
   const note = db.prepare('INSERT INTO source (number, file, mapping) VALUES (?, ?, ?)');
+  const corrected = new Map(Object.entries(corrections ?? {}));
   const bound = new Map<number, BoundMapping>();
   for (const { number, file, mapping } of known) {
     const used = (rows.kind === 'again' && rows.mappings[number]) || mappingSchema.parse(JSON.parse(mapping));
@@ -166,42 +155,46 @@ function openRows(db: Database.Database, { rows, base }: ImportOptions) {
     bound.set(number, bindMapping(used));
   }
   if (rows.kind === 'file') {
-    const number = Math.max(0, ...known.map((source) => source.number)) + 1;
-    note.run(number, rows.name, JSON.stringify(rows.mapping));
-    bound.set(number, bindMapping(rows.mapping));
-    const source = openSource(rows.path, rows.form);
-    const numbered = async function* (): AsyncGenerator<RowToRead> {
-      for await (const row of source.rows) yield { row, source: number };
+    const source = Math.max(0, ...known.map(({ number }) => number)) + 1;
+    const { path, name, form, mapping } = rows;
+    note.run(source, name, JSON.stringify(mapping));
+    const batches = readFile({ path, form, mapping, corrections: corrected });
+    const numbered = async function* () {
+      for await (const batch of batches) yield { ...batch, source };
     };
-    return { bound, rows: numbered(), share: source.share, source: number };
+    return { batches: numbered(), source };
   }
   const total = db.prepare('SELECT count(*) FROM base.record').pluck().get() as number;
-  let done = 0;
   // Other statements must run while the rows come, so they are fetched in runs by their number.
   const next = db.prepare<[number], { ordinal: number; source: number; cells: string }>(
     'SELECT ordinal, source, cells FROM base.record WHERE ordinal > ? ORDER BY ordinal LIMIT 1000',
   );
-  const again = async function* (): AsyncGenerator<RowToRead> {
+  const again = async function* () {
+    let done = 0;
     for (let last = -1; ; ) {
       const run = next.all(last);
       if (run.length === 0) return;
+      last = run.at(-1)!.ordinal;
       for (const { ordinal, source, cells } of run) {
-        last = ordinal;
         done++;
-        yield { source, row: { line: ordinal + 1, cells: JSON.parse(cells) as Cells } };
+        const row = { line: ordinal + 1, cells: JSON.parse(cells) as Cells };
+        yield { source, rows: [readSourceRow(row, bound.get(source)!, corrected)], share: done / Math.max(1, total) };
       }
     }
   };
-  return { bound, rows: again(), share: () => done / Math.max(1, total), source: null };
+  return { batches: again(), source: null };
 }
 
-async function stageRows(db: Database.Database, options: ImportOptions, onProgress: OnProgress) {
-  const opened = openRows(db, options);
+async function stageRows(
+  db: Database.Database,
+  batches: AsyncIterable<ReadBatch & { readonly source: number }>,
+  use: (record: CatalogRecord) => void,
+  onProgress: OnProgress,
+) {
   const stage = db.prepare(
-    'INSERT OR IGNORE INTO staged (id, family, source, line, json, cells) VALUES (?, ?, ?, ?, ?, ?)',
+    'INSERT OR IGNORE INTO staged (ordinal, id, family, source, json, cells) VALUES (?, ?, ?, ?, ?, ?)',
   );
   const reject = db.prepare('INSERT INTO rejected (line, column_name, reason) VALUES (?, ?, ?)');
-  const corrections = new Map(Object.entries(options.corrections ?? {}));
   let rows = 0;
   let rejected = 0;
   let inTransaction = 0;
@@ -209,50 +202,78 @@ async function stageRows(db: Database.Database, options: ImportOptions, onProgre
     if (rejected++ < rejectedKept) reject.run(line, column, reason);
   };
   db.exec('BEGIN');
-  for await (const { row, source } of opened.rows) {
-    if ('reason' in row) refuse(row.line, row.column, row.reason);
-    else {
-      const reading = readRow(row.cells, opened.bound.get(source)!);
-      if ('refusal' in reading) refuse(row.line, reading.refusal.column, reading.refusal.reason);
-      else {
-        const corrected = corrections.get(reading.record.id);
-        const record = corrected === undefined ? reading.record : { ...reading.record, familyId: corrected };
-        const { id, familyId } = record;
-        const inserted = stage.run(id, familyId, source, row.line, JSON.stringify(record), JSON.stringify(row.cells));
-        if (inserted.changes > 0) rows++;
-        else refuse(row.line, 'id', `The id “${id.slice(0, 60)}” stands in an earlier row already.`);
-      }
+  for await (const { rows: read, share, source } of batches) {
+    for (const row of read) {
+      if ('reason' in row) refuse(row.line, row.column, row.reason);
+      else if (stage.run(rows, row.id, row.family, source, row.json, row.cells).changes > 0) {
+        rows++;
+        use(JSON.parse(row.json) as CatalogRecord);
+      } else refuse(row.line, 'id', `The id “${row.id.slice(0, 60)}” stands in an earlier row already.`);
     }
-    if (++inTransaction === rowsATransaction) {
+    inTransaction += read.length;
+    if (inTransaction >= rowsATransaction) {
       inTransaction = 0;
       db.exec('COMMIT; BEGIN');
-      onProgress({ phase: 'reading', rows, rejected, share: opened.share() });
+      onProgress({ phase: 'reading', rows, rejected, share });
     }
   }
   db.exec('COMMIT');
-  return { rows, rejected, source: opened.source };
+  return { rows, rejected };
 }
 
-/** Keeps the records in force of which the file says nothing. */
-function keepOthers(db: Database.Database): void {
-  db.exec(`INSERT OR IGNORE INTO staged (id, family, source, line, json, cells)
-    SELECT id, family, source, ordinal, json, cells FROM base.record`);
+/** Keeps the records in force of which the file says nothing, behind those it has; answers how many. */
+function keepOthers(db: Database.Database): number {
+  const staged = db.prepare('SELECT count(*) FROM staged').pluck().get() as number;
+  const keep = db.prepare(`INSERT INTO staged (ordinal, id, family, source, json, cells)
+    SELECT ? + row_number() OVER (ORDER BY ordinal) - 1, id, family, source, json, cells FROM base.record b
+    WHERE NOT EXISTS (SELECT 1 FROM staged s WHERE s.id = b.id)`);
+  return keep.run(staged).changes;
 }
 
-/** Numbers the records: those in force in their order, new ones after them, each family together. */
-function sortRecords(db: Database.Database, hasBase: boolean): void {
-  const before = hasBase
-    ? 'coalesce((SELECT ordinal FROM base.record b WHERE b.id = s.id), 1000000000 + s.line)'
-    : 's.line';
-  db.exec(`CREATE TEMP TABLE place (id TEXT PRIMARY KEY, family TEXT NOT NULL, seq INTEGER NOT NULL) STRICT;
-    INSERT INTO place SELECT s.id, s.family, ${before} FROM staged s;
-    CREATE TEMP TABLE first (family TEXT PRIMARY KEY, seq INTEGER NOT NULL) STRICT;
-    INSERT INTO first SELECT family, min(seq) FROM place GROUP BY family;
-    INSERT INTO record (ordinal, id, family, source, json, cells)
-      SELECT row_number() OVER (ORDER BY f.seq, f.family, p.seq, p.id) - 1, s.id, s.family, s.source, s.json, s.cells
-      FROM staged s JOIN place p ON p.id = s.id JOIN first f ON f.family = s.family;
-    DROP TABLE staged; DROP TABLE place; DROP TABLE first;
+/** Whether the staged rows stand in the catalog's order: as those in force do, and each family together. */
+function isInOrder(db: Database.Database, hasBase: boolean): boolean {
+  const rows = db.prepare<[], { family: string; before: number | null }>(
+    hasBase
+      ? 'SELECT s.family, b.ordinal AS before FROM staged s LEFT JOIN base.record b ON b.id = s.id ORDER BY s.ordinal'
+      : 'SELECT family, NULL AS before FROM staged ORDER BY ordinal',
+  );
+  const closed = new Set<string>();
+  let last: string | null = null;
+  let reached = -1;
+  for (const { family, before } of rows.iterate()) {
+    const seq = before ?? Number.POSITIVE_INFINITY;
+    if (seq < reached) return false;
+    reached = seq;
+    if (family === last) continue;
+    if (last !== null) closed.add(last);
+    if (closed.has(family)) return false;
+    last = family;
+  }
+  return true;
+}
+
+/** Numbers the records: those in force in their order, new ones after them, each family together. Answers whether they stand so as they came. */
+function sortRecords(db: Database.Database, hasBase: boolean): boolean {
+  const inOrder = isInOrder(db, hasBase);
+  if (inOrder) db.exec('ALTER TABLE staged RENAME TO record');
+  else {
+    const before = hasBase
+      ? 'coalesce((SELECT ordinal FROM base.record b WHERE b.id = s.id), 1000000000 + s.ordinal)'
+      : 's.ordinal';
+    db.exec(`CREATE TEMP TABLE place (id TEXT PRIMARY KEY, family TEXT NOT NULL, seq INTEGER NOT NULL) STRICT;
+      INSERT INTO place SELECT s.id, s.family, ${before} FROM staged s;
+      CREATE TEMP TABLE first (family TEXT PRIMARY KEY, seq INTEGER NOT NULL) STRICT;
+      INSERT INTO first SELECT family, min(seq) FROM place GROUP BY family;
+      CREATE TABLE record (ordinal INTEGER PRIMARY KEY, id TEXT NOT NULL, family TEXT NOT NULL, source INTEGER NOT NULL, json TEXT NOT NULL, cells TEXT NOT NULL) STRICT;
+      INSERT INTO record (ordinal, id, family, source, json, cells)
+        SELECT row_number() OVER (ORDER BY f.seq, f.family, p.seq, p.id) - 1, s.id, s.family, s.source, s.json, s.cells
+        FROM staged s JOIN place p ON p.id = s.id JOIN first f ON f.family = s.family;
+      DROP TABLE staged; DROP TABLE place; DROP TABLE first;
+      VACUUM;`);
+  }
+  db.exec(`DROP INDEX IF EXISTS staged_id;
     CREATE INDEX record_family ON record (family); CREATE UNIQUE INDEX record_id ON record (id);`);
+  return inOrder;
 }
 
 /** The language of the newest source's mapping: one shop has one. */
@@ -261,29 +282,38 @@ function languageOf(db: Database.Database): Language {
   return (text && mappingSchema.safeParse(JSON.parse(text)).data?.language) || 'en';
 }
 
-/** Profiles the records, looks for twins among them and builds the index. */
-export function buildIndex(
-  db: Database.Database,
-  records: number,
-  onProgress: (phase: 'profiling' | 'indexing', share: number) => void,
-): SharedArrayBuffer {
-  const each = (phase: 'profiling' | 'indexing', use: (record: CatalogRecord) => void): void => {
-    let done = 0;
-    for (const json of db.prepare<[], string>('SELECT json FROM record ORDER BY ordinal').pluck().iterate()) {
-      use(JSON.parse(json) as CatalogRecord);
-      if (++done % rowsATransaction === 0) onProgress(phase, done / records);
-    }
-  };
-  const profiler = attributeProfiler();
-  const twins = twinFinder();
-  each('profiling', (record) => {
-    profiler.add(record);
-    twins.add(record);
-  });
+type OnIndexing = (phase: 'profiling' | 'indexing', share: number) => void;
+
+/** Keeps the twins of an indexed catalog and answers its index, which is built from the records where there is none. */
+function keepIndexed(db: Database.Database, indexed: IndexedCatalog | null, onProgress: OnIndexing): SharedArrayBuffer {
+  if (indexed === null) return buildIndex(db, onProgress);
   const keepTwins = db.prepare('INSERT INTO twin (families, differs) VALUES (?, ?)');
-  for (const { families, differs } of twins.finish()) keepTwins.run(JSON.stringify(families), JSON.stringify(differs));
-  const builder = snapshotBuilder(profiler.finish(), languageOf(db));
-  each('indexing', (record) => builder.add(record));
-  onProgress('indexing', 1);
+  for (const { families, differs } of indexed.twins) keepTwins.run(JSON.stringify(families), JSON.stringify(differs));
+  if (indexed.snapshot) return indexed.snapshot;
+  const builder = snapshotBuilder(indexed.profiles, languageOf(db));
+  eachRecord(db, builder.add, (share) => onProgress('indexing', share));
   return builder.finish();
+}
+
+function eachRecord(
+  db: Database.Database,
+  use: (record: CatalogRecord) => void,
+  onShare: (share: number) => void,
+): void {
+  const records = db.prepare('SELECT count(*) FROM record').pluck().get() as number;
+  let done = 0;
+  for (const json of db.prepare<[], string>('SELECT json FROM record ORDER BY ordinal').pluck().iterate()) {
+    use(JSON.parse(json) as CatalogRecord);
+    if (++done % rowsATransaction === 0) onShare(done / records);
+  }
+}
+
+/** Profiles the records, looks for twins among them and builds the index. */
+export function buildIndex(db: Database.Database, onProgress: OnIndexing): SharedArrayBuffer {
+  const indexer = catalogIndexer(languageOf(db));
+  eachRecord(db, indexer.add, (share) => onProgress('profiling', share));
+  const indexed = indexer.finish();
+  if (indexed === null) throw new Error('The records of a family do not stand together.');
+  onProgress('indexing', 0);
+  return keepIndexed(db, indexed, onProgress);
 }

@@ -3,7 +3,8 @@ import Database from 'better-sqlite3';
 import { openSnapshot } from '../../core/index/snapshot.ts';
 import { type DataFolder, generationFiles } from '../dataFolder.ts';
 import { indexNote } from './catalogReader.ts';
-import { addedTables, buildIndex, fileIndex, type ImportPhase } from './importCatalog.ts';
+import { addedTables, fileIndex } from './catalogTables.ts';
+import { buildIndex, type ImportPhase } from './importCatalog.ts';
 import { IndexDamaged, readIndex } from './indexFile.ts';
 
 /** Whether a generation's rows were kept as the file had them; of catalogs of before that, only the records were. */
@@ -55,8 +56,7 @@ export function rebuildIndex(
         CREATE UNIQUE INDEX IF NOT EXISTS record_id ON record (id);`);
     // The index is built from the records as they are now, so nothing a feed changed lies over it any more.
     db.exec('DELETE FROM fact; DELETE FROM twin;');
-    const records = db.prepare('SELECT count(*) FROM record').pluck().get() as number;
-    fileIndex(db, files.index, new Uint8Array(buildIndex(db, records, onProgress)));
+    fileIndex(db, files.index, new Uint8Array(buildIndex(db, onProgress)));
   } finally {
     db.close();
   }

@@ -6,15 +6,16 @@ const mostParts = 100;
 
 /**
  * Says of every bundle what is in it: the titles of the records its parts name by id or SKU, so that it is found by
- * them. A part that is not in the catalog is kept by its name. Cost: one lookup a part.
+ * them. A part that is not in the catalog is kept by its name. Answers of how many. Cost: one
+ * lookup a part.
  */
-export function resolveParts(db: Database.Database): void {
+export function resolveParts(db: Database.Database): number {
   const bundles = db
     .prepare<[], { id: string; json: string }>(
       `SELECT id, json FROM staged WHERE json ->> '$.values.parts' IS NOT NULL`,
     )
     .all();
-  if (bundles.length === 0) return;
+  if (bundles.length === 0) return 0;
   db.exec(`CREATE TEMP TABLE part (name TEXT PRIMARY KEY, title TEXT NOT NULL) STRICT;
     INSERT OR IGNORE INTO part SELECT json ->> '$.sku', json ->> '$.values.title' FROM staged WHERE json ->> '$.sku' <> '';
     INSERT OR REPLACE INTO part SELECT id, json ->> '$.values.title' FROM staged;`);
@@ -32,4 +33,5 @@ export function resolveParts(db: Database.Database): void {
     }
   })();
   db.exec('DROP TABLE part');
+  return bundles.length;
 }
