@@ -46,6 +46,20 @@ test('of two words the one that is missing tells at most half', () => {
   expect(ask('goat brush').close).toEqual([]);
 });
 
+test('where one rare word is found without two others, what has those two follows', () => {
+  const many = [record('e', 'Drawing ink'), ...['a', 'b', 'c', 'd'].map((id) => record(id, 'Round brush'))];
+  const own = snapshotOf(many);
+  const engine = openEngine(own);
+  const prepared = prepareSetup(engine, initialSetup(own.attributes), 0);
+  const asked = { query: 'drawing round brush', filters: {}, page: 1, limit: 3 };
+  const { results, close, total } = search(engine, prepared, asked, (at) => many[at]!);
+  expect({ total, results: results.map(({ id }) => id) }).toEqual({ total: 1, results: ['e'] });
+  expect(close.map(({ id, without }) => [id, without])).toEqual([
+    ['a', 'drawing'],
+    ['b', 'drawing'],
+  ]);
+});
+
 test('no more than the page has room for, and nothing while typing, on later pages or where it is switched off', () => {
   expect(ask('sable round brush', { limit: 3 }).close).toHaveLength(2);
   expect(ask('sable round brush', { limit: 1 }).close).toEqual([]);

@@ -26,6 +26,9 @@ const mostRecords = 800;
 /** Of what the words tell, the share that the missing one may have: of two words half, of more two thirds. */
 const mostLost = (words: number): number => (words > 2 ? 2 / 3 : 1 / 2);
 
+/** Words of a search that what was found may lack, where what lacks another one is looked for. */
+const mostMissing = 2;
+
 /** Records that have any of what a word may stand for, or more. */
 const recordsWith = ({ snapshot }: Engine, { expansions }: QueryWord): number =>
   expansions.reduce((sum, { term }) => sum + (snapshot.postings.termRecords[term] ?? 0), 0);
@@ -34,8 +37,9 @@ const recordsWith = ({ snapshot }: Engine, { expansions }: QueryWord): number =>
 const wordsOf = ({ words, missing }: Ranking): QueryWord[] => [...words, ...missing];
 
 /**
- * Whether a search is filled up: where what was found has all the words that the catalog knows, or all but one since
- * nothing has them all, on a first page that has room left, in order of relevance. Never while the shopper types, nor where
+ * Whether a search is filled up: where what was found has all the words that the catalog knows, or all but one or two since
+ * nothing has them all (one rare word may tell more than two others, and they together mean something as well), on a
+ * first page that has room left, in order of relevance. Never while the shopper types, nor where
  * a part number was meant.
  */
 export function isFilledUp({ setup }: PreparedSetup, ranking: Ranking, request: SearchRequest): boolean {
@@ -43,7 +47,7 @@ export function isFilledUp({ setup }: PreparedSetup, ranking: Ranking, request: 
   if (!setup.relevance.fillUp.on || request.typing || request.box || request.allWords) return false;
   if (request.page > 1 || total >= request.limit || !foundAny || isBrowsing) return false;
   if (together.length > 0 || sorted !== null || skuCandidate >= 0) return false;
-  return wordsOf(ranking).length > 1 && missing.length <= 1;
+  return wordsOf(ranking).length > 1 && missing.length <= mostMissing;
 }
 
 /** What of a search decides which products may be shown for it, and before which. */

@@ -287,7 +287,7 @@ export function obviousSearch(
     query.trim() !== '' &&
     found.size > 0 &&
     used.length + missed.length > 1 &&
-    missed.length <= 1;
+    missed.length <= 2;
   const close = isFilledUp ? closeTo() : [];
   /** Every record that is found without one of the words, which tells at most half of all they do, of three or more two thirds. */
   function closeTo(): (ObviousResult & { without: string })[] {
