@@ -32,7 +32,7 @@ export interface Shelf {
   readonly weights: Readonly<Record<string, number>>;
 }
 
-export function shelfOf(records: readonly CatalogRecord[], language: Language = 'en'): Shelf {
+export function shelfOf({ records, language }: Pick<Shelf, 'records' | 'language'>): Shelf {
   const profiler = attributeProfiler();
   for (const record of records) profiler.add(record);
   const profiles = profiler.finish();

@@ -22,7 +22,7 @@ export function runInventions(rest: readonly string[]): void {
   });
   const catalogs = realCatalogs.map((open) => open());
   const titleWords = catalogs.map((catalog) =>
-    readCatalog(catalog).flatMap(({ values: own }) => tokenize(firstText(own.title))),
+    readCatalog(catalog).records.flatMap(({ values: own }) => tokenize(firstText(own.title))),
   );
   const isPlain = (word: string): boolean => /^\p{L}{5,12}$/u.test(word);
   const english = wordsOfLanguage('en').filter(isPlain);

@@ -1,6 +1,7 @@
 import { pick } from '../../core/base/random.ts';
 import { type AttributeProfile, isIndexedAsText } from '../../core/catalog/profileAttributes.ts';
 import { type CatalogRecord, textsOf } from '../../core/catalog/record.ts';
+import type { Language } from '../../core/text/languages.ts';
 import { tokenize } from '../../core/text/tokenize.ts';
 import { misspell } from '../misspell.ts';
 import { otherForm } from './otherForms.ts';
@@ -14,6 +15,7 @@ export const knownItemClasses = [
   'joined word',
   'split word',
   'word form',
+  'elided',
   'prefix',
   'units',
   'one too many',
@@ -33,7 +35,6 @@ const unsaid = new Set(
   ),
 );
 
-const englishForm = (word: string): string | null => otherForm(word, 'en');
 const isPlain = (word: string): boolean => /^\p{L}{3,}$/u.test(word) && !unsaid.has(word);
 
 /** Pairs of neighbouring words of one text. */
@@ -89,17 +90,21 @@ function otherAmount(random: () => number, text: string): string | null {
   return ways[found[2]!.toLowerCase()]?.() ?? null;
 }
 
+export interface KnownItemOptions {
+  readonly random: () => number;
+  readonly kind: KnownItemClass;
+  readonly record: CatalogRecord;
+  /** Another record, for a word that does not belong. */
+  readonly other: CatalogRecord;
+  readonly profiles: readonly AttributeProfile[];
+  readonly language: Language;
+}
+
 /**
  * A search for a record somebody knows, made from its own words by one rule a class; null where the rule does not fit
- * the record. `other` is another record, for a word that does not belong. Words come from the name, and for half of the searches from any text too; none is chosen for being easy.
+ * the record. Words come from the name, and for half of the searches from any text too; none is chosen for being easy.
  */
-export function knownItem(
-  random: () => number,
-  kind: KnownItemClass,
-  record: CatalogRecord,
-  profiles: readonly AttributeProfile[],
-  other: CatalogRecord = record,
-): KnownItem | null {
+export function knownItem({ random, kind, record, other, profiles, language }: KnownItemOptions): KnownItem | null {
   const texts = profiles
     .filter(
       (profile) => isIndexedAsText(profile) && profile.kind !== 'code' && !['id', 'availability'].includes(profile.key),
@@ -173,7 +178,20 @@ export function knownItem(
         ];
       }
       case 'word form':
-        return replaced(few, englishForm, (word) => englishForm(word) !== null);
+        return replaced(
+          few,
+          (word) => otherForm(word, language),
+          (word) => otherForm(word, language) !== null,
+        );
+      case 'elided':
+        // As French writes an article before a vowel.
+        return language === 'fr'
+          ? replaced(
+              few,
+              (word) => `l’${word}`,
+              (word) => /^[aeiouh]\p{L}{2,}/u.test(word),
+            )
+          : null;
       case 'prefix': {
         const last = few.at(-1)!;
         if (last.length < 5) return null;

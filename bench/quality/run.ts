@@ -2,11 +2,14 @@ import { mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
 import { pick, seededRandom } from '../../core/base/random.ts';
+import type { Mapping } from '../../core/catalog/mappingSchema.ts';
 import { proposeReading } from '../../core/catalog/proposeReading.ts';
 import { bindMapping, readRow } from '../../core/catalog/readRow.ts';
 import type { CatalogRecord } from '../../core/catalog/record.ts';
+import type { Language } from '../../core/text/languages.ts';
 import { behind, type Ranks } from './behind.ts';
 import { cleverShelf, type Finder, flexSearch, fts5, miniSearch, shelfOf } from './finders.ts';
+import { handMapping } from './handMappings.ts';
 import { type KnownItem, type KnownItemClass, knownItem, knownItemClasses } from './knownItems.ts';
 import { type RealCatalog, realCatalogs } from './realCatalogs.ts';
 
@@ -24,18 +27,27 @@ interface Figures {
 
 const rowsLookedAt = 5000;
 
-/** The catalog's rows read as the front door reads a file nobody has told it anything about. */
-export function readCatalog({ rows }: RealCatalog): CatalogRecord[] {
-  const { mapping } = proposeReading(rows.slice(0, rowsLookedAt), Object.keys(rows[0]!));
+/** A catalog as it was read: its records, families together, and the language of its texts. */
+export interface ReadCatalog {
+  readonly records: readonly CatalogRecord[];
+  readonly language: Language;
+}
+
+/** The mapping that the front door proposes for a file nobody has told it anything about. */
+const proposedMapping = ({ rows }: RealCatalog): Mapping =>
+  proposeReading(rows.slice(0, rowsLookedAt), Object.keys(rows[0]!)).mapping;
+
+/** The catalog's rows read by what is proposed for them, or by another mapping. */
+export function readCatalog(catalog: RealCatalog, mapping = proposedMapping(catalog)): ReadCatalog {
   const bound = bindMapping(mapping);
   const families = new Map<string, CatalogRecord[]>();
-  for (const row of rows) {
+  for (const row of catalog.rows) {
     const reading = readRow(row, bound);
     if ('refusal' in reading) continue;
     const { familyId } = reading.record;
     families.set(familyId, [...(families.get(familyId) ?? []), reading.record]);
   }
-  return [...families.values()].flat();
+  return { records: [...families.values()].flat(), language: mapping.language ?? 'en' };
 }
 
 function figures(
@@ -82,12 +94,17 @@ export function runQuality(args: readonly string[]): void {
     const catalog = open();
     if (values.catalog && !catalog.name.includes(values.catalog)) continue;
     const shelf = shelfOf(readCatalog(catalog));
+    // Searches are made from the catalog as people know it, so that what was read wrongly shows.
+    const known = shelfOf(readCatalog(catalog, handMapping(catalog.name, Object.keys(catalog.rows[0]!))));
+    const familyOf = new Map(shelf.records.map(({ id, familyId }) => [id, familyId]));
+    const byHand = cleverShelf(known);
+    const reading = { searches: 0, proposed: 0, byHand: 0 };
     const finders = [
       cleverShelf(shelf),
       ...(values.only ? [] : [...miniSearch(shelf), flexSearch(shelf), fts5(shelf)]),
     ];
     console.log(
-      `\n${catalog.name}: ${shelf.records.length} records (${catalog.source}); searched: ${shelf.keys.map((key) => `${key} ${shelf.weights[key]}`).join(', ')}`,
+      `\n${catalog.name}: ${shelf.records.length} records (${catalog.source}); language ${shelf.language}; searched: ${shelf.keys.map((key) => `${key} ${shelf.weights[key]}`).join(', ')}`,
     );
     console.log(
       `${'class'.padEnd(14)} ${'finder'.padEnd(16)} ${'first'.padStart(8)} ${'first 3'.padStart(8)} ${'first 10'.padStart(8)} ${'MRR'.padStart(7)}`,
@@ -99,11 +116,14 @@ export function runQuality(args: readonly string[]): void {
       if (values.only && values.only !== 'all' && !kind.includes(values.only)) continue;
       const random = seededRandom(Number(values.seed));
       const queries: KnownItem[] = [];
+      const asKnown: KnownItem[] = [];
       for (let tries = 0; queries.length < Number(values.queries) && tries < Number(values.queries) * 100; tries++) {
-        const record = pick(random, shelf.records);
-        const other = kind === 'one too many' ? pick(random, shelf.records) : record;
-        const query = knownItem(random, kind, record, shelf.profiles, other);
-        if (query) queries.push(query);
+        const record = pick(random, known.records);
+        const other = kind === 'one too many' ? pick(random, known.records) : record;
+        const query = knownItem({ random, kind, record, other, ...known });
+        if (!query) continue;
+        asKnown.push(query);
+        queries.push({ ...query, intended: familyOf.get(record.id) ?? '' });
       }
       if (queries.length < 20) continue;
       const seen: Ranks[] = [];
@@ -114,6 +134,12 @@ export function runQuality(args: readonly string[]): void {
         console.log(
           `${kind.padEnd(14)} ${finder.name.padEnd(16)} ${percent(row.first)} ${percent(row.firstThree)} ${percent(row.firstTen)} ${row.mrr.toFixed(3).padStart(7)}`,
         );
+        if (finder === finders[0]) {
+          const right = figures(catalog.name, kind, byHand, asKnown).mrr;
+          reading.searches += queries.length;
+          reading.proposed += row.mrr * queries.length;
+          reading.byHand += right * queries.length;
+        }
         if (finder === finders[0] && strict && cleanClasses.includes(kind)) {
           const without = figures(catalog.name, kind, strict, queries).ranks;
           clean += ranks.length;
@@ -130,6 +156,8 @@ export function runQuality(args: readonly string[]): void {
       }
       for (const line of behind(seen, queries)) console.log(line);
     }
+    const mean = (sum: number): string => (sum / Math.max(1, reading.searches)).toFixed(4);
+    console.log(`read by what is proposed ${mean(reading.proposed)}, put right by hand ${mean(reading.byHand)}`);
     if (strict) {
       console.log(`forgiving slips: ${clean} clean searches, worse than without it: ${worse}`);
       tolerance.push({ catalog: catalog.name, clean, worse });

@@ -136,6 +136,10 @@ describe('the language', () => {
     const turned = rowsOf(30, (at) => ({ id: `${at}`, title: name(at), description: french, note: english }));
     expect(propose(turned).mapping.language).toBe('fr');
   });
+  test('is not guessed from codes that happen to be small words', () => {
+    const rows = rowsOf(30, (at) => ({ id: `${at}`, title: name(at), state: at % 2 ? 'AL' : 'DE', place: 'LA' }));
+    expect(propose(rows).mapping.language).toBeUndefined();
+  });
   test('is not guessed from a column whose name says it is in another', () => {
     const rows = rowsOf(30, (at) => ({ id: `${at}`, title: `Ink ${at}`, note_fr: french }));
     expect(propose(rows).mapping.language).toBeUndefined();

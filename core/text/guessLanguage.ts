@@ -16,12 +16,18 @@ const languageName =
 /** Whether a column's name says which language its texts are in: `title_fr`, `Name (French)`. */
 export const namesLanguage = (column: string): boolean => languageName.test(column);
 
-/** The language that most small words of some texts are of, and how many such words there are. */
+/**
+ * The language that most small words of some texts are of, and how many such words there are. A text of one word tells
+ * nothing: small words stand among others, and `AL`, `DE` or `ES` alone are codes.
+ */
 export function languageEvidence(texts: Iterable<string>): { readonly language: Language; readonly words: number } {
   const counts = Object.fromEntries(languages.map((language) => [language, 0])) as Record<Language, number>;
-  for (const text of texts)
-    for (const token of tokenize(text))
+  for (const text of texts) {
+    const tokens = tokenize(text);
+    if (tokens.length < 2) continue;
+    for (const token of tokens)
       for (const language of languages) if (markerWords[language].has(token)) counts[language]++;
+  }
   const language = languages.reduce((best, each) => (counts[each] > counts[best] ? each : best));
   return { language, words: counts[language] };
 }
