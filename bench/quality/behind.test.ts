@@ -1,7 +1,7 @@
 import { expect, test } from '@jest/globals';
 import { behind } from './behind.ts';
 
-const queries = ['oak easel', 'sable brush', 'black ink'].map((text, at) => ({ text, intended: `p${at}` }));
+const queries = ['oak easel', 'sable brush', 'black ink'].map((text, at) => ({ text, id: `p${at}`, says: text }));
 
 test('where another finder is ahead, it is named with the queries by which most is lost', () => {
   const lines = behind(

@@ -28,6 +28,6 @@ export function behind([own, ...peers]: readonly Ranks[], queries: readonly Know
     .slice(0, mostQueries);
   return [
     styleText('red', `    ${best.finder} is ahead: ${mean(best).toFixed(3)} against ${mean(own).toFixed(3)}`),
-    ...lost.map((each) => `    ${place(each.own)} (${place(each.peer)})  “${each.query.text}”  ${each.query.intended}`),
+    ...lost.map((each) => `    ${place(each.own)} (${place(each.peer)})  “${each.query.text}”  ${each.query.id}`),
   ];
 }

@@ -24,9 +24,23 @@ export type KnownItemClass = (typeof knownItemClasses)[number];
 
 export interface KnownItem {
   readonly text: string;
-  /** Families that are right: the record the words were taken from, and any with the very same texts. */
-  readonly intended: string;
+  /** The record the words were taken from. */
+  readonly id: string;
+  /** What its texts say (`saidBy`): a record of the very same texts is as right, since no search can tell them apart. */
+  readonly says: string;
 }
+
+/** The texts of a record that are searched as words. */
+const wordedTexts = (record: CatalogRecord, profiles: readonly AttributeProfile[]): string[] =>
+  profiles
+    .filter(
+      (profile) => isIndexedAsText(profile) && profile.kind !== 'code' && !['id', 'availability'].includes(profile.key),
+    )
+    .flatMap(({ key }) => textsOf(record.values[key]));
+
+/** What a record's texts say, as one text. */
+export const saidBy = (record: CatalogRecord, profiles: readonly AttributeProfile[]): string =>
+  wordedTexts(record, profiles).join(' ; ');
 
 /** Words nobody types to find a thing again; the same short list for every catalog. */
 const unsaid = new Set(
@@ -105,11 +119,7 @@ export interface KnownItemOptions {
  * the record. Words come from the name, and for half of the searches from any text too; none is chosen for being easy.
  */
 export function knownItem({ random, kind, record, other, profiles, language }: KnownItemOptions): KnownItem | null {
-  const texts = profiles
-    .filter(
-      (profile) => isIndexedAsText(profile) && profile.kind !== 'code' && !['id', 'availability'].includes(profile.key),
-    )
-    .flatMap(({ key }) => textsOf(record.values[key]));
+  const texts = wordedTexts(record, profiles);
   const title = tokenize(textsOf(record.values.title).join(' ')).filter((word) => !unsaid.has(word));
   const all = texts.flatMap(tokenize).filter((word) => !unsaid.has(word) && word.length > 1);
   if (title.length === 0) return null;
@@ -212,5 +222,5 @@ export function knownItem({ random, kind, record, other, profiles, language }: K
       }
     }
   })();
-  return made && { text: made.join(' '), intended: record.familyId };
+  return made && { text: made.join(' '), id: record.id, says: saidBy(record, profiles) };
 }

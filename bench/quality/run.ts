@@ -10,7 +10,7 @@ import type { Language } from '../../core/text/languages.ts';
 import { behind, type Ranks } from './behind.ts';
 import { cleverShelf, type Finder, flexSearch, fts5, miniSearch, shelfOf } from './finders.ts';
 import { handMapping } from './handMappings.ts';
-import { type KnownItem, type KnownItemClass, knownItem, knownItemClasses } from './knownItems.ts';
+import { type KnownItem, type KnownItemClass, knownItem, knownItemClasses, saidBy } from './knownItems.ts';
 import { type RealCatalog, realCatalogs } from './realCatalogs.ts';
 
 interface Figures {
@@ -50,13 +50,29 @@ export function readCatalog(catalog: RealCatalog, mapping = proposedMapping(cata
   return { records: [...families.values()].flat(), language: mapping.language ?? 'en' };
 }
 
+/** By family, what its records say. */
+type Sayings = ReadonlyMap<string, ReadonlySet<string>>;
+
+/** What the families of a reading say, by what each record says as people know it. */
+function sayingsOf(records: readonly CatalogRecord[], said: ReadonlyMap<string, string>): Sayings {
+  const sayings = new Map<string, Set<string>>();
+  for (const { id, familyId } of records) {
+    const of = sayings.get(familyId) ?? new Set();
+    sayings.set(familyId, of.add(said.get(id) ?? ''));
+  }
+  return sayings;
+}
+
 function figures(
   catalog: string,
   kind: string,
   finder: Finder,
   queries: readonly KnownItem[],
+  saidIn: Sayings,
 ): Figures & { readonly ranks: readonly number[] } {
-  const ranks = queries.map(({ text, intended }) => finder.find(text, kind === 'prefix').indexOf(intended) + 1);
+  const ranks = queries.map(
+    ({ text, says }) => finder.find(text, kind === 'prefix').findIndex((family) => saidIn.get(family)?.has(says)) + 1,
+  );
   const share = (fits: (rank: number) => boolean): number => ranks.filter(fits).length / ranks.length;
   return {
     catalog,
@@ -96,7 +112,8 @@ export function runQuality(args: readonly string[]): void {
     const shelf = shelfOf(readCatalog(catalog));
     // Searches are made from the catalog as people know it, so that what was read wrongly shows.
     const known = shelfOf(readCatalog(catalog, handMapping(catalog.name, Object.keys(catalog.rows[0]!))));
-    const familyOf = new Map(shelf.records.map(({ id, familyId }) => [id, familyId]));
+    const said = new Map(known.records.map((record) => [record.id, saidBy(record, known.profiles)]));
+    const sayings = sayingsOf(shelf.records, said);
     const byHand = cleverShelf(known);
     const reading = { searches: 0, proposed: 0, byHand: 0 };
     const finders = [
@@ -116,32 +133,29 @@ export function runQuality(args: readonly string[]): void {
       if (values.only && values.only !== 'all' && !kind.includes(values.only)) continue;
       const random = seededRandom(Number(values.seed));
       const queries: KnownItem[] = [];
-      const asKnown: KnownItem[] = [];
       for (let tries = 0; queries.length < Number(values.queries) && tries < Number(values.queries) * 100; tries++) {
         const record = pick(random, known.records);
         const other = kind === 'one too many' ? pick(random, known.records) : record;
         const query = knownItem({ random, kind, record, other, ...known });
-        if (!query) continue;
-        asKnown.push(query);
-        queries.push({ ...query, intended: familyOf.get(record.id) ?? '' });
+        if (query) queries.push(query);
       }
       if (queries.length < 20) continue;
       const seen: Ranks[] = [];
       for (const finder of finders) {
-        const { ranks, ...row } = figures(catalog.name, kind, finder, queries);
+        const { ranks, ...row } = figures(catalog.name, kind, finder, queries, sayings);
         all.push(row);
         seen.push({ finder: finder.name, ranks });
         console.log(
           `${kind.padEnd(14)} ${finder.name.padEnd(16)} ${percent(row.first)} ${percent(row.firstThree)} ${percent(row.firstTen)} ${row.mrr.toFixed(3).padStart(7)}`,
         );
         if (finder === finders[0]) {
-          const right = figures(catalog.name, kind, byHand, asKnown).mrr;
+          const right = figures(catalog.name, kind, byHand, queries, sayingsOf(known.records, said)).mrr;
           reading.searches += queries.length;
           reading.proposed += row.mrr * queries.length;
           reading.byHand += right * queries.length;
         }
         if (finder === finders[0] && strict && cleanClasses.includes(kind)) {
-          const without = figures(catalog.name, kind, strict, queries).ranks;
+          const without = figures(catalog.name, kind, strict, queries, sayings).ranks;
           clean += ranks.length;
           worse += ranks.filter((rank, at) => without[at]! > 0 && (rank === 0 || rank > without[at]!)).length;
         }
@@ -151,7 +165,7 @@ export function runQuality(args: readonly string[]): void {
             .filter(({ rank }) => rank === 0 || rank > 3)
             .slice(0, Number(values.worst)))
             console.log(
-              `    ${rank || '-'}  “${query.text}”  ${query.intended}: ${JSON.stringify(shelf.records.find(({ familyId }) => familyId === query.intended)!.values).slice(0, 300)}`,
+              `    ${rank || '-'}  “${query.text}”  ${query.id}: ${JSON.stringify(known.records.find(({ id }) => id === query.id)!.values).slice(0, 300)}`,
             );
       }
       for (const line of behind(seen, queries)) console.log(line);
