@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
-import { listen, post, type ToDesk } from './messages.ts';
+import { firstShow, listen, post, readFirstShow, type ToDesk, type ToShop } from './messages.ts';
 
 /** A page with one listener list and one frame, as far as messages go. */
 const listeners = new Set<(event: unknown) => void>();
@@ -55,4 +55,10 @@ describe('what is heard', () => {
     say(marked({ kind: 'ready' }));
     expect(heard).toEqual([]);
   });
+});
+
+test('what is shown first is read from the frame’s name, and any other name says nothing', () => {
+  const message: ToShop = { kind: 'show', query: 'sable “round”', from: 'draft', turn: 3 };
+  expect(readFirstShow(firstShow(message))).toEqual(message);
+  for (const name of ['', 'preview', '{"kind":"hide"}', 'null', '[1]']) expect(readFirstShow(name)).toBeNull();
 });

@@ -25,6 +25,21 @@ export type ToDesk =
       readonly asWords: readonly string[];
     };
 
+/**
+ * What the window is to show first stands in its frame's name, where that is known when it is made: it then asks for the
+ * results while its code is read, instead of asking the desk what to ask for.
+ */
+export const firstShow = (message: ToShop): string => JSON.stringify(message);
+export function readFirstShow(name: string): ToShop | null {
+  try {
+    const message = JSON.parse(name) as ToShop | null;
+    return message?.kind === 'show' ? message : null;
+  } catch {
+    // A frame without one, or of a name somebody else gave.
+    return null;
+  }
+}
+
 const mark = 'clever-shelf';
 
 /** Sends to another frame of this same origin. */

@@ -6,9 +6,15 @@ import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
 import { followTheme } from '../look/theme.ts';
 import { Shop } from './Shop.tsx';
+import { firstView, inDesk } from './useDesk.ts';
+import { readAddress, resultsOf } from './useResults.ts';
 
 followTheme();
 const client = new QueryClient({ defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: false } } });
+
+// The results are on their way while the page is drawn for the first time.
+if (location.pathname === '/shop' && (!inDesk || firstView))
+  void client.prefetchQuery(resultsOf(readAddress(new URLSearchParams(location.search)), firstView));
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>

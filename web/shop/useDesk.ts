@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useState } from 'react';
-import { listen, type ProductAct, post, type ToDesk, type ToShop } from '../bridge/messages.ts';
+import { listen, type ProductAct, post, readFirstShow, type ToDesk, type ToShop } from '../bridge/messages.ts';
 
 /** What the desk has told this window, where it stands in the desk's frame. */
 export interface DeskView {
@@ -8,7 +8,10 @@ export interface DeskView {
   readonly turn: number;
 }
 
-const inDesk = window.parent !== window && new URLSearchParams(location.search).has('desk');
+export const inDesk = window.parent !== window && new URLSearchParams(location.search).has('desk');
+
+/** What the desk wants to see first, where it was known when the window was made. */
+export const firstView: DeskView | null = inDesk ? readFirstShow(window.name) : null;
 
 /** The desk around this window, or null where the shop stands alone. */
 export function useDesk(): {
@@ -22,7 +25,7 @@ export function useDesk(): {
     what: ProductAct,
   ): void;
 } {
-  const [view, setView] = useState<DeskView | null>(null);
+  const [view, setView] = useState(firstView);
   useEffect(() => {
     if (!inDesk) return;
     const stop = listen<ToShop>(

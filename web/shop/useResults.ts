@@ -1,4 +1,4 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { keepPreviousData, queryOptions, useQuery } from '@tanstack/react-query';
 import { useCallback, useRef } from 'react';
 import { filterParameters } from '../../api/filterParameters.ts';
 import type { FilterValue, SearchAnswer } from '../../core/answer/answer.ts';
@@ -23,6 +23,8 @@ export interface ShopperSearch {
 }
 
 const perPage = 24;
+/** Results fetched while the page's code was read are not fetched again when it is drawn; in milliseconds. */
+const freshFor = 2000;
 
 /** The shopper's search from the page's address. */
 export function readAddress(parameters: URLSearchParams): ShopperSearch {
@@ -85,13 +87,20 @@ function ask(
   return call('deskSearch', { query: { ...query, from: desk.from, movement }, signal });
 }
 
+/** A search's results as they are asked for and kept. */
+export const resultsOf = (search: ShopperSearch, desk: DeskView | null) =>
+  queryOptions({
+    queryKey: ['results', search, desk?.from ?? 'shop', desk?.turn ?? 0],
+    queryFn: ({ signal }) => ask(queryFor(search), desk, signal),
+    staleTime: freshFor,
+  });
+
 /** The results of a search; the former ones stay in sight while new ones are fetched. */
 export function useResults(search: ShopperSearch, desk: DeskView | null, isReady: boolean) {
   return useQuery({
-    queryKey: ['results', search, desk?.from ?? 'shop', desk?.turn ?? 0],
+    ...resultsOf(search, desk),
     enabled: isReady,
     placeholderData: keepPreviousData,
-    queryFn: ({ signal }) => ask(queryFor(search), desk, signal),
     refetchInterval: ({ state }) => (isPassing(state.error) ? tryAgainAfter : false),
   });
 }

@@ -130,7 +130,7 @@ export function Desk() {
         <div hidden={isInstead} className="min-h-0">
           <Editor />
         </div>
-        {isInstead && <ShopWindow isReady />}
+        {isInstead && <ShopWindow isTold isReady />}
         <Messages />
       </div>
     );
@@ -159,8 +159,8 @@ export function Desk() {
               className="w-1.5 bg-line outline-offset-0 transition-colors hover:bg-edge data-[separator=active]:bg-edge"
             />
             <Panel id="window" {...(windowSize && { defaultSize: windowSize })} minSize={`${smallestWindow}px`}>
-              {/* It loads while the desk's state is on its way, and is told what to show when that has come. */}
-              <ShopWindow isReady={isOpen} />
+              {/* It loads while the desk's state is on its way. */}
+              <ShopWindow isTold={hasTrial} isReady={isOpen} />
             </Panel>
           </>
         )}

@@ -1,7 +1,7 @@
 import { Maximize2, Monitor, PanelRightClose, Smartphone, Tablet } from 'lucide-react';
 import { ToggleGroup } from 'radix-ui';
 import { useEffect, useRef, useState } from 'react';
-import { listen, post, type ToDesk } from '../../bridge/messages.ts';
+import { firstShow, listen, post, type ToDesk } from '../../bridge/messages.ts';
 import { IconButton } from '../parts/Button.tsx';
 import { TeachLink } from '../parts/TeachLink.tsx';
 import { actOn } from '../state/planActs.ts';
@@ -33,8 +33,11 @@ function useFrameSize(device: Device) {
   return { room, width: wanted ?? size.width, height: size.height / scale, scale };
 }
 
-/** The shop itself beside the editor, by the draft or by what is published; `isTold` says whether what to show is known. */
-export function ShopWindow({ isReady }: { readonly isReady: boolean }) {
+/**
+ * The shop itself beside the editor, by the draft or by what is published; `isTold` says whether what to show is known,
+ * `isReady` whether the desk around it is open.
+ */
+export function ShopWindow({ isTold, isReady }: { readonly isTold: boolean; readonly isReady: boolean }) {
   const frame = useRef<HTMLIFrameElement>(null);
   const { turn, from, device, total, show, setDevice, setTotal, fold } = useShopWindow();
   const { query, search } = useTrial();
@@ -42,6 +45,15 @@ export function ShopWindow({ isReady }: { readonly isReady: boolean }) {
   const [readied, setReady] = useState(0);
   const [asked, setAsked] = useState<AskedWhy | null>(null);
   const { room, width, height, scale } = useFrameSize(device);
+  // Said once: a frame of another address would load anew.
+  const [first] = useState(() =>
+    isTold
+      ? {
+          src: `/shop?${new URLSearchParams({ desk: '', q: query })}`,
+          name: firstShow({ kind: 'show', query, from, turn }),
+        }
+      : { src: '/shop?desk' },
+  );
 
   useEffect(
     () =>
@@ -67,9 +79,9 @@ export function ShopWindow({ isReady }: { readonly isReady: boolean }) {
     [search, setTotal, from],
   );
   useEffect(() => {
-    if (isReady && readied > 0 && frame.current?.contentWindow)
+    if (isTold && readied > 0 && frame.current?.contentWindow)
       post(frame.current.contentWindow, { kind: 'show', query, from, turn });
-  }, [isReady, readied, query, from, turn]);
+  }, [isTold, readied, query, from, turn]);
 
   return (
     <aside aria-label="Shop window" className="flex h-full flex-col bg-paper-deep px-4 pt-3 pb-4">
@@ -119,7 +131,7 @@ export function ShopWindow({ isReady }: { readonly isReady: boolean }) {
       <div ref={room} className="relative min-h-0 flex-1 overflow-hidden">
         <iframe
           ref={frame}
-          src="/shop?desk"
+          {...first}
           title="The shop as shoppers see it"
           className="absolute top-0 rounded-[10px] border-0 bg-surface shadow-lg"
           style={{
