@@ -68,6 +68,36 @@ describe('read as rows', () => {
       { id: 'g-2', family: 'g', sku: 'RB2', title: 'Round brush', colour: 'Blue' },
     ]));
 
+  test('amounts are read with their units, by code, by name, as a span and as a property', () =>
+    expect(
+      rowsOfJsonLd({
+        productID: 'a',
+        name: 'Paper',
+        weight: { '@type': 'QuantitativeValue', value: 300, unitCode: 'GM' },
+        width: { value: '29.7', unitText: 'cm' },
+        depth: { value: 4, unitCode: 'zz9' },
+        size: { minValue: 10, maxValue: 20, unitCode: 'MMT' },
+        sheets: { value: 20, unitCode: 'C62' },
+        offers: { price: 3, inventoryLevel: { value: 7, unitCode: 'H87' } },
+        additionalProperty: [
+          { '@type': 'PropertyValue', name: 'Volume', value: 37, unitCode: 'MLT' },
+          { '@type': 'PropertyValue', name: 'Rough', value: 'yes' },
+        ],
+      })![0],
+    ).toMatchObject({
+      ...{ weight: '300 gsm', width: '29.7 cm', depth: '4', size: '10-20 mm', sheets: '20', stock: '7' },
+      ...{ Volume: '37 ml', Rough: 'yes' },
+    }));
+
+  test('in what variants differ is said by the columns’ names', () => {
+    const [row] = rowsOfJsonLd({
+      ...{ '@type': 'ProductGroup', productGroupID: 'g', name: 'Brush' },
+      variesBy: ['https://schema.org/color', 'grip'],
+      hasVariant: [{ productID: 'g-1', color: 'Red', grip: 'long' }],
+    })!;
+    expect(row).toMatchObject({ variesBy: ['colour', 'grip'], colour: 'Red', grip: 'long' });
+  });
+
   test('additional properties become columns of their own', () =>
     expect(
       rowsOfJsonLd({

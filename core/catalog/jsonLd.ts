@@ -4,6 +4,7 @@ import type { Cells } from './readRow.ts';
 import type { AttributeValue, CatalogRecord } from './record.ts';
 import { firstText, textsOf } from './record.ts';
 import { availability } from './standardColumns.ts';
+import { quantityText } from './unitCodes.ts';
 
 type Thing = Record<string, unknown>;
 const isThing = (value: unknown): value is Thing =>
@@ -20,12 +21,16 @@ export function isJsonLdProduct(item: unknown): item is Thing {
   );
 }
 
+/** The column that says, in a file's own words, in which others variants differ. */
+export const variesBy = 'variesBy';
+
 /** schema.org's names for what has a standard column here; the rest keep their own. */
 const renamed: readonly (readonly [string, string])[] = [
   ['name', 'title'],
   ['offers.price', 'price'],
   ['offers.lowPrice', 'price'],
   ['offers.availability', 'stock'],
+  ['offers.inventoryLevel', 'stock'],
   ['offers.inventoryLevel.value', 'stock'],
   ['offers.url', 'link'],
   ['url', 'link'],
@@ -48,13 +53,39 @@ const renamed: readonly (readonly [string, string])[] = [
   ['isRelatedTo.sku', 'related'],
 ];
 
+/** Levels of an item in which amounts are looked for; deeper ones are kept as they are written. */
+const deepestAmount = 4;
+
+/** A value with the amounts in it as texts: `{ value: 300, unitCode: 'GM' }` is `300 gsm`, also where it has a name. */
+function withAmounts(value: unknown, depth = 0): unknown {
+  if (depth > deepestAmount) return value;
+  if (Array.isArray(value)) return value.map((item) => withAmounts(item, depth + 1));
+  if (!isThing(value)) return value;
+  const text = quantityText(value);
+  if (text !== null) return typeof value.name === 'string' ? { name: value.name, value: text } : text;
+  return named(Object.entries(value).map(([key, inner]) => [key, withAmounts(inner, depth + 1)]));
+}
+
+/** The columns in which a group says its variants differ (`https://schema.org/color`), by the names they have here. */
+function variedColumns(variesBy: unknown): string[] {
+  const names = [variesBy].flat().flatMap((each) => (typeof each === 'string' ? [each] : []));
+  const here = new Map(renamed);
+  return names.map((name) => name.replace(/^https?:\/\/schema\.org\//, '')).map((name) => here.get(name) ?? name);
+}
+
 /**
  * The rows of one schema.org product, one a variant, with the standard columns' names where there is one; null where it
  * has more named values than are taken.
  */
 export function rowsOfJsonLd(item: Thing): Cells[] | null {
   const offers = Array.isArray(item.offers) ? item.offers[0] : item.offers;
-  const rows = flattenItem({ ...item, ...(offers === undefined ? {} : { offers }), '@context': undefined });
+  const varied = variedColumns(item.variesBy);
+  const rows = flattenItem(
+    withAmounts({
+      ...{ ...item, ...(offers === undefined ? {} : { offers }), '@context': undefined },
+      [variesBy]: varied.length > 0 ? varied : undefined,
+    }),
+  );
   return (
     rows?.map((cells) => {
       const row = named<string | readonly string[]>();

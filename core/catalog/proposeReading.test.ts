@@ -122,6 +122,16 @@ test('an article number of the trade is an id where every row has its own, and i
   expect(profiler.finish().find(({ key }) => key === 'ean')).toMatchObject({ kind: 'code' });
 });
 
+test('columns are options where the file says that variants differ in them', () => {
+  const rows = rowsOf(30, (at) => ({
+    ...{ id: `${at}`, family: `g${at >> 1}`, title: name(at >> 1), variesBy: ['grip'] },
+    ...{ grip: at % 2 ? 'long' : 'short', maker: 'Osier' },
+  }));
+  const { columns } = propose(rows);
+  const as = Object.fromEntries(columns.map((each) => [each.column, each.as]));
+  expect(as).toMatchObject({ grip: 'option', maker: 'brand', variesBy: 'skip' });
+});
+
 describe('the language', () => {
   const french = 'Un pinceau pour les aquarelles avec une pointe qui est dans la main';
   const english = 'A brush for watercolour with the point that is in your hand';

@@ -2,6 +2,7 @@ import { languageEvidence, namesLanguage } from '../text/guessLanguage.ts';
 import type { Language } from '../text/languages.ts';
 import { columnDescriber } from './describeColumns.ts';
 import type { Joinable } from './families.ts';
+import { variesBy } from './jsonLd.ts';
 import { attributeReading } from './mapping.ts';
 import type { Mapping } from './mappingSchema.ts';
 import { proposeIdentity } from './proposeIdentity.ts';
@@ -49,6 +50,19 @@ const withoutFamily = (reading: ProposedReading, mapping: Mapping): ProposedRead
         reason: 'its name may mean a product, but rows that share a value are not variants of one',
       };
 
+/** Columns of which the file itself says that variants differ in them are options; the one that says so is no attribute. */
+function withSaidOptions(rows: readonly Cells[], readings: readonly ProposedReading[]): readonly ProposedReading[] {
+  if (!readings.some(({ column }) => column === variesBy)) return readings;
+  const said = new Set(rows.flatMap((cells) => cells[variesBy] ?? []));
+  return readings.map((reading) => {
+    const { column, as, key } = reading;
+    if (column === variesBy)
+      return { ...reading, as: 'skip', confidence: 0.9, reason: 'it says in what variants differ' };
+    if (as !== 'attribute' || !said.has(column)) return reading;
+    return { ...reading, as: 'option', key, confidence: 0.9, reason: 'the file says that variants differ in it' };
+  });
+}
+
 /** Small words that must be seen for texts to have a language. */
 const leastMarkers = 3;
 
@@ -77,7 +91,7 @@ export function proposeReading(rows: readonly Cells[], columns: readonly string[
   const describer = columnDescriber();
   for (const row of rows) describer.add(row);
   const facts = describer.finish(columns);
-  const guessed = proposeMapping(facts);
+  const guessed = withSaidOptions(rows, proposeMapping(facts));
   const hasId = guessed.some(({ as }) => as === 'id' || as === 'sku');
   const identity = hasId
     ? {}
