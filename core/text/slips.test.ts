@@ -25,6 +25,15 @@ test('a letter doubled at the end is one that doubles', () => {
   expect(slipLikelihood('inks', 'ink')).toBeLessThan(slipLikelihood('inkk', 'ink'));
 });
 
+test.each([
+  ['a key beside the right one', 'bruah', 'brumh', 'brush'],
+  ['a key above or below it', 'brusy', 'brusl', 'brush'],
+  ['a vowel for a vowel', 'brosh', 'brxsh', 'brush'],
+  ['a key beside put in', 'bruash', 'brumsh', 'brush'],
+])('%s is likelier than any other', (_, near, far, word) => {
+  expect(slipLikelihood(near, word)).toBeGreaterThan(3 * slipLikelihood(far, word));
+});
+
 test('texts that are further apart are not told apart', () => expect(slipLikelihood('gouache', 'guash')).toBe(1));
 
 test.each([

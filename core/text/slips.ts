@@ -9,8 +9,43 @@ import { editDistance } from './editDistance.ts';
 const leftOut = 1;
 const swapped = 12.5 / 34;
 const doubled = 27 / 2 / 34;
-const putIn = 27 / 2 / 34 / 26;
-const replaced = 19 / 34 / 25;
+const putIn = 27 / 2 / 34;
+const replaced = 19 / 34;
+
+/**
+ * Where the letters lie on a keyboard, as most of the languages' layouts have them: a row, and a place in it in keys. On those
+ * that swap a few letters, a slip to a neighbour is taken for one to any other letter.
+ */
+const keys: ReadonlyMap<string, readonly [row: number, place: number]> = new Map(
+  [
+    { letters: 'qwertyuiop', from: 0 },
+    { letters: 'asdfghjkl', from: 0.25 },
+    { letters: 'zxcvbnm', from: 0.75 },
+  ].flatMap(({ letters, from }, row) =>
+    [...letters].map((letter, at): [string, [number, number]] => [letter, [row, from + at]]),
+  ),
+);
+/** Keys that a finger may slip to are at most so far away in a row, or in the next one. */
+const slipsAlong = 1;
+const slipsAcross = 0.75;
+
+function areNeighbours(a: string | undefined, b: string | undefined): boolean {
+  const [one, other] = [keys.get(a ?? ''), keys.get(b ?? '')];
+  if (!one || !other || a === b) return false;
+  const across = Math.abs(one[0] - other[0]);
+  return across <= 1 && Math.abs(one[1] - other[1]) <= (across === 0 ? slipsAlong : slipsAcross);
+}
+
+const isVowel = (letter: string): boolean => 'aeiouy'.includes(letter);
+/** Whether one letter is easily typed for another: its key is beside it, or both are vowels, which are mixed up by ear. */
+const isNear = (a: string | undefined, b: string | undefined): boolean =>
+  areNeighbours(a, b) || (a !== undefined && b !== undefined && isVowel(a) && isVowel(b));
+/**
+ * Of letters put in or replaced, half are taken for near ones, an estimate: there are about six of them and twenty others,
+ * so a certain near one is more than three times as likely.
+ */
+const nearOne = 1 / 2 / 6;
+const otherOne = 1 / 2 / 20;
 
 /**
  * How likely a word's slip is to have made this text, beside one letter left out (1): for texts one edit apart; 1 for all
@@ -20,13 +55,15 @@ export function slipLikelihood(typed: string, word: string): number {
   let at = 0;
   while (at < typed.length && at < word.length && typed[at] === word[at]) at++;
   if (word.length === typed.length + 1) return leftOut;
-  if (typed.length === word.length + 1) return typed[at] === typed[at - 1] ? doubled : putIn;
+  if (typed.length === word.length + 1) {
+    if (typed[at] === typed[at - 1]) return doubled;
+    const beside = areNeighbours(typed[at], typed[at - 1]) || areNeighbours(typed[at], typed[at + 1]);
+    return putIn * (beside ? nearOne : otherOne);
+  }
   if (typed.length !== word.length) return 1;
   const isSwap = typed[at] === word[at + 1] && typed[at + 1] === word[at];
-  return isSwap ? swapped : replaced;
+  return isSwap ? swapped : replaced * (isNear(typed[at], word[at]) ? nearOne : otherOne);
 }
-
-const isVowel = (letter: string): boolean => 'aeiouy'.includes(letter);
 
 /** A text as it was before each slip of one kind that may have happened in it. */
 const withoutOneDoubled = (text: string): string[] =>
