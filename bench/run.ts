@@ -4,6 +4,7 @@ export {};
  * npm run bench: speed beside other libraries. npm run bench -- quality: known items on real records.
  * npm run bench -- losses: what slips and other word forms cost, in each language.
  * npm run bench -- inventions: how often a word that a catalog does not have is taken for another.
+ * npm run bench -- weights: what other weights would gain in finding known products, on real records.
  * npm run bench -- vocabulary: speed with a large vocabulary beside speed without.
  * npm run bench -- filters: speed with twelve filters beside speed with eight.
  * npm run bench -- fill-up: speed with pages filled up beside speed without.
@@ -16,6 +17,7 @@ const [which, ...rest] = process.argv.slice(2);
 if (which === 'quality') (await import('./quality/run.ts')).runQuality(rest);
 else if (which === 'losses') (await import('./quality/losses.ts')).runLosses(rest);
 else if (which === 'inventions') (await import('./quality/inventions.ts')).runInventions(rest);
+else if (which === 'weights') (await import('./quality/weights.ts')).runWeights();
 else if (which === 'vocabulary') (await import('./vocabulary.ts')).runVocabulary(rest);
 else if (which === 'filters') (await import('./filters.ts')).runFilters(rest);
 else if (which === 'fill-up') (await import('./fillUp.ts')).runFillUp(rest);

@@ -2,6 +2,7 @@ import type { EntryEdit } from '../setup/withEntry.ts';
 
 export const proposalKinds = [
   'attribute',
+  'weights',
   'filter',
   'tieBreaker',
   'stopWords',

@@ -11,6 +11,7 @@ import { proposeAlike } from './proposeAlike.ts';
 import { type FilterProposal, keyFor } from './proposeFilters.ts';
 import { type MeaningEvidence, proposeMeanings } from './proposeMeanings.ts';
 import { proposePhrases, type WordPair } from './proposePhrases.ts';
+import { type BetterWeights, proposeWeights } from './proposeWeights.ts';
 import { proposeWords, type WordEvidence } from './proposeWords.ts';
 import type { AlikeWords } from './samePlaces.ts';
 import { proposeStated, type StatedNames } from './statedNames.ts';
@@ -83,6 +84,7 @@ export interface Evidence {
   readonly words?: WordEvidence | null;
   readonly meanings?: MeaningEvidence | null;
   readonly neighbours?: NeighbourEvidence | null;
+  readonly weights?: BetterWeights | null;
 }
 
 /** Words of the catalog that belong together, that it says are one, and that stand in the same places and look or mean alike. */
@@ -121,7 +123,7 @@ function settingProposals(
 }
 
 /** Groups of proposals in the order in which they are made and shown; each needs evidence of its own. */
-export const proposalGroups = ['settings', 'words', 'meanings', 'neighbours'] as const;
+export const proposalGroups = ['settings', 'words', 'meanings', 'neighbours', 'weights'] as const;
 export type ProposalGroup = (typeof proposalGroups)[number];
 
 /** What one group might say about a catalog and the setup does not; nothing where its evidence is missing. */
@@ -129,7 +131,7 @@ export function proposeGroup(
   group: ProposalGroup,
   profiles: readonly AttributeProfile[],
   setup: Setup,
-  { filters = [], words = null, meanings = null, neighbours = null }: Evidence,
+  { filters = [], words = null, meanings = null, neighbours = null, weights = null }: Evidence,
 ): Proposal[] {
   const wordProposals = (): Proposal[] => (words ? proposeWords(words, setup) : []);
   switch (group) {
@@ -144,6 +146,10 @@ export function proposeGroup(
         ...(words?.stopWords ?? []),
       ]);
       return meanings ? proposeMeanings({ ...meanings, explained }, setup) : [];
+    }
+    case 'weights': {
+      const labels = new Map(profiles.map(({ key, label }) => [key, label]));
+      return proposeWeights(weights, setup, (key) => labels.get(key) ?? key);
     }
     case 'neighbours':
       return neighbours

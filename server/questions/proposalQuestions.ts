@@ -3,13 +3,15 @@ import { type Effect, effectsOf } from '../../core/proposals/effect.ts';
 import type { TriedSearches } from '../../core/proposals/madeUpSearches.ts';
 import type { Proposal } from '../../core/proposals/proposal.ts';
 import { type Evidence, type ProposalGroup, proposalGroups, proposeGroup } from '../../core/proposals/proposeSetup.ts';
+import { betterWeights } from '../../core/proposals/proposeWeights.ts';
 import { changesBetween } from '../../core/setup/entries.ts';
+import { initialSetup } from '../../core/setup/initialSetup.ts';
 import type { EntryEdit } from '../../core/setup/withEntry.ts';
 import { withEntries } from '../../core/setup/withEntry.ts';
 import { tokenize } from '../../core/text/tokenize.ts';
 import type { Workbench } from '../searching/workbench.ts';
 import { proposedFilters } from './filterQuestions.ts';
-import { searchesTried, triedSearches } from './triedSearches.ts';
+import { searchesForKnown, searchesTried, triedSearches } from './triedSearches.ts';
 import { meaningEvidence, neighbourEvidence, searchesForWords, wordEvidence } from './wordEvidence.ts';
 
 /** A proposal as far as it is reported before its effect is known. */
@@ -29,11 +31,16 @@ export function proposalQuestions(bench: Workbench) {
     const { view, setup } = ready('draft');
     const { evidence } = known;
     const { snapshot } = view;
+    if (group === 'weights') return { ...evidence, weights: weightEvidence() };
     if (group === 'settings') return { filters: proposedFilters(bench) };
     const words = evidence.words ?? wordEvidence(snapshot, log);
     if (group === 'words') return { ...evidence, words };
     if (group === 'meanings') return { ...evidence, words, meanings: meaningEvidence(snapshot, setup.setup, log) };
     return { ...evidence, neighbours: neighbourEvidence(snapshot, log) };
+  };
+  const weightEvidence = () => {
+    const { engine, setup: prepared } = ready('draft');
+    return betterWeights(engine, prepared.setup, initialSetup(attributes), prepared.today, searchesForKnown(bench));
   };
   const version = (): string => `${ready('draft').version}/${log.version()}`;
   const inGroup = (group: ProposalGroup): Proposal[] => {

@@ -1,8 +1,9 @@
-import { firstText } from '../../core/catalog/record.ts';
+import { type CatalogRecord, firstText } from '../../core/catalog/record.ts';
 import { pageSize } from '../../core/compare/firstPage.ts';
 import type { WeighedSearch } from '../../core/compare/weighedSearch.ts';
 import { isConclusive } from '../../core/proposals/isConclusive.ts';
-import { madeUpSearches, type TriedSearches } from '../../core/proposals/madeUpSearches.ts';
+import { type KnownItemSearch, knownItemSearches } from '../../core/proposals/knownItems.ts';
+import { madeUpSearches, type TriedSearches, type WordCounts } from '../../core/proposals/madeUpSearches.ts';
 import { rank } from '../../core/search/rank.ts';
 import type { Ready, Workbench } from '../searching/workbench.ts';
 
@@ -20,21 +21,45 @@ function isOfThisCatalog({ engine, setup }: Ready, searches: readonly WeighedSea
   return isConclusive({ looked: probed.length, finding });
 }
 
-/** Searches made up from products that stand evenly over the catalog. */
-function fromTitles({ current, ready }: Workbench, most: number): WeighedSearch[] {
-  const { reader } = current;
-  const { terms, postings, records, families, familyStart } = ready('draft').view.snapshot;
+/** Some products that stand evenly over the catalog, each as its first record has it. */
+function someProducts({ current, ready }: Workbench, most: number): CatalogRecord[] {
+  const { families, familyStart } = ready('draft').view.snapshot;
   const step = Math.max(1, families / most);
-  const titles: string[] = [];
-  for (let family = 0; family < families && titles.length < most; family = Math.floor(titles.length * step))
-    titles.push(firstText(reader.record(familyStart[family]!).values.title));
-  return madeUpSearches(titles, {
+  const products: CatalogRecord[] = [];
+  for (let family = 0; family < families && products.length < most; family = Math.floor(products.length * step))
+    products.push(current.reader.record(familyStart[family]!));
+  return products;
+}
+
+/** What the index knows of words. */
+function wordCounts({ ready }: Workbench): WordCounts {
+  const { terms, postings, records } = ready('draft').view.snapshot;
+  return {
     records,
     recordsWith(token) {
       const term = terms.find(token);
       return term < 0 ? 0 : postings.termRecords[term]!;
     },
-  });
+  };
+}
+
+/** Searches made up from products that stand evenly over the catalog. */
+const fromTitles = (bench: Workbench, most: number): WeighedSearch[] =>
+  madeUpSearches(
+    someProducts(bench, most).map(({ values }) => firstText(values.title)),
+    wordCounts(bench),
+  );
+
+/** Products that are looked for by words of their own, each twice; of a large catalog fewer, since every search takes longer. */
+const productsKnown = 60;
+const productsKnownOfMany = 30;
+const manyProducts = 20_000;
+
+/** Searches for products of the catalog that somebody knows. */
+export function searchesForKnown(bench: Workbench): KnownItemSearch[] {
+  const { families, attributes } = bench.ready('draft').view.snapshot;
+  const most = families > manyProducts ? productsKnownOfMany : productsKnown;
+  return knownItemSearches(someProducts(bench, most), attributes, wordCounts(bench));
 }
 
 /** The searches to try something on, at most so many: those made most, or made up where these say nothing. */

@@ -35,6 +35,7 @@ async function readProposals(revision: number, signal: AbortSignal): Promise<Pro
 
 const groups = [
   ['attribute', 'What the search reads'],
+  ['weights', 'How much attributes count'],
   ['filter', 'Filters beside the results'],
   ['tieBreaker', 'Tie-breakers'],
   ['stopWords', 'Stop words'],
@@ -179,8 +180,8 @@ function List({ proposals, declined, decide, isBusy, isComplete, done, of }: Lis
         <section aria-label="Worth a look" className="mt-8 border-t pt-4">
           <h2 className="font-display font-semibold text-[19px]">Worth a look</h2>
           <p className="text-[13px] text-soft">
-            The evidence for these is likeness: of words, of the places they stand in, or of colours. Accept them one by
-            one.
+            The evidence for these is likeness (of words, of the places they stand in, of colours), or searches made up
+            from your catalog. Accept them one by one.
           </p>
           <div className="mt-3">
             <Grouped proposals={unsure} decide={decide} />
