@@ -59,7 +59,7 @@ test('proposals come group by group while they are worked out, and are there at 
   expect(all.proposals.map(({ id }) => id)).toEqual(['a1', 'b1', 'c1']);
   expect(calls).toEqual([
     ...['list settings', 'effects a1 b1', 'effects c1'],
-    ...['list words', 'list meanings', 'list neighbours'],
+    ...['list words', 'list meanings', 'list neighbours', 'list weights'],
   ]);
   expect(desk.look()).toMatchObject({ isComplete: true, done: 3, of: 3 });
   expect(calls).toHaveLength(6);
