@@ -62,7 +62,7 @@ test('proposals come group by group while they are worked out, and are there at 
     ...['list words', 'list meanings', 'list neighbours', 'list weights'],
   ]);
   expect(desk.look()).toMatchObject({ isComplete: true, done: 3, of: 3 });
-  expect(calls).toHaveLength(6);
+  expect(calls).toHaveLength(7);
 });
 
 test('when something they depend on changes they are worked out anew, and the work before ends', async () => {
