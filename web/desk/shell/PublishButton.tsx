@@ -31,7 +31,7 @@ export function PublishButton() {
       </Dialog.Trigger>
       <DialogFrame
         title={`Publish ${counted(changes.length, 'change')}`}
-        description={`They go live together as release ${(release?.number ?? 0) + 1}. One step on the Releases screen takes them back.`}
+        description={`${changes.length === 1 ? 'It goes live' : 'They go live together'} as release ${(release?.number ?? 0) + 1}. One step on the Releases screen takes ${changes.length === 1 ? 'it' : 'them'} back.`}
       >
         <div className="max-h-[46vh] overflow-auto">
           <ChangeList changes={changes} />
