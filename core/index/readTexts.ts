@@ -1,3 +1,4 @@
+import { longestIndexed } from '../catalog/limits.ts';
 import type { AttributeProfile } from '../catalog/profileAttributes.ts';
 import { type CatalogRecord, heldBy, textsOf } from '../catalog/record.ts';
 import { normalizeCode, type ReadWords, readWords } from '../text/tokenize.ts';
@@ -11,9 +12,6 @@ export function indexedTexts(profile: AttributeProfile, record: CatalogRecord): 
   const texts = textsOf(heldBy(record, profile.key));
   return profile.kind === 'path' ? texts.slice(-1) : texts;
 }
-
-/** Characters of a text that are searched: what stands further on is kept and shown only. */
-export const longestIndexed = 32_000;
 
 /** The words of one text: a code is one word, whatever stands between its letters. */
 export function wordsIn(profile: AttributeProfile, text: string): ReadWords {

@@ -1,8 +1,8 @@
+import { longestIndexed } from '../catalog/limits.ts';
 import type { AttributeProfile } from '../catalog/profileAttributes.ts';
 import { isIndexedAsText } from '../catalog/profileAttributes.ts';
 import { type CatalogRecord, textsOf } from '../catalog/record.ts';
 import { valueGap } from '../index/postings.ts';
-import { longestIndexed } from '../index/readTexts.ts';
 import { lengthFactor, type MatchKind, placeFactor, quality } from '../scoring/formula.ts';
 import type { Setup } from '../setup/schema.ts';
 import type { Language } from '../text/languages.ts';

@@ -1,5 +1,7 @@
+import { longestIndexed } from '../../../../../core/catalog/limits.ts';
 import { longest } from '../../../../../core/setup/terms/limits.ts';
 import { call } from '../../../../client/call.ts';
+import { count } from '../../../../look/price.ts';
 import { Choice, TextField } from '../../../parts/Controls.tsx';
 import { shelfRow } from '../../../parts/Screen.tsx';
 import { setAttributeByKey } from '../../../state/attributes.ts';
@@ -59,6 +61,11 @@ function ValueRow({ product, attribute, variant, owner }: OfVariant & { readonly
           <span className="min-w-0 flex-1 truncate">{value?.text.replaceAll('|', ', ')}</span>
         )}
       </div>
+      {value && value.text.length > longestIndexed && (
+        <p className="mt-1 pl-[128px] text-[12.5px] text-soft">
+          Kept whole; the search reads its first {count(longestIndexed)} characters of {count(value.text.length)}.
+        </p>
+      )}
       {decision && (
         <div className="mt-1 flex flex-wrap items-center gap-x-3 gap-y-1 pl-[128px] text-[12.5px] text-soft">
           <span>
