@@ -93,7 +93,8 @@ export function betterWeights(
   if (best.worth < start + leastGain) return null;
   const before = placesUnder(engine, setup, today, held);
   const after = placesUnder(engine, best.setup, today, held);
-  if (meanReciprocal(after) < meanReciprocal(before) + leastGain) return null;
+  // What is told is how many stand among the first three, so that must be more as well.
+  if (meanReciprocal(after) < meanReciprocal(before) + leastGain || firstOnes(after) <= firstOnes(before)) return null;
   return {
     changes: new Map(
       [...changed].map((key) => [key, { from: setup.attributes[key]!.weight, to: best.setup.attributes[key]!.weight }]),

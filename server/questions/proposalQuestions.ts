@@ -1,9 +1,10 @@
 import type { WeighedSearch } from '../../core/compare/weighedSearch.ts';
+import type { Snapshot } from '../../core/index/snapshot.ts';
 import { type Effect, effectsOf } from '../../core/proposals/effect.ts';
 import type { TriedSearches } from '../../core/proposals/madeUpSearches.ts';
 import type { Proposal } from '../../core/proposals/proposal.ts';
 import { type Evidence, type ProposalGroup, proposalGroups, proposeGroup } from '../../core/proposals/proposeSetup.ts';
-import { betterWeights } from '../../core/proposals/proposeWeights.ts';
+import { type BetterWeights, betterWeights } from '../../core/proposals/proposeWeights.ts';
 import { changesBetween } from '../../core/setup/entries.ts';
 import { initialSetup } from '../../core/setup/initialSetup.ts';
 import type { EntryEdit } from '../../core/setup/withEntry.ts';
@@ -38,9 +39,17 @@ export function proposalQuestions(bench: Workbench) {
     if (group === 'meanings') return { ...evidence, words, meanings: meaningEvidence(snapshot, setup.setup, log) };
     return { ...evidence, neighbours: neighbourEvidence(snapshot, log) };
   };
-  const weightEvidence = () => {
-    const { engine, setup: prepared } = ready('draft');
-    return betterWeights(engine, prepared.setup, initialSetup(attributes), prepared.today, searchesForKnown(bench));
+  let weighed: { snapshot: Snapshot; weights: string; better: BetterWeights | null } | null = null;
+  /** By the weights alone, whatever else the draft says, so that it need not be worked out again while it is changed. */
+  const weightEvidence = (): BetterWeights | null => {
+    const { engine, setup: prepared, view } = ready('draft');
+    const weights = JSON.stringify(prepared.setup.attributes);
+    if (weighed?.snapshot === view.snapshot && weighed.weights === weights) return weighed.better;
+    const usual = initialSetup(attributes);
+    const own = { ...usual, attributes: prepared.setup.attributes };
+    const better = betterWeights(engine, own, usual, prepared.today, searchesForKnown(bench));
+    weighed = { snapshot: view.snapshot, weights, better };
+    return better;
   };
   const version = (): string => `${ready('draft').version}/${log.version()}`;
   const inGroup = (group: ProposalGroup): Proposal[] => {
