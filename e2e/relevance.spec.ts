@@ -29,7 +29,6 @@ test('how words are found in an attribute: only whole values, from the keyboard'
   const desk = deskOn(page);
   await desk.open('/relevance');
   await desk.trial('watercolour');
-  const before = await desk.total();
   // Title alone is read, and only where all of it is said.
   const { revision, setup } = await (await page.request.get('/desk/state')).json();
   const edits = Object.keys(setup.attributes)
@@ -38,6 +37,7 @@ test('how words are found in an attribute: only whole values, from the keyboard'
   await page.request.post('/desk/edits', { data: { revision, edits } });
   await page.reload();
   await desk.titles();
+  const before = await desk.total();
   const more = page.getByRole('button', { name: 'How words are found in Title' });
   await more.focus();
   await page.keyboard.press('Enter');
