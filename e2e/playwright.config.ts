@@ -20,14 +20,17 @@ const ownServers = ['crash.spec.ts', 'firmGround.spec.ts'];
 const ofScreens = ['catalog.spec.ts', 'everyScreen.spec.ts', 'narrow.spec.ts'];
 const at = (port: string): string => `http://127.0.0.1:${port}`;
 
-/** Each desk's tests walk one after the other through one merchandiser's day; two such days pass side by side. */
+/**
+ * Each desk's tests walk one after the other through one merchandiser's day; two such days pass side by side, and beside
+ * them those with servers of their own: all three wait for most of the time.
+ */
 export default defineConfig({
   testDir: '.',
-  workers: 2,
+  workers: 3,
   projects: [
     { name: 'screens', testMatch: ofScreens, workers: 1, use: { baseURL: at(screens.port) } },
     { name: 'jobs', testIgnore: [...ownServers, ...ofScreens], workers: 1, use: { baseURL: at(jobs.port) } },
-    { name: 'own servers', testMatch: ownServers, workers: 2 },
+    { name: 'own servers', testMatch: ownServers, workers: 1 },
   ],
   timeout: 150_000,
   expect: { timeout: 20_000 },
