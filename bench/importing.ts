@@ -17,9 +17,10 @@ import { makeRecords } from './makeRecords.ts';
 /** The made-up records as the rows of a file. */
 function* rowsOf(records: number): Generator<Record<string, string>> {
   for (const { id, familyId, sku, values } of makeRecords(7, records)) {
+    // A path is kept as what it leads through, each named from the first on: its last is the whole of it.
     const cells = Object.entries(values).map(([key, value]) => [
       key,
-      textsOf(value).join(key === 'category' ? ' > ' : '|'),
+      key === 'category' ? (textsOf(value).at(-1) ?? '') : textsOf(value).join('|'),
     ]);
     yield { id, family: familyId, sku, ...Object.fromEntries(cells) };
   }

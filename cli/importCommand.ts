@@ -6,6 +6,7 @@ import { replaceConcerns } from '../core/catalog/replaceConcerns.ts';
 import { examineFile } from '../server/catalog/examineFile.ts';
 import { importCatalog } from '../server/catalog/importCatalog.ts';
 import { FileProblem } from '../server/catalog/sources/source.ts';
+import { readInThread } from '../server/catalog/threadedRows.ts';
 import { openShelf } from '../server/openShelf.ts';
 import { importReport } from './importReport.ts';
 import { Failure, table, UsageError } from './usage.ts';
@@ -84,6 +85,7 @@ export async function importCommand(data: string, files: readonly string[], valu
       ({ phase, rows }) => {
         if (process.stderr.isTTY) process.stderr.write(`\r${phase}: ${rows} rows `);
       },
+      readInThread,
     );
     if (process.stderr.isTTY) process.stderr.write('\n');
     const refused = { before: 0, gone: 0, compared: 0, pricesChanged: 0, shownGone: [] };

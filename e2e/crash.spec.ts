@@ -18,7 +18,7 @@ async function start(): Promise<void> {
   const args = ['dist/server/main.js', '--port', String(port), '--data', data, '--demo', demo];
   server = spawn(process.execPath, args, { cwd: root, stdio: 'ignore' });
   await expect
-    .poll(async () => (await fetch(`${base}/desk/state`).catch(() => null))?.status, { timeout: 30_000 })
+    .poll(async () => (await fetch(`${base}/desk/state`).catch(() => null))?.status, { timeout: 120_000 })
     .toBe(200);
 }
 async function killed(): Promise<void> {

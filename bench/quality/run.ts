@@ -114,6 +114,7 @@ export function runQuality(args: readonly string[]): void {
     const known = shelfOf(readCatalog(catalog, handMapping(catalog.name, Object.keys(catalog.rows[0]!))));
     const said = new Map(known.records.map((record) => [record.id, saidBy(record, known.profiles)]));
     const sayings = sayingsOf(shelf.records, said);
+    const sayingsByHand = sayingsOf(known.records, said);
     const byHand = cleverShelf(known);
     const reading = { searches: 0, proposed: 0, byHand: 0 };
     const finders = [
@@ -149,7 +150,7 @@ export function runQuality(args: readonly string[]): void {
           `${kind.padEnd(14)} ${finder.name.padEnd(16)} ${percent(row.first)} ${percent(row.firstThree)} ${percent(row.firstTen)} ${row.mrr.toFixed(3).padStart(7)}`,
         );
         if (finder === finders[0]) {
-          const right = figures(catalog.name, kind, byHand, queries, sayingsOf(known.records, said)).mrr;
+          const right = figures(catalog.name, kind, byHand, queries, sayingsByHand).mrr;
           reading.searches += queries.length;
           reading.proposed += row.mrr * queries.length;
           reading.byHand += right * queries.length;

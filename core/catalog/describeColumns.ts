@@ -4,6 +4,7 @@ import { findQuantities } from '../text/quantity.ts';
 import { readAmount, readDate } from './readAmount.ts';
 import type { Cells } from './readRow.ts';
 import { isTradeNumber } from './tradeNumber.ts';
+import { type Mark, type Marks, markOf, saysYesOrNo } from './writing.ts';
 
 /** What a column of a file holds, from the rows looked at. Shares are of the filled cells, 0 to 1. */
 export interface ColumnFacts {
@@ -38,6 +39,7 @@ export interface ColumnFacts {
   readonly repeated: Readonly<Record<string, number>>;
   /** The commonest unit behind a number, as it is written, and the share of the cells with it; null where none. */
   readonly unit: { readonly spelling: string; readonly share: number } | null;
+  readonly marks: Marks;
 }
 
 /** Separators a list or a path may have; a comma or a slash stands in many plain texts, so it must be frequent. */
@@ -49,8 +51,6 @@ const partsCounted = 5000;
 const link = /^(https?:\/\/|\/)\S+$/;
 const pictureFile = /\.(jpe?g|png|webp|gif|svg|avif)(\?\S*)?$/i;
 const code = /^(?=\S*\d)[\p{L}\p{N}][\p{L}\p{N}._/-]{2,39}$/u;
-const yesNo =
-  /^(true|false|yes|no|y|n|j|0|1|ja|nein|nee|oui|non|si|sí|sì|wahr|falsch|vrai|faux|verdadero|falso|vero|waar|onwaar)$/i;
 const beginsWithCapital = /^[^\p{L}]{0,3}\p{Lu}/u;
 const currency = /\p{Sc}|\b[A-Z]{3}\b/u;
 const unitBehind = /^[\d.,]+\s*([\p{L}/"”″][\p{L}\d/²]*)$/u;
@@ -67,6 +67,7 @@ class Tally {
   /** By separator, in how many cells each part stands. */
   readonly parts = new Map<string, Map<string, number>>();
   readonly units = new Map<string, number>();
+  readonly marks: Record<Mark, number> = { comma: 0, point: 0, pointGroups: 0 };
   readonly different = new Set<string>();
 
   add(cell: string | readonly string[]): void {
@@ -82,7 +83,7 @@ class Tally {
     if (link.test(text)) this.counts.links++;
     if (pictureFile.test(text)) this.counts.pictures++;
     if (code.test(text)) this.counts.codes++;
-    if (yesNo.test(text)) this.counts.yesNo++;
+    if (saysYesOrNo(text)) this.counts.yesNo++;
     if (isTradeNumber(text)) this.counts.tradeNumbers++;
     if (beginsWithCapital.test(text)) this.counts.capitals++;
     if (text.length <= 24 && currency.test(text) && readAmount(text) !== null) this.counts.money++;
@@ -92,6 +93,8 @@ class Tally {
           this.separators.set(separator, (this.separators.get(separator) ?? 0) + 1);
           this.countParts(separator, text);
         }
+    const mark = text.length <= 24 ? markOf(text) : null;
+    if (mark) this.marks[mark]++;
     const unit = unitBehind.exec(text)?.[1];
     if (unit && findQuantities(fold(text)).length === 1) this.units.set(unit, (this.units.get(unit) ?? 0) + 1);
   }
@@ -163,6 +166,11 @@ export function columnDescriber(): { add(cells: Cells): void; finish(columns: re
           ),
           repeated: Object.fromEntries([...tally.parts].map(([separator, parts]) => [separator, repeatedShare(parts)])),
           unit: unit ? { spelling: unit[0], share: share(unit[1]) } : null,
+          marks: {
+            comma: share(tally.marks.comma),
+            point: share(tally.marks.point),
+            pointGroups: share(tally.marks.pointGroups),
+          },
         };
       }),
   };

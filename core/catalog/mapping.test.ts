@@ -150,6 +150,69 @@ describe('numbers get their meaning', () => {
   });
 });
 
+describe('a column as a whole tells how its values are written', () => {
+  const rows = repeat(40, (n) => ({
+    id: `i${n}`,
+    title: `Pinsel Nummer ${n}`,
+    'VK brutto': n % 3 ? `${n},90` : `1.${200 + n}`,
+    Lagerbestand: n % 3 ? String(n) : `2.${100 + n}`,
+    Gewicht: n % 2 ? `0,${125 + n}` : `1.${250 + n},5`,
+    Waschbar: ['J', 'N'][n % 2]!,
+    Neu: ['1', '0'][n % 2]!,
+    Anzahl: ['1', '0'][n % 2]!,
+    Vorrat: n % 2 ? 'x' : '',
+  }));
+  const readings = propose(rows);
+  test.each([
+    ['VK brutto', 'price', 'decimal-comma'],
+    ['Lagerbestand', 'stock', 'decimal-comma'],
+    ['Gewicht', 'attribute', 'decimal-comma'],
+    ['Waschbar', 'attribute', 'yes-no'],
+    ['Neu', 'attribute', 'yes-no'],
+    ['Anzahl', 'attribute', undefined],
+    ['Vorrat', 'attribute', 'yes-no'],
+  ])('%s is %s, written as %s', (column, as, writing) => {
+    const reading = readings.find((each) => each.column === column)!;
+    expect([reading.as, reading.writing]).toEqual([as, writing]);
+  });
+  test('rows are read by it, in the language of the catalog', () => {
+    const bound = bindMapping({ ...mappingOf(readings, { by: 'none' }), language: 'de' });
+    expect(readRow(rows[0]!, bound)).toMatchObject({
+      record: { values: { price: 1200, stock: 2100, gewicht: '1.250,5', waschbar: 'Ja', neu: 'Ja', anzahl: '1' } },
+    });
+    expect(readRow(rows[3]!, bound)).toMatchObject({
+      record: { values: { price: 1203, gewicht: '0.128', waschbar: 'Nein', neu: 'Nein', vorrat: 'Ja' } },
+    });
+  });
+  test('three decimals with a point are not taken for thousands where nothing says so', () => {
+    const weights = repeat(40, (n) => ({ id: `i${n}`, title: `Brush number ${n}`, weight: `1.${100 + n}` }));
+    expect(propose(weights)[2]).not.toHaveProperty('writing');
+  });
+});
+
+describe('a column is told by the one beside it', () => {
+  test('a currency beside numbers makes them prices', () => {
+    const rows = repeat(30, (n) => ({ id: `i${n}`, title: `Round brush ${n}`, Feld_7: `${n + 2}.5`, Währung: 'EUR' }));
+    expect(asOf(rows)).toMatchObject({ Feld_7: 'price' });
+  });
+  test('a unit beside numbers is theirs, row by row', () => {
+    const rows = repeat(30, (n) => ({
+      id: `i${n}`,
+      title: `Drawing ink ${n}`,
+      Inhalt: String(n + 10),
+      Einheit: ['ml', 'l', 'ml'][n % 3]!,
+    }));
+    const readings = propose(rows);
+    expect(readings.slice(2)).toMatchObject([
+      { as: 'attribute', pattern: '{value} {Einheit}' },
+      { as: 'skip', reason: 'it holds the unit of “Inhalt”' },
+    ]);
+    const bound = bindMapping(mappingOf(readings, { by: 'none' }));
+    expect(readRow(rows[1]!, bound)).toMatchObject({ record: { values: { inhalt: '11 l' } } });
+    expect(readRow({ ...rows[1]!, Einheit: '' }, bound)).toMatchObject({ record: { values: { inhalt: '11' } } });
+  });
+});
+
 describe('a mapping is checked', () => {
   const mapping = standardMapping(['id', 'title', 'colour']);
   test('title and id or SKU must be there', () => {

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { languages } from '../text/languages.ts';
 import { roles } from './roles.ts';
+import { writings } from './writing.ts';
 
 /** Most columns a file may bring; the index numbers attributes in one byte. */
 export const mostColumns = 200;
@@ -19,6 +20,8 @@ export const columnReadingSchema = z.strictObject({
     .string()
     .max(80)
     .regex(/^$|\{value\}/, 'must hold {value}, or be empty'),
+  /** How its values are written, where the column as a whole tells it. Absent: each is read by itself. */
+  writing: z.enum(writings).optional(),
 });
 export type ColumnReading = z.infer<typeof columnReadingSchema>;
 

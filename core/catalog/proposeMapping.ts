@@ -5,6 +5,7 @@ import { usualReading } from './mapping.ts';
 import type { ColumnReading, Mapping } from './mappingSchema.ts';
 import { freeAttributeKey, nameKey, type Role, roles, rolesNamed, sharedRoles } from './roles.ts';
 import { titleLikeness } from './titleLikeness.ts';
+import type { Writing } from './writing.ts';
 
 /** How one column is proposed to be read, how sure that is, and why, in a sentence without a full stop. */
 export interface ProposedReading extends ColumnReading {
@@ -120,7 +121,20 @@ const easilyMeant: ReadonlySet<Role> = new Set([
   'family',
 ]);
 
-function guessesFor(facts: ColumnFacts, place: number): Guess[] {
+const currencyName = /(^| )(currency|waehrung|whg|devise|moneda|divisa|valuta|munt)( |$)/;
+/** Whether a column names the currency of the amounts beside it. */
+const namesCurrency = ({ cells, samples, column }: ColumnFacts): boolean =>
+  cells > 0 && currencyName.test(nameKey(column)) && samples.every((text) => /^([A-Z]{3}|\p{Sc})$/u.test(text));
+
+/** What the columns beside it say of a column. */
+function guessesFromNeighbours(facts: ColumnFacts, beside: readonly (ColumnFacts | undefined)[]): Guess[] {
+  const currency = beside.find((each) => each !== undefined && namesCurrency(each));
+  return currency && isFigure(facts) && facts.different > 1
+    ? [{ facts, role: 'price', confidence: 0.5, reason: `“${currency.column}” beside it names a currency` }]
+    : [];
+}
+
+function guessesFor(facts: ColumnFacts, place: number, columns: readonly ColumnFacts[]): Guess[] {
   const named = rolesNamed(facts.column).map(({ role, confidence }): Guess => {
     const fitting = fitness(role, facts);
     return {
@@ -133,9 +147,11 @@ function guessesFor(facts: ColumnFacts, place: number): Guess[] {
           : 'its name says so, though its values hardly fit',
     };
   });
-  return [...named, ...guessesFromValues(facts, place)].filter(
-    ({ role, confidence }) => confidence >= (easilyMeant.has(role) ? 0.4 : 0.25),
-  );
+  return [
+    ...named,
+    ...guessesFromValues(facts, place),
+    ...guessesFromNeighbours(facts, [columns[place + 1], columns[place - 1]]),
+  ].filter(({ role, confidence }) => confidence >= (easilyMeant.has(role) ? 0.4 : 0.25));
 }
 
 /** Marks that stand between the levels of a path and nowhere else. */
@@ -168,16 +184,27 @@ function separatorOf(role: ColumnReading['as'], facts: ColumnFacts): string {
   return semicolon ? ';' : '';
 }
 
+/** Whether a column holds nothing but units, as one beside a column of amounts does. */
+const holdsUnits = ({ cells, samples, column }: ColumnFacts): boolean =>
+  cells >= fewUnits && !/[{}]/.test(column) && samples.every((text) => unitNamed(text) !== null);
+const fewUnits = 5;
+
 /** A unit said by the column's name: `weight_g`, `Width (cm)`. */
 function unitInName(column: string): string | null {
   const found = /[([_\s-]([\p{L}/²0-9]{1,5})[)\]]?$/u.exec(column.trim());
   return found && unitNamed(found[1]!) && nameKey(column) !== nameKey(found[1]!) ? found[1]! : null;
 }
 
-/** A pattern for a column of bare numbers, where its name or its other values tell the unit. */
-function patternFor(as: ColumnReading['as'], facts: ColumnFacts): { pattern: string; reason: string } | null {
+/** A pattern for a column of bare numbers, where its name, its other values or the column after it tell the unit. */
+function patternFor(
+  as: ColumnReading['as'],
+  facts: ColumnFacts,
+  next: ColumnFacts | undefined,
+): { pattern: string; reason: string } | null {
   if (as !== 'attribute' && as !== 'option') return null;
   const { unit, numeric } = facts;
+  if (numeric >= 0.9 && next && holdsUnits(next))
+    return { pattern: `{value} {${next.column}}`, reason: `“${next.column}” beside it holds the unit` };
   if (unit && numeric >= 0.02 && unit.share >= 0.1 && unit.share + numeric >= 0.9)
     return {
       pattern: `{value} ${unit.spelling}`,
@@ -188,13 +215,39 @@ function patternFor(as: ColumnReading['as'], facts: ColumnFacts): { pattern: str
   return null;
 }
 
+const countRoles: ReadonlySet<ColumnReading['as']> = new Set(['stock', 'units_sold', 'ratings']);
+const moneyRoles: ReadonlySet<ColumnReading['as']> = new Set(['price', 'former_price', 'cost']);
+/** Names of what is counted: there 0 and 1 are numbers. */
+const countsByName = /(count|number|anzahl|nombre|numero|cantidad|qty|quantity|stueck|pieces|level|grade|class)/;
+/** Rows that say something from which 0 and 1 alone are taken for no and yes. */
+const enoughBits = 20;
+
+/** How a column's values are written, where it as a whole tells what one of them does not. */
+function writingFor(as: ColumnReading['as'], facts: ColumnFacts): { writing: Writing; reason: string } | null {
+  const { marks, cells, different, yesNo, numeric, samples } = facts;
+  if (as === 'attribute' && yesNo >= 0.99 && different <= 4) {
+    const isWords = numeric < 0.1 && (different > 1 || samples.every((text) => /^x$/i.test(text)));
+    const isBits =
+      numeric >= 0.99 && different === 2 && cells >= enoughBits && !countsByName.test(nameKey(facts.column));
+    if (isWords || isBits) return { writing: 'yes-no', reason: `its values say yes or no (${samples.join(', ')})` };
+  }
+  const isFigures =
+    as === 'attribute' || as === 'option' || as === 'rating' || moneyRoles.has(as) || countRoles.has(as);
+  if (!isFigures || numeric + (facts.unit?.share ?? 0) < 0.9) return null;
+  if (marks.comma > 0 && marks.comma >= marks.point * 3)
+    return { writing: 'decimal-comma', reason: 'its numbers have a decimal comma' };
+  if (marks.pointGroups > 0 && marks.point === 0 && (moneyRoles.has(as) || countRoles.has(as)))
+    return { writing: 'decimal-comma', reason: 'its numbers have a point before each three digits' };
+  return null;
+}
+
 /**
  * A mapping proposed from the columns' names and values. Each role goes to the column that is surest of it; columns
  * left over become attributes of their own, empty ones are passed over. Deterministic.
  */
 export function proposeMapping(columns: readonly ColumnFacts[]): ProposedReading[] {
   const guesses = columns
-    .flatMap((facts, place) => guessesFor(facts, place).map((guess) => ({ ...guess, place })))
+    .flatMap((facts, place) => guessesFor(facts, place, columns).map((guess) => ({ ...guess, place })))
     .sort((a, b) => b.confidence - a.confidence || a.place - b.place || roles.indexOf(a.role) - roles.indexOf(b.role));
   const used = new Map<string, Guess>();
   const given = new Set<Role>();
@@ -212,12 +265,17 @@ export function proposeMapping(columns: readonly ColumnFacts[]): ProposedReading
     !isFigure(facts) &&
     fitness('stock', facts) > 0 &&
     rolesNamed(facts.column).some(({ role, confidence }) => role === 'stock' && confidence >= sureOfName);
+  const asOf = (facts: ColumnFacts): ColumnReading['as'] =>
+    used.get(facts.column)?.role ?? (facts.cells === 0 ? 'skip' : 'attribute');
   const keys = new Set<string>([...roles, 'availability']);
-  return columns.map((facts): ProposedReading => {
+  return columns.map((facts, place): ProposedReading => {
     const guess = used.get(facts.column);
     const isSaid = !guess && facts.cells > 0 && isCounted(facts);
-    const as = guess?.role ?? (facts.cells === 0 || isSaid ? 'skip' : 'attribute');
-    const pattern = patternFor(as, facts);
+    const amounts = columns[place - 1];
+    const isUnit = !guess && amounts !== undefined && patternFor(asOf(amounts), amounts, facts)?.pattern.endsWith('}');
+    const as = isSaid || isUnit ? 'skip' : asOf(facts);
+    const pattern = patternFor(as, facts, columns[place + 1]);
+    const writing = writingFor(as, facts);
     const usual = usualReading(facts.column, as);
     const key =
       as === 'attribute' || as === 'option' || as === 'skip' ? freeAttributeKey(facts.column, keys) : usual.key;
@@ -225,14 +283,16 @@ export function proposeMapping(columns: readonly ColumnFacts[]): ProposedReading
     const reason =
       guess?.reason ??
       (isSaid ? `“${counted!.facts.column}” counts what is in stock` : null) ??
+      (isUnit ? `it holds the unit of “${amounts.column}”` : null) ??
       otherReason(facts, used);
     return {
       ...usual,
       key,
       split: separatorOf(as, facts),
       pattern: pattern?.pattern ?? '',
+      ...(writing && { writing: writing.writing }),
       confidence: guess?.confidence ?? (facts.cells === 0 ? 0.9 : 0.7),
-      reason: pattern ? `${reason}; ${pattern.reason}` : reason,
+      reason: [reason, pattern?.reason, writing?.reason].filter(Boolean).join('; '),
     };
   });
 }
@@ -283,7 +343,10 @@ export function mappingOf(readings: readonly ProposedReading[], families: Mappin
   return {
     format: 'clever-shelf-mapping',
     version: 1,
-    columns: readings.map(({ column, as, key, split, pattern }) => ({ column, as, key, split, pattern })),
+    columns: readings.map(({ column, as, key, split, pattern, writing }) => ({
+      ...{ column, as, key, split, pattern },
+      ...(writing && { writing }),
+    })),
     families,
   };
 }

@@ -1,12 +1,14 @@
 /**
  * Reads an amount as exports write it: `12`, `£7.20`, `1,200.00`, `7,20`, `EUR 5`. Answers null where the text is
- * no single amount. A comma is a decimal mark only when it is the last mark and is followed by one or two digits.
+ * no single amount. A comma is a decimal mark only when it is the last mark and is followed by one or two digits; points
+ * part thousands where several of them stand before three digits each.
  */
 export function readAmount(text: string): number | null {
   const bare = text.replace(/[\s\p{Sc}]|^[A-Z]{3}(?=[\s\d])|(?<=[\s\d])[A-Z]{3}$/gu, '');
   if (!/^[-+]?[\d.,]*\d[\d.,]*$/.test(bare)) return null;
+  const pointGroups = /^[-+]?\d{1,3}(\.\d{3}){2,}(,\d+)?$/.test(bare);
   const decimalComma = /,\d{1,2}$/.test(bare) && !/\..*\./.test(bare);
-  const plain = decimalComma ? bare.replaceAll('.', '').replace(',', '.') : bare.replaceAll(',', '');
+  const plain = decimalComma || pointGroups ? bare.replaceAll('.', '').replace(',', '.') : bare.replaceAll(',', '');
   const amount = Number(plain);
   return Number.isFinite(amount) ? amount : null;
 }

@@ -1,14 +1,16 @@
 import { named, own } from '../base/named.ts';
 import { textHash } from '../base/textHash.ts';
+import type { Language } from '../text/languages.ts';
 import { plainTextOf } from '../text/plainTextOf.ts';
 import { familyOf } from './families.ts';
 import { mostLevels, mostValues } from './limits.ts';
 import { standardMapping, withPattern } from './mapping.ts';
 import type { ColumnReading, Mapping } from './mappingSchema.ts';
-import { readAmount, readDate } from './readAmount.ts';
+import { readDate } from './readAmount.ts';
 import { type AttributeValue, type CatalogRecord, inKeyOrder } from './record.ts';
 import { safeLink } from './safeLink.ts';
 import { availability, availabilityOf, standardColumn } from './standardColumns.ts';
+import { asMeant, readMarked } from './writing.ts';
 
 /** Longest text kept of one value, in characters; a longer one is refused rather than cut unseen. */
 export const longestValue = 32_000;
@@ -90,15 +92,31 @@ function readFigure(reading: ColumnReading, text: string, kind: string): Attribu
   if (noFigure.test(text)) return null;
   if (kind === 'date')
     return readDate(text) === null ? { column: reading.column, reason: `"${text.slice(0, 40)}" is not a date.` } : text;
-  return readAmount(text) ?? { column: reading.column, reason: `"${text.slice(0, 40)}" is not a number.` };
+  return (
+    readMarked(text, reading.writing) ?? { column: reading.column, reason: `"${text.slice(0, 40)}" is not a number.` }
+  );
 }
 
 /** What is never markup: ids and addresses are kept as they are written. */
 const isWritten: ReadonlySet<ColumnReading['as']> = new Set(['skip', 'id', 'sku', 'family', 'picture', 'link']);
 
+/** A pattern with what other columns hold in this row in place of their names: `{value} {unit}`; nothing where they are empty. */
+const withNeighbours = (pattern: string, cells: Cells): string =>
+  pattern
+    .replace(/\{([^{}]+)\}/g, (placeholder, name: string) =>
+      name === 'value' ? placeholder : (textsIn(own(cells, name) ?? '')[0] ?? ''),
+    )
+    .trim();
+
 /** Takes one column into the draft; answers why the row must be refused, or nothing. */
-function takeColumn(draft: Draft, reading: ColumnReading, texts: readonly string[]): RowRefusal | undefined {
-  const { as, key, split, pattern } = reading;
+function takeColumn(
+  draft: Draft,
+  reading: ColumnReading,
+  texts: readonly string[],
+  cells: Cells,
+  language: Language,
+): RowRefusal | undefined {
+  const { as, key, split, pattern, writing } = reading;
   const first = texts[0]!;
   const isOne = texts.length === 1 && (split === '' || !first.includes(split));
   const several = (): string[] => {
@@ -138,7 +156,8 @@ function takeColumn(draft: Draft, reading: ColumnReading, texts: readonly string
       return;
     case 'attribute':
     case 'option': {
-      const items = several().map((text) => withPattern(pattern, text));
+      const filledIn = withNeighbours(pattern, cells);
+      const items = several().map((text) => withPattern(filledIn, asMeant(text, writing, language)));
       if (items.length > 0) draft.values[key] = items.length === 1 ? items[0]! : items;
       return tooMany(items);
     }
@@ -175,7 +194,7 @@ export function readRow(cells: Cells, bound: BoundMapping): RowReading {
     const longest = isProse(reading) ? longestProse : longestValue;
     if (texts.some((text) => text.length > longest))
       return refuse(reading.column, `The text is longer than ${longest} characters.`);
-    const refusal = takeColumn(draft, reading, texts);
+    const refusal = takeColumn(draft, reading, texts, cells, bound.mapping.language ?? 'en');
     if (refusal) return { refusal };
   }
   const { sku, named: familyName, values } = draft;

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { initialSetup } from '../setup/initialSetup.ts';
-import { longFormOf, proposeStated, statedNames } from './statedNames.ts';
+import { holdsOtherNames, longFormOf, proposeStated, sentencesStating, statedNames } from './statedNames.ts';
 
 const named = (...texts: string[]): string[] =>
   statedNames(texts).map(({ names, texts: many }) => `${names.join(' = ')} ${many}`);
@@ -42,6 +42,63 @@ describe('what is also known as something else', () => {
     ).toEqual(['lapiz = lapicero 1', 'radiergummi = ratzefummel 1']));
   test('of a single long text nobody can tell', () =>
     expect(named('Large round brush of sable for oil, size 4 (aka filbert)')).toEqual([]));
+});
+
+describe('words on either side of a slash', () => {
+  test('are names of one thing where several texts have them so', () =>
+    expect(named('Sable rigger/liner, size 2', 'Synthetic rigger/liner', 'Round brush')).toEqual(['rigger = liner 2']));
+  test('but not values that stand alone elsewhere, nor words that stand together elsewhere', () =>
+    expect(
+      named('Fineliner black/white', 'Marker black/white', 'Black', 'Ink/water pot', 'Ink/water dish', 'Pot for ink'),
+    ).toEqual([]));
+  test('nor what is written so once', () => expect(named('Sable rigger/liner, size 2')).toEqual([]));
+});
+
+describe('what keywords call products', () => {
+  const titles = ['Sable rigger brush', 'Size 4 rigger brush', 'Round brush', 'Flat brush', 'Drawing ink'];
+  const saidOf = (pairs: readonly (readonly [number, string])[]) =>
+    statedNames(
+      [],
+      [
+        ...titles.map((title) => ({ title, name: 'art' })),
+        ...pairs.map(([at, name]) => ({ title: titles[at]!, name })),
+      ],
+    ).map(({ names, texts, by }) => `${names.join(' = ')} ${texts} ${by}`);
+  test('is another name of what nearly all that have it are called', () =>
+    expect(
+      saidOf([
+        [0, 'Liner'],
+        [1, 'liner'],
+      ]),
+    ).toEqual(['rigger brush = liner 2 keyword']));
+  test('but not a property of some of them, nor of a single product', () =>
+    expect(
+      saidOf([
+        [0, 'soft'],
+        [2, 'soft'],
+        [4, 'black'],
+      ]),
+    ).toEqual([]));
+  test.each([
+    ['keywords', true],
+    ['also_known_as', true],
+    ['Suchbegriffe', true],
+    ['brand', false],
+    ['keyword_count_note', true],
+    ['aliasing', false],
+  ])('%s holds other names: %s', (key, holds) => expect(holdsOtherNames(key)).toBe(holds));
+});
+
+describe('sentences of a description that may state a name', () => {
+  test('one that begins with it speaks of the title', () =>
+    expect(
+      named(
+        ...sentencesStating('Rigger brush', 'For long lines. Also known as liner. Made of sable.'),
+        ...sentencesStating('Glue', 'Made of polyvinyl acetate (PVA). It dries clear.'),
+      ),
+    ).toEqual(['polyvinyl acetate = pva 1', 'rigger brush = liner 1']));
+  test('others are left out', () =>
+    expect(sentencesStating('Brush', 'A brush for oil. It keeps its point.\nIts handle is long.')).toEqual([]));
 });
 
 test('they are proposed as synonyms with what says so, unless they are joined already', () => {

@@ -1,4 +1,5 @@
 import type { Setup } from '../setup/schema.ts';
+import { fold } from '../text/fold.ts';
 import { tokenize } from '../text/tokenize.ts';
 import { meanTheSame, type Proposal } from './proposal.ts';
 
@@ -10,7 +11,21 @@ export interface StatedNames {
   readonly texts: number;
   /** One of them. */
   readonly example: string;
+  /** Words that say what it is, or only two words where one is as likely meant: keywords, and what stands beside a slash. */
+  readonly by: 'words' | 'keyword' | 'slash';
 }
+
+/** A keyword of a product, or another name that an attribute of such names has. */
+export interface SaidName {
+  readonly title: string;
+  readonly name: string;
+}
+
+/** Names of attributes that hold other names of a product. */
+const otherNames =
+  /(^|[ _])(keywords?|alias(es)?|synonyms?|synonyme|aka|also known as|also called|other names?|alternative names?|search terms?|suchbegriffe?|stichworte?|stichwoerter|schlagworte?|schlagwoerter|mots cles|autres noms|palabras clave|otros nombres|parole chiave|trefwoorden)($|[ _])/;
+/** Whether an attribute holds other names of its products, by what it is called. */
+export const holdsOtherNames = (key: string): boolean => otherNames.test(fold(key).replaceAll('_', ' '));
 
 /** Letters and digits of a short form, at least and at most, and words of a name. */
 const shortForm = /^(?=.*\p{Lu}.*\p{Lu})[\p{L}\d][\p{L}\d.&-]{1,8}[\p{L}\d]?$/u;
@@ -53,23 +68,90 @@ function commonEnd(texts: readonly string[]): string[] {
   return length === 0 ? [] : first.slice(-length);
 }
 
+/** A description's sentences that may state a name; one that begins with "also known as" speaks of what the title names. */
+export function sentencesStating(title: string, description: string): string[] {
+  return description
+    .slice(0, longestProse)
+    .split(/(?<=[.!?])\s+|\n+/)
+    .flatMap((sentence) => {
+      const text = `${title}, ${sentence}`;
+      if (alsoCalled.exec(text)?.index === title.length) return [text];
+      return /\([^()]{2,60}\)/.test(sentence) || alsoCalled.test(sentence) ? [sentence] : [];
+    });
+}
+const longestProse = 5000;
+
+const slashed = /(?<![\p{L}\d/])(\p{L}{4,20})\/(\p{L}{4,20})(?![\p{L}\d/])/gu;
+const fewestSlashed = 2;
+
+/**
+ * Words that texts put on either side of a slash, where they are not two values of one thing (*black/white*: each stands
+ * alone elsewhere) and no text has both otherwise.
+ */
+function slashedNames(texts: readonly string[]): StatedNames[] {
+  const found = new Map<string, StatedNames & { texts: number }>();
+  for (const text of texts)
+    for (const [, first, second] of text.matchAll(slashed)) {
+      const names = [first!, second!].map((word) => tokenize(word).join(' ')) as [string, string];
+      if (names[0] === names[1]) continue;
+      const key = [...names].sort().join('=');
+      const before = found.get(key);
+      if (before) before.texts++;
+      else found.set(key, { names, texts: 1, example: text, by: 'slash' });
+    }
+  const often = [...found.values()].filter((each) => each.texts >= fewestSlashed);
+  if (often.length === 0) return [];
+  const whole = new Set(texts.map((text) => tokenize(text).join(' ')));
+  const words = texts.map((text) => new Set(tokenize(text.replace(slashed, ' '))));
+  return often.filter(
+    ({ names: [a, b] }) => !(whole.has(a) || whole.has(b)) && !words.some((each) => each.has(a) && each.has(b)),
+  );
+}
+
+/** Share of the products called so that must have a keyword for it to be another name of them, and how many. */
+const leastNamed = 0.8;
+const fewestNamed = 2;
+
+/** Keywords that nearly all products of a kind have and no others: what all their titles end in is called so, too. */
+function keywordNames(said: readonly SaidName[]): StatedNames[] {
+  const byName = new Map<string, Set<string>>();
+  for (const { name, title } of said) {
+    const key = tokenize(name).join(' ');
+    if (key === '' || key.split(' ').length > mostWords) continue;
+    byName.set(key, (byName.get(key) ?? new Set()).add(title));
+  }
+  const titles = [...new Set(said.map(({ title }) => title))];
+  const ends = titles.map((title) => ` ${tokenize(title).join(' ')}`);
+  return [...byName].flatMap(([name, of]): StatedNames[] => {
+    if (of.size < fewestNamed || of.size > titles.length / 2) return [];
+    const end = commonEnd([...of]).join(' ');
+    if (end === '' || ` ${end} `.includes(` ${name} `) || ` ${name} `.includes(` ${end} `)) return [];
+    const called = ends.filter((title) => title.endsWith(` ${end}`)).length;
+    if (of.size < called * leastNamed) return [];
+    return [{ names: [end, name], texts: of.size, example: [...of][0]!, by: 'keyword' }];
+  });
+}
+
 /**
  * Names that titles and other short values state for one thing: a short form in brackets behind what it stands for
  * (*polyvinyl acetate (PVA)*), and what is "also known as" something else. Of the latter, the name is what all texts end in
- * that say so, or the whole text where only one does. Most often stated first. Cost: two looks at each text.
+ * that say so, or the whole text where only one does. Then words on either side of a slash, and what keywords call them:
+ * less sure, and none that is stated already. Most often stated first. Cost: a few looks at each text.
  */
-export function statedNames(texts: Iterable<string>): StatedNames[] {
-  const stated = new Map<string, { names: [string, string]; texts: number; example: string }>();
+export function statedNames(texts: Iterable<string>, said: readonly SaidName[] = []): StatedNames[] {
+  const stated = new Map<string, StatedNames & { texts: number }>();
+  const looked: string[] = [];
   const called = new Map<string, { name: string; before: string[]; example: string }>();
   const add = (names: [string, string], example: string, times = 1): void => {
     const [a, b] = names.map((name) => tokenize(name).join(' '));
     if (!a || !b || a === b || ` ${a} `.includes(` ${b} `) || ` ${b} `.includes(` ${a} `)) return;
     const before = stated.get(`${a}=${b}`);
     if (before) before.texts += times;
-    else stated.set(`${a}=${b}`, { names: [a, b], texts: times, example });
+    else stated.set(`${a}=${b}`, { names: [a, b], texts: times, example, by: 'words' });
   };
   for (const text of texts) {
     if (text.length > longestText) continue;
+    looked.push(text);
     const other = alsoCalled.exec(text);
     if (other) {
       const name = tokenize(other[1]!).join(' ');
@@ -94,7 +176,21 @@ export function statedNames(texts: Iterable<string>): StatedNames[] {
     if (isName && end.length > 0 && tokenize(name).length <= mostWords)
       add([end.join(' '), name], example, before.length);
   }
-  return [...stated.values()].sort((a, b) => b.texts - a.texts || (a.names[0] < b.names[0] ? -1 : 1));
+  for (const each of [...slashedNames(looked), ...keywordNames(said)]) {
+    const keys = [each.names.join('='), [...each.names].reverse().join('=')];
+    if (!keys.some((key) => stated.has(key))) stated.set(keys[0]!, each);
+  }
+  const isSure = ({ by }: StatedNames): number => (by === 'words' ? 1 : 0);
+  return [...stated.values()].sort(
+    (a, b) => isSure(b) - isSure(a) || b.texts - a.texts || (a.names[0] < b.names[0] ? -1 : 1),
+  );
+}
+
+function reasonFor({ names, texts, example, by }: StatedNames): string {
+  const such = `“${example.slice(0, 120)}”`;
+  if (by === 'keyword') return `“${names[1]}” is a keyword of ${texts} products called ${names[0]}, such as ${such}.`;
+  if (by === 'slash') return `Your catalog writes them with a slash ${texts} times, such as in ${such}.`;
+  return texts === 1 ? `Your catalog says ${such}.` : `Your catalog says so ${texts} times, such as in ${such}.`;
 }
 
 const mostProposed = 30;
@@ -107,8 +203,5 @@ export function proposeStated(stated: readonly StatedNames[], setup: Setup): Pro
   return stated
     .filter(({ names }) => !joined.some((words) => names.every((name) => words.has(name))))
     .slice(0, mostProposed)
-    .map(({ names, texts, example }) => {
-      const many = texts === 1 ? 'Your catalog says' : `Your catalog says so ${texts} times, such as in`;
-      return meanTheSame('stated', names, `${many} “${example.slice(0, 120)}”.`, names, true);
-    });
+    .map((each) => meanTheSame('stated', each.names, reasonFor(each), each.names, each.by === 'words'));
 }

@@ -6,9 +6,8 @@ import { comeAfterOthers } from '../threadPriority.ts';
 import { type ExaminedFile, examineFile } from './examineFile.ts';
 import { type ImportedCatalog, type ImportOptions, type ImportProgress, importCatalog } from './importCatalog.ts';
 import { rebuildIndex } from './mendCatalog.ts';
-import type { FileToRead } from './readRows.ts';
 import { FileProblem } from './sources/source.ts';
-import { importNice, threadedRows } from './threadedRows.ts';
+import { importNice, readInThread } from './threadedRows.ts';
 
 export type ImportOrder =
   | { readonly kind: 'examine'; readonly path: string; readonly form: FileForm | null }
@@ -26,15 +25,12 @@ const order = workerData as ImportOrder;
 if (order.kind !== 'rebuild') comeAfterOthers(importNice);
 const say = (message: ImportMessage): void => parentPort!.postMessage(message);
 
-const rowWorker = new URL('rowWorker.js', import.meta.url);
-const readFile = (file: FileToRead) => threadedRows(rowWorker, file);
-
 async function work(): Promise<ImportMessage> {
   switch (order.kind) {
     case 'examine':
       return { examined: await examineFile(order.path, order.form ?? undefined) };
     case 'read':
-      return { imported: await importCatalog(order.options, (progress) => say({ progress }), readFile) };
+      return { imported: await importCatalog(order.options, (progress) => say({ progress }), readInThread) };
     case 'rebuild':
       rebuildIndex(order.folder, order.generation, (phase, share) =>
         say({ progress: { phase, rows: 0, rejected: 0, share } }),

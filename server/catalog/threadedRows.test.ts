@@ -2,6 +2,7 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
+import type { Worker } from 'node:worker_threads';
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import { standardMapping } from '../../core/catalog/mapping.ts';
 import { type FileToRead, type ReadBatch, readFileRows } from './readRows.ts';
@@ -45,11 +46,13 @@ test('a file of which nothing can be read says so as it does without a thread', 
   await expect(all(threadedRows(worker, file))).rejects.toMatchObject({ code: 'too-many-columns' });
 });
 
-test('rows that are no longer wanted are read no further', async () => {
+test('rows that are no longer wanted are read no further, and their thread ends', async () => {
+  const ended = new Promise((resolve) => process.once('worker', (thread: Worker) => thread.once('exit', resolve)));
   for await (const { share } of threadedRows(worker, fileOf(rows(40_000)))) {
     expect(share).toBeLessThan(1);
     break;
   }
+  await ended;
 });
 
 test('a thread that ends without a word is an error, not the end of the rows', async () => {

@@ -34,3 +34,7 @@ export async function* threadedRows(worker: URL, file: FileToRead): AsyncGenerat
     await thread.terminate();
   }
 }
+
+const built = new URL('rowWorker.js', import.meta.url);
+/** Reads a file in a thread, where the server and the terminal run as they are built. */
+export const readInThread = (file: FileToRead): AsyncGenerator<ReadBatch> => threadedRows(built, file);

@@ -37,7 +37,7 @@ export function proposalQuestions(bench: Workbench) {
     const words = evidence.words ?? wordEvidence(snapshot, log);
     if (group === 'words') return { ...evidence, words };
     if (group === 'meanings') return { ...evidence, words, meanings: meaningEvidence(snapshot, setup.setup, log) };
-    return { ...evidence, neighbours: neighbourEvidence(snapshot, log) };
+    return { ...evidence, neighbours: neighbourEvidence(bench, snapshot) };
   };
   let weighed: { snapshot: Snapshot; weights: string; better: BetterWeights | null } | null = null;
   /** By the weights alone, whatever else the draft says, so that it need not be worked out again while it is changed. */

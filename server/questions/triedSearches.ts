@@ -1,4 +1,4 @@
-import { type CatalogRecord, firstText } from '../../core/catalog/record.ts';
+import { firstText } from '../../core/catalog/record.ts';
 import { pageSize } from '../../core/compare/firstPage.ts';
 import type { WeighedSearch } from '../../core/compare/weighedSearch.ts';
 import { isConclusive } from '../../core/proposals/isConclusive.ts';
@@ -6,6 +6,7 @@ import { type KnownItemSearch, knownItemSearches } from '../../core/proposals/kn
 import { madeUpSearches, type TriedSearches, type WordCounts } from '../../core/proposals/madeUpSearches.ts';
 import { rank } from '../../core/search/rank.ts';
 import type { Ready, Workbench } from '../searching/workbench.ts';
+import { someProducts } from './someProducts.ts';
 
 /** Searches that proposals are tried on: the ones made most. */
 export const searchesTried = 60;
@@ -19,16 +20,6 @@ function isOfThisCatalog({ engine, setup }: Ready, searches: readonly WeighedSea
     ({ search }) => rank(engine, setup, { query: search, filters: {}, page: 1, limit: pageSize }, 0).total > 0,
   ).length;
   return isConclusive({ looked: probed.length, finding });
-}
-
-/** Some products that stand evenly over the catalog, each as its first record has it. */
-function someProducts({ current, ready }: Workbench, most: number): CatalogRecord[] {
-  const { families, familyStart } = ready('draft').view.snapshot;
-  const step = Math.max(1, families / most);
-  const products: CatalogRecord[] = [];
-  for (let family = 0; family < families && products.length < most; family = Math.floor(products.length * step))
-    products.push(current.reader.record(familyStart[family]!));
-  return products;
 }
 
 /** What the index knows of words. */

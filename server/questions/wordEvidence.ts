@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { hasChoices } from '../../core/catalog/profileAttributes.ts';
+import { firstText, heldBy, textsOf } from '../../core/catalog/record.ts';
 import { type ColourWords, openColourWords } from '../../core/colour/colourWords.ts';
 import { perSnapshot } from '../../core/index/perSnapshot.ts';
 import type { Snapshot } from '../../core/index/snapshot.ts';
@@ -10,7 +11,13 @@ import { findPairs, type WordPair } from '../../core/proposals/proposePhrases.ts
 import type { NeighbourEvidence } from '../../core/proposals/proposeSetup.ts';
 import type { WordEvidence } from '../../core/proposals/proposeWords.ts';
 import { type AlikeWords, findAlike } from '../../core/proposals/samePlaces.ts';
-import { type StatedNames, statedNames } from '../../core/proposals/statedNames.ts';
+import {
+  holdsOtherNames,
+  type SaidName,
+  type StatedNames,
+  sentencesStating,
+  statedNames,
+} from '../../core/proposals/statedNames.ts';
 import { phrasePostings } from '../../core/query/phrasePostings.ts';
 import { allowedEdits, spellingOf } from '../../core/query/spelling.ts';
 import type { Setup } from '../../core/setup/schema.ts';
@@ -18,6 +25,8 @@ import { tokenize } from '../../core/text/tokenize.ts';
 import { stem } from '../../core/text/wordForms.ts';
 import type { LogStore } from '../demand/logStore.ts';
 import { namedColours } from '../namedColours.ts';
+import type { Workbench } from '../searching/workbench.ts';
+import { someProducts } from './someProducts.ts';
 import { longTexts, namesProducts, publishedStopWords } from './stopWords.ts';
 
 /** Searches whose words are looked through. */
@@ -96,8 +105,43 @@ function shortTexts(snapshot: Snapshot): ReadonlySet<string> {
   return texts;
 }
 
+/** What products say of themselves, besides their short values: their other names, and sentences that may state one. */
+interface SaidOfProducts {
+  readonly names: readonly SaidName[];
+  readonly sentences: readonly string[];
+}
+
+/** Products whose descriptions and keywords are read for other names. */
+const productsRead = 3000;
+
+/** What some products that stand evenly over the catalog say of themselves. */
+function saidOfProducts(bench: Workbench): SaidOfProducts {
+  const { snapshot } = bench.current.reader;
+  // A column of keywords is read as tags, as is one of tags, which tell more of what products are like.
+  const isKeywords = bench.current.reader
+    .sources()
+    .some(({ mapping }) => mapping.columns.some(({ as, column }) => as === 'tags' && holdsOtherNames(column)));
+  const keys = snapshot.attributes
+    .filter(({ key, label }) => (key === 'tags' ? isKeywords : holdsOtherNames(key) || holdsOtherNames(label)))
+    .map(({ key }) => key);
+  const products = someProducts(bench, productsRead);
+  return {
+    names: products.flatMap((product) =>
+      keys.flatMap((key) =>
+        textsOf(heldBy(product, key)).map((name) => ({ title: firstText(product.values.title), name })),
+      ),
+    ),
+    sentences: products.flatMap(({ values }) =>
+      sentencesStating(firstText(values.title), textsOf(values.description).join('\n')),
+    ),
+  };
+}
+
 /** Pairs of words that belong together, names stated for one thing, and words in the same places, in titles and other short values. */
-export function neighboursIn(snapshot: Snapshot): { pairs: WordPair[]; alike: AlikeWords[]; stated: StatedNames[] } {
+export function neighboursIn(
+  snapshot: Snapshot,
+  { names, sentences }: SaidOfProducts = { names: [], sentences: [] },
+): { pairs: WordPair[]; alike: AlikeWords[]; stated: StatedNames[] } {
   const { language } = snapshot;
   const empty = new Set(publishedStopWords(language).flatMap((word) => tokenize(word)));
   const texts = shortTexts(snapshot);
@@ -106,7 +150,7 @@ export function neighboursIn(snapshot: Snapshot): { pairs: WordPair[]; alike: Al
   return {
     pairs: findPairs(texts, empty),
     alike: findAlike(texts, { lexicon, empty, areForms }),
-    stated: statedNames(texts),
+    stated: statedNames([...texts, ...sentences], names),
   };
 }
 
@@ -161,7 +205,7 @@ export function meaningEvidence(snapshot: Snapshot, setup: Setup, log: LogStore)
 }
 
 /** Words that stand side by side in the catalog, or in the same places. */
-export const neighbourEvidence = (snapshot: Snapshot, log: LogStore): NeighbourEvidence => ({
-  ...rememberedNeighbours(snapshot, '', () => neighboursIn(snapshot)),
-  searches: log.top(searchesForWords),
+export const neighbourEvidence = (bench: Workbench, snapshot: Snapshot): NeighbourEvidence => ({
+  ...rememberedNeighbours(snapshot, '', () => neighboursIn(snapshot, saidOfProducts(bench))),
+  searches: bench.log.top(searchesForWords),
 });

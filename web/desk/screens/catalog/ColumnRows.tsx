@@ -3,6 +3,7 @@ import { attributeReading, usualReading, withReading } from '../../../../core/ca
 import type { ColumnReading, Mapping } from '../../../../core/catalog/mappingSchema.ts';
 import { type Role, roles } from '../../../../core/catalog/roles.ts';
 import { standardColumn } from '../../../../core/catalog/standardColumns.ts';
+import { type Writing, writings } from '../../../../core/catalog/writing.ts';
 import { Choice, TextField } from '../../parts/Controls.tsx';
 import { shelfRow } from '../../parts/Screen.tsx';
 
@@ -36,6 +37,18 @@ const pathSplits = [
   [';', 'levels by ;'],
   ['', 'one level'],
 ] as const;
+
+const numberWritings = [
+  ['decimal-comma', 'numbers: 1.234,5'],
+  ['decimal-point', 'numbers: 1,234.5'],
+] as const;
+const ownWritings = [['yes-no', 'yes or no'], ...numberWritings] as const;
+const isWriting = (choice: string): choice is Writing => (writings as readonly string[]).includes(choice);
+/** Roles whose values are numbers. */
+const isNumber = (as: ColumnReading['as']): boolean => {
+  const kind = standardColumn.get(as)?.kind;
+  return kind === 'number' || kind === 'price';
+};
 
 const sureness = (confidence: number): string =>
   confidence >= 0.85 ? 'Sure' : confidence >= 0.55 ? 'Likely' : 'A guess';
@@ -120,19 +133,25 @@ function reasonFor(column: Column, reading: ColumnReading): string {
 }
 
 const hasDetails = ({ as }: ColumnReading): boolean =>
-  as === 'attribute' || as === 'option' || as === 'tags' || as === 'parts' || as === 'category';
+  as === 'attribute' || as === 'option' || as === 'tags' || as === 'parts' || as === 'category' || isNumber(as);
 
 const ownKey = (reading: ColumnReading, mapping: Mapping): string =>
   reading.as === 'attribute' || reading.as === 'option' || reading.as === 'skip'
     ? reading.key
     : attributeReading(reading.column, mapping).key;
 
-/** What else is to be said of a column: the attribute's name, how several values stand apart, what bare numbers are. */
+/** How the values of a column may stand in it. */
+function valueChoices({ as, split }: ColumnReading): readonly (readonly [string, string])[] {
+  if (isNumber(as)) return [['', 'as they are'], ...numberWritings];
+  const known: readonly (readonly [string, string])[] = as === 'category' ? pathSplits : splits;
+  const all = known.some(([each]) => each === split) ? known : [...known, [split, `by ${split}`] as const];
+  return as === 'attribute' || as === 'option' ? [...all, ...ownWritings] : all;
+}
+
+/** What else is to be said of a column: the attribute's name, how its values stand in it, what bare numbers are. */
 function Details({ reading, set }: { readonly reading: ColumnReading; set(reading: ColumnReading): void }) {
-  const { as, column, key, split, pattern } = reading;
+  const { as, column, key, split, pattern, writing } = reading;
   const isOwn = as === 'attribute' || as === 'option';
-  const isList = isOwn || as === 'tags' || as === 'parts' || as === 'category';
-  const options = as === 'category' ? pathSplits : splits;
   return (
     <div className="flex w-[330px] items-center gap-2 text-[13px]">
       {isOwn && (
@@ -144,15 +163,16 @@ function Details({ reading, set }: { readonly reading: ColumnReading; set(readin
           change={(text) => set({ ...reading, key: text.toLowerCase().replace(/\s+/g, '_') })}
         />
       )}
-      {isList && (
-        <Choice
-          label={`Values in “${column}”`}
-          value={split}
-          options={options.some(([each]) => each === split) ? options : [...options, [split, `by ${split}`]]}
-          className="w-[112px]"
-          change={(next) => set({ ...reading, split: next })}
-        />
-      )}
+      <Choice
+        label={`Values in “${column}”`}
+        value={writing ?? (isNumber(as) ? '' : split)}
+        options={valueChoices(reading)}
+        className={isNumber(as) ? 'w-[160px]' : 'w-[112px]'}
+        change={(next) => {
+          const { writing: _, ...rest } = reading;
+          set(isWriting(next) ? { ...rest, writing: next } : isNumber(as) ? rest : { ...rest, split: next });
+        }}
+      />
       {isOwn && (
         <TextField
           label={`What a bare number in “${column}” means, such as {value} gsm`}
