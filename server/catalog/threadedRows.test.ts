@@ -2,12 +2,11 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
-import type { Worker } from 'node:worker_threads';
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import { standardMapping } from '../../core/catalog/mapping.ts';
 import { type FileToRead, type ReadBatch, readFileRows } from './readRows.ts';
 import { detectForm } from './sources/detectForm.ts';
-import { threadedRows } from './threadedRows.ts';
+import { rowThread, threadedRows } from './threadedRows.ts';
 
 const worker = pathToFileURL('server/testing/rowWorker.mjs');
 let folder = '';
@@ -32,7 +31,7 @@ const rows = (amount: number): string =>
 
 test('rows read in a thread are those that are read without one, more than may wait at once among them', async () => {
   const file = fileOf(rows(6000));
-  const inThread = await all(threadedRows(worker, file));
+  const inThread = await all(threadedRows(rowThread(worker, file)));
   const here = await all(readFileRows(file));
   expect(inThread.flatMap((batch) => batch.rows)).toEqual(here.flatMap((batch) => batch.rows));
   expect(inThread.flatMap((batch) => batch.rows)).toHaveLength(6000);
@@ -43,20 +42,21 @@ test('rows read in a thread are those that are read without one, more than may w
 
 test('a file of which nothing can be read says so as it does without a thread', async () => {
   const file = fileOf(`${Array.from({ length: 3000 }, (_, at) => `c${at}`).join(',')}\n`);
-  await expect(all(threadedRows(worker, file))).rejects.toMatchObject({ code: 'too-many-columns' });
+  await expect(all(threadedRows(rowThread(worker, file)))).rejects.toMatchObject({ code: 'too-many-columns' });
 });
 
 test('rows that are no longer wanted are read no further, and their thread ends', async () => {
-  const ended = new Promise((resolve) => process.once('worker', (thread: Worker) => thread.once('exit', resolve)));
-  for await (const { share } of threadedRows(worker, fileOf(rows(40_000)))) {
+  const thread = rowThread(worker, fileOf(rows(40_000)));
+  for await (const { share } of threadedRows(thread)) {
     expect(share).toBeLessThan(1);
     break;
   }
-  await ended;
+  // Node.js gives the number of a thread that has ended as -1.
+  expect(thread.threadId).toBe(-1);
 });
 
 test('a thread that ends without a word is an error, not the end of the rows', async () => {
   const gone = pathToFileURL(join(folder, 'gone.mjs'));
   writeFileSync(gone, 'process.exit(3);');
-  await expect(all(threadedRows(gone, fileOf(rows(3))))).rejects.toThrow();
+  await expect(all(threadedRows(rowThread(gone, fileOf(rows(3)))))).rejects.toThrow();
 });

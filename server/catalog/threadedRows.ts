@@ -14,12 +14,14 @@ export type RowMessage =
 /** Batches that may be read before one is taken. */
 export const batchesAhead = 6;
 
+/** A thread that reads a file. */
+export const rowThread = (worker: URL, file: FileToRead): Worker => new Worker(worker, { workerData: file });
+
 /**
- * A file's rows as `readFileRows` gives them, read in a thread of their own, so that reading goes on while what was read
+ * A file's rows as `readFileRows` gives them, read by a thread of their own, so that reading goes on while what was read
  * is stored and indexed. Ends the thread when it is left early.
  */
-export async function* threadedRows(worker: URL, file: FileToRead): AsyncGenerator<ReadBatch> {
-  const thread = new Worker(worker, { workerData: file });
+export async function* threadedRows(thread: Worker): AsyncGenerator<ReadBatch> {
   const ending = new AbortController();
   thread.once('exit', () => ending.abort(new Error('The thread that reads the file has ended.')));
   try {
@@ -37,4 +39,6 @@ export async function* threadedRows(worker: URL, file: FileToRead): AsyncGenerat
 
 const built = new URL('rowWorker.js', import.meta.url);
 /** Reads a file in a thread, where the server and the terminal run as they are built. */
-export const readInThread = (file: FileToRead): AsyncGenerator<ReadBatch> => threadedRows(built, file);
+export async function* readInThread(file: FileToRead): AsyncGenerator<ReadBatch> {
+  yield* threadedRows(rowThread(built, file));
+}
