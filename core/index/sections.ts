@@ -28,7 +28,7 @@ type ViewMaker = new (buffer: SharedArrayBuffer, offset: number, length: number)
 const makeView = (type: TypeName, buffer: SharedArrayBuffer, offset: number, length: number): SectionArray =>
   new (arrayTypes[type] as unknown as ViewMaker)(buffer, offset, length);
 
-const magic = 0x53485635;
+const magic = 0x53485636;
 const aligned = (bytes: number): number => Math.ceil(bytes / 8) * 8;
 
 function typeOf(array: SectionArray): TypeName {

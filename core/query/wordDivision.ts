@@ -1,5 +1,7 @@
 /** Words of a search that are looked for as one, at most; more than two only where they make a code with digits. */
 const mostJoined = 4;
+/** A letter and one or two digits make a code as well: `A4`, `3D`. */
+const shortCode = /^(\p{L}\p{N}{1,2}|\p{N}{1,2}\p{L})$/u;
 /** Ways of splitting one word that are looked up. */
 export const mostSplits = 3;
 /** Letters each half of a split word has at least. */
@@ -17,7 +19,7 @@ export function joinings(
       const text = texts.slice(from, to).join('');
       const isCode = /\p{N}/u.test(text) && /\p{L}/u.test(text);
       if (to - from > 2 && !isCode) continue;
-      if (/^[\p{L}\p{N}]{4,40}$/u.test(text)) found.push({ text, from, to });
+      if (/^[\p{L}\p{N}]{4,40}$/u.test(text) || shortCode.test(text)) found.push({ text, from, to });
     }
   return found;
 }

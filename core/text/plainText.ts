@@ -34,8 +34,12 @@ export class PlainText {
         if (end - start[words - 1]! < longestToken) units[end++] = unit;
       } else if (unit !== 39) {
         if (unit < 32 || unit > 126 || (unit >= 48 && unit <= 57)) return false;
-        // What may be `AT&T` or `C++` is read by the patterns.
+        // What may be `AT&T`, `B & W`, `C++` or `N.Y.C.` is read by the patterns.
         if (isInWord && (unit === 38 || unit === 43 || unit === 35)) return false;
+        if (words > 0 && (unit === 38 || unit === 46)) {
+          const letters = end - start[words - 1]!;
+          if (unit === 38 ? letters <= 2 : isInWord && letters === 1) return false;
+        }
         isInWord = false;
       } else if (isInWord && end - start[words - 1]! <= longestElided && elidesBefore.has(text.charCodeAt(at + 1)))
         return false;

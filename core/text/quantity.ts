@@ -77,7 +77,7 @@ const spellings: readonly (readonly [Dimension, number, string])[] = [
   ['charge', 1, 'mah'],
   ['charge', 1000, 'ah'],
   ['resistance', 1, 'ω ohm ohms'],
-  ['resistance', 1000, 'kω kohm kohms kiloohm'],
+  ['resistance', 1000, 'kω kohm kohms k_ohm k_ohms kilohm kilohms kiloohm'],
   ['resistance', 1_000_000, 'mω mohm mohms megaohm'],
   ['capacitance', 0.001, 'pf picofarad'],
   ['capacitance', 1, 'nf nanofarad'],

@@ -19,7 +19,13 @@ test.each([
   ['USB 3.0', ['usb', '3']],
   ['M3x10 #8', ['m3', 'x', '10', '8']],
   ['100kΩ', ['100', 'kω']],
-  ['XF60mm', ['xf60mm']],
+  ['XF60mm', ['xf', '60', 'mm']],
+  ['B & W, AT & T', ['bw', 'att']],
+  ['oil & ink, a & b c', ['oil', 'ink', 'ab', 'c']],
+  ['No.2 Vol.13 wu.2041.b', ['no', '2', 'vol', '13', 'wu', '2041', 'b']],
+  ['N.Y.C. e.g. U.S.A J. Wren', ['nyc', 'eg', 'usa', 'j', 'wren']],
+  ['F2,8 f/1,4 f2,85', ['f', '2.8', 'f', '1.4', 'f2', '85']],
+  ['X100V GR80mm BC547A', ['x100v', 'gr', '80', 'mm', 'bc547a']],
 ])('%s', (text, tokens) => {
   expect(tokenize(text)).toEqual(tokens);
   expect(readWords(text).tokens).toEqual(tokens);
