@@ -122,16 +122,23 @@ test('the nearest of some words is what measuring them all says', () => {
 });
 
 describe('a word that the catalog lacks', () => {
-  const unknown = { isOfLanguage: false, isAlone: true };
-  const ofLanguage = { isOfLanguage: true, isAlone: true };
+  const unknown = { isOfLanguage: false, fitsRest: (): boolean => false };
+  const ofLanguage = { isOfLanguage: true, fitsRest: (): boolean => false };
   test.each([
     ['a slip', 'guache', 'gouache', 1, unknown, true],
     ['a slip in the first letter', 'houache', 'gouache', 1, unknown, true],
     ['two slips', 'guach', 'gouache', 2, unknown, true],
     ['two slips, one in the first letter', 'houahe', 'gouache', 2, unknown, false],
     ['a word of the language', 'stable', 'sable', 1, ofLanguage, false],
-    ['the same beside another word', 'stable', 'sable', 1, { ...ofLanguage, isAlone: false }, true],
-    ['one that is two letters away', 'barcode', 'arcade', 2, { ...ofLanguage, isAlone: false }, false],
+    [
+      'the same beside words that it stands with',
+      'stable',
+      'sable',
+      1,
+      { ...ofLanguage, fitsRest: (): boolean => true },
+      true,
+    ],
+    ['one that is two letters away', 'barcode', 'arcade', 2, { ...ofLanguage, fitsRest: (): boolean => true }, false],
     ['a form of it', 'brushes', 'brush', 2, ofLanguage, true],
     ['another ending', 'pintora', 'pintoro', 1, ofLanguage, true],
   ] as const)('%s', (_, typed, meant, edits, standing, expected) =>
@@ -148,5 +155,28 @@ describe('a word that the catalog lacks', () => {
       () => records[0]!,
     );
     expect([alone.total, alone.corrections, alone.offers]).toEqual([0, [], ['sable']]);
+  });
+});
+
+describe('a word of the language in a search', () => {
+  const own = recordsOf(
+    ['Sable brush', 'Stone easel', 'Drawing ink'].map((title, at) => ({ id: `p${at}`, title, sku: `B-${at}` })),
+  );
+  const language = openEngine(snapshotOf(own), (word) => word === 'stable');
+  const found = (query: string, vocabulary: Setup['vocabulary'] = {}) =>
+    search(
+      language,
+      prepareSetup(language, { ...initialSetup(language.snapshot.attributes), vocabulary }, 0),
+      { query, filters: {}, page: 1, limit: 10 },
+      (record) => own[record]!,
+    );
+  test('is taken for what stands with the rest of it', () =>
+    expect(found('stable brushes').corrections).toEqual([{ from: 'stable', to: 'sable' }]));
+  test.each(['stable', 'stable easel', 'stable zzz'])('and for nothing in “%s”', (query) =>
+    expect(found(query).corrections).toEqual([]),
+  );
+  test('words that only the vocabulary knows are not held against it', () => {
+    const synonyms = { paint: { what: 'synonyms' as const, words: ['brush', 'pinsel'], on: true } };
+    expect(found('stable pinsel', synonyms).corrections).toEqual([{ from: 'stable', to: 'sable' }]);
   });
 });

@@ -52,10 +52,10 @@ export function mayBeMeant(
   typed: string,
   meant: string,
   edits: number,
-  { isOfLanguage, isAlone }: { readonly isOfLanguage: boolean; readonly isAlone: boolean },
+  { isOfLanguage, fitsRest }: { readonly isOfLanguage: boolean; fitsRest(): boolean },
 ): boolean {
   if (mayBeForms(typed, meant, edits)) return true;
-  if (isOfLanguage) return edits === 1 && !isAlone;
+  if (isOfLanguage) return edits === 1 && fitsRest();
   return edits === 1 || (typed[0] === meant[0] && mayBeTwoSlips(typed, meant));
 }
 

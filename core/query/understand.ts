@@ -56,8 +56,6 @@ export interface ExpandOptions {
   readonly neverOffered: ReadonlySet<string>;
   /** Whether the language has a word: it is then seldom a slip. */
   readonly isOfLanguage: WordList;
-  /** Whether the search has no other word. */
-  readonly isAlone: boolean;
   /** What shoppers search for, by its place: of equally near corrections these come first. */
   readonly popular: ReadonlyMap<string, number>;
   /** Of the same setup, catalog and search; added to. A search is read anew with corrections, and for what is offered. */
@@ -82,6 +80,8 @@ export interface WordInSearch {
   readonly named: readonly Expansion[];
   /** What this word and its neighbours are as one word. */
   readonly joined: readonly string[];
+  /** Whether a term stands somewhere with the rest of the search. */
+  fitsRest(term: number): boolean;
 }
 
 /** What each word of a search and its neighbours may be as one, by the word's place. */
@@ -103,13 +103,20 @@ export const weak: ReadonlySet<MatchKind> = new Set(['prefix', 'form', 'related'
  * common the word is, then by term: the order in which corrections are taken. Only the nearest ones are, unless the
  * search is being widened. All but the first of those one letter away count as rivals.
  */
-function corrections(word: string, snapshot: Snapshot, widen: boolean, options: ExpandOptions): Expansion[] {
+function corrections(
+  word: string,
+  snapshot: Snapshot,
+  { widen, fitsRest }: Pick<WordInSearch, 'widen' | 'fitsRest'>,
+  options: ExpandOptions,
+): Expansion[] {
   const { terms, postings, deletions } = snapshot;
   const candidates = deletions.near(word, allowedEdits(word.length, options.spelling));
   if (candidates.length === 0) return [];
-  const standing = { isOfLanguage: options.isOfLanguage(word), isAlone: options.isAlone };
+  const isOfLanguage = options.isOfLanguage(word);
   const near = candidates
-    .filter(({ term, edits }) => mayBeMeant(word, terms.get(term), edits, standing))
+    .filter(({ term, edits }) =>
+      mayBeMeant(word, terms.get(term), edits, { isOfLanguage, fitsRest: () => fitsRest(term) }),
+    )
     .map(({ term, edits }) => ({
       term,
       how: (edits === 1 ? 'oneEdit' : 'twoEdits') as MatchKind,
@@ -205,7 +212,10 @@ function compounds(word: string, snapshot: Snapshot, known: ReadonlySet<number>)
 /** What a misspelt word stands for that is taken for one of the vocabulary's. */
 function expandSaid({ text }: SoughtWord, said: string, snapshot: Snapshot, options: ExpandOptions): QueryWord {
   const meanings = options.meaningsOf(said);
-  const plainly = { meanings, mayCorrect: false, widen: false, joined: [], named: [], last: false };
+  const plainly = {
+    ...{ meanings, mayCorrect: false, widen: false, joined: [], named: [], last: false },
+    fitsRest: () => false,
+  };
   return expandWord({ text: said, token: said, typed: text }, snapshot, options, plainly);
 }
 
@@ -287,7 +297,7 @@ export function expandWord(
   const word = sought.token;
   const expansions = [...knownWays(word, snapshot, options, own)];
   if (options.tolerance && own.mayCorrect && (own.widen || isWeaklyKnown(expansions, options.typing))) {
-    const all = corrections(word, snapshot, own.widen, options);
+    const all = corrections(word, snapshot, own, options);
     const near = own.widen || expansions.length === 0 || isLikelier(all, expansions, snapshot) ? all : [];
     if (expansions.length === 0) {
       // A word that only the vocabulary knows may be misspelt too; it is taken where the catalog has none as near.

@@ -3,6 +3,7 @@ import { attributeAt } from '../index/spot.ts';
 import { compoundParts, hasCompounds } from '../query/compounds.ts';
 import { knowsIn, mostWords, queryWords, readUnits, type SoughtWord } from '../query/readUnits.ts';
 import type { Recognised } from '../query/recognise.ts';
+import { restOfSearch } from '../query/restOfSearch.ts';
 import {
   type AsTyped,
   corrected,
@@ -134,6 +135,8 @@ export interface FindOptions {
 /** A search's words before they are looked for, and what each may stand for. */
 export interface ReadSearch {
   readonly texts: readonly SoughtWord[];
+  /** Which terms stand somewhere with the rest of the search, by a word's place. */
+  readonly restOf: ReturnType<typeof restOfSearch>;
   /** Words beyond the limit. */
   readonly leftOut: readonly string[];
   /**
@@ -190,6 +193,7 @@ export function readSearch(
   );
   const tokens = texts.map(({ token }) => token);
   const meanings = meaningsIn(tokens, vocabulary);
+  const restOf = restOfSearch(engine.snapshot, tokens, (at) => meanings[at]!.length > 0);
   const shared = {
     typing,
     tolerance,
@@ -199,13 +203,13 @@ export function readSearch(
     neverOffered: vocabulary.neverOffered,
     // What is only offered may be any word near.
     isOfLanguage: offering ? noWords : engine.isOfLanguage,
-    isAlone: texts.length === 1,
     popular: vocabulary.popular,
     asTyped,
     ...reading,
   };
   return {
     texts,
+    restOf,
     leftOut: beyond.map(({ text }) => text),
     expand(widen, knownOnly = false) {
       const all: QueryWord[] = [];
@@ -215,6 +219,7 @@ export function readSearch(
           mayCorrect: text.typed === undefined && !vocabulary.neverCorrected.has(text.token),
           named: named[index]!,
           joined: joined[index]!,
+          fitsRest: (term) => restOf(index)(term),
           last: index === texts.length - 1 && beyond.length === 0,
           widen,
         });

@@ -32,7 +32,7 @@ export function offersFor(
 ): string[] {
   const { spelling } = prepared;
   if (!spelling.tolerance || spelling.offers === 0) return [];
-  const { texts, expand } = readSearch(engine, prepared, query, { typing: false, offering: true, asTyped });
+  const { texts, restOf, expand } = readSearch(engine, prepared, query, { typing: false, offering: true, asTyped });
   const words = expand(false);
   const ways = words.map((word, at) => meantAs(engine, word, texts[at]!.typed !== undefined));
   if (ways.every((list) => list.length === 0)) return [];
@@ -50,14 +50,16 @@ export function offersFor(
     return matches.records.length > 0;
   };
   const offers: string[] = [];
-  const isAlone = texts.length === 1;
   // What is not taken at once was not shown, and is offered first.
   const isHeldBack = ways.some(([first], at) => {
     const { token } = texts[at]!;
     if (first === undefined) return false;
     return !mayBeMeant(token, first, editDistance(token, first, 2), {
       isOfLanguage: engine.isOfLanguage(token),
-      isAlone,
+      fitsRest() {
+        const term = engine.snapshot.terms.find(first);
+        return term >= 0 && restOf(at)(term);
+      },
     });
   });
   for (const text of spelling.atOnce && !isHeldBack ? others : [likeliest, ...others]) {

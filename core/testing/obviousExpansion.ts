@@ -54,7 +54,7 @@ export function expander(
     joined: readonly string[],
     synonyms: readonly string[][],
     named: readonly Way[] = [],
-    isAlone = true,
+    fitsRest: (token: string) => boolean = () => false,
   ): Word => {
     const text = sought.token;
     const ways: Way[] = [];
@@ -129,8 +129,8 @@ export function expander(
           const begins = (length: number): boolean => length >= 4 && token.slice(0, length) === text.slice(0, length);
           const shorter = Math.min(token.length, text.length);
           if (begins(edits === 1 ? Math.max(4, shorter - 2) : shorter)) return true;
-          // A word of the language is corrected by one letter beside others; of two wrong letters none is the first.
-          if (isOfLanguage(text)) return edits === 1 && !isAlone;
+          // A word of the language is corrected by one letter where the rest fits; of two wrong letters none is the first.
+          if (isOfLanguage(text)) return edits === 1 && fitsRest(token);
           return edits === 1 || (token[0] === text[0] && mayBeTwoSlips(text, token));
         })
         .filter(({ token, edits }) => edits <= limit && reaches(token, edits === 1 ? 'oneEdit' : 'twoEdits'));

@@ -162,11 +162,28 @@ export function obviousSearch(
     );
   else if (texts.length === 0) found = new Map();
   else {
+    const holds = ({ texts: own }: ReadRecord, fits: (token: string) => boolean): boolean =>
+      own.some((byToken) => [...byToken.keys()].some(fits));
+    const isForm = (token: string, text: string): boolean => token === text || isFormOf(token, text);
+    /** Whether something has a word and with it all others of the search that the catalog knows. */
+    const fitsRest = (at: number) => {
+      const others = texts.filter((_, place) => place !== at);
+      const known = others.filter(({ token }) => isWord(token));
+      const isSaid = texts.some((_, place) => place !== at && synonymsAt(texts, place).length > 0);
+      return (token: string): boolean =>
+        known.length === 0
+          ? isSaid
+          : all.some(
+              (read) =>
+                holds(read, (own) => own === token) &&
+                known.every((other) => holds(read, (own) => isForm(own, other.token))),
+            );
+    };
     const wordsFor = (widen: boolean): Word[] =>
       texts.map((text, at) =>
         expand(
           ...([text, at === texts.length - 1, widen] as const),
-          ...([joinedWith(texts, at), synonymsAt(texts, at), namedBy(text), texts.length === 1] as const),
+          ...([joinedWith(texts, at), synonymsAt(texts, at), namedBy(text), fitsRest(at)] as const),
         ),
       );
     const words = wordsFor(false);
