@@ -22,7 +22,7 @@ export interface CloseMatch {
  * Records looked at for all of a search: those of the rarest word left, for each word that may be missing. What is commoner
  * is close to nothing in particular, and would make the search wait.
  */
-const mostRecords = 800;
+const mostRecords = 500;
 /** Of what the words tell, the share that the missing one may have: of two words half, of more two thirds. */
 const mostLost = (words: number): number => (words > 2 ? 2 / 3 : 1 / 2);
 
