@@ -22,6 +22,11 @@ export const columnReadingSchema = z.strictObject({
     .regex(/^$|\{value\}/, 'must hold {value}, or be empty'),
   /** How its values are written, where the column as a whole tells it. Absent: each is read by itself. */
   writing: z.enum(writings).optional(),
+  /** The language of its texts (ISO 639-1), where the file says the same in several. */
+  language: z
+    .string()
+    .regex(/^[a-z]{2}$/)
+    .optional(),
 });
 export type ColumnReading = z.infer<typeof columnReadingSchema>;
 

@@ -5,6 +5,7 @@ import { usualReading } from './mapping.ts';
 import type { ColumnReading, Mapping } from './mappingSchema.ts';
 import { freeAttributeKey, nameKey, type Role, roles, rolesNamed, sharedRoles } from './roles.ts';
 import { titleLikeness } from './titleLikeness.ts';
+import { languageLabel, sureOfName, type Translated, translatedColumns } from './translations.ts';
 import type { Writing } from './writing.ts';
 
 /** How one column is proposed to be read, how sure that is, and why, in a sentence without a full stop. */
@@ -71,9 +72,6 @@ function fitness(role: Role, facts: ColumnFacts): number {
   }
 }
 
-/** From here on a column's name says what it is, and does not only sound like it. */
-const sureOfName = 0.8;
-
 interface Guess {
   readonly facts: ColumnFacts;
   readonly role: Role;
@@ -134,8 +132,14 @@ function guessesFromNeighbours(facts: ColumnFacts, beside: readonly (ColumnFacts
     : [];
 }
 
-function guessesFor(facts: ColumnFacts, place: number, columns: readonly ColumnFacts[]): Guess[] {
-  const named = rolesNamed(facts.column).map(({ role, confidence }): Guess => {
+function guessesFor(
+  facts: ColumnFacts,
+  place: number,
+  columns: readonly ColumnFacts[],
+  translated: Translated | undefined,
+): Guess[] {
+  if (translated?.isOther) return [];
+  const named = rolesNamed(translated?.name ?? facts.column).map(({ role, confidence }): Guess => {
     const fitting = fitness(role, facts);
     return {
       facts,
@@ -246,8 +250,11 @@ function writingFor(as: ColumnReading['as'], facts: ColumnFacts): { writing: Wri
  * left over become attributes of their own, empty ones are passed over. Deterministic.
  */
 export function proposeMapping(columns: readonly ColumnFacts[]): ProposedReading[] {
+  const translated = translatedColumns(columns);
   const guesses = columns
-    .flatMap((facts, place) => guessesFor(facts, place, columns).map((guess) => ({ ...guess, place })))
+    .flatMap((facts, place) =>
+      guessesFor(facts, place, columns, translated.get(facts.column)).map((guess) => ({ ...guess, place })),
+    )
     .sort((a, b) => b.confidence - a.confidence || a.place - b.place || roles.indexOf(a.role) - roles.indexOf(b.role));
   const used = new Map<string, Guess>();
   const given = new Set<Role>();
@@ -274,15 +281,19 @@ export function proposeMapping(columns: readonly ColumnFacts[]): ProposedReading
     const amounts = columns[place - 1];
     const isUnit = !guess && amounts !== undefined && patternFor(asOf(amounts), amounts, facts)?.pattern.endsWith('}');
     const as = isSaid || isUnit ? 'skip' : asOf(facts);
+    const inLanguage = translated.get(facts.column);
     const pattern = patternFor(as, facts, columns[place + 1]);
     const writing = writingFor(as, facts);
     const usual = usualReading(facts.column, as);
     const key =
-      as === 'attribute' || as === 'option' || as === 'skip' ? freeAttributeKey(facts.column, keys) : usual.key;
+      as === 'attribute' || as === 'option' || as === 'skip'
+        ? freeAttributeKey(inLanguage && !inLanguage.isOther ? inLanguage.name : facts.column, keys)
+        : usual.key;
     keys.add(key);
     const reason =
       guess?.reason ??
       (isSaid ? `“${counted!.facts.column}” counts what is in stock` : null) ??
+      (inLanguage?.isOther ? `it says “${inLanguage.of}” in ${languageLabel(inLanguage.language)}` : null) ??
       (isUnit ? `it holds the unit of “${amounts.column}”` : null) ??
       otherReason(facts, used);
     return {
@@ -291,6 +302,7 @@ export function proposeMapping(columns: readonly ColumnFacts[]): ProposedReading
       split: separatorOf(as, facts),
       pattern: pattern?.pattern ?? '',
       ...(writing && { writing: writing.writing }),
+      ...(inLanguage && { language: inLanguage.language }),
       confidence: guess?.confidence ?? (facts.cells === 0 ? 0.9 : 0.7),
       reason: [reason, pattern?.reason, writing?.reason].filter(Boolean).join('; '),
     };
@@ -325,7 +337,13 @@ export function doubtOfTitle(columns: readonly ColumnFacts[], readings: readonly
   const isNamed = (facts: ColumnFacts): boolean =>
     rolesNamed(facts.column).some(({ role, confidence }) => role === 'title' && confidence >= sureOfName);
   const free = (facts: ColumnFacts): boolean =>
-    readings.some(({ column, as }) => column === facts.column && (as === 'attribute' || as === 'sku' || as === 'id'));
+    readings.some(
+      ({ column, as, language }) =>
+        column === facts.column &&
+        !(language && language !== own) &&
+        (as === 'attribute' || as === 'sku' || as === 'id'),
+    );
+  const own = readings.find(({ as }) => as === 'title')?.language;
   const sure = titleLikeness(chosen);
   const rivals = columns.filter(
     (facts) =>
@@ -343,9 +361,10 @@ export function mappingOf(readings: readonly ProposedReading[], families: Mappin
   return {
     format: 'clever-shelf-mapping',
     version: 1,
-    columns: readings.map(({ column, as, key, split, pattern, writing }) => ({
+    columns: readings.map(({ column, as, key, split, pattern, writing, language }) => ({
       ...{ column, as, key, split, pattern },
       ...(writing && { writing }),
+      ...(language && { language }),
     })),
     families,
   };

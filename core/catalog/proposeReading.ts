@@ -1,5 +1,5 @@
 import { languageEvidence, namesLanguage } from '../text/guessLanguage.ts';
-import type { Language } from '../text/languages.ts';
+import { isLanguage, type Language } from '../text/languages.ts';
 import { columnDescriber } from './describeColumns.ts';
 import type { Joinable } from './families.ts';
 import { variesBy } from './jsonLd.ts';
@@ -71,6 +71,8 @@ const leastMarkers = 3;
  * columns are in, those left out whose names say another language. English is not said, being what holds anyway.
  */
 function languageOf(rows: readonly Cells[], readings: readonly ProposedReading[]): Pick<Mapping, 'language'> {
+  const said = readings.find(({ as }) => as === 'title')?.language;
+  if (said !== undefined && isLanguage(said)) return said === 'en' ? {} : { language: said };
   const looked = rows.slice(0, rowsForLanguage);
   const evidenceOf = (columns: readonly ProposedReading[]) =>
     languageEvidence(columns.flatMap(({ column }) => looked.flatMap((cells) => cells[column] ?? [])));

@@ -1,5 +1,6 @@
 import { type AttributeProfile, hasChoices, isNumeric } from '../catalog/profileAttributes.ts';
 import { labelFromKey } from '../catalog/standardColumns.ts';
+import { isTranslation } from '../catalog/translations.ts';
 import { type BoundFilter, bindFilter } from '../facets/boundFilter.ts';
 import type { ValueColumn } from '../index/columns.ts';
 import type { Engine, PreparedSetup } from '../search/prepareSetup.ts';
@@ -123,8 +124,10 @@ export function proposeFilters(
     return column ? Array.from({ length: Math.min(column.size, 5000) }, (_, value) => column.name(value)) : [];
   };
   const all = engine.matcher.all(null).records.slice();
+  const keys = new Set(snapshot.attributes.map(({ key }) => key));
   const candidates = snapshot.attributes
-    .filter((profile) => !never.has(profile.key) && (hasChoices(profile) || isNumeric(profile)))
+    .filter((profile) => !never.has(profile.key) && !isTranslation(profile.key, keys))
+    .filter((profile) => hasChoices(profile) || isNumeric(profile))
     .filter(({ coverage, values, key }) => coverage > 0.005 && values > 1 && (values <= 5000 || key === 'price'))
     .flatMap((profile) => {
       const texts = textsOf(profile.key);

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { named, own } from '../../base/named.ts';
 import { type AttributeProfile, isIndexedAsText } from '../../catalog/profileAttributes.ts';
 import { availability, standardColumn } from '../../catalog/standardColumns.ts';
+import { isTranslation } from '../../catalog/translations.ts';
 import { canonical } from '../terms/canonical.ts';
 import { openPart } from '../terms/part.ts';
 import { key, weightSchema } from '../terms/texts.ts';
@@ -48,11 +49,12 @@ function firstWeight(profile: AttributeProfile): number {
 const fewPictures = 0.05;
 const onCardAtFirst: ReadonlySet<string> = new Set(['title', 'brand', 'price', 'former_price', 'rating', 'picture']);
 
-function firstSetting(profile: AttributeProfile): AttributeSetting {
+function firstSetting(profile: AttributeProfile, keys: ReadonlySet<string>): AttributeSetting {
   // A column of bare numbers has no words yet; once it is given a unit, its amounts are found without another step.
   const isOwnNumber = profile.kind === 'number' && !standardColumn.has(profile.key);
   const isRead = isIndexedAsText(profile) || isOwnNumber;
-  const searchable = isRead && profile.key !== availability.key && profile.key !== 'hidden' && profile.coverage >= 0.02;
+  const isAside = profile.key === availability.key || profile.key === 'hidden' || isTranslation(profile.key, keys);
+  const searchable = isRead && !isAside && profile.coverage >= 0.02;
   const weight = own(usualWeights, profile.key) ?? firstWeight(profile);
   // Cards of a catalog that has next to no pictures have no empty places for them.
   const isShown = profile.key !== 'picture' || profile.coverage >= fewPictures;
@@ -75,7 +77,10 @@ export const attributes = openPart({
   usualFields: { early: false, whole: false, forms: true, prefixes: true, corrections: true, wins: 'here' },
   // An attribute that is not read means what none means; it is written all the same, since somebody decided it.
   meansNone: (setting) => canonical(setting) === canonical(unsetAttribute),
-  begin: ({ profiles }) => named(profiles.map((profile) => [profile.key, firstSetting(profile)])),
+  begin({ profiles }) {
+    const keys = new Set(profiles.map(({ key }) => key));
+    return named(profiles.map((profile) => [profile.key, firstSetting(profile, keys)]));
+  },
   describe({ key, before, after }, names) {
     const name = names.attribute(key);
     const was: AttributeSetting = before ?? unsetAttribute;

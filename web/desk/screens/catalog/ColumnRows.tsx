@@ -97,6 +97,7 @@ export function ColumnRows({
                 change={(as) =>
                   set({
                     ...usualReading(column.column, as),
+                    ...(reading.language && { language: reading.language }),
                     ...((as === 'attribute' || as === 'option') && { key: ownKey(reading, mapping) }),
                   })
                 }
