@@ -72,7 +72,8 @@ class Tally {
 
   add(cell: string | readonly string[]): void {
     const isList = typeof cell !== 'string';
-    const text = isList ? cell.join(' | ') : cell.trim();
+    // What markup is made of says nothing of the text.
+    const text = plainTextOf(isList ? cell.join(' | ') : cell.trim());
     if (text === '') return;
     this.rows++;
     this.length += text.length;
@@ -149,7 +150,7 @@ export function columnDescriber(): { add(cells: Cells): void; finish(columns: re
           filled: rows === 0 ? 0 : tally.rows / rows,
           different: tally.different.size,
           cells: tally.rows,
-          samples: [...tally.different].slice(0, 5).map(plainTextOf),
+          samples: [...tally.different].slice(0, 5),
           numeric: share(tally.counts.numeric),
           dates: share(tally.counts.dates),
           links: share(tally.counts.links),

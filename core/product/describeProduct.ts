@@ -4,6 +4,8 @@ import { pictureOf } from '../catalog/picture.ts';
 import { type CatalogRecord, firstText, heldBy, textsOf } from '../catalog/record.ts';
 import { availability, labelOfKey } from '../catalog/standardColumns.ts';
 import type { Setup } from '../setup/schema.ts';
+import { plainTextOf } from '../text/plainTextOf.ts';
+import { safeMarkup } from '../text/safeMarkup.ts';
 import type { ProductDetail } from './productDetail.ts';
 
 /** Attributes with a place of their own on the page, and those that say nothing to a shopper. */
@@ -28,9 +30,15 @@ const text = (record: CatalogRecord, key: string): string => deepestLevels(texts
 
 /**
  * A product's own page: what its variants share once, and what each differs in. `records` are its variants as they
- * stand under the setup, at least one; null where none may be shown.
+ * stand under the setup, at least one; null where none may be shown. `written` is the first one's description as the file
+ * has it: its markup is shown where nobody has written another one since.
  */
-export function describeProduct(id: string, records: readonly CatalogRecord[], setup: Setup): ProductDetail | null {
+export function describeProduct(
+  id: string,
+  records: readonly CatalogRecord[],
+  setup: Setup,
+  written = '',
+): ProductDetail | null {
   const [first] = records;
   if (!first) return null;
   const lines = shownAttributes(setup).map(({ key, label }) => ({
@@ -44,12 +52,14 @@ export function describeProduct(id: string, records: readonly CatalogRecord[], s
   const differing = lines.filter((each) => !isShared(each));
   const prices = records.map((record) => number(record, 'price')).filter((price) => price !== null);
   const isAvailable = (record: CatalogRecord): boolean => record.values[availability.key] !== availability.soldOut;
+  const description = firstText(first.values.description);
   const showsBrand = own(setup.attributes, 'brand')?.onCard ?? false;
   return {
     id,
     title: firstText(first.values.title),
     brand: showsBrand ? firstText(first.values.brand) || null : null,
-    description: firstText(first.values.description),
+    description,
+    descriptionMarkup: plainTextOf(written.trim()) === description ? safeMarkup(written) : null,
     picture: pictureOf(records.find((record) => pictureOf(record) !== null) ?? first),
     link: firstText(first.values.link) || null,
     currency: setup.storefront.shop.currency,

@@ -9,6 +9,10 @@ export const productDetailSchema = z.object({
   title: z.string(),
   brand: z.string().nullable(),
   description: z.string(),
+  descriptionMarkup: z
+    .string()
+    .nullable()
+    .describe('The description as the catalog has it marked up, safe to show as HTML; null where it is plain text.'),
   picture: z.string().nullable(),
   link: z.string().nullable(),
   currency: z.string().describe('What its prices are in, by ISO 4217.'),

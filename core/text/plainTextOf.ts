@@ -4,10 +4,13 @@ import { compile } from 'html-to-text';
 const marked = /<\/?[a-z!][^<>]*>|&(?:#\d{1,7}|#x[\da-f]{1,6}|[a-z][a-z\d]{1,31});/i;
 
 /** Longest text that is read as markup, in characters; of a longer one the rest is left out. */
-const longestMarkup = 1_000_000;
+export const longestMarkup = 1_000_000;
 
-// Compiled once: it takes twenty times as long as reading a paragraph.
-const toText = compile({
+/** Whether a text has tags or entities. */
+export const isMarkedUp = (text: string): boolean => marked.test(text);
+
+/** Markup as text, read once. Compiled once: that takes twenty times as long as reading a paragraph. */
+export const textOfMarkup = compile({
   wordwrap: false,
   limits: { maxInputLength: longestMarkup, maxDepth: 64 },
   selectors: [
@@ -26,7 +29,7 @@ const toText = compile({
  */
 export function plainTextOf(text: string): string {
   if (!marked.test(text)) return text;
-  const once = toText(text);
-  const plain = marked.test(once) ? toText(once) : once;
+  const once = textOfMarkup(text);
+  const plain = marked.test(once) ? textOfMarkup(once) : once;
   return plain.replaceAll('\u00a0', ' ').trim();
 }

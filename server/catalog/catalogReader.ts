@@ -1,6 +1,9 @@
 import Database from 'better-sqlite3';
+import { own } from '../../core/base/named.ts';
 import { type Mapping, mappingSchema } from '../../core/catalog/mappingSchema.ts';
+import type { Cells } from '../../core/catalog/readRow.ts';
 import type { CatalogRecord } from '../../core/catalog/record.ts';
+import type { Role } from '../../core/catalog/roles.ts';
 import type { Twins } from '../../core/catalog/twins.ts';
 import { openSnapshot, type Snapshot } from '../../core/index/snapshot.ts';
 import { type DataFolder, generationFiles } from '../dataFolder.ts';
@@ -29,6 +32,10 @@ export interface CatalogReader {
   rejectedRows(limit: number): { line: number; column: string; reason: string }[];
   /** The files it was read from, with the records of each and how it was read. */
   sources(): { number: number; file: string; records: number; mapping: Mapping }[];
+  /** How each of them was read, by its number: without counting their records. */
+  mappings(): ReadonlyMap<number, Mapping>;
+  /** What the file says in the column that is read as a role, as it is written there; empty where it says nothing. */
+  written(ordinal: number, as: Role): string;
   twins(): Twins[];
   close(): void;
 }
@@ -114,6 +121,16 @@ function openOver(
   const lastVersion = db.prepare<[], number>('SELECT max(version) FROM fact').pluck();
   const changedSince = db.prepare<[number], number>('SELECT ordinal FROM fact WHERE version > ?').pluck();
   const byId = db.prepare<[string], number>('SELECT ordinal FROM record WHERE id = ?').pluck();
+  let read: ReadonlyMap<number, Mapping> | null = null;
+  const mappings = (): ReadonlyMap<number, Mapping> => {
+    read ??= new Map(
+      db
+        .prepare<[], { number: number; mapping: string }>('SELECT number, mapping FROM source')
+        .all()
+        .map(({ number, mapping }) => [number, mappingSchema.parse(JSON.parse(mapping))]),
+    );
+    return read;
+  };
   return {
     generation,
     buffer,
@@ -136,6 +153,19 @@ function openOver(
         )
         .all()
         .map((source) => ({ ...source, mapping: mappingSchema.parse(JSON.parse(source.mapping)) })),
+    mappings,
+    written(ordinal, as) {
+      const row = db
+        .prepare<[number], { source: number; cells: string }>('SELECT source, cells FROM record WHERE ordinal = ?')
+        .get(ordinal);
+      const column =
+        row &&
+        mappings()
+          .get(row.source)
+          ?.columns.find((each) => each.as === as)?.column;
+      const cell = column === undefined ? '' : (own(JSON.parse(row!.cells) as Cells, column) ?? '');
+      return typeof cell === 'string' ? cell : cell.join('\n');
+    },
     twins: () =>
       db
         .prepare<[], { families: string; differs: string }>('SELECT families, differs FROM twin')

@@ -45,3 +45,26 @@ test('an article has a page until it is left out', async () => {
   expect(await page('/desk/shop-article?id=how')).toMatchObject({ status: 404 });
   expect(await page('/shop/article?id=how')).toMatchObject({ status: 200 });
 });
+
+test('a description keeps its markup for showing, safe, and is searched as plain text', async () => {
+  const own = openTestShelf();
+  try {
+    await own.bringIn(
+      `id,title,description\np1,Brush,"<h1>Care</h1><p onclick=""x()"">Rinse&nbsp;it <b>well</b><script>x()</script></p>"\np2,Ink,Plain ink for drawing`,
+    );
+    const detailOf = async (id: string) => (await own.get(`/shop/product?id=${id}`)).body as ProductDetail;
+    expect(await detailOf('p1')).toMatchObject({
+      descriptionMarkup: expect.stringMatching(/^<h3>Care<\/h3><p>Rinse.it <b>well<\/b><\/p>$/),
+      description: expect.not.stringMatching(/[<&]/),
+    });
+    expect(await detailOf('p2')).toMatchObject({ description: 'Plain ink for drawing', descriptionMarkup: null });
+    for (const [query, total] of [
+      ['rinse', 1],
+      ['nbsp', 0],
+      ['onclick', 0],
+    ] as const)
+      expect((await own.get(`/shop/search?q=${query}`)).body).toMatchObject({ total });
+  } finally {
+    own.remove();
+  }
+});

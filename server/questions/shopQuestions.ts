@@ -7,7 +7,7 @@ import { Refused } from '../refused.ts';
 import type { Side, Workbench } from '../searching/workbench.ts';
 
 /** What the shop shows besides searches. */
-export function shopQuestions({ ready }: Workbench) {
+export function shopQuestions({ ready, current }: Workbench) {
   return {
     /** A product's own page. One that is hidden everywhere is not there; one hidden from some places still is. */
     shopProduct(from: Side, id: string): ProductDetail {
@@ -15,10 +15,12 @@ export function shopQuestions({ ready }: Workbench) {
       const family = engine.snapshot.findFamily(id);
       const [first, end] = family < 0 ? [0, 0] : engine.snapshot.recordsOf(family);
       const everywhere = [setup.hidden, setup.hiddenFromEmptyShelf, setup.at.collections.hidden];
-      const records = Array.from({ length: end - first }, (_, at) => first + at)
-        .filter((ordinal) => everywhere.some((hidden) => !isHidden(hidden, ordinal)))
-        .map((ordinal) => view.record(ordinal));
-      const described = describeProduct(id, records, setup.setup);
+      const shown = Array.from({ length: end - first }, (_, at) => first + at).filter((ordinal) =>
+        everywhere.some((hidden) => !isHidden(hidden, ordinal)),
+      );
+      const records = shown.map((ordinal) => view.record(ordinal));
+      const written = shown[0] === undefined ? '' : current.reader.written(shown[0], 'description');
+      const described = describeProduct(id, records, setup.setup, written);
       if (!described) throw new Refused(404, { code: 'unknown-product', message: 'This product is not in the shop.' });
       return described;
     },

@@ -118,9 +118,9 @@ const productsRead = 3000;
 function saidOfProducts(bench: Workbench): SaidOfProducts {
   const { snapshot } = bench.current.reader;
   // A column of keywords is read as tags, as is one of tags, which tell more of what products are like.
-  const isKeywords = bench.current.reader
-    .sources()
-    .some(({ mapping }) => mapping.columns.some(({ as, column }) => as === 'tags' && holdsOtherNames(column)));
+  const isKeywords = [...bench.current.reader.mappings().values()].some(({ columns }) =>
+    columns.some(({ as, column }) => as === 'tags' && holdsOtherNames(column)),
+  );
   const keys = snapshot.attributes
     .filter(({ key, label }) => (key === 'tags' ? isKeywords : holdsOtherNames(key) || holdsOtherNames(label)))
     .map(({ key }) => key);

@@ -12,7 +12,15 @@ const variant = (id: string, price: number, available: boolean) => {
   return { id, sku: `WU-${id}`, name: `Size ${id}`, price, formerPrice: null, available, stock: 1, picture: null };
 };
 const brush: ProductDetail = {
-  ...{ id: 'a', title: 'Round brush', brand: 'Osier', description: 'Soft hair.', picture: null, link: null },
+  ...{
+    id: 'a',
+    title: 'Round brush',
+    brand: 'Osier',
+    description: 'Soft hair.',
+    descriptionMarkup: null,
+    picture: null,
+    link: null,
+  },
   ...{ currency: 'GBP', lowest: 4, highest: 7.5, available: true },
   details: [{ key: 'hair', label: 'Hair', value: 'Sable' }],
   variants: [variant('2', 4, false), variant('4', 5, true), variant('6', 7.5, true)],
@@ -53,4 +61,10 @@ test('in the desk it is asked for by the draft', async () => {
   show(<ProductPage id="a" desk={{ query: '', from: 'draft', turn: 1 }} isReady />);
   expect(await screen.findByRole('heading', { level: 1, name: 'Round brush' })).toBeDefined();
   expect(asked).toEqual(['/desk/shop-product?id=a&from=draft']);
+});
+
+test('a description that the catalog has marked up is shown so', async () => {
+  answerWith({ '/shop/product?id=a': { ...brush, descriptionMarkup: '<p>Soft hair.</p><ul><li>Sable</li></ul>' } });
+  show(page, '/shop/products/a');
+  expect((await screen.findByRole('listitem')).textContent).toBe('Sable');
 });

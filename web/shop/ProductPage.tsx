@@ -32,8 +32,13 @@ export function ProductPage({ id, desk, isReady }: PageOf) {
   );
 }
 
+/** How a description's own paragraphs, lists and tables look. */
+const markup =
+  'mt-5 max-w-[65ch] break-words [&_a]:text-press [&_a]:underline [&_h3]:mt-4 [&_h3]:font-semibold [&_ol]:mt-2 [&_ol]:list-decimal [&_ol]:pl-5 [&_p]:mt-2 [&_td]:border-t [&_td]:py-1 [&_td]:pr-4 [&_th]:pr-4 [&_th]:text-left [&_ul]:mt-2 [&_ul]:list-disc [&_ul]:pl-5';
+
 function Product({ product }: { readonly product: ProductDetail }) {
-  const { title, brand, description, picture, lowest, highest, currency, available, details, variants, link } = product;
+  const { title, brand, description, descriptionMarkup, picture, lowest, highest, currency } = product;
+  const { available, details, variants, link } = product;
   const [chosen, setChosen] = useState(() => (variants.find((variant) => variant.available) ?? variants[0]!).id);
   const [isInBasket, setInBasket] = useState(false);
   const variant = variants.find(({ id }) => id === chosen) ?? variants[0]!;
@@ -81,7 +86,15 @@ function Product({ product }: { readonly product: ProductDetail }) {
         >
           {isInBasket ? 'In your basket' : variant.available ? 'Put in basket' : 'Sold out'}
         </button>
-        {description && <p className="mt-5 max-w-[65ch] whitespace-pre-line">{description}</p>}
+        {descriptionMarkup ? (
+          <div
+            className={markup}
+            // biome-ignore lint/security/noDangerouslySetInnerHtml: the server lets through only what is safe
+            dangerouslySetInnerHTML={{ __html: descriptionMarkup }}
+          />
+        ) : (
+          description && <p className="mt-5 max-w-[65ch] whitespace-pre-line">{description}</p>
+        )}
         <dl className="mt-5 grid max-w-[65ch] grid-cols-[auto_1fr] gap-x-6 gap-y-1.5 text-[13.5px]">
           {details.map(({ key, label, value }) => (
             <Detail key={key} label={label} value={value} />
