@@ -41,7 +41,9 @@ describe('what is also known as something else', () => {
       ),
     ).toEqual(['lapiz = lapicero 1', 'radiergummi = ratzefummel 1']));
   test('of a single long text nobody can tell', () =>
-    expect(named('Large round brush of sable for oil, size 4 (aka filbert)')).toEqual([]));
+    expect(
+      named('Large round brush of sable for oil, size 4 (aka filbert)', 'Size 4 rigger brush (aka liner)'),
+    ).toEqual([]));
 });
 
 describe('words on either side of a slash', () => {

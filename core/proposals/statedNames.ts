@@ -1,6 +1,6 @@
 import type { Setup } from '../setup/schema.ts';
 import { fold } from '../text/fold.ts';
-import { tokenize } from '../text/tokenize.ts';
+import { isNumberLike, tokenize } from '../text/tokenize.ts';
 import { meanTheSame, type Proposal } from './proposal.ts';
 
 /** Two names that the catalog itself says are of one thing. */
@@ -172,7 +172,8 @@ export function statedNames(texts: Iterable<string>, said: readonly SaidName[] =
   for (const { name, before, example } of called.values()) {
     const end = commonEnd(before);
     const whole = tokenize(before[0]!);
-    const isName = before.length > 1 || whole.length <= mostWords;
+    // One product of a certain size or number is not all that are called so.
+    const isName = before.length > 1 || (whole.length <= mostWords && !whole.some(isNumberLike));
     if (isName && end.length > 0 && tokenize(name).length <= mostWords)
       add([end.join(' '), name], example, before.length);
   }

@@ -34,7 +34,7 @@ export function ProductPage({ id, desk, isReady }: PageOf) {
 
 /** How a description's own paragraphs, lists and tables look. */
 const markup =
-  'mt-5 max-w-[65ch] break-words [&_a]:text-press [&_a]:underline [&_h3]:mt-4 [&_h3]:font-semibold [&_ol]:mt-2 [&_ol]:list-decimal [&_ol]:pl-5 [&_p]:mt-2 [&_td]:border-t [&_td]:py-1 [&_td]:pr-4 [&_th]:pr-4 [&_th]:text-left [&_ul]:mt-2 [&_ul]:list-disc [&_ul]:pl-5';
+  'mt-5 max-w-[65ch] break-words [&_a]:text-press [&_a]:underline [&_h3]:mt-4 [&_h3]:font-semibold [&_ol]:mt-2 [&_ol]:list-decimal [&_ol]:pl-5 [&_p]:mt-2 [&_table]:mt-2 [&_td]:py-1 [&_td]:pr-4 [&_th]:pr-4 [&_th]:text-left [&_tr]:border-t [&_ul]:mt-2 [&_ul]:list-disc [&_ul]:pl-5';
 
 function Product({ product }: { readonly product: ProductDetail }) {
   const { title, brand, description, descriptionMarkup, picture, lowest, highest, currency } = product;

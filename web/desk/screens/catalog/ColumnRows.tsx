@@ -105,7 +105,7 @@ export function ColumnRows({
               {hasDetails(reading) ? (
                 <Details reading={reading} set={set} />
               ) : (
-                <p className="w-[330px] text-[12.5px] text-soft">{reasonFor(column, reading)}</p>
+                <p className="w-[356px] text-[12.5px] text-soft">{reasonFor(column, reading)}</p>
               )}
             </div>
             {problem && (
@@ -154,7 +154,7 @@ function Details({ reading, set }: { readonly reading: ColumnReading; set(readin
   const { as, column, key, split, pattern, writing } = reading;
   const isOwn = as === 'attribute' || as === 'option';
   return (
-    <div className="flex w-[330px] items-center gap-2 text-[13px]">
+    <div className="flex w-[356px] items-center gap-2 text-[13px]">
       {isOwn && (
         <TextField
           label={`Name of the attribute from “${column}”`}
@@ -181,7 +181,7 @@ function Details({ reading, set }: { readonly reading: ColumnReading; set(readin
           mayBeEmpty
           maxLength={80}
           placeholder="{value} gsm"
-          className="w-[94px]"
+          className="w-[120px]"
           change={(text) =>
             set({ ...reading, pattern: text === '' || text.includes('{value}') ? text : `{value} ${text}` })
           }
