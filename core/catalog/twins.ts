@@ -41,8 +41,8 @@ interface Product {
 }
 
 /** The words of the title and the brand, whatever their order and endings: what twins have in common. */
-function signatureOf(record: CatalogRecord): string {
-  const words = new Set(tokenize(firstText(record.values.title)).map((token) => stem(token)));
+function signatureOf(record: CatalogRecord, stemOf: (token: string) => string): string {
+  const words = new Set(tokenize(firstText(record.values.title)).map(stemOf));
   return `${[...words].sort().join(' ')} / ${fold(firstText(record.values.brand))}`;
 }
 
@@ -76,12 +76,21 @@ function differences(a: Product, b: Product): string[] {
 /** Finds twins while records come in catalog order, each family's together. Keeps a product of every family in memory. */
 export function twinFinder(): { add(record: CatalogRecord): void; finish(): Twins[] } {
   const bySignature = new Map<string, Product[]>();
+  // A catalog has far fewer words than titles.
+  const stems = new Map<string, string>();
+  const stemOf = (token: string): string => {
+    const known = stems.get(token);
+    if (known !== undefined) return known;
+    const found = stem(token);
+    stems.set(token, found);
+    return found;
+  };
   let family: CatalogRecord[] = [];
   const close = (): void => {
     const [first] = family;
     const isLive = family.some(({ values }) => values[availability.key] !== availability.soldOut && !values.hidden);
     if (first && isLive) {
-      const signature = signatureOf(first);
+      const signature = signatureOf(first, stemOf);
       const known = bySignature.get(signature);
       if (known) known.push(productOf(family));
       else bySignature.set(signature, [productOf(family)]);

@@ -1,5 +1,6 @@
 import { expect, test } from '@jest/globals';
 import { seededRandom } from '../base/random.ts';
+import { catalogLooker } from '../catalog/catalogLooker.ts';
 import { attributeProfiler } from '../catalog/profileAttributes.ts';
 import type { CatalogRecord } from '../catalog/record.ts';
 import { twinFinder } from '../catalog/twins.ts';
@@ -23,8 +24,14 @@ function oneByOne(records: readonly CatalogRecord[]) {
 
 function atOnce(records: readonly CatalogRecord[], recordsForGuess: number) {
   const indexer = catalogIndexer('en', recordsForGuess);
-  for (const record of records) indexer.add(record);
-  return indexer.finish();
+  const looker = catalogLooker();
+  for (const record of records) {
+    looker.add(record);
+    if (!looker.isTogether()) indexer.drop();
+    indexer.add(record);
+  }
+  const seen = looker.finish();
+  return seen && indexer.finish(seen);
 }
 
 test.each([1, 2, 3, 4, 5, 6, 7, 8])('one reading gives what three give (seed %i)', (seed) => {
@@ -57,4 +64,18 @@ test('nothing is said of a catalog whose families are apart', () => {
   const records = ['a', 'b', 'a'].map((family, at) => ({ id: `r${at}`, family, title: 'Easel' }));
   expect(atOnce(recordsOf(records), 2)).toBeNull();
   expect(atOnce(recordsOf(records), 5)).toBeNull();
+});
+
+test('of what was dropped, or is not of the same records, no index comes', () => {
+  const records = recordsOf(['a', 'b'].map((id) => ({ id, title: 'Easel' })));
+  const looker = catalogLooker();
+  for (const record of records) looker.add(record);
+  const seen = looker.finish()!;
+  const fewer = catalogIndexer('en', 1);
+  fewer.add(records[0]!);
+  expect(fewer.finish(seen)).toBeNull();
+  const dropped = catalogIndexer('en', 1);
+  dropped.drop();
+  for (const record of records) dropped.add(record);
+  expect(dropped.finish(seen)).toBeNull();
 });

@@ -1,6 +1,7 @@
+import type { SeenCatalog } from '../catalog/catalogLooker.ts';
 import { type AttributeProfile, attributeProfiler, hasValueColumn } from '../catalog/profileAttributes.ts';
 import type { CatalogRecord } from '../catalog/record.ts';
-import { type Twins, twinFinder } from '../catalog/twins.ts';
+import type { Twins } from '../catalog/twins.ts';
 import type { Language } from '../text/languages.ts';
 import { type SnapshotBuilder, snapshotBuilder } from './buildSnapshot.ts';
 
@@ -19,9 +20,9 @@ const layoutOf = (profiles: readonly AttributeProfile[]): string =>
   JSON.stringify(profiles.map((profile) => [profile.key, profile.kind, hasValueColumn(profile)]));
 
 /**
- * Profiles a catalog, finds its twins and builds its index in one reading. An index is laid out by the profiles, which
- * are known after the last record only; so it is begun by those of the first records, and stands where the whole
- * catalog's agree in what matters for it, as they nearly always do. Cost: that of the three, and the first
+ * Builds a catalog's index while its records are looked at, perhaps in another thread. An index is laid out by the
+ * profiles, which are known after the last record only; so it is begun by those of the first records, and stands where
+ * the whole catalog's agree in what matters for it, as they nearly always do. Cost: that of the index, and the first
  * `recordsForGuess` records in memory.
  */
 export function catalogIndexer(
@@ -30,16 +31,15 @@ export function catalogIndexer(
 ): {
   /** Takes the next record, in catalog order. */
   add(record: CatalogRecord): void;
-  /** Null where a family's records did not come one after another: nothing can be said of them in this order. */
-  finish(): IndexedCatalog | null;
+  /** Gives up what was built, for want of use: no index comes of it. */
+  drop(): void;
+  /** The index by what was seen of the very same records; null where none comes of it. */
+  finish(seen: SeenCatalog): IndexedCatalog | null;
 } {
-  const profiler = attributeProfiler();
-  const twins = twinFinder();
-  const closed = new Set<string>();
-  let family: string | null = null;
-  let isApart = false;
   let first: CatalogRecord[] = [];
   let guess = '';
+  let records = 0;
+  let isDropped = false;
   let builder: SnapshotBuilder | null = null;
   const begin = (): SnapshotBuilder => {
     const guesser = attributeProfiler();
@@ -53,31 +53,21 @@ export function catalogIndexer(
   };
   return {
     add(record) {
-      if (isApart) return;
-      if (record.familyId !== family) {
-        if (family !== null) closed.add(family);
-        family = record.familyId;
-        isApart = closed.has(family);
-        if (isApart) {
-          builder = null;
-          first = [];
-          return;
-        }
-      }
-      profiler.add(record);
-      twins.add(record);
+      if (isDropped) return;
+      records++;
       if (builder) builder.add(record);
       else if (first.push(record) === recordsForGuess) begin();
     },
-    finish() {
-      if (isApart) return null;
+    drop() {
+      isDropped = true;
+      builder = null;
+      first = [];
+    },
+    finish(seen) {
+      if (isDropped || seen.records !== records) return null;
       const built = builder ?? begin();
-      const profiles = profiler.finish();
-      return {
-        profiles,
-        twins: twins.finish(),
-        snapshot: layoutOf(profiles) === guess ? built.finish(profiles) : null,
-      };
+      const { profiles, twins } = seen;
+      return { profiles, twins, snapshot: layoutOf(profiles) === guess ? built.finish(profiles) : null };
     },
   };
 }

@@ -27,6 +27,6 @@ export function fileIndex(db: Database.Database, path: string, bytes: Uint8Array
  */
 export const stagingTables = `
 CREATE TABLE staged (ordinal INTEGER PRIMARY KEY, id TEXT NOT NULL, family TEXT NOT NULL, source INTEGER NOT NULL, json TEXT NOT NULL, cells TEXT NOT NULL) STRICT;
-CREATE UNIQUE INDEX staged_id ON staged (id);
+CREATE UNIQUE INDEX record_id ON staged (id);
 CREATE TABLE rejected (line INTEGER NOT NULL, column_name TEXT NOT NULL, reason TEXT NOT NULL) STRICT;
 `;

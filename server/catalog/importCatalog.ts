@@ -1,5 +1,6 @@
 import { rmSync } from 'node:fs';
 import Database from 'better-sqlite3';
+import { catalogLooker, type SeenCatalog } from '../../core/catalog/catalogLooker.ts';
 import type { FileForm } from '../../core/catalog/fileForm.ts';
 import { checkMapping } from '../../core/catalog/mapping.ts';
 import { type Mapping, mappingSchema } from '../../core/catalog/mappingSchema.ts';
@@ -12,7 +13,7 @@ import { type DataFolder, generationFiles } from '../dataFolder.ts';
 import { addedTables, fileIndex, stagingTables } from './catalogTables.ts';
 import { compareWithBase, type Differences } from './compareCatalogs.ts';
 import { carryFacts } from './facts.ts';
-import { type FileToRead, type ReadBatch, readFileRows, readSourceRow } from './readRows.ts';
+import { type FileToRead, type ReadBatch, readFileRows, readSourceRow, rowLooker } from './readRows.ts';
 import { resolveParts } from './resolveParts.ts';
 import { FileProblem } from './sources/source.ts';
 
@@ -90,8 +91,8 @@ export async function importCatalog(
     db.exec(stagingTables);
     db.exec(addedTables);
     if (options.base > 0) db.prepare('ATTACH ? AS base').run(generationFiles(options.folder, options.base).records);
-    const seen = options.base > 0 ? db.prepare('SELECT max(version) FROM base.fact').pluck().get() : 0;
-    const factsSeen = (seen as number | null) ?? 0;
+    const version = options.base > 0 ? db.prepare('SELECT max(version) FROM base.fact').pluck().get() : 0;
+    const factsSeen = (version as number | null) ?? 0;
     const opened = openRows(db, options, readFile);
     const indexer = catalogIndexer(languageOf(db));
     // Records that are kept may be bundles; of those that come it is seen.
@@ -100,7 +101,7 @@ export async function importCatalog(
       hasBundles ||= heldBy(record, 'parts') !== undefined;
       indexer.add(record);
     };
-    const counts = await stageRows(db, opened.batches, use, onProgress);
+    const { seen, ...counts } = await stageRows(db, opened.batches, { use, drop: indexer.drop }, onProgress);
     if (counts.rows === 0)
       throw new FileProblem('no-rows', `No row of the file could be taken (${counts.rejected} were refused).`);
     onProgress({ phase: 'sorting', ...counts, share: 0 });
@@ -110,11 +111,11 @@ export async function importCatalog(
     if (hasBundles && resolveParts(db) > 0) isAsRead = false;
     onProgress({ phase: 'comparing', ...counts, share: 0 });
     const differences = compareWithBase(db, options.base > 0);
-    if (!sortRecords(db, options.base > 0)) isAsRead = false;
+    if (!sortRecords(db, options.base > 0, seen !== null)) isAsRead = false;
     const say: OnIndexing = (phase, share) => onProgress({ phase, ...counts, share });
     say('indexing', 0);
     // What was indexed while the rows came in holds where they stay what they were, in that order.
-    const buffer = keepIndexed(db, isAsRead ? indexer.finish() : null, say);
+    const buffer = keepIndexed(db, isAsRead && seen ? indexer.finish(seen) : null, say);
     const records = db.prepare('SELECT count(*) FROM record').pluck().get() as number;
     const families = db.prepare('SELECT count(DISTINCT family) FROM record').pluck().get() as number;
     if (options.base > 0) db.exec('DETACH base');
@@ -169,18 +170,21 @@ function openRows(
   const next = db.prepare<[number], { ordinal: number; source: number; cells: string }>(
     'SELECT ordinal, source, cells FROM base.record WHERE ordinal > ? ORDER BY ordinal LIMIT 1000',
   );
+  const looker = rowLooker();
   const again = async function* () {
     let done = 0;
     for (let last = -1; ; ) {
       const run = next.all(last);
-      if (run.length === 0) return;
+      if (run.length === 0) break;
       last = run.at(-1)!.ordinal;
       for (const { ordinal, source, cells } of run) {
         done++;
         const row = { line: ordinal + 1, cells: JSON.parse(cells) as Cells };
-        yield { source, rows: [readSourceRow(row, bound.get(source)!, corrected)], share: done / Math.max(1, total) };
+        const read = readSourceRow(row, bound.get(source)!, corrected, looker.add);
+        yield { source, rows: [read], share: done / Math.max(1, total), isTogether: looker.isTogether() };
       }
     }
+    yield { source: 0, rows: [], share: 1, isTogether: looker.isTogether(), seen: looker.finish() };
   };
   return { batches: again(), source: null };
 }
@@ -188,7 +192,7 @@ function openRows(
 async function stageRows(
   db: Database.Database,
   batches: AsyncIterable<ReadBatch & { readonly source: number }>,
-  use: (record: CatalogRecord) => void,
+  { use, drop }: { use(record: CatalogRecord): void; drop(): void },
   onProgress: OnProgress,
 ) {
   const stage = db.prepare(
@@ -198,11 +202,14 @@ async function stageRows(
   let rows = 0;
   let rejected = 0;
   let inTransaction = 0;
+  let seen: SeenCatalog | null = null;
   const refuse = (line: number, column: string, reason: string): void => {
     if (rejected++ < rejectedKept) reject.run(line, column, reason);
   };
   db.exec('BEGIN');
-  for await (const { rows: read, share, source } of batches) {
+  for await (const { rows: read, share, source, isTogether, seen: seenNow } of batches) {
+    if (!isTogether) drop();
+    seen = seenNow ?? seen;
     for (const row of read) {
       if ('reason' in row) refuse(row.line, row.column, row.reason);
       else if (stage.run(rows, row.id, row.family, source, row.json, row.cells).changes > 0) {
@@ -218,7 +225,7 @@ async function stageRows(
     }
   }
   db.exec('COMMIT');
-  return { rows, rejected };
+  return { rows, rejected, seen };
 }
 
 /** Keeps the records in force of which the file says nothing, behind those it has; answers how many. */
@@ -231,11 +238,9 @@ function keepOthers(db: Database.Database): number {
 }
 
 /** Whether the staged rows stand in the catalog's order: as those in force do, and each family together. */
-function isInOrder(db: Database.Database, hasBase: boolean): boolean {
+function isInOrder(db: Database.Database): boolean {
   const rows = db.prepare<[], { family: string; before: number | null }>(
-    hasBase
-      ? 'SELECT s.family, b.ordinal AS before FROM staged s LEFT JOIN base.record b ON b.id = s.id ORDER BY s.ordinal'
-      : 'SELECT family, NULL AS before FROM staged ORDER BY ordinal',
+    'SELECT s.family, b.ordinal AS before FROM staged s LEFT JOIN base.record b ON b.id = s.id ORDER BY s.ordinal',
   );
   const closed = new Set<string>();
   let last: string | null = null;
@@ -253,8 +258,8 @@ function isInOrder(db: Database.Database, hasBase: boolean): boolean {
 }
 
 /** Numbers the records: those in force in their order, new ones after them, each family together. Answers whether they stand so as they came. */
-function sortRecords(db: Database.Database, hasBase: boolean): boolean {
-  const inOrder = isInOrder(db, hasBase);
+function sortRecords(db: Database.Database, hasBase: boolean, isTogether: boolean): boolean {
+  const inOrder = isTogether && (!hasBase || isInOrder(db));
   if (inOrder) db.exec('ALTER TABLE staged RENAME TO record');
   else {
     const before = hasBase
@@ -271,8 +276,8 @@ function sortRecords(db: Database.Database, hasBase: boolean): boolean {
       DROP TABLE staged; DROP TABLE place; DROP TABLE first;
       VACUUM;`);
   }
-  db.exec(`DROP INDEX IF EXISTS staged_id;
-    CREATE INDEX record_family ON record (family); CREATE UNIQUE INDEX record_id ON record (id);`);
+  // Rows that stay where they are keep the index of their ids.
+  db.exec('CREATE INDEX record_family ON record (family); CREATE UNIQUE INDEX IF NOT EXISTS record_id ON record (id);');
   return inOrder;
 }
 
@@ -311,8 +316,14 @@ function eachRecord(
 /** Profiles the records, looks for twins among them and builds the index. */
 export function buildIndex(db: Database.Database, onProgress: OnIndexing): SharedArrayBuffer {
   const indexer = catalogIndexer(languageOf(db));
-  eachRecord(db, indexer.add, (share) => onProgress('profiling', share));
-  const indexed = indexer.finish();
+  const looker = catalogLooker();
+  const look = (record: CatalogRecord): void => {
+    looker.add(record);
+    indexer.add(record);
+  };
+  eachRecord(db, look, (share) => onProgress('profiling', share));
+  const seen = looker.finish();
+  const indexed = seen && indexer.finish(seen);
   if (indexed === null) throw new Error('The records of a family do not stand together.');
   onProgress('indexing', 0);
   return keepIndexed(db, indexed, onProgress);

@@ -1,6 +1,8 @@
+import { catalogLooker, type SeenCatalog } from '../../core/catalog/catalogLooker.ts';
 import type { FileForm } from '../../core/catalog/fileForm.ts';
 import type { Mapping } from '../../core/catalog/mappingSchema.ts';
 import { type BoundMapping, bindMapping, readRow } from '../../core/catalog/readRow.ts';
+import type { CatalogRecord } from '../../core/catalog/record.ts';
 import { openSource } from './sources/openSource.ts';
 import type { SourceRow } from './sources/source.ts';
 
@@ -19,6 +21,10 @@ export type ReadRow =
 export interface ReadBatch {
   readonly rows: readonly ReadRow[];
   readonly share: number;
+  /** Whether the records of each family came one after another so far. */
+  readonly isTogether: boolean;
+  /** With the last rows, what was seen of all that were read; null where families were apart. */
+  readonly seen?: SeenCatalog | null;
 }
 
 export interface FileToRead {
@@ -32,14 +38,34 @@ export interface FileToRead {
 /** Rows handed over together: enough that handing over costs nothing beside reading them. */
 const atOnce = 500;
 
-/** Reads one row of a source by a mapping. */
-export function readSourceRow(row: SourceRow, bound: BoundMapping, corrections: ReadonlyMap<string, string>): ReadRow {
+/** Looks at records as they are taken: of those with one id, the first. */
+export function rowLooker(): ReturnType<typeof catalogLooker> {
+  const looker = catalogLooker();
+  const ids = new Set<string>();
+  return {
+    ...looker,
+    add(record) {
+      if (ids.has(record.id)) return;
+      ids.add(record.id);
+      looker.add(record);
+    },
+  };
+}
+
+/** Reads one row of a source by a mapping; `look` is given the record that comes of it. */
+export function readSourceRow(
+  row: SourceRow,
+  bound: BoundMapping,
+  corrections: ReadonlyMap<string, string>,
+  look: (record: CatalogRecord) => void,
+): ReadRow {
   const { line } = row;
   if ('reason' in row) return row;
   const reading = readRow(row.cells, bound);
   if ('refusal' in reading) return { line, ...reading.refusal };
   const corrected = corrections.get(reading.record.id);
   const record = corrected === undefined ? reading.record : { ...reading.record, familyId: corrected };
+  look(record);
   const { id, familyId: family } = record;
   return { line, id, family, json: JSON.stringify(record), cells: JSON.stringify(row.cells) };
 }
@@ -48,15 +74,16 @@ export function readSourceRow(row: SourceRow, bound: BoundMapping, corrections: 
 export async function* readFileRows({ path, form, mapping, corrections }: FileToRead): AsyncGenerator<ReadBatch> {
   const source = openSource(path, form);
   const bound = bindMapping(mapping);
+  const looker = rowLooker();
   let rows: ReadRow[] = [];
   try {
     for await (const row of source.rows) {
-      rows.push(readSourceRow(row, bound, corrections));
+      rows.push(readSourceRow(row, bound, corrections, looker.add));
       if (rows.length < atOnce) continue;
-      yield { rows, share: source.share() };
+      yield { rows, share: source.share(), isTogether: looker.isTogether() };
       rows = [];
     }
-    if (rows.length > 0) yield { rows, share: 1 };
+    yield { rows, share: 1, isTogether: looker.isTogether(), seen: looker.finish() };
   } finally {
     source.close();
   }

@@ -1,0 +1,26 @@
+import { mkdtempSync } from 'node:fs';
+import { Session } from 'node:inspector/promises';
+import { Worker } from 'node:worker_threads';
+import { pathToFileURL } from 'node:url';
+import { examineFile } from '../server/catalog/examineFile.ts';
+import { importCatalog } from '../server/catalog/importCatalog.ts';
+import { threadedRows } from '../server/catalog/threadedRows.ts';
+import { openDataFolder } from '../server/dataFolder.ts';
+const path = '/tmp/zz100.csv';
+const { form, mapping } = await examineFile(path);
+const folder = openDataFolder(mkdtempSync('/tmp/zzimp-'));
+const session = new Session(); session.connect();
+await session.post('Profiler.enable'); await session.post('Profiler.setSamplingInterval', { interval: 500 }); await session.post('Profiler.start');
+const t = performance.now(); let phase = '', since = t; const phases: Record<string, number> = {};
+await importCatalog({ folder, generation: 1, base: 0, mode: 'replace', rows: { kind: 'file', path, name: 'x.csv', form, mapping } }, (p) => { const now = performance.now(); if (p.phase !== phase) { phases[phase] = (phases[phase] ?? 0) + now - since; since = now; phase = p.phase; } }, (file) => threadedRows(new Worker(pathToFileURL('dist/server/rowWorker.js'), { workerData: file })));
+const elu = performance.eventLoopUtilization();
+console.log('total', performance.now() - t, phases, 'utilization', elu.utilization);
+const { profile } = await session.post('Profiler.stop') as any;
+const node = new Map(profile.nodes.map((n: any) => [n.id, n])); const self = new Map<number, number>();
+profile.samples.forEach((s: number, i: number) => self.set(s, (self.get(s) ?? 0) + profile.timeDeltas[i] / 1000));
+const parent = new Map(); for (const n of profile.nodes) for (const c of n.children ?? []) parent.set(c, n.id);
+const name = (n: any) => `${n.callFrame.functionName || '(anon)'} ${n.callFrame.url.split('/').pop()}:${n.callFrame.lineNumber + 1}`;
+const bySelf = new Map(), byTotal = new Map();
+for (const [id, t] of self) { const n = node.get(id); bySelf.set(name(n), (bySelf.get(name(n)) ?? 0) + t); const seen = new Set(); for (let c: any = id; c !== undefined; c = parent.get(c)) { const k = name(node.get(c)); if (!seen.has(k)) { seen.add(k); byTotal.set(k, (byTotal.get(k) ?? 0) + t); } } }
+const top = (m: any) => [...m].sort((a, b) => b[1] - a[1]).slice(0, 32).map(([k, t]) => t.toFixed(0).padStart(8) + ' ' + k).join('\n');
+console.log('SELF\n' + top(bySelf)); console.log('TOTAL\n' + top(byTotal));

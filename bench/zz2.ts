@@ -1,0 +1,20 @@
+import { Session } from 'node:inspector/promises';
+import { examineFile } from '../server/catalog/examineFile.ts';
+import { readFileRows } from '../server/catalog/readRows.ts';
+const path = '/tmp/zz100.csv';
+const { form, mapping } = await examineFile(path);
+console.log(JSON.stringify(mapping.columns.map(({column,as,split,pattern,writing})=>[column,as,split,pattern,writing])));
+const session = new Session(); session.connect();
+await session.post('Profiler.enable'); await session.post('Profiler.setSamplingInterval', { interval: 500 }); await session.post('Profiler.start');
+const t = performance.now(); let m = 0;
+for await (const b of readFileRows({ path, form, mapping, corrections: new Map() })) m += b.rows.length;
+console.log(m, performance.now() - t);
+const { profile } = await session.post('Profiler.stop') as any;
+const node = new Map(profile.nodes.map((n: any) => [n.id, n])); const self = new Map<number, number>();
+profile.samples.forEach((s: number, i: number) => self.set(s, (self.get(s) ?? 0) + profile.timeDeltas[i] / 1000));
+const parent = new Map(); for (const n of profile.nodes) for (const c of n.children ?? []) parent.set(c, n.id);
+const name = (n: any) => `${n.callFrame.functionName || '(anon)'} ${n.callFrame.url.split('/').pop()}:${n.callFrame.lineNumber + 1}`;
+const bySelf = new Map(), byTotal = new Map();
+for (const [id, t] of self) { const n = node.get(id); bySelf.set(name(n), (bySelf.get(name(n)) ?? 0) + t); const seen = new Set(); for (let c: any = id; c !== undefined; c = parent.get(c)) { const k = name(node.get(c)); if (!seen.has(k)) { seen.add(k); byTotal.set(k, (byTotal.get(k) ?? 0) + t); } } }
+const top = (m: any) => [...m].sort((a, b) => b[1] - a[1]).slice(0, 30).map(([k, t]) => t.toFixed(0).padStart(8) + ' ' + k).join('\n');
+console.log('SELF\n' + top(bySelf)); console.log('TOTAL\n' + top(byTotal));
