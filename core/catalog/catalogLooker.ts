@@ -1,15 +1,13 @@
-import { type AttributeProfile, attributeProfiler } from './profileAttributes.ts';
 import type { CatalogRecord } from './record.ts';
 import { type Twins, twinFinder } from './twins.ts';
 
 /** What is known of a catalog once all its records were looked at. */
 export interface SeenCatalog {
   readonly records: number;
-  readonly profiles: readonly AttributeProfile[];
   readonly twins: readonly Twins[];
 }
 
-/** Profiles a catalog and finds its twins in one reading, in catalog order. Cost: that of the two, and a name a family. */
+/** Finds a catalog's twins in one reading, in catalog order, as far as it has one. Cost: that of the twins, and a name a family. */
 export function catalogLooker(): {
   add(record: CatalogRecord): void;
   /** Whether the records of each family came one after another so far. */
@@ -17,7 +15,6 @@ export function catalogLooker(): {
   /** Null where they did not: nothing can be said of them in this order. */
   finish(): SeenCatalog | null;
 } {
-  const profiler = attributeProfiler();
   const twins = twinFinder();
   const closed = new Set<string>();
   let records = 0;
@@ -33,10 +30,9 @@ export function catalogLooker(): {
         if (isApart) return;
       }
       records++;
-      profiler.add(record);
       twins.add(record);
     },
     isTogether: () => !isApart,
-    finish: () => (isApart ? null : { records, profiles: profiler.finish(), twins: twins.finish() }),
+    finish: () => (isApart ? null : { records, twins: twins.finish() }),
   };
 }

@@ -102,11 +102,13 @@ const isWritten: ReadonlySet<ColumnReading['as']> = new Set(['skip', 'id', 'sku'
 
 /** A pattern with what other columns hold in this row in place of their names: `{value} {unit}`; nothing where they are empty. */
 const withNeighbours = (pattern: string, cells: Cells): string =>
-  pattern
-    .replace(/\{([^{}]+)\}/g, (placeholder, name: string) =>
-      name === 'value' ? placeholder : (textsIn(own(cells, name) ?? '')[0] ?? ''),
-    )
-    .trim();
+  pattern === ''
+    ? ''
+    : pattern
+        .replace(/\{([^{}]+)\}/g, (placeholder, name: string) =>
+          name === 'value' ? placeholder : (textsIn(own(cells, name) ?? '')[0] ?? ''),
+        )
+        .trim();
 
 /** Takes one column into the draft; answers why the row must be refused, or nothing. */
 function takeColumn(

@@ -46,13 +46,13 @@ function signatureOf(record: CatalogRecord, stemOf: (token: string) => string): 
   return `${[...words].sort().join(' ')} / ${fold(firstText(record.values.brand))}`;
 }
 
-function productOf(records: readonly CatalogRecord[]): Product {
+function productOf(records: readonly CatalogRecord[], foldOf: (text: string) => string): Product {
   const gathered = new Map<string, Set<string>>();
   for (const { values } of records)
     for (const [key, value] of Object.entries(values)) {
       if (passing.has(key)) continue;
       const texts = gathered.get(key) ?? new Set();
-      for (const text of textsOf(value)) texts.add(fold(text).trim());
+      for (const text of textsOf(value)) texts.add(foldOf(text));
       gathered.set(key, texts);
     }
   return {
@@ -73,18 +73,28 @@ function differences(a: Product, b: Product): string[] {
   return found;
 }
 
+/** Texts of which is kept what came of them, and the longest of these: others are worked out each time. */
+const mostKept = 50_000;
+const longestKept = 60;
+
+/** The same again without working it out again. */
+function remembering(work: (text: string) => string): (text: string) => string {
+  const known = new Map<string, string>();
+  return (text) => {
+    const before = known.get(text);
+    if (before !== undefined) return before;
+    const found = work(text);
+    if (known.size < mostKept && text.length <= longestKept) known.set(text, found);
+    return found;
+  };
+}
+
 /** Finds twins while records come in catalog order, each family's together. Keeps a product of every family in memory. */
 export function twinFinder(): { add(record: CatalogRecord): void; finish(): Twins[] } {
   const bySignature = new Map<string, Product[]>();
-  // A catalog has far fewer words than titles.
-  const stems = new Map<string, string>();
-  const stemOf = (token: string): string => {
-    const known = stems.get(token);
-    if (known !== undefined) return known;
-    const found = stem(token);
-    stems.set(token, found);
-    return found;
-  };
+  // A catalog has far fewer words and values than records.
+  const stemOf = remembering((token) => stem(token));
+  const foldOf = remembering((text) => fold(text).trim());
   let family: CatalogRecord[] = [];
   const close = (): void => {
     const [first] = family;
@@ -92,8 +102,8 @@ export function twinFinder(): { add(record: CatalogRecord): void; finish(): Twin
     if (first && isLive) {
       const signature = signatureOf(first, stemOf);
       const known = bySignature.get(signature);
-      if (known) known.push(productOf(family));
-      else bySignature.set(signature, [productOf(family)]);
+      if (known) known.push(productOf(family, foldOf));
+      else bySignature.set(signature, [productOf(family, foldOf)]);
     }
     family = [];
   };

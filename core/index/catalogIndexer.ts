@@ -20,7 +20,8 @@ const layoutOf = (profiles: readonly AttributeProfile[]): string =>
   JSON.stringify(profiles.map((profile) => [profile.key, profile.kind, hasValueColumn(profile)]));
 
 /**
- * Builds a catalog's index while its records are looked at, perhaps in another thread. An index is laid out by the
+ * Profiles a catalog and builds its index in one reading, while what else is to be seen of it is perhaps seen in another
+ * thread. An index is laid out by the
  * profiles, which are known after the last record only; so it is begun by those of the first records, and stands where
  * the whole catalog's agree in what matters for it, as they nearly always do. Cost: that of the index, and the first
  * `recordsForGuess` records in memory.
@@ -40,6 +41,7 @@ export function catalogIndexer(
   let guess = '';
   let records = 0;
   let isDropped = false;
+  const profiler = attributeProfiler();
   let builder: SnapshotBuilder | null = null;
   const begin = (): SnapshotBuilder => {
     const guesser = attributeProfiler();
@@ -55,6 +57,7 @@ export function catalogIndexer(
     add(record) {
       if (isDropped) return;
       records++;
+      profiler.add(record);
       if (builder) builder.add(record);
       else if (first.push(record) === recordsForGuess) begin();
     },
@@ -66,8 +69,8 @@ export function catalogIndexer(
     finish(seen) {
       if (isDropped || seen.records !== records) return null;
       const built = builder ?? begin();
-      const { profiles, twins } = seen;
-      return { profiles, twins, snapshot: layoutOf(profiles) === guess ? built.finish(profiles) : null };
+      const profiles = profiler.finish();
+      return { profiles, twins: seen.twins, snapshot: layoutOf(profiles) === guess ? built.finish(profiles) : null };
     },
   };
 }

@@ -42,8 +42,16 @@ function cellsOf(records: readonly CsvRecord[], { delimiter, quote, escape: befo
       relax_quotes: true,
       relax_column_count: true,
     });
-  const together = read(records.map(({ text }) => text).join('\n'));
-  return together.length === records.length ? together : records.map(({ text }) => read(`${text}\n`).flat());
+  // Where no quote stands, a delimiter is nothing but one: most rows of most files, read in a tenth of the time.
+  const isPlain = ({ text }: CsvRecord): boolean => text !== '' && !text.includes(quote);
+  const quoted = records.filter((record) => !isPlain(record));
+  const together = quoted.length > 0 ? read(quoted.map(({ text }) => text).join('\n')) : [];
+  const isEach = together.length === quoted.length;
+  let at = 0;
+  return records.map((record) => {
+    if (isPlain(record)) return record.text.split(delimiter);
+    return isEach ? together[at++]! : read(`${record.text}\n`).flat();
+  });
 }
 
 type CsvForm = Pick<FileForm, 'delimiter' | 'quote' | 'escape'>;
