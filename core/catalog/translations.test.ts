@@ -35,6 +35,8 @@ describe('columns that say the same in several languages', () => {
     ]);
     expect(seen('name_fr', 'name_de')).toEqual(['name_fr fr', 'name_de de other']);
   });
+  test('numbers are said in no language', () =>
+    expect(translatedColumns([{ column: 'weight' }, { column: 'weight_pl', numeric: 1 }]).size).toBe(0));
   test('a column alone is no translation', () =>
     expect(seen('title', 'notes_fr', 'price_eur', 'price_gbp')).toEqual([]));
   test('nor is an attribute of nothing that is there', () => {

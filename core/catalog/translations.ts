@@ -23,10 +23,13 @@ export interface Translated extends InLanguage {
  * The columns that say the same in several languages, by their names. The shop's own is the one that names no language,
  * and where all do, the language in which most of them are, or the first in the file of as many.
  */
-export function translatedColumns(columns: readonly Pick<ColumnFacts, 'column'>[]): ReadonlyMap<string, Translated> {
+export function translatedColumns(
+  columns: readonly (Pick<ColumnFacts, 'column'> & Partial<Pick<ColumnFacts, 'numeric'>>)[],
+): ReadonlyMap<string, Translated> {
   const sets = new Map<string, { plain: string | null; named: (InLanguage & { column: string })[] }>();
-  for (const { column } of columns) {
-    const named = languageNamed(column);
+  for (const { column, numeric = 0 } of columns) {
+    // Numbers are said in no language: `weight_pl` is of a pallet.
+    const named = numeric >= 0.9 ? null : languageNamed(column);
     const meaning = meaningOf(named && named.name !== '' ? named.name : column);
     const set = sets.get(meaning) ?? { plain: null, named: [] };
     if (!named || named.name === '') set.plain ??= column;

@@ -126,7 +126,7 @@ export function proposeFilters(
   const all = engine.matcher.all(null).records.slice();
   const keys = new Set(snapshot.attributes.map(({ key }) => key));
   const candidates = snapshot.attributes
-    .filter((profile) => !never.has(profile.key) && !isTranslation(profile.key, keys))
+    .filter((profile) => !never.has(profile.key) && (isNumeric(profile) || !isTranslation(profile.key, keys)))
     .filter((profile) => hasChoices(profile) || isNumeric(profile))
     .filter(({ coverage, values, key }) => coverage > 0.005 && values > 1 && (values <= 5000 || key === 'price'))
     .flatMap((profile) => {

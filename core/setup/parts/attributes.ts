@@ -53,7 +53,10 @@ function firstSetting(profile: AttributeProfile, keys: ReadonlySet<string>): Att
   // A column of bare numbers has no words yet; once it is given a unit, its amounts are found without another step.
   const isOwnNumber = profile.kind === 'number' && !standardColumn.has(profile.key);
   const isRead = isIndexedAsText(profile) || isOwnNumber;
-  const isAside = profile.key === availability.key || profile.key === 'hidden' || isTranslation(profile.key, keys);
+  const isAside =
+    profile.key === availability.key ||
+    profile.key === 'hidden' ||
+    (profile.kind !== 'number' && isTranslation(profile.key, keys));
   const searchable = isRead && !isAside && profile.coverage >= 0.02;
   const weight = own(usualWeights, profile.key) ?? firstWeight(profile);
   // Cards of a catalog that has next to no pictures have no empty places for them.
