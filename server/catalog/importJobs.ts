@@ -13,6 +13,7 @@ import type { ExaminedFile } from './examineFile.ts';
 import type { ImportedCatalog, ImportPhase, ImportRows } from './importCatalog.ts';
 import type { ImportMessage, ImportOrder } from './importWorker.ts';
 import type { MappingStore } from './mappingStore.ts';
+import { forRows } from './threadedRows.ts';
 
 /** What is known of the file of the job, with the mapping kept from an earlier file of its shape. */
 export interface ExaminedJob extends ExaminedFile {
@@ -162,7 +163,7 @@ export function openImportJobs(options: ImportJobOptions): ImportJobs {
   };
   /** Runs an order in a thread; its messages count only while the job is this one and has not been stopped. */
   const run = (order: ImportOrder): void => {
-    const running = new Worker(options.worker, { workerData: order });
+    const running = new Worker(options.worker, { workerData: order, resourceLimits: forRows });
     const id = job!.id;
     worker = running;
     startedAt = now();

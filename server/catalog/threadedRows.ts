@@ -14,12 +14,12 @@ export type RowMessage =
 /** Batches that may be read before one is taken. */
 export const batchesAhead = 6;
 
-/** Room for what is soon forgotten, in MB: rows are, and looking for them often costs more than the room. */
-const youngRoom = 64;
+/** Much room for what is soon forgotten, as rows are: looking for them often costs more than the room. */
+export const forRows = { maxYoungGenerationSizeMb: 64 };
 
 /** A thread that reads a file. */
 export const rowThread = (worker: URL, file: FileToRead): Worker =>
-  new Worker(worker, { workerData: file, resourceLimits: { maxYoungGenerationSizeMb: youngRoom } });
+  new Worker(worker, { workerData: file, resourceLimits: forRows });
 
 /**
  * A file's rows as `readFileRows` gives them, read by a thread of their own, so that reading goes on while what was read
