@@ -1,9 +1,13 @@
+/** No amount is written with more characters; the patterns below take quadratic time over digits that go on and on. */
+export const amountCharacters = 80;
+
 /**
  * Reads an amount as exports write it: `12`, `£7.20`, `1,200.00`, `7,20`, `EUR 5`. Answers null where the text is
  * no single amount. A comma is a decimal mark only when it is the last mark and is followed by one or two digits; points
  * part thousands where several of them stand before three digits each.
  */
 export function readAmount(text: string): number | null {
+  if (text.length > amountCharacters) return null;
   const bare = text.replace(/[\s\p{Sc}]|^[A-Z]{3}(?=[\s\d])|(?<=[\s\d])[A-Z]{3}$/gu, '');
   if (!/^[-+]?[\d.,]*\d[\d.,]*$/.test(bare)) return null;
   const pointGroups = /^[-+]?\d{1,3}(\.\d{3}){2,}(,\d+)?$/.test(bare);

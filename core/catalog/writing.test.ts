@@ -23,6 +23,18 @@ describe('a number by its column’s decimal mark', () => {
   ] as const)('%s with %s is %s', (text, writing, amount) => expect(readMarked(text, writing)).toBe(amount));
 });
 
+describe('a cell of digits that go on and on', () => {
+  // Without a limit of length each of these took seconds.
+  const endless = `${'1'.repeat(200_000)}a1`;
+  test.each([undefined, 'decimal-comma', 'decimal-point', 'yes-no'] as const)('is no amount, written %s', (writing) => {
+    expect(readMarked(endless, writing)).toBeNull();
+    expect(asMeant(endless, writing, 'en')).toBe(endless);
+  });
+  test('says nothing of its column’s decimal mark', () => {
+    expect(markOf(endless)).toBeNull();
+  });
+});
+
 describe('what a column’s number tells of its decimal mark', () => {
   test.each([
     ['7,20', 'comma'],

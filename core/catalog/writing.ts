@@ -1,5 +1,5 @@
 import type { Language } from '../text/languages.ts';
-import { readAmount } from './readAmount.ts';
+import { amountCharacters, readAmount } from './readAmount.ts';
 
 /** How a column writes its values, where that is told by the column as a whole and not by each of them. */
 export const writings = ['yes-no', 'decimal-comma', 'decimal-point'] as const;
@@ -25,7 +25,8 @@ const plain = { ',': /^\d*,?\d+$|^\d+,$/, '.': /^\d*\.?\d+$|^\d+\.$/ } as const;
  * neither the mark nor groups of three digits before it is read as it would be without a mark; null where it is no amount.
  */
 export function readMarked(text: string, writing: Writing | undefined): number | null {
-  if (writing !== 'decimal-comma' && writing !== 'decimal-point') return readAmount(text);
+  if ((writing !== 'decimal-comma' && writing !== 'decimal-point') || text.length > amountCharacters)
+    return readAmount(text);
   const mark = writing === 'decimal-comma' ? ',' : '.';
   const [, sign, digits] = /^[^\d.,+-]*([-+]?)([\d.,]*\d[\d.,]*)\D*$/.exec(text.replace(/\s+/g, '')) ?? [];
   if (digits === undefined || readAmount(text) === null || !(grouped[mark].test(digits) || plain[mark].test(digits)))

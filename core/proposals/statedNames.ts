@@ -99,13 +99,17 @@ function slashedNames(texts: readonly string[]): StatedNames[] {
       if (before) before.texts++;
       else found.set(key, { names, texts: 1, example: text, by: 'slash' });
     }
-  const often = [...found.values()].filter((each) => each.texts >= fewestSlashed);
-  if (often.length === 0) return [];
-  const whole = new Set(texts.map((text) => tokenize(text).join(' ')));
-  const words = texts.map((text) => new Set(tokenize(text.replace(slashed, ' '))));
-  return often.filter(
-    ({ names: [a, b] }) => !(whole.has(a) || whole.has(b)) && !words.some((each) => each.has(a) && each.has(b)),
-  );
+  const often = new Set([...found.values()].filter((each) => each.texts >= fewestSlashed));
+  // Text by text, so that the words of one are all that is kept.
+  for (const text of often.size === 0 ? [] : texts) {
+    const whole = tokenize(text).join(' ');
+    const apart = new Set(tokenize(text.replace(slashed, ' ')));
+    for (const each of often) {
+      const [a, b] = each.names;
+      if (whole === a || whole === b || (apart.has(a) && apart.has(b))) often.delete(each);
+    }
+  }
+  return [...often];
 }
 
 /** Share of the products called so that must have a keyword for it to be another name of them, and how many. */
