@@ -15,7 +15,7 @@ import { longestNote, mostEdits } from './limits.ts';
 import { paths } from './paths.ts';
 import { productEndpoints } from './productEndpoints.ts';
 import { proposalEndpoints } from './proposalEndpoints.ts';
-import { deskSearchQuery, sayings, shopSearchQuery } from './searchQuery.ts';
+import { deskSearchQuery, sayings, setupName, shopSearchQuery } from './searchQuery.ts';
 import { deskStateSchema } from './stateSchema.ts';
 import { vocabularyEndpoints } from './vocabularyEndpoints.ts';
 import { explainedWordSchema } from './wordSchema.ts';
@@ -80,7 +80,7 @@ export const endpoints = {
   deskShopProduct: endpoint({
     ...paths.deskShopProduct,
     summary: 'The same under the draft or the published setup.',
-    query: z.object({ id: productId, from: z.enum(['draft', 'live']).default('draft') }),
+    query: z.object({ id: productId, from: setupName.optional() }),
     body: none,
     answer: productDetailSchema,
   }),
@@ -94,7 +94,7 @@ export const endpoints = {
   deskShopArticle: endpoint({
     ...paths.deskShopArticle,
     summary: 'The same under the draft or the published setup.',
-    query: z.object({ id: productId, from: z.enum(['draft', 'live']).default('draft') }),
+    query: z.object({ id: productId, from: setupName.optional() }),
     body: none,
     answer: articleSchema,
   }),
@@ -105,7 +105,7 @@ export const endpoints = {
       .object({
         q: z.string().max(512).default(''),
         product: z.string().max(200),
-        from: z.enum(['draft', 'live']).default('draft'),
+        from: setupName.optional(),
         sort: z.string().max(80).default(''),
         collection: z.string().max(200).default(''),
         asWords: sayings,
@@ -119,7 +119,7 @@ export const endpoints = {
     summary: 'How each word of a search was taken, why not otherwise, and which products it would find are hidden.',
     query: z.object({
       q: z.string().max(longestQuery).default(''),
-      from: z.enum(['draft', 'live']).default('draft'),
+      from: setupName.optional(),
       asWords: sayings,
     }),
     body: none,

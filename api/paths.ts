@@ -1,76 +1,113 @@
 /**
- * Where each endpoint is: its method and path by name. Apart from the endpoints' schemas, so that the interface can
+ * Where each endpoint is: its method and path by name, with the storefront and, at the desk, the draft it is about. Apart from the endpoints' schemas, so that the interface can
  * call them by name without carrying the validation that only the server does.
  */
 export const paths = {
-  shopSearch: { method: 'get', path: '/shop/search' },
-  shopProduct: { method: 'get', path: '/shop/product' },
-  shopArticle: { method: 'get', path: '/shop/article' },
-  deskSearch: { method: 'get', path: '/desk/search' },
-  deskShopProduct: { method: 'get', path: '/desk/shop-product' },
-  deskShopArticle: { method: 'get', path: '/desk/shop-article' },
-  why: { method: 'get', path: '/desk/why' },
-  words: { method: 'get', path: '/desk/words' },
-  state: { method: 'get', path: '/desk/state' },
-  setAside: { method: 'get', path: '/desk/set-aside' },
-  edit: { method: 'post', path: '/desk/edits' },
-  undo: { method: 'post', path: '/desk/undo' },
-  redo: { method: 'post', path: '/desk/redo' },
-  publish: { method: 'post', path: '/desk/publish' },
-  releases: { method: 'get', path: '/desk/releases' },
-  takeBack: { method: 'post', path: '/desk/releases/again' },
-  attributes: { method: 'get', path: '/desk/attributes' },
-  values: { method: 'get', path: '/desk/values' },
-  products: { method: 'get', path: '/desk/products' },
-  vocabularyNotes: { method: 'get', path: '/desk/vocabulary/notes' },
-  usualStopWords: { method: 'get', path: '/desk/vocabulary/stop-words' },
-  vocabularyTimes: { method: 'get', path: '/desk/vocabulary/times' },
-  dictionary: { method: 'get', path: '/desk/vocabulary/dictionary' },
-  readVocabulary: { method: 'post', path: '/desk/vocabulary/read' },
-  effect: { method: 'get', path: '/desk/effect' },
-  filterProposals: { method: 'get', path: '/desk/filters/proposals' },
-  filterWorth: { method: 'get', path: '/desk/filters/worth' },
-  attributeValues: { method: 'get', path: '/desk/filters/values' },
-  proposals: { method: 'get', path: '/desk/proposals' },
-  acceptProposals: { method: 'post', path: '/desk/proposals/accept' },
-  declineProposal: { method: 'post', path: '/desk/proposals/decline' },
-  content: { method: 'get', path: '/desk/content' },
-  bringInContent: { method: 'post', path: '/desk/content/import' },
-  topSearches: { method: 'get', path: '/desk/demand/searches' },
-  demand: { method: 'get', path: '/desk/demand' },
-  bringInLog: { method: 'post', path: '/desk/demand/log' },
-  noteSearch: { method: 'post', path: '/shop/log/search' },
-  noteOutcome: { method: 'post', path: '/shop/log/outcome' },
-  rows: { method: 'get', path: '/desk/catalog/rows' },
-  product: { method: 'get', path: '/desk/catalog/product' },
-  editCells: { method: 'post', path: '/desk/catalog/cells' },
-  editProducts: { method: 'post', path: '/desk/catalog/products' },
-  discard: { method: 'post', path: '/desk/catalog/discard' },
-  facts: { method: 'post', path: '/desk/catalog/facts' },
-  feed: { method: 'post', path: '/desk/catalog/feed' },
-  freshness: { method: 'get', path: '/desk/catalog/freshness' },
-  catalog: { method: 'get', path: '/desk/catalog' },
-  startImport: { method: 'post', path: '/desk/catalog/import' },
-  putBackCatalog: { method: 'post', path: '/desk/catalog/put-back' },
-  concerns: { method: 'get', path: '/desk/catalog/import/concerns' },
-  cancelImport: { method: 'post', path: '/desk/catalog/import/cancel' },
-  importJob: { method: 'get', path: '/desk/catalog/import/job' },
-  examined: { method: 'get', path: '/desk/catalog/import/examined' },
-  lookAgain: { method: 'post', path: '/desk/catalog/import/form' },
-  readImport: { method: 'post', path: '/desk/catalog/import/read' },
-  differences: { method: 'get', path: '/desk/catalog/import/differences' },
-  rejectedRows: { method: 'get', path: '/desk/catalog/rejected' },
-  commitImport: { method: 'post', path: '/desk/catalog/import/commit' },
-  sources: { method: 'get', path: '/desk/catalog/sources' },
-  readAgain: { method: 'post', path: '/desk/catalog/sources/again' },
-  correctFamilies: { method: 'post', path: '/desk/catalog/families' },
-  corrections: { method: 'get', path: '/desk/catalog/families' },
-  duplicates: { method: 'get', path: '/desk/catalog/duplicates' },
+  shopSearch: { method: 'get', path: '/shop/{storefront}/search' },
+  shopProduct: { method: 'get', path: '/shop/{storefront}/product' },
+  shopArticle: { method: 'get', path: '/shop/{storefront}/article' },
+  deskSearch: { method: 'get', path: '/desk/{storefront}/{draft}/search' },
+  deskShopProduct: { method: 'get', path: '/desk/{storefront}/{draft}/shop-product' },
+  deskShopArticle: { method: 'get', path: '/desk/{storefront}/{draft}/shop-article' },
+  why: { method: 'get', path: '/desk/{storefront}/{draft}/why' },
+  words: { method: 'get', path: '/desk/{storefront}/{draft}/words' },
+  state: { method: 'get', path: '/desk/{storefront}/{draft}/state' },
+  setAside: { method: 'get', path: '/desk/{storefront}/{draft}/set-aside' },
+  edit: { method: 'post', path: '/desk/{storefront}/{draft}/edits' },
+  undo: { method: 'post', path: '/desk/{storefront}/{draft}/undo' },
+  redo: { method: 'post', path: '/desk/{storefront}/{draft}/redo' },
+  publish: { method: 'post', path: '/desk/{storefront}/{draft}/publish' },
+  releases: { method: 'get', path: '/desk/{storefront}/{draft}/releases' },
+  takeBack: { method: 'post', path: '/desk/{storefront}/{draft}/releases/again' },
+  attributes: { method: 'get', path: '/desk/{storefront}/{draft}/attributes' },
+  values: { method: 'get', path: '/desk/{storefront}/{draft}/values' },
+  products: { method: 'get', path: '/desk/{storefront}/{draft}/products' },
+  vocabularyNotes: { method: 'get', path: '/desk/{storefront}/{draft}/vocabulary/notes' },
+  usualStopWords: { method: 'get', path: '/desk/{storefront}/{draft}/vocabulary/stop-words' },
+  vocabularyTimes: { method: 'get', path: '/desk/{storefront}/{draft}/vocabulary/times' },
+  dictionary: { method: 'get', path: '/desk/{storefront}/{draft}/vocabulary/dictionary' },
+  readVocabulary: { method: 'post', path: '/desk/{storefront}/{draft}/vocabulary/read' },
+  effect: { method: 'get', path: '/desk/{storefront}/{draft}/effect' },
+  filterProposals: { method: 'get', path: '/desk/{storefront}/{draft}/filters/proposals' },
+  filterWorth: { method: 'get', path: '/desk/{storefront}/{draft}/filters/worth' },
+  attributeValues: { method: 'get', path: '/desk/{storefront}/{draft}/filters/values' },
+  proposals: { method: 'get', path: '/desk/{storefront}/{draft}/proposals' },
+  acceptProposals: { method: 'post', path: '/desk/{storefront}/{draft}/proposals/accept' },
+  declineProposal: { method: 'post', path: '/desk/{storefront}/{draft}/proposals/decline' },
+  content: { method: 'get', path: '/desk/{storefront}/{draft}/content' },
+  bringInContent: { method: 'post', path: '/desk/{storefront}/{draft}/content/import' },
+  topSearches: { method: 'get', path: '/desk/{storefront}/{draft}/demand/searches' },
+  demand: { method: 'get', path: '/desk/{storefront}/{draft}/demand' },
+  bringInLog: { method: 'post', path: '/desk/{storefront}/{draft}/demand/log' },
+  noteSearch: { method: 'post', path: '/shop/{storefront}/log/search' },
+  noteOutcome: { method: 'post', path: '/shop/{storefront}/log/outcome' },
+  rows: { method: 'get', path: '/desk/{storefront}/{draft}/catalog/rows' },
+  product: { method: 'get', path: '/desk/{storefront}/{draft}/catalog/product' },
+  editCells: { method: 'post', path: '/desk/{storefront}/{draft}/catalog/cells' },
+  editProducts: { method: 'post', path: '/desk/{storefront}/{draft}/catalog/products' },
+  discard: { method: 'post', path: '/desk/{storefront}/{draft}/catalog/discard' },
+  facts: { method: 'post', path: '/desk/{storefront}/{draft}/catalog/facts' },
+  feed: { method: 'post', path: '/desk/{storefront}/{draft}/catalog/feed' },
+  freshness: { method: 'get', path: '/desk/{storefront}/{draft}/catalog/freshness' },
+  catalog: { method: 'get', path: '/desk/{storefront}/{draft}/catalog' },
+  startImport: { method: 'post', path: '/desk/{storefront}/{draft}/catalog/import' },
+  putBackCatalog: { method: 'post', path: '/desk/{storefront}/{draft}/catalog/put-back' },
+  concerns: { method: 'get', path: '/desk/{storefront}/{draft}/catalog/import/concerns' },
+  cancelImport: { method: 'post', path: '/desk/{storefront}/{draft}/catalog/import/cancel' },
+  importJob: { method: 'get', path: '/desk/{storefront}/{draft}/catalog/import/job' },
+  examined: { method: 'get', path: '/desk/{storefront}/{draft}/catalog/import/examined' },
+  lookAgain: { method: 'post', path: '/desk/{storefront}/{draft}/catalog/import/form' },
+  readImport: { method: 'post', path: '/desk/{storefront}/{draft}/catalog/import/read' },
+  differences: { method: 'get', path: '/desk/{storefront}/{draft}/catalog/import/differences' },
+  rejectedRows: { method: 'get', path: '/desk/{storefront}/{draft}/catalog/rejected' },
+  commitImport: { method: 'post', path: '/desk/{storefront}/{draft}/catalog/import/commit' },
+  sources: { method: 'get', path: '/desk/{storefront}/{draft}/catalog/sources' },
+  readAgain: { method: 'post', path: '/desk/{storefront}/{draft}/catalog/sources/again' },
+  correctFamilies: { method: 'post', path: '/desk/{storefront}/{draft}/catalog/families' },
+  corrections: { method: 'get', path: '/desk/{storefront}/{draft}/catalog/families' },
+  duplicates: { method: 'get', path: '/desk/{storefront}/{draft}/catalog/duplicates' },
 } as const;
 export type EndpointName = keyof typeof paths;
 
 /** Addresses that answer a file rather than JSON. */
 export const filePaths = {
-  exportCatalog: '/desk/catalog/export',
-  rejectedRows: '/desk/catalog/rejected.csv',
+  exportCatalog: '/desk/{storefront}/{draft}/catalog/export',
+  rejectedRows: '/desk/{storefront}/{draft}/catalog/rejected.csv',
 } as const;
+
+/** Stands in an address for the storefront, or the draft, that is meant where none is named. */
+export const unnamed = '-';
+
+/** First words of addresses below each side that are no storefronts. */
+const wordsOf = (side: string): ReadonlySet<string> => {
+  const beginning = new RegExp(`^/${side}/(?:\\{\\w+\\}/)*([^/.]+)`);
+  const all = [...Object.values(paths).map(({ path }) => path), ...Object.values(filePaths)];
+  return new Set(all.flatMap((path) => beginning.exec(path)?.[1] ?? []));
+};
+const words: Readonly<Record<string, ReadonlySet<string>>> = { desk: wordsOf('desk'), shop: wordsOf('shop') };
+
+/** First words of the desk's screens: in addresses of before storefronts had names they stand first. */
+export const screenNames: ReadonlySet<string> = new Set([
+  ...['catalog', 'content', 'attributes', 'relevance', 'vocabulary', 'filters', 'proposals', 'plans', 'hiding'],
+  ...['empty-shelf', 'demand', 'releases', 'storefronts', 'drafts', 'history'],
+]);
+
+/** Ids no storefront may have, since addresses begin with them. */
+export const reservedIds: ReadonlySet<string> = new Set([
+  ...screenNames,
+  ...words.desk!,
+  ...words.shop!,
+  ...['desk', 'shop', 'assets', 'pictures', 'preview', 'products', 'articles', 'storefronts', 'suggest', 'openapi'],
+]);
+
+/** An address of a time when none named its storefront, or of somebody who means the first, in full. */
+export function inFull(path: string): string {
+  const [, side = '', first = ''] = path.split('/', 3);
+  if (!words[side]?.has(/^[^.]*/.exec(first)![0])) return path;
+  const named = side === 'desk' ? `/desk/${unnamed}/${unnamed}` : `/shop/${unnamed}`;
+  return named + path.slice(side.length + 1);
+}
+
+/** Fills in what a path of the contract is about. */
+export const pathFor = (path: string, about: { readonly storefront: string; readonly draft?: string }): string =>
+  path.replace('{storefront}', about.storefront).replace('{draft}', about.draft ?? unnamed);

@@ -10,7 +10,8 @@ const refusal = (query: Record<string, unknown>) => shopSearchQuery.safeParse(qu
 describe('the search’s parameters', () => {
   test('have defaults, and filters by key', () => {
     const query = deskSearchQuery.parse({ q: 'ink', 'f.colour': ['Red', 'Blue'], 'f.price': '5..9' });
-    expect(query).toMatchObject({ q: 'ink', page: 1, limit: 24, from: 'draft', explain: false });
+    expect(query).toMatchObject({ q: 'ink', page: 1, limit: 24, explain: false });
+    expect(query.from).toBeUndefined();
     expect(chosenFilters(query)).toEqual({ colour: ['Red', 'Blue'], price: ['5..9'] });
   });
   test.each([
@@ -21,6 +22,7 @@ describe('the search’s parameters', () => {
     [{ page: '-1' }, 'page'],
     [{ page: '9000', limit: '24' }, 'page'],
     [{ typing: 'yes' }, 'typing'],
+    [{ from: 'live' }, 'from'],
     [{ 'f.colour': Array.from({ length: 101 }, () => 'x') }, 'f.colour'],
   ])('%j is refused at %s', (query, field) => expect(refusal(query)?.path[0]).toBe(field));
   test('a misspelt one is answered with the one meant', () =>

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { longestQuery } from '../core/query/readUnits.ts';
 import type { SearchRequest } from '../core/search/rank.ts';
+import { readName } from '../core/setup/setupRef.ts';
 import { languages } from '../core/text/languages.ts';
 import { chosenFilters } from './filterParameters.ts';
 import { unknownName } from './problem.ts';
@@ -26,6 +27,12 @@ export const sayings = z
   .default([])
   .transform((value) => [value].flat());
 
+/** A setup by its name in its storefront: `draft:winter`, `release:12`, `release:live`. */
+export const setupName = z
+  .string()
+  .max(60)
+  .refine((text) => readName('-', text) !== null, 'must be draft:NAME, release:NUMBER or release:live');
+
 const shopFields = {
   q: z.string().max(longestQuery, `must have at most ${longestQuery} characters`).default(''),
   page: wholeNumber(1, furthestPlace).default(1),
@@ -50,8 +57,8 @@ const shopFields = {
 };
 const deskFields = {
   ...shopFields,
-  /** Which setup answers: the draft, or what is published. */
-  from: z.enum(['draft', 'live']).default('draft'),
+  /** Which setup of the storefront answers; absent: the draft that the address names. */
+  from: setupName.optional(),
   explain: flag.default(false),
   /** Compare places with what is published. */
   movement: flag.default(false),

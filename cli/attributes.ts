@@ -1,12 +1,18 @@
 import { unknownName } from '../api/problem.ts';
 import { own } from '../core/base/named.ts';
 import { unsetAttribute } from '../core/setup/terms/usualValues.ts';
-import { Failure, lookAtCatalog, onOff, openWithCatalog, table, UsageError } from './usage.ts';
+import { type About, draftOf, Failure, lookAtCatalog, onOff, openWithCatalog, table, UsageError } from './usage.ts';
 
-export function attributesCommand(data: string, rest: readonly string[], json: boolean): void {
+export function attributesCommand(
+  data: string,
+  rest: readonly string[],
+  values: About & { readonly json: boolean },
+): void {
+  const { json } = values;
   if (rest.length > 0) throw new UsageError('“attributes” takes no further words; did you mean “attribute set KEY”?');
-  const { setups, reader } = lookAtCatalog(data);
-  const settings = setups.draft().attributes;
+  const shelf = lookAtCatalog(data, values);
+  const { reader, storefront } = shelf;
+  const settings = storefront.setups(draftOf(shelf, values).draft).draft().attributes;
   const attributes = reader.snapshot.attributes.map((profile) => ({
     ...profile,
     ...(own(settings, profile.key) ?? unsetAttribute),
@@ -29,7 +35,12 @@ export function attributesCommand(data: string, rest: readonly string[], json: b
 export async function attributeSetCommand(
   data: string,
   rest: readonly string[],
-  values: { readonly weight?: string; readonly searchable?: string; readonly card?: string; readonly json: boolean },
+  values: About & {
+    readonly weight?: string;
+    readonly searchable?: string;
+    readonly card?: string;
+    readonly json: boolean;
+  },
 ): Promise<void> {
   const [verb, key, ...more] = rest;
   if (verb !== 'set' || key === undefined || more.length > 0)
@@ -41,7 +52,7 @@ export async function attributeSetCommand(
     throw new UsageError(`--weight is a number from 0 to 100, not “${values.weight}”.`);
   if (searchable === undefined && onCard === undefined && weight === undefined)
     throw new UsageError('Say what to set: --weight N, --searchable on|off or --card on|off.');
-  const { setups, catalogs, writer } = openWithCatalog(data);
+  const { ref, setups, catalogs, writer } = openWithCatalog(data, values);
   const known = catalogs.current()!.snapshot.attributes.map((profile) => profile.key);
   if (!known.includes(key)) throw new Failure(unknownName('attribute', key, known));
   const before = own(setups.draft().attributes, key) ?? unsetAttribute;
@@ -51,7 +62,7 @@ export async function attributeSetCommand(
     onCard: onCard ?? before.onCard,
   };
   const edits = [{ part: 'attributes' as const, key, value }];
-  const outcome = await writer.edit(edits, setups.revision(), 'Terminal', Date.now());
+  const outcome = await writer.edit(ref, edits, setups.revision(), 'Terminal', Date.now());
   if ('refusal' in outcome)
     throw new Failure('part' in outcome.refusal ? outcome.refusal.message : outcome.refusal.code);
   process.stdout.write(

@@ -4,7 +4,7 @@ import { unknownName } from '../api/problem.ts';
 import { type ExportFormat, exportFormats } from '../core/catalog/writeCatalog.ts';
 import { openCurrentCatalog } from '../server/catalog/currentCatalog.ts';
 import { exportCatalog } from '../server/catalog/exportCatalog.ts';
-import { Failure, lookAtCatalog, UsageError } from './usage.ts';
+import { type About, draftOf, Failure, lookAtCatalog, UsageError } from './usage.ts';
 
 const byEnding: Readonly<Record<string, ExportFormat>> = {
   '.csv': 'csv',
@@ -22,12 +22,17 @@ function formatOf(file: string, said: string | undefined): ExportFormat {
   throw new UsageError(`Say the format of ${file}: --format ${exportFormats.join('|')}.`);
 }
 
-export function exportCommand(data: string, files: readonly string[], said: string | undefined): void {
+export function exportCommand(
+  data: string,
+  files: readonly string[],
+  values: About & { readonly format?: string },
+): void {
   const [file, ...more] = files;
   if (file === undefined || more.length > 0) throw new UsageError('Name one file: export FILE.');
-  const format = formatOf(file, said);
-  const { reader, setups } = lookAtCatalog(data);
-  const draft = setups.draft();
+  const format = formatOf(file, values.format);
+  const shelf = lookAtCatalog(data, values);
+  const { reader, storefront } = shelf;
+  const draft = storefront.setups(draftOf(shelf, values).draft).draft();
   const view = openCurrentCatalog(reader).view(draft);
   let out: number;
   try {

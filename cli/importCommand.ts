@@ -9,11 +9,11 @@ import { FileProblem } from '../server/catalog/sources/source.ts';
 import { readInThread } from '../server/catalog/threadedRows.ts';
 import { openShelf } from '../server/openShelf.ts';
 import { importReport } from './importReport.ts';
-import { Failure, table, UsageError } from './usage.ts';
+import { type About, Failure, storefrontOf, table, UsageError } from './usage.ts';
 
 const rejectedListed = 20;
 
-export interface ImportValues {
+export interface ImportValues extends About {
   readonly json: boolean;
   readonly update: boolean;
   /** Import what could be read, though much could not. */
@@ -55,7 +55,9 @@ export async function importCommand(data: string, files: readonly string[], valu
   if (file === undefined || more.length > 0) throw new UsageError('Name one file: import FILE.');
   if (!existsSync(file) || !statSync(file).isFile()) throw new Failure(`There is no file ${file}.`);
   if (values.report) return reportOn(file, values.json);
-  const { folder, catalogs, mappings, writer } = openShelf(data);
+  const shelf = openShelf(data);
+  const { folder, writer } = shelf;
+  const { id, catalogs, mappings } = storefrontOf(shelf, values);
   try {
     const examined = await examineFile(file);
     const known = mappings.known(examined.columns.map(({ column }) => column));
@@ -76,7 +78,7 @@ export async function importCommand(data: string, files: readonly string[], valu
     const imported = await importCatalog(
       {
         folder,
-        generation: await writer.reserveGeneration(),
+        generation: await writer.reserveGeneration(id),
         base: catalogs.comparable(),
         mode: values.update && catalogs.comparable() > 0 ? 'update' : 'replace',
         rows: { kind: 'file', path: file, name: basename(file), form: examined.form, mapping },
@@ -94,8 +96,8 @@ export async function importCommand(data: string, files: readonly string[], valu
       await catalogs.tidy(new Set());
       throw new Failure(`${lost.message} The catalog is as it was. Say --anyway to import what could be read.`);
     }
-    await writer.putInForce(imported, basename(file), Date.now());
-    await writer.keepMapping(mapping, Date.now());
+    await writer.putInForce(id, imported, basename(file), Date.now());
+    await writer.keepMapping(id, mapping, Date.now());
     await catalogs.tidy(new Set());
     const rejectedRows = catalogs.current()!.rejectedRows(rejectedListed);
     if (values.json) {

@@ -1,7 +1,7 @@
 import { createReadStream, existsSync, statSync } from 'node:fs';
 import { type JudgedSearch, type Judgement, judge, judgedSearchSchema, summarise } from '../core/compare/judgement.ts';
 import { textLines } from '../server/catalog/sources/textLines.ts';
-import { Failure, lookAtCatalog, table, UsageError } from './usage.ts';
+import { type About, Failure, lookAtCatalog, setupOf, table, UsageError } from './usage.ts';
 
 /** Places in which the first right product is looked for. */
 const depth = 100;
@@ -35,17 +35,19 @@ async function readJudged(file: string): Promise<JudgedSearch[]> {
   return judged;
 }
 
-/** Measures how right the results of judged searches are, by what is published or by the draft. */
+/** Measures how right the results of judged searches are, by what shoppers get or by another setup. */
 export async function judgeCommand(
   data: string,
   files: readonly string[],
-  { json, draft }: { readonly json: boolean; readonly draft: boolean },
+  values: About & { readonly json: boolean },
 ): Promise<void> {
   const [file, ...more] = files;
   if (file === undefined || more.length > 0) throw new UsageError('Name one file: judge QUERIES.jsonl.');
   if (!existsSync(file) || !statSync(file).isFile()) throw new Failure(`There is no file ${file}.`);
   const judged = await readJudged(file);
-  const { local, reader } = lookAtCatalog(data);
+  const shelf = lookAtCatalog(data, values);
+  const { local, reader } = shelf;
+  const ref = setupOf(shelf, values);
   /** A product's own id, or that of the product a variant's id is of. */
   const productOf = (id: string): string => {
     if (reader.snapshot.findFamily(id) >= 0) return id;
@@ -60,8 +62,7 @@ export async function judgeCommand(
       if (reader.snapshot.findFamily(product) < 0) missing.add(id);
       grades.set(product, Math.max(grade, grades.get(product) ?? 0));
     }
-    const { results, close } = local.answer({
-      from: draft ? 'draft' : 'live',
+    const { results, close } = local.answer(ref, {
       request: { query, filters: {}, page: 1, limit: depth },
     });
     return judge(
@@ -76,7 +77,7 @@ export async function judgeCommand(
     process.stderr.write(
       `${missing.size} relevant products are not in the catalog, such as “${[...missing][0]}”; they count as not found.\n`,
     );
-  if (json) {
+  if (values.json) {
     process.stdout.write(`${JSON.stringify(summary, null, 2)}\n`);
     return;
   }

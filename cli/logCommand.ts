@@ -1,18 +1,23 @@
 import { existsSync, statSync } from 'node:fs';
 import { FileProblem } from '../server/catalog/sources/source.ts';
 import { openShelf } from '../server/openShelf.ts';
-import { Failure, UsageError } from './usage.ts';
+import { type About, Failure, storefrontOf, UsageError } from './usage.ts';
 
 const refusedListed = 20;
 
-export async function logCommand(data: string, files: readonly string[], json: boolean): Promise<void> {
+export async function logCommand(
+  data: string,
+  files: readonly string[],
+  values: About & { readonly json: boolean },
+): Promise<void> {
   const [file, ...more] = files;
   if (file === undefined || more.length > 0) throw new UsageError('Name one file: log FILE.');
   if (!existsSync(file) || !statSync(file).isFile()) throw new Failure(`There is no file ${file}.`);
-  const { log, writer } = openShelf(data);
+  const shelf = openShelf(data);
+  const { id, log } = storefrontOf(shelf, values);
   try {
-    const imported = await writer.bringInLog(file);
-    if (json) {
+    const imported = await shelf.writer.bringInLog(id, file);
+    if (values.json) {
       process.stdout.write(`${JSON.stringify({ ...imported, ...log.summary() }, null, 2)}\n`);
       return;
     }

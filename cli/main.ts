@@ -13,10 +13,11 @@ import { Failure, UsageError } from './usage.ts';
 
 const help = `Usage: npm run --silent shelf -- COMMAND [options]
 
-  search "WORDS" [--json] [--draft] [--explain] [--limit N] [--page N]
+  search "WORDS" [--json] [--draft ID] [--explain] [--limit N] [--page N]
                  [--filter KEY=VALUE]… [--sort KEY] [--typing]
-                 [--collection ID]
-                               what a shopper finds (--draft: by the draft)
+                 [--collection ID] [--release N]
+                               what a shopper finds (--draft, --release: by
+                               that one instead of what is live)
   import FILE [--update] [--anyway] [--mapping FILE]
               [--propose-mapping FILE] [--report]
                                bring in a catalog: CSV, JSON, JSON Lines or
@@ -26,7 +27,7 @@ const help = `Usage: npm run --silent shelf -- COMMAND [options]
   export FILE [--format csv|jsonl|jsonld]
                                take the catalog away as it stands in the draft
   log FILE                     bring in a shopper log: JSON Lines or CSV
-  judge QUERIES.jsonl [--json] [--draft]
+  judge QUERIES.jsonl [--json] [--draft ID] [--release N]
                                how right the results of judged searches are:
                                {"query": …, "relevant": {ID: GRADE}} a line
   attributes [--json]          every attribute, what it holds and how it counts
@@ -34,14 +35,18 @@ const help = `Usage: npm run --silent shelf -- COMMAND [options]
                                change an attribute in the draft
   publish [--note TEXT]        make the draft what shoppers get
 
-Every command takes --data DIR (default: data). Exit codes: 0 done, 1 it
+Every command takes --data DIR (default: data) and --storefront ID (default:
+the first). Those that read or change a draft take --draft ID (default: the
+first). Exit codes: 0 done, 1 it
 could not be done, 2 the command was not understood.
 `;
 
 const options = {
   data: { type: 'string' },
   json: { type: 'boolean', default: false },
-  draft: { type: 'boolean', default: false },
+  storefront: { type: 'string' },
+  draft: { type: 'string' },
+  release: { type: 'string' },
   explain: { type: 'boolean', default: false },
   typing: { type: 'boolean', default: false },
   collection: { type: 'string', default: '' },
@@ -63,14 +68,14 @@ const options = {
 } as const;
 
 const allowed: Readonly<Record<string, readonly string[]>> = {
-  search: ['json', 'draft', 'explain', 'typing', 'collection', 'sort', 'limit', 'page', 'filter'],
+  search: ['json', 'draft', 'release', 'explain', 'typing', 'collection', 'sort', 'limit', 'page', 'filter'],
   import: ['json', 'update', 'anyway', 'mapping', 'propose-mapping', 'report'],
-  export: ['format'],
+  export: ['format', 'draft'],
   log: ['json'],
-  judge: ['json', 'draft'],
-  attributes: ['json'],
-  attribute: ['weight', 'searchable', 'card', 'json'],
-  publish: ['note', 'json'],
+  judge: ['json', 'draft', 'release'],
+  attributes: ['json', 'draft'],
+  attribute: ['weight', 'searchable', 'card', 'json', 'draft'],
+  publish: ['note', 'json', 'draft'],
 };
 
 /** Where the person stands who typed the command: npm changes the working directory to the project's. */
@@ -109,7 +114,7 @@ async function run(args: readonly string[]): Promise<void> {
   const known = allowed[command];
   if (!known) throw new UsageError(unknownName('command', command, Object.keys(allowed)));
   for (const token of tokens)
-    if (token.kind === 'option' && token.name !== 'data' && !known.includes(token.name))
+    if (token.kind === 'option' && !['data', 'storefront'].includes(token.name) && !known.includes(token.name))
       throw new UsageError(`“${command}” has no option --${token.name}.`);
   const data = values.data === undefined ? resolve('data') : resolve(workingFolder, values.data);
   switch (command) {
@@ -129,13 +134,13 @@ async function run(args: readonly string[]): Promise<void> {
       return exportCommand(
         data,
         rest.map((file) => resolve(workingFolder, file)),
-        values.format,
+        values,
       );
     case 'log':
       return logCommand(
         data,
         rest.map((file) => resolve(workingFolder, file)),
-        values.json,
+        values,
       );
     case 'judge':
       return judgeCommand(
@@ -144,7 +149,7 @@ async function run(args: readonly string[]): Promise<void> {
         values,
       );
     case 'attributes':
-      return attributesCommand(data, rest, values.json);
+      return attributesCommand(data, rest, values);
     case 'attribute':
       return attributeSetCommand(data, rest, values);
     default:

@@ -1,16 +1,16 @@
 import { namesOf } from '../server/catalog/namesOf.ts';
 import { describeChanges } from '../server/http/deskState.ts';
-import { Failure, openWithCatalog, UsageError } from './usage.ts';
+import { type About, Failure, openWithCatalog, UsageError } from './usage.ts';
 
 export async function publishCommand(
   data: string,
   rest: readonly string[],
-  values: { readonly note: string; readonly json: boolean },
+  values: About & { readonly note: string; readonly json: boolean },
 ): Promise<void> {
   if (rest.length > 0) throw new UsageError('“publish” takes no further words.');
-  const { setups, catalogs, writer } = openWithCatalog(data);
+  const { ref, setups, catalogs, writer } = openWithCatalog(data, values);
   const changes = setups.changes();
-  const outcome = await writer.publish(setups.revision(), 'Terminal', values.note, Date.now());
+  const outcome = await writer.publish(ref, setups.revision(), 'Terminal', values.note, Date.now());
   if ('refusal' in outcome) {
     if (outcome.refusal.code !== 'nothing-to-publish')
       throw new Failure('The draft was changed at this moment; try again.');

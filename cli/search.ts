@@ -1,11 +1,10 @@
 import { deskSearchQuery, requestOf } from '../api/searchQuery.ts';
 import type { SearchAnswer } from '../core/answer/answer.ts';
 import { named } from '../core/base/named.ts';
-import { lookAtCatalog, table, UsageError } from './usage.ts';
+import { type About, lookAtCatalog, setupOf, table, UsageError } from './usage.ts';
 
-interface SearchValues {
+interface SearchValues extends About {
   readonly json: boolean;
-  readonly draft: boolean;
   readonly explain: boolean;
   readonly typing: boolean;
   readonly collection: string;
@@ -32,7 +31,6 @@ function queryOf(words: readonly string[], values: SearchValues) {
     collection: values.collection,
     sort: values.sort,
     explain: values.explain ? '1' : '0',
-    from: values.draft ? 'draft' : 'live',
     ...filters,
   });
   if (parsed.success) return parsed.data;
@@ -86,8 +84,10 @@ function readable(answer: SearchAnswer, explain: boolean): string {
 
 export function searchCommand(data: string, words: readonly string[], values: SearchValues): void {
   const query = queryOf(words, values);
-  const { from, explain } = query;
-  const { local } = lookAtCatalog(data);
-  const answer = local.answer({ from, request: { ...requestOf(query), explain, marks: explain } });
+  const { explain } = query;
+  const shelf = lookAtCatalog(data, values);
+  const answer = shelf.local.answer(setupOf(shelf, values), {
+    request: { ...requestOf(query), explain, marks: explain },
+  });
   process.stdout.write(`${values.json ? JSON.stringify(answer, null, 2) : readable(answer, explain)}\n`);
 }

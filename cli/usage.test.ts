@@ -21,7 +21,7 @@ test('on and off are on and off; anything else is not understood', () => {
 
 test('a folder without a catalog is said, with the way on', () => {
   const folder = mkdtempSync(join(tmpdir(), 'clever-shelf-usage-'));
-  expect(() => openWithCatalog(folder)).toThrow(Failure);
-  expect(() => openWithCatalog(folder)).toThrow('import FILE');
+  expect(() => openWithCatalog(folder, {})).toThrow(Failure);
+  expect(() => openWithCatalog(folder, {})).toThrow('import FILE');
   rmSync(folder, { recursive: true, force: true });
 });

@@ -8,14 +8,14 @@ export const demoShop: Shop = { name: 'Wren & Umber', currency: 'GBP' };
 
 /** Brings a store's files in, a catalog, articles and collections, through the same import a user's file goes through. */
 export async function loadDemoStore(
-  imports: ImportJobs,
+  { id, imports }: { readonly id: string; readonly imports: ImportJobs },
   writer: Pick<Writer, 'bringInContent' | 'bringInLog'>,
   folder: string,
 ): Promise<void> {
   const job = await bringIn(imports, join(folder, 'catalog.csv'), 'catalog.csv');
   if (job?.phase !== 'done') throw new Error(job?.error ?? 'The demo store could not be brought in.');
-  await writer.bringInContent('article', join(folder, 'articles.jsonl'));
+  await writer.bringInContent(id, 'article', join(folder, 'articles.jsonl'));
   const log = join(folder, 'log.jsonl.gz');
-  if (existsSync(log)) await writer.bringInLog(log);
-  await writer.bringInContent('collection', join(folder, 'collections.jsonl'));
+  if (existsSync(log)) await writer.bringInLog(id, log);
+  await writer.bringInContent(id, 'collection', join(folder, 'collections.jsonl'));
 }

@@ -7,13 +7,11 @@ import { openCatalogLater } from './catalog/catalogReader.ts';
 import { openImportJobs } from './catalog/importJobs.ts';
 import { IndexDamaged } from './catalog/indexFile.ts';
 import { StartProblem } from './dataFolder.ts';
-import { openLogDesk } from './demand/logDesk.ts';
-import { keptTopSearches } from './demand/topSearches.ts';
 import { demoShop, loadDemoStore } from './demoStore.ts';
-import { openSimulatedFeed } from './feed/simulatedFeed.ts';
 import { createApp } from './http/app.ts';
 import { serveStatic } from './http/staticFiles.ts';
 import { prepareFolder, readFolder, tidyIncoming } from './openShelf.ts';
+import { openStorefronts } from './openStorefronts.ts';
 import { fetchPicture } from './pictures/fetchPicture.ts';
 import { openPictureCache } from './pictures/pictureCache.ts';
 import { openPictureDesk } from './pictures/pictureDesk.ts';
@@ -59,60 +57,96 @@ async function start(): Promise<void> {
   const searcher = lanedSearcher({
     folder,
     worker: worker('searchWorker'),
-    whenClosed: () => (shelf.catalogs.generation() > 0 ? rebuildingIndex() : noCatalog()),
-    whenFree: () => void imports.tidy().catch(() => {}),
-  });
-  const writer = shownWrites(threadedWriter(folder, worker('writeWorker')), searcher.follow);
-  const imports = openImportJobs({
-    ...shelf,
-    writer,
-    now,
-    worker: worker('importWorker'),
-    used: searcher.used,
-    firstShop: demoShop,
-    removeFile: (path) => path.startsWith(folder.incoming),
-    async handOver(generation, putInForce) {
-      const reader = await openCatalogLater(folder, generation);
-      shelf.catalogs.adopt(reader);
-      await searcher.handOver(reader, putInForce);
+    async openLater(storefront) {
+      const { catalogs } = shelf.at(storefront);
+      const generation = catalogs.generation();
+      if (generation === 0) throw noCatalog();
+      if (rebuilding.has(storefront)) throw rebuildingIndex();
+      try {
+        const reader = await openCatalogLater(folder, generation);
+        catalogs.adopt(reader);
+        return { storefront, generation, shared: reader.buffer };
+      } catch (error) {
+        if (error instanceof IndexDamaged) rebuild(storefront, error);
+        throw error;
+      }
     },
+    whenFree: (storefront) =>
+      void storefronts
+        .at(storefront)
+        .imports.tidy()
+        .catch(() => {}),
   });
-  const tidy = (): void => void imports.tidy().catch((error) => log.warn(error));
+  const writer = shownWrites(threadedWriter(folder, worker('writeWorker')), searcher.followWrites);
+  const storefronts = openStorefronts({
+    ...{ shelf, writer, searcher, now },
+    onError: (error) => log.warn(error),
+    importsFor: ({ id, catalogs, mappings }) =>
+      openImportJobs({
+        ...{ storefront: id, folder, catalogs, mappings, writer, now },
+        worker: worker('importWorker'),
+        used: searcher.used,
+        firstShop: demoShop,
+        removeFile: (path) => path.startsWith(folder.incoming),
+        async handOver(generation, putInForce) {
+          const reader = await openCatalogLater(folder, generation);
+          catalogs.adopt(reader);
+          await searcher.handOver(id, reader, putInForce);
+        },
+      }),
+  });
+  /** Storefronts whose index is being built again. */
+  const rebuilding = new Set<string>();
+  const rebuild = (storefront: string, damage: IndexDamaged): void => {
+    if (rebuilding.has(storefront)) return;
+    rebuilding.add(storefront);
+    console.log(`${damage.message} It is built again from the stored rows; nothing is lost.`);
+    const { imports, catalogs } = storefronts.at(storefront);
+    void imports
+      .rebuild(catalogs.info()?.file ?? 'the catalog')
+      .catch((reason) => log.error(reason))
+      .finally(() => rebuilding.delete(storefront));
+  };
+  const tidy = (): void => {
+    for (const { id } of shelf.storefronts.storefronts())
+      void storefronts
+        .at(id)
+        .imports.tidy()
+        .catch((error) => log.warn(error));
+  };
   tidy();
   setInterval(tidy, tidyEvery).unref();
-  setInterval(searcher.follow, followEvery).unref();
+  setInterval(() => void searcher.followWrites(), followEvery).unref();
   const demo = resolve(values.demo);
   /** Opens the catalog in force; where its index cannot be used, it is built anew while the desk says so. */
-  const openInForce = async (): Promise<void> => {
-    const generation = shelf.catalogs.generation();
+  const openInForce = async (storefront: string): Promise<void> => {
+    const { catalogs } = shelf.at(storefront);
     try {
-      const reader = await openCatalogLater(folder, generation);
-      shelf.catalogs.adopt(reader);
-      await searcher.handOver(reader, async () => {});
+      const reader = await openCatalogLater(folder, catalogs.generation());
+      catalogs.adopt(reader);
+      await searcher.handOver(storefront, reader, async () => {});
     } catch (error) {
       if (!(error instanceof IndexDamaged)) throw error;
-      console.log(`${error.message} It is built again from the stored rows; nothing is lost.`);
-      void imports.rebuild(shelf.catalogs.info()?.file ?? 'the catalog').catch((reason) => log.error(reason));
+      rebuild(storefront, error);
     }
   };
-  if (shelf.catalogs.generation() === 0) {
+  const first = shelf.storefronts.first()!;
+  if (shelf.storefronts.storefronts().every(({ generation }) => generation === 0)) {
     console.log(`Importing the demo store, ${demoShop.name} …`);
-    await loadDemoStore(imports, writer, demo);
-  } else await openInForce();
-  const logDesk = openLogDesk({ writer, log: shelf.log, now, onError: (error) => log.warn(error) });
-  await logDesk.ready();
-  const topSearches = keptTopSearches({ count: searcher.topSearches, versionOf: shelf.log.version });
-  const feed = openSimulatedFeed({ catalogs: shelf.catalogs, writer, now, seed: 20261101 });
+    await loadDemoStore(storefronts.at(first.id), writer, demo);
+  } else if (first.generation > 0) await openInForce(first.id);
+  await storefronts.at(first.id).logDesk.ready();
   const pictures = openPictureDesk({
     cache: openPictureCache({ folder: folder.pictures, now }),
     fetch: fetchPicture,
     now,
   });
   const app = createApp({
-    ...{ ...shelf, writer, imports, searcher, logDesk, topSearches, feed, pictures, now, hosts: values.host },
+    ...{ db: shelf.db, folder, storefronts: shelf.storefronts, at: storefronts.at },
+    ...{ writer, searcher, pictures, now, hosts: values.host },
     noteMistake: (error) => log.error(error),
   });
-  serveStatic(app, { web: join(here, '..', 'web'), pictures: join(demo, 'pictures') });
+  serveStatic(app, { web: join(here, '..', 'web'), pictures: join(demo, 'pictures') }, shelf.storefronts);
   const server = serve({ fetch: app.fetch, port, hostname: '127.0.0.1' }, (address) => {
     const own = `http://127.0.0.1:${address.port}/`;
     lock.serveAt(own);
@@ -131,12 +165,13 @@ async function start(): Promise<void> {
     log.info('stopping');
     server.close();
     setTimeout(() => process.exit(0), patience).unref();
-    void feed.set(false);
-    await imports.cancel().catch(() => {});
-    await logDesk.close().catch(() => {});
+    for (const { id, imports } of storefronts.open()) {
+      await imports.cancel().catch(() => {});
+      await storefronts.forget(id).catch(() => {});
+    }
     await writer.close().catch(() => {});
     lock.release();
-    await searcher.close().catch(() => {});
+    await searcher.end().catch(() => {});
     process.exit(0);
   };
   process.on('SIGINT', () => void stop());

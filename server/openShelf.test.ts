@@ -4,6 +4,7 @@ import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { afterEach, beforeEach, expect, test } from '@jest/globals';
 import Database from 'better-sqlite3';
+import { liveOf } from '../core/setup/setupRef.ts';
 import { openShelf } from './openShelf.ts';
 import { openLocalSearch } from './searching/localSearch.ts';
 import { openWorkbench } from './searching/workbench.ts';
@@ -18,7 +19,12 @@ afterEach(() => rmSync(root, { recursive: true, force: true }));
 
 test('a folder of the first version opens with nothing lost', () => {
   const shelf = openShelf(root);
-  const { setups, log, catalogs } = shelf;
+  expect(shelf.storefronts.storefronts().map(({ id, generation }) => [id, generation])).toEqual([['main', 1]]);
+  expect(shelf.storefronts.drafts('main')).toMatchObject([
+    { id: 'main', name: 'Main draft', baseRelease: 2, removedAt: null },
+  ]);
+  const { log, catalogs, ...first } = shelf.at('main');
+  const setups = first.setups('main');
   expect(setups.setAside()).toEqual([]);
   expect(setups.revision()).toBe(8);
   expect(setups.draft()).toMatchObject({
@@ -41,9 +47,11 @@ test('a folder of the first version opens with nothing lost', () => {
   expect(catalogs.info()).toMatchObject({ records: 5, families: 4, rejected: 1 });
   expect(catalogs.current()!.record(0).values.price).toBe(4.2);
   const { folder, db } = shelf;
-  const search = openLocalSearch(openWorkbench({ folder, db, reader: catalogs.current()!, now: () => 0 }));
+  const search = openLocalSearch(
+    openWorkbench({ folder, storefront: 'main', db, reader: catalogs.current()!, now: () => 0 }),
+  );
   const request = { query: 'brush', filters: {}, page: 1, limit: 5 };
-  const found = search.answer({ from: 'live', request });
+  const found = search.answer(liveOf('main'), { request });
   expect(found.results.map(({ id }) => id)).toEqual(['b1', 'a1']);
   shelf.close();
 });

@@ -15,20 +15,32 @@ import {
 import { type LogStore, openLogStore } from './demand/logStore.ts';
 import { type FolderLock, lockFolder } from './folderLock.ts';
 import { storageRefusal } from './storageProblem.ts';
-import { type Db, openDatabase, storefrontId } from './store/database.ts';
+import { type Db, openDatabase } from './store/database.ts';
 import { databaseVersion, versionOf } from './store/migrations.ts';
-import { openSetupStore, type SetupReader } from './store/setupStore.ts';
+import type { ReleaseReader } from './store/releaseReader.ts';
+import type { SetupReader } from './store/setupStore.ts';
+import { openSetups } from './store/setups.ts';
+import { openStorefrontReader, type StorefrontReader } from './store/storefronts.ts';
 import { directWriter } from './store/writer.ts';
 import { openWrites, type Writer } from './store/writes.ts';
+
+/** What is kept of one storefront, for reading. Nothing here reaches another one's. */
+export interface StorefrontShelf {
+  readonly id: string;
+  readonly catalogs: CatalogStore;
+  readonly mappings: MappingStore;
+  readonly log: LogStore;
+  readonly releases: ReleaseReader;
+  setups(draft: string): SetupReader;
+}
 
 /** A data folder opened for reading: what both the server and the terminal work on. */
 export interface Shelf {
   readonly folder: DataFolder;
   readonly db: Db;
-  readonly setups: SetupReader;
-  readonly catalogs: CatalogStore;
-  readonly mappings: MappingStore;
-  readonly log: LogStore;
+  readonly storefronts: StorefrontReader;
+  /** A storefront's own, whether or not there is one of that id. */
+  at(storefront: string): StorefrontShelf;
 }
 
 /** A data folder this process holds alone. Everything is written through `writer`. */
@@ -38,14 +50,31 @@ export interface HeldShelf extends Shelf {
   close(): void;
 }
 
-const over = (folder: DataFolder, db: Db): Shelf => ({
-  folder,
-  db,
-  setups: openSetupStore(db),
-  catalogs: openCatalogStore(db, folder),
-  mappings: openMappingStore(db),
-  log: openLogStore(db),
-});
+function over(folder: DataFolder, db: Db): Shelf {
+  const setups = openSetups(db);
+  const known = new Map<string, StorefrontShelf>();
+  const open = (id: string): StorefrontShelf => ({
+    id,
+    catalogs: openCatalogStore(db, folder, id),
+    mappings: openMappingStore(db, id),
+    log: openLogStore(db, id),
+    releases: setups.releases(id),
+    setups: (draft) => setups.draft({ storefront: id, draft }),
+  });
+  return {
+    folder,
+    db,
+    storefronts: openStorefrontReader(db),
+    at(storefront) {
+      const shelf = known.get(storefront) ?? open(storefront);
+      known.set(storefront, shelf);
+      return shelf;
+    },
+  };
+}
+
+/** The storefront that a data folder begins with. */
+export const firstStorefront = 'main';
 
 /** What belongs to us in a data folder. */
 const ownFiles = /^(shelf\.sqlite|lock\.sqlite|served-at\.txt|catalogs$|incoming$)/;
@@ -84,8 +113,9 @@ export function prepareFolder(
     }
     opening(folder, () => {
       const db = openDatabase(folder.database);
-      db.prepare('INSERT OR IGNORE INTO storefront (id) VALUES (?)').run(storefrontId);
-      addTables(folder, openCatalogStore(db, folder).generation());
+      const { storefronts } = over(folder, db);
+      if (!storefronts.first()) db.prepare('INSERT INTO storefront (id) VALUES (?)').run(firstStorefront);
+      for (const { generation } of storefronts.storefronts()) addTables(folder, generation);
       db.close();
     });
     noteShop(root);
@@ -105,7 +135,7 @@ export function openShelf(root: string, options: { readonly fresh?: boolean } = 
   const { folder, lock } = prepareFolder(root, options);
   const db = openDatabase(folder.database);
   const shelf = over(folder, db);
-  mendCatalog(folder, shelf.catalogs.generation());
+  for (const { generation } of shelf.storefronts.storefronts()) mendCatalog(folder, generation);
   return {
     ...shelf,
     lock,

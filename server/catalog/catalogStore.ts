@@ -2,7 +2,7 @@ import { existsSync, readdirSync } from 'node:fs';
 import { rm } from 'node:fs/promises';
 import { join } from 'node:path';
 import { type DataFolder, generationFiles } from '../dataFolder.ts';
-import { type Db, storefrontId } from '../store/database.ts';
+import type { Db } from '../store/database.ts';
 import { type CatalogReader, catalogKeepsRows, openCatalog } from './catalogReader.ts';
 
 export interface CatalogInfo {
@@ -18,7 +18,7 @@ export interface CatalogInfo {
 /** Generations before the one in force that are kept, so that a catalog can be put back. */
 const earlierKept = 3;
 
-/** Which catalog generation is in force, and the reader for it. Reads only; see `catalogWrites.ts`. */
+/** Which catalog generation of one storefront is in force, and the reader for it. Reads only; see `catalogWrites.ts`. */
 export interface CatalogStore {
   /** The generation in force, 0 where no catalog has come in yet. */
   generation(): number;
@@ -34,7 +34,7 @@ export interface CatalogStore {
   /** When a feed last changed something of the catalog in force, or null. */
   factsAt(): number | null;
   /**
-   * Removes files of generations that are neither in force, nor kept, nor `used` by somebody: leftovers of a crash and
+   * Removes files of this storefront's generations that are neither in force, nor kept, nor `used` by somebody: leftovers of a crash and
    * of catalogs replaced. Files that are none of ours stay.
    */
   tidy(used: ReadonlySet<number>): Promise<void>;
@@ -43,9 +43,9 @@ export interface CatalogStore {
 /** A file of a generation, with what SQLite and a write under way leave beside it. */
 const ownFile = /^(\d{1,15})\.(sqlite|index)(-journal|-wal|-shm|\.part)?$/;
 
-export function openCatalogStore(db: Db, folder: DataFolder): CatalogStore {
+export function openCatalogStore(db: Db, folder: DataFolder, storefront: string): CatalogStore {
   const readGeneration = db.prepare<[string], number>('SELECT generation FROM storefront WHERE id = ?').pluck();
-  const readLast = db.prepare<[string], number>('SELECT last_generation FROM storefront WHERE id = ?').pluck();
+  const readOwn = db.prepare<[string], number>('SELECT number FROM catalog_generation WHERE storefront = ?').pluck();
   const readImports = db.prepare<[string], CatalogInfo>(
     `SELECT generation, file, at, records, families, rejected, index_bytes FROM catalog_import
      WHERE storefront = ? ORDER BY generation DESC LIMIT 50`,
@@ -64,13 +64,13 @@ export function openCatalogStore(db: Db, folder: DataFolder): CatalogStore {
       throw error;
     }
   };
-  const generation = (): number => readGeneration.get(storefrontId) ?? 0;
+  const generation = (): number => readGeneration.get(storefront) ?? 0;
   const isThere = (number: number): boolean =>
     Object.values(generationFiles(folder, number)).every((path) => existsSync(path));
   const earlier = (): CatalogInfo[] => {
     const now = generation();
     return readImports
-      .all(storefrontId)
+      .all(storefront)
       .filter((each) => each.generation < now && isThere(each.generation))
       .slice(0, earlierKept);
   };
@@ -87,20 +87,20 @@ export function openCatalogStore(db: Db, folder: DataFolder): CatalogStore {
       adopted = opened;
       failed = null;
     },
-    info: () => readImports.all(storefrontId).find((each) => each.generation === generation()) ?? null,
+    info: () => readImports.all(storefront).find((each) => each.generation === generation()) ?? null,
     earlier,
-    factsAt: () => readFactsAt.get(storefrontId) ?? null,
+    factsAt: () => readFactsAt.get(storefront) ?? null,
     comparable() {
       const now = generation();
       return now > 0 && catalogKeepsRows(folder, now) ? now : 0;
     },
     async tidy(used) {
       const kept = new Set([generation(), ...earlier().map((each) => each.generation), ...used]);
-      const last = readLast.get(storefrontId) ?? 0;
+      const own = new Set(readOwn.all(storefront));
       const names = existsSync(folder.catalogs) ? readdirSync(folder.catalogs) : [];
       const isLeft = (name: string): boolean => {
         const number = Number(ownFile.exec(name)?.[1] ?? Number.NaN);
-        return number > 0 && number <= last && !kept.has(number);
+        return own.has(number) && !kept.has(number);
       };
       // Removing the files of 100,000 records takes 0.4 s, so it is not done in the thread that asks.
       await Promise.all(names.filter(isLeft).map((name) => rm(join(folder.catalogs, name), { force: true })));

@@ -3,25 +3,25 @@ import { initialSetup } from '../../core/setup/initialSetup.ts';
 import type { Shop } from '../../core/setup/parts/shop.ts';
 import { type DataFolder, generationFiles } from '../dataFolder.ts';
 import { Refused } from '../refused.ts';
-import { type Db, storefrontId } from '../store/database.ts';
-import { openSetupStore } from '../store/setupStore.ts';
+import type { Db } from '../store/database.ts';
+import { firstDraft, openSetupStore } from '../store/setupStore.ts';
 import { openCatalog } from './catalogReader.ts';
 import { type AcceptedFacts, acceptFacts, type FactChange, factsAfter } from './facts.ts';
 import type { ImportedCatalog } from './importCatalog.ts';
 
-/** Writes about catalog generations. */
+/** Writes about the catalog generations of storefronts. */
 export interface CatalogWrites {
-  /** A number no generation ever had, and none will have again. */
-  reserveGeneration(): number;
+  /** A number no generation of any storefront ever had, and none will have again. */
+  reserveGeneration(storefront: string): number;
   /**
    * Puts a new generation in force in one transaction; with the first one, the setup to begin with is made. Refused,
    * with nothing changed, where its files are not there.
    */
-  putInForce(imported: PutInForce, file: string, at: number, firstShop?: Shop): void;
+  putInForce(storefront: string, imported: PutInForce, file: string, at: number, firstShop?: Shop): void;
   /** Copies an earlier generation to a reserved number, what feeds said since laid over it; it is not in force yet. */
-  putBack(generation: number, fresh: number): PutInForce & { readonly file: string };
+  putBack(storefront: string, generation: number, fresh: number): PutInForce & { readonly file: string };
   /** Takes changed figures into the generation in force. */
-  acceptFacts(changes: readonly FactChange[], at: number): AcceptedFacts;
+  acceptFacts(storefront: string, changes: readonly FactChange[], at: number): AcceptedFacts;
 }
 
 /** What has to be known of a generation to put it in force. */
@@ -48,12 +48,9 @@ function refuseMissing(folder: DataFolder, generation: number): void {
 }
 
 export function openCatalogWrites(db: Db, folder: DataFolder): CatalogWrites {
-  const setups = openSetupStore(db);
   const readGeneration = db.prepare<[string], number>('SELECT generation FROM storefront WHERE id = ?').pluck();
   const reserve = db
-    .prepare<[string], number>(
-      'UPDATE storefront SET last_generation = max(last_generation, generation) + 1 WHERE id = ? RETURNING last_generation',
-    )
+    .prepare<[string], number>('INSERT INTO catalog_generation (storefront) VALUES (?) RETURNING number')
     .pluck();
   const readImport = db.prepare<[number, string], ImportRow>(
     'SELECT file, records, families, rejected, index_bytes FROM catalog_import WHERE generation = ? AND storefront = ?',
@@ -65,32 +62,33 @@ export function openCatalogWrites(db: Db, folder: DataFolder): CatalogWrites {
   const setGeneration = db.prepare('UPDATE storefront SET generation = ? WHERE id = ?');
   const dropFactNote = db.prepare('DELETE FROM fact_note WHERE storefront = ?');
   const noteFacts = db.prepare('INSERT OR REPLACE INTO fact_note (storefront, facts_at) VALUES (?, ?)');
-  const generation = (): number => readGeneration.get(storefrontId) ?? 0;
+  const generationOf = (storefront: string): number => readGeneration.get(storefront) ?? 0;
   return {
-    reserveGeneration: () => reserve.get(storefrontId)!,
-    putInForce(imported, file, at, firstShop) {
+    reserveGeneration: (storefront) => reserve.get(storefront)!,
+    putInForce(storefront, imported, file, at, firstShop) {
       refuseMissing(folder, imported.generation);
-      const isFirst = generation() === 0;
+      const inForce = generationOf(storefront);
+      const isFirst = inForce === 0;
       // What a feed said while the rows were read and looked at is newer than they are.
       const later =
-        imported.base > 0 && imported.base === generation()
-          ? factsAfter(folder, imported.base, imported.factsSeen)
-          : [];
+        imported.base > 0 && imported.base === inForce ? factsAfter(folder, imported.base, imported.factsSeen) : [];
       if (later.length > 0) acceptFacts(folder, imported.generation, later);
       const attributes = isFirst ? openCatalog(folder, imported.generation).snapshot.attributes : [];
       const { records, families, rejected, indexBytes } = imported;
       db.transaction(() => {
         addImport.run({
-          ...{ generation: imported.generation, storefront: storefrontId, file, at },
+          ...{ generation: imported.generation, storefront, file, at },
           ...{ records, families, rejected, indexBytes },
         });
-        setGeneration.run(imported.generation, storefrontId);
-        dropFactNote.run(storefrontId);
-        if (isFirst && setups.liveNumber() === null) setups.begin(initialSetup(attributes, firstShop), at);
+        setGeneration.run(imported.generation, storefront);
+        dropFactNote.run(storefront);
+        if (!isFirst) return;
+        const setups = openSetupStore(db, { storefront, draft: firstDraft });
+        if (setups.liveNumber() === null) setups.begin(initialSetup(attributes, firstShop), at);
       }).immediate();
     },
-    putBack(earlier, fresh) {
-      const row = readImport.get(earlier, storefrontId);
+    putBack(storefront, earlier, fresh) {
+      const row = readImport.get(earlier, storefront);
       if (!row)
         throw new Refused(409, { code: 'unknown-catalog', message: 'There is no such earlier catalog any more.' });
       refuseMissing(folder, earlier);
@@ -98,15 +96,15 @@ export function openCatalogWrites(db: Db, folder: DataFolder): CatalogWrites {
       // Where the file system can, a copy shares its blocks with the original until one of them changes.
       copyFileSync(from.records, to.records, constants.COPYFILE_FICLONE);
       copyFileSync(from.index, to.index, constants.COPYFILE_FICLONE);
-      const inForce = generation();
+      const inForce = generationOf(storefront);
       const said = inForce > 0 ? factsAfter(folder, inForce, -1) : [];
       if (said.length > 0) acceptFacts(folder, fresh, said);
       const { index_bytes: indexBytes, ...counts } = row;
       return { ...counts, indexBytes, generation: fresh, base: 0, factsSeen: 0 };
     },
-    acceptFacts(changes, at) {
-      const accepted = acceptFacts(folder, generation(), changes);
-      if (accepted.changed > 0) noteFacts.run(storefrontId, at);
+    acceptFacts(storefront, changes, at) {
+      const accepted = acceptFacts(folder, generationOf(storefront), changes);
+      if (accepted.changed > 0) noteFacts.run(storefront, at);
       return accepted;
     },
   };

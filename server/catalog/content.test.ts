@@ -15,7 +15,7 @@ afterEach(() => shelf.remove());
 const bring = (kind: 'article' | 'collection', text: string) => {
   const path = join(shelf.root, 'content');
   writeFileSync(path, text);
-  return importContent(shelf.db, kind, path);
+  return importContent(shelf.db, shelf.id, kind, path);
 };
 const jsonl = (...items: object[]) => items.map((item) => JSON.stringify(item)).join('\n');
 const found = async (query: string, more = ''): Promise<SearchAnswer> =>
@@ -59,7 +59,7 @@ describe('articles', () => {
     await bring('article', articles);
     decide('leftOut:article:g', { what: 'leftOut', kind: 'article', id: 'g' });
     expect((await found('brush')).articles).toEqual([]);
-    expect((await found('brush', '&from=live')).articles).toHaveLength(1);
+    expect((await found('brush', '&from=release:live')).articles).toHaveLength(1);
     decide('leftOut:article:g', null);
     decide('article', { what: 'kind', found: true, weights: { title: 0, text: 2, tags: 0 } });
     expect((await found('brush')).articles).toEqual([]);

@@ -3,7 +3,7 @@ import { named } from '../../core/base/named.ts';
 import type { Cells } from '../../core/catalog/readRow.ts';
 import { articleSchema, type Content, collectionSchema } from '../../core/content/content.ts';
 import type { ContentKind } from '../../core/content/contentKinds.ts';
-import { type Db, storefrontId } from '../store/database.ts';
+import type { Db } from '../store/database.ts';
 import { detectForm } from './sources/detectForm.ts';
 import { openSource } from './sources/openSource.ts';
 import { FileProblem } from './sources/source.ts';
@@ -30,7 +30,12 @@ export interface ContentImported {
 }
 
 /** Takes articles or collections from a file (CSV, JSON, JSON Lines), replacing the former ones in one step. */
-export async function importContent(db: Db, kind: ContentKind, path: string): Promise<ContentImported> {
+export async function importContent(
+  db: Db,
+  storefront: string,
+  kind: ContentKind,
+  path: string,
+): Promise<ContentImported> {
   const source = openSource(path, detectForm(path));
   const items = new Map<string, unknown>();
   const refused: ContentImported['refused'] = [];
@@ -58,40 +63,40 @@ export async function importContent(db: Db, kind: ContentKind, path: string): Pr
   }
   const write = db.prepare('INSERT INTO content (storefront, kind, id, value) VALUES (?, ?, ?, ?)');
   db.transaction(() => {
-    db.prepare('DELETE FROM content WHERE storefront = ? AND kind = ?').run(storefrontId, kind);
-    for (const [id, item] of items) write.run(storefrontId, kind, id, JSON.stringify(item));
+    db.prepare('DELETE FROM content WHERE storefront = ? AND kind = ?').run(storefront, kind);
+    for (const [id, item] of items) write.run(storefront, kind, id, JSON.stringify(item));
     db.prepare(
       'INSERT INTO content_version (storefront, version) VALUES (?, 1) ON CONFLICT (storefront) DO UPDATE SET version = version + 1',
-    ).run(storefrontId);
+    ).run(storefront);
   }).immediate();
   return { items: items.size, refused };
 }
 
-export function countContent(db: Db, kind: ContentKind): number {
+export function countContent(db: Db, storefront: string, kind: ContentKind): number {
   return db
     .prepare<[string, string], number>('SELECT count(*) FROM content WHERE storefront = ? AND kind = ?')
     .pluck()
-    .get(storefrontId, kind)!;
+    .get(storefront, kind)!;
 }
 
 /** Changes with every import of articles or collections. */
-export function contentVersion(db: Db): number {
+export function contentVersion(db: Db, storefront: string): number {
   let read = versions.get(db);
   if (!read) {
     read = db.prepare<[string], number>('SELECT version FROM content_version WHERE storefront = ?').pluck();
     versions.set(db, read);
   }
-  return read.get(storefrontId) ?? 0;
+  return read.get(storefront) ?? 0;
 }
 /** It is asked with every search, so its statement is prepared once for each connection. */
 const versions = new WeakMap<Db, Statement<[string], number>>();
 
-export function readContent(db: Db): Content {
+export function readContent(db: Db, storefront: string): Content {
   const of = (kind: ContentKind): unknown[] =>
     db
       .prepare<[string, string], string>('SELECT value FROM content WHERE storefront = ? AND kind = ? ORDER BY id')
       .pluck()
-      .all(storefrontId, kind)
+      .all(storefront, kind)
       .map((text) => JSON.parse(text));
   return {
     articles: of('article').map((item) => articleSchema.parse(item)),

@@ -37,21 +37,21 @@ const set = (
   value: Extract<Decision, { act: 'set' }>['value'],
   variant: string | null = null,
 ) => ({ act: 'set', product, variant, attribute, value }) as Decision;
-const found = async (query: string, from: 'draft' | 'live' = 'draft'): Promise<SearchAnswer> => {
+const found = async (query: string, from = 'draft:main'): Promise<SearchAnswer> => {
   const { body } = await shelf.get(`/desk/search?q=${encodeURIComponent(query)}&from=${from}&explain=1`);
   return body as SearchAnswer;
 };
-const titles = async (query: string, from: 'draft' | 'live' = 'draft') =>
+const titles = async (query: string, from = 'draft:main') =>
   (await found(query, from)).results.map(({ title }) => title);
 
 describe('what is decided about a product', () => {
   test('shows in the draft at once, reaches shoppers with publishing, and is taken back with undo', async () => {
     decide(set('c', 'title', 'Teal ink'));
     expect(await titles('teal')).toEqual(['Teal ink']);
-    expect(await titles('teal', 'live')).toEqual([]);
-    expect(await titles('blue ink', 'live')).toEqual(['Blue ink']);
+    expect(await titles('teal', 'release:live')).toEqual([]);
+    expect(await titles('blue ink', 'release:live')).toEqual(['Blue ink']);
     shelf.setups.publish(shelf.setups.revision(), 'Ada', '', tick());
-    expect(await titles('teal', 'live')).toEqual(['Teal ink']);
+    expect(await titles('teal', 'release:live')).toEqual(['Teal ink']);
     decide(set('c', 'title', 'Plum ink'));
     expect(await titles('plum')).toEqual(['Plum ink']);
     shelf.setups.undo(shelf.setups.revision(), 'Ada', tick());
@@ -130,7 +130,7 @@ describe('what a feed changes', () => {
     decide(set('b', 'price', 7));
     apply({ id: 'b1', price: 3 });
     expect((await found('flat')).results[0]).toMatchObject({ price: 7 });
-    expect((await found('flat', 'live')).results[0]).toMatchObject({ price: 3 });
+    expect((await found('flat', 'release:live')).results[0]).toMatchObject({ price: 3 });
   });
 
   test('said twice changes nothing the second time', () => {
@@ -141,19 +141,20 @@ describe('what a feed changes', () => {
 
 describe('what a feed said outlives', () => {
   const apply = (price: number) => acceptFacts(shelf.folder, shelf.catalogs.generation(), [{ id: 'b1', price }]);
-  const price = async () => (await found('flat', 'live')).results[0]!.price;
+  const price = async () => (await found('flat', 'release:live')).results[0]!.price;
   const readAgain = async () =>
     importCatalog(
       {
         folder: shelf.folder,
-        generation: await shelf.writer.reserveGeneration(),
+        generation: await shelf.writer.reserveGeneration('main'),
         base: shelf.catalogs.comparable(),
         mode: 'replace',
         rows: { kind: 'again', mappings: {} },
       },
       () => {},
     );
-  const put = (imported: Awaited<ReturnType<typeof readAgain>>) => shelf.writer.putInForce(imported, 'again', tick());
+  const put = (imported: Awaited<ReturnType<typeof readAgain>>) =>
+    shelf.writer.putInForce('main', imported, 'again', tick());
   test('another reading of the rows, however often, and is no difference in it', async () => {
     apply(2);
     for (let turn = 0; turn < 2; turn++) {

@@ -76,14 +76,14 @@ describe('what goes out comes in unchanged', () => {
       const imported = await importCatalog(
         {
           folder: shelf.folder,
-          generation: await shelf.writer.reserveGeneration(),
+          generation: await shelf.writer.reserveGeneration('main'),
           base: shelf.catalogs.generation(),
           mode: 'replace',
           rows: { kind: 'file', path: file, name: 'out', form, mapping },
         },
         () => {},
       );
-      await shelf.writer.putInForce(imported, 'out', 1);
+      await shelf.writer.putInForce('main', imported, 'out', 1);
       expect(recordsIn()).toEqual(before);
       expect(imported.differences).toMatchObject({ added: 0, changed: 0, gone: 0, unchanged: 40 });
     },

@@ -203,7 +203,7 @@ describe('the rows in force are read again', () => {
     const imported = await importCatalog(
       {
         folder: shelf.folder,
-        generation: await shelf.writer.reserveGeneration(),
+        generation: await shelf.writer.reserveGeneration('main'),
         base: shelf.catalogs.comparable(),
         mode: 'replace',
         rows: { kind: 'again', mappings: { [source!.number]: change(source!.mapping) } },
@@ -211,7 +211,7 @@ describe('the rows in force are read again', () => {
       },
       () => {},
     );
-    await shelf.writer.putInForce(imported, 'again', 1);
+    await shelf.writer.putInForce('main', imported, 'again', 1);
     return imported;
   };
   const paper = 'id,title,paper_weight\n1,Cartridge paper,60\n2,Masking fluid 60 ml,\n3,Rag paper,300\n';

@@ -11,6 +11,7 @@ test('a catalog that is being put back is not tidied away, whenever threads of a
   const { folder, catalogs } = shelf;
   const jobs = openImportJobs({
     ...shelf,
+    storefront: shelf.id,
     writer: {
       ...shelf.writer,
       async putBack(...given) {

@@ -22,7 +22,7 @@ export interface ExaminedJob extends ExaminedFile {
 }
 
 /**
- * Imports, one at a time, each in a thread of its own while the old catalog serves: a file is received and looked at,
+ * Imports into one storefront, one at a time, each in a thread of its own while the old catalog serves: a file is received and looked at,
  * read by a mapping into a new catalog that nobody sees yet, and put in force or dropped. `core/catalog/importPhases.ts`
  * says what may follow what; a method that is not taken in the present phase answers null and changes nothing.
  */
@@ -70,6 +70,7 @@ const parts: Readonly<Record<ImportPhase, readonly [number, number]>> = {
 };
 
 export interface ImportJobOptions {
+  readonly storefront: string;
   readonly folder: DataFolder;
   readonly worker: URL;
   readonly catalogs: CatalogStore;
@@ -90,7 +91,7 @@ export interface ImportJobOptions {
 }
 
 export function openImportJobs(options: ImportJobOptions): ImportJobs {
-  const { catalogs, mappings, writer, now } = options;
+  const { storefront, catalogs, mappings, writer, now } = options;
   let job: ImportJob | null = null;
   let path = '';
   let examined: ExaminedFile | null = null;
@@ -191,7 +192,7 @@ export function openImportJobs(options: ImportJobOptions): ImportJobs {
     const id = job!.id;
     // The thread that looked at the file is done; its end, which may come later, is not the end of the reading.
     worker = null;
-    const generation = await writer.reserveGeneration();
+    const generation = await writer.reserveGeneration(storefront);
     // Cancelled, or another one begun, while the number was asked for.
     if (job!.id !== id || job!.phase !== 'reading') return job!;
     writing = generation;
@@ -207,12 +208,14 @@ export function openImportJobs(options: ImportJobOptions): ImportJobs {
   /** Hands over to a generation; where that is refused, the job is as it was before. */
   const commit = async (ready: PutInForce, file: string): Promise<ImportJob> => {
     try {
-      await options.handOver(ready.generation, () => writer.putInForce(ready, file, now(), options.firstShop));
+      await options.handOver(ready.generation, () =>
+        writer.putInForce(storefront, ready, file, now(), options.firstShop),
+      );
     } catch (error) {
       advance('notCommitted');
       throw error;
     }
-    if (mapping) await writer.keepMapping(mapping, now());
+    if (mapping) await writer.keepMapping(storefront, mapping, now());
     advance('committed');
     void forget();
     return job!;
@@ -263,8 +266,8 @@ export function openImportJobs(options: ImportJobOptions): ImportJobs {
       if (!begin('readAgain', '')) return null;
       try {
         // Known as being written before there is any file of it, so that nobody tidies it away meanwhile.
-        writing = await writer.reserveGeneration();
-        const { file, ...ready } = await writer.putBack(generation, writing);
+        writing = await writer.reserveGeneration(storefront);
+        const { file, ...ready } = await writer.putBack(storefront, generation, writing);
         advance('imported', { file, records: ready.records, families: ready.families, rejected: ready.rejected });
         advance('commit');
         return await commit(ready, file);

@@ -8,8 +8,9 @@ test('while nothing can be written, searches are kept and nobody waits; they are
   let isLocked = true;
   let reserved = 1;
   const desk = openLogDesk({
+    storefront: 'main',
     writer: {
-      noteLog: async (searches) => {
+      noteLog: async (_, searches) => {
         if (isLocked) throw new Error('locked');
         written.push(...searches.map(({ id }) => id));
       },

@@ -4,7 +4,7 @@ import type { LogStore } from './logStore.ts';
 import type { OutcomeNoted, SearchNoted } from './logWriter.ts';
 
 /**
- * Takes down what shoppers do without making anybody wait: it is kept here and written in batches. What has not been
+ * Takes down what shoppers of a storefront do without making anybody wait: it is kept here and written in batches. What has not been
  * written yet is lost when the machine fails, which costs some counts and no shop.
  */
 export interface LogDesk {
@@ -27,12 +27,13 @@ const fewLeft = 1000;
 const mostKept = 50_000;
 
 export function openLogDesk(options: {
+  readonly storefront: string;
   readonly writer: Pick<Writer, 'noteLog' | 'reserveSearches'>;
   readonly log: Pick<LogStore, 'hasSearch'>;
   readonly now: () => number;
   readonly onError: (error: unknown) => void;
 }): LogDesk {
-  const { writer, log, now, onError } = options;
+  const { storefront, writer, log, now, onError } = options;
   let searches: SearchNoted[] = [];
   let outcomes: OutcomeNoted[] = [];
   /** Sessions of searches that are not written yet. */
@@ -60,7 +61,7 @@ export function openLogDesk(options: {
       const batch = [searches, outcomes] as const;
       [searches, outcomes] = [[], []];
       try {
-        await writer.noteLog(batch[0], batch[1]);
+        await writer.noteLog(storefront, batch[0], batch[1]);
         for (const { id } of batch[0]) unwritten.delete(id);
       } catch (error) {
         onError(error);

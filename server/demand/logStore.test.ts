@@ -13,7 +13,7 @@ afterEach(() => shelf.remove());
 const bring = (content: string | Buffer) => {
   const path = join(shelf.root, 'log');
   writeFileSync(path, content);
-  return shelf.writer.bringInLog(path);
+  return shelf.writer.bringInLog(shelf.id, path);
 };
 const line = (time: string, search: string, more: object = {}) =>
   JSON.stringify({ time: `2026-10-01T${time}Z`, session: 's1', search, results: 3, ...more });

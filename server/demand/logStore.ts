@@ -1,7 +1,7 @@
 import type { Demand } from '../../core/demand/logEntry.ts';
 import { mostSearchesListed } from '../../core/demand/mostSearchesListed.ts';
 import type { Retry } from '../../core/proposals/proposeWords.ts';
-import { type Db, storefrontId } from '../store/database.ts';
+import type { Db } from '../store/database.ts';
 
 export interface LogSummary {
   readonly searches: number;
@@ -19,7 +19,7 @@ const retryWithin = 5 * 60_000;
 /** Searches whose counts are kept. */
 const mostCounted = mostSearchesListed;
 
-/** What shoppers searched for, and what came of it; read only. */
+/** What shoppers of one storefront searched for, and what came of it; read only. */
 export interface LogStore {
   /** Changes when a log was imported or cleared, and when what shoppers did since makes a difference to the counts. */
   version(): string;
@@ -35,8 +35,8 @@ export interface LogStore {
 /** The log must have grown by this share before it is counted anew: counting a long one takes seconds. */
 const growth = 1.05;
 
-export function openLogStore(db: Db): LogStore {
-  const own = db.prepare('SELECT 1 FROM search_log WHERE id = ? AND session = ?');
+export function openLogStore(db: Db, storefront: string): LogStore {
+  const own = db.prepare('SELECT 1 FROM search_log WHERE id = ? AND session = ? AND storefront = ?');
   const imports = db.prepare<[string], number>('SELECT version FROM log_note WHERE storefront = ?').pluck();
   const lastRows = db
     .prepare<[], [number, number]>(
@@ -46,7 +46,7 @@ export function openLogStore(db: Db): LogStore {
   const step = (rows: number): number => Math.floor(Math.log(rows + 1) / Math.log(growth));
   const version = (): string => {
     const [searches, outcomes] = lastRows.get()!;
-    return `${imports.get(storefrontId) ?? 0}/${step(searches)}/${step(outcomes)}`;
+    return `${imports.get(storefront) ?? 0}/${step(searches)}/${step(outcomes)}`;
   };
   let counted: { readonly state: string; readonly top: readonly Demand[] } | null = null;
   const countTop = (limit: number): Demand[] => {
@@ -56,7 +56,7 @@ export function openLogStore(db: Db): LogStore {
          FROM search_outcome o JOIN search_log l ON l.id = o.search_id
          WHERE l.storefront = ? AND l.by_desk = 0 GROUP BY l.key, o.kind`,
       )
-      .all(storefrontId);
+      .all(storefront);
     const byKey = new Map(outcomes.map((row) => [`${row.kind}/${row.key}`, row]));
     return db
       .prepare<[string, number], Omit<Demand, 'clicked' | 'bought' | 'clickPlace'>>(
@@ -67,7 +67,7 @@ export function openLogStore(db: Db): LogStore {
                FROM search_log WHERE storefront = ? AND by_desk = 0 AND key <> '' GROUP BY key
                ORDER BY searches DESC, key LIMIT ?)`,
       )
-      .all(storefrontId, limit)
+      .all(storefront, limit)
       .map((row) => ({
         ...row,
         clicked: byKey.get(`click/${row.key}`)?.many ?? 0,
@@ -77,7 +77,7 @@ export function openLogStore(db: Db): LogStore {
   };
   return {
     version,
-    hasSearch: (search, session) => own.get(search, session) !== undefined,
+    hasSearch: (search, session) => own.get(search, session, storefront) !== undefined,
     summary() {
       const counted = db
         .prepare<
@@ -87,13 +87,13 @@ export function openLogStore(db: Db): LogStore {
           `SELECT count(*) AS searches, count(DISTINCT session) AS sessions, coalesce(sum(results = 0), 0) AS foundNothing,
              min(at) AS first, max(at) AS last FROM search_log WHERE storefront = ? AND by_desk = 0`,
         )
-        .get(storefrontId)!;
+        .get(storefront)!;
       const kinds = db
         .prepare<[string], { kind: string; many: number }>(
           `SELECT kind, count(*) AS many FROM search_outcome JOIN search_log ON search_log.id = search_id
            WHERE storefront = ? AND by_desk = 0 GROUP BY kind`,
         )
-        .all(storefrontId);
+        .all(storefront);
       const many = (kind: string): number => kinds.find((each) => each.kind === kind)?.many ?? 0;
       const { searches, sessions, foundNothing, first, last } = counted;
       return {
@@ -119,7 +119,7 @@ export function openLogStore(db: Db): LogStore {
              WHERE storefront = ? AND by_desk = 0 AND results = 0 GROUP BY key`,
           )
           .raw()
-          .all(storefrontId),
+          .all(storefront),
       );
       return db
         .prepare<{ storefront: string; within: number; limit: number }, Omit<Retry, 'of'>>(
@@ -130,7 +130,7 @@ export function openLogStore(db: Db): LogStore {
              AND EXISTS (SELECT 1 FROM search_outcome o WHERE o.search_id = b.id AND o.kind = 'click')
            GROUP BY a.key, b.key ORDER BY sessions DESC, "from", "to" LIMIT @limit`,
         )
-        .all({ storefront: storefrontId, within: retryWithin, limit })
+        .all({ storefront: storefront, within: retryWithin, limit })
         .map((retry) => ({ ...retry, of: without.get(retry.from) ?? retry.sessions }));
     },
   };

@@ -1,5 +1,5 @@
 import { demandKey, type LogEntry } from '../../core/demand/logEntry.ts';
-import { type Db, storefrontId } from '../store/database.ts';
+import type { Db } from '../store/database.ts';
 import { type LogLine, readLog } from './readLog.ts';
 
 export interface LogImported {
@@ -32,10 +32,10 @@ export interface LogWriter {
   /** Numbers for so many searches to come, from the one answered on. */
   reserve(count: number): number;
   /** Writes what shoppers did, in one transaction. */
-  note(searches: readonly SearchNoted[], outcomes: readonly OutcomeNoted[]): void;
+  note(storefront: string, searches: readonly SearchNoted[], outcomes: readonly OutcomeNoted[]): void;
   /** Takes a log file in besides what is there; lines that are there already are taken once. */
-  bringIn(path: string): Promise<LogImported>;
-  clear(): void;
+  bringIn(storefront: string, path: string): Promise<LogImported>;
+  clear(storefront: string): void;
 }
 
 export function openLogWriter(db: Db): LogWriter {
@@ -59,12 +59,12 @@ export function openLogWriter(db: Db): LogWriter {
     next += count;
     return next - count;
   };
-  const add = (entry: LogEntry): boolean => {
+  const add = (storefront: string, entry: LogEntry): boolean => {
     const at = Date.parse(entry.time);
-    if (known.get(storefrontId, at, entry.session, entry.search)) return false;
+    if (known.get(storefront, at, entry.session, entry.search)) return false;
     const id = reserve(1);
     const filters = JSON.stringify(entry.filters);
-    insert.run(id, storefrontId, at, entry.session, entry.search, demandKey(entry.search), filters, entry.results, 0);
+    insert.run(id, storefront, at, entry.session, entry.search, demandKey(entry.search), filters, entry.results, 0);
     for (const { product, place } of entry.clicks) outcome.run(id, 'click', product, place);
     for (const product of entry.baskets) outcome.run(id, 'basket', product, null);
     for (const product of entry.purchases) outcome.run(id, 'purchase', product, null);
@@ -72,20 +72,20 @@ export function openLogWriter(db: Db): LogWriter {
   };
   return {
     reserve,
-    note: db.transaction((searches: readonly SearchNoted[], outcomes: readonly OutcomeNoted[]) => {
+    note: db.transaction((storefront: string, searches: readonly SearchNoted[], outcomes: readonly OutcomeNoted[]) => {
       for (const { id, at, session, search, filters, results, byDesk } of searches) {
         const text = JSON.stringify(filters);
-        insert.run(id, storefrontId, at, session, search, demandKey(search), text, results, byDesk ? 1 : 0);
+        insert.run(id, storefront, at, session, search, demandKey(search), text, results, byDesk ? 1 : 0);
       }
       for (const { search, kind, product, place } of outcomes) outcome.run(search, kind, product, place);
     }).immediate,
-    async bringIn(path) {
+    async bringIn(storefront, path) {
       let searches = 0;
       let refused = 0;
       const refusedLines: { line: number; column: string; reason: string }[] = [];
       const insert = db.transaction((batch: readonly LogLine[]) => {
         for (const line of batch)
-          if ('entry' in line) searches += add(line.entry) ? 1 : 0;
+          if ('entry' in line) searches += add(storefront, line.entry) ? 1 : 0;
           else if (refused++ < refusedKept) refusedLines.push(line);
       }).immediate;
       let batch: LogLine[] = [];
@@ -100,16 +100,16 @@ export function openLogWriter(db: Db): LogWriter {
         }
         insert(batch);
       } finally {
-        noteChange.run(storefrontId);
+        noteChange.run(storefront);
       }
       return { searches, refused, refusedLines };
     },
-    clear: db.transaction(() => {
+    clear: db.transaction((storefront: string) => {
       db.prepare('DELETE FROM search_outcome WHERE search_id IN (SELECT id FROM search_log WHERE storefront = ?)').run(
-        storefrontId,
+        storefront,
       );
-      db.prepare('DELETE FROM search_log WHERE storefront = ?').run(storefrontId);
-      noteChange.run(storefrontId);
+      db.prepare('DELETE FROM search_log WHERE storefront = ?').run(storefront);
+      noteChange.run(storefront);
     }).immediate,
   };
 }

@@ -16,7 +16,7 @@ test('says the same after the same seed, and nothing a shop could not say', () =
 test('switched on, it changes the catalog at once; switched off, it stops', async () => {
   const shelf = openTestShelf();
   await shelf.bringIn(smallCatalog);
-  const feed = openSimulatedFeed({ ...shelf, now: () => 7, seed: 2 });
+  const feed = openSimulatedFeed({ ...shelf, storefront: shelf.id, now: () => 7, seed: 2 });
   const before = shelf.catalogs.current()!.factVersion();
   await feed.set(true);
   expect(feed.isOn()).toBe(true);

@@ -31,12 +31,13 @@ export function nextFacts(
 }
 
 export function openSimulatedFeed(options: {
+  readonly storefront: string;
   readonly catalogs: CatalogStore;
   readonly writer: Pick<Writer, 'acceptFacts'>;
   readonly now: () => number;
   readonly seed: number;
 }): SimulatedFeed {
-  const { catalogs, writer, now } = options;
+  const { storefront, catalogs, writer, now } = options;
   const random = seededRandom(options.seed);
   let timer: NodeJS.Timeout | null = null;
   let changed = 0;
@@ -44,7 +45,7 @@ export function openSimulatedFeed(options: {
     const reader = catalogs.current();
     if (!reader) return;
     const facts = nextFacts(random, (ordinal) => reader.record(ordinal), reader.snapshot.records);
-    changed += (await writer.acceptFacts(facts, now())).changed;
+    changed += (await writer.acceptFacts(storefront, facts, now())).changed;
   };
   return {
     isOn: () => timer !== null,

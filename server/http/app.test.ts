@@ -128,7 +128,7 @@ describe('the draft', () => {
 describe('one answer, one shape', () => {
   test('shop, desk and why tell the same results in the shape of the schema', async () => {
     const shop = await search('/shop/search?q=brush');
-    const desk = await search('/desk/search?q=brush&from=live');
+    const desk = await search('/desk/search?q=brush&from=release:live');
     expect(searchAnswerSchema.strict().parse(shop)).toEqual(shop);
     const bare = desk.results.map(({ marks: _, ...result }) => result);
     expect({ ...desk, results: bare }).toEqual(shop);

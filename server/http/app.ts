@@ -1,4 +1,6 @@
 import { OpenAPIHono } from '@hono/zod-openapi';
+import { getPath } from 'hono/utils/url';
+import { inFull } from '../../api/paths.ts';
 import { serveCatalog } from './catalogRoutes.ts';
 import { serveContent } from './contentRoutes.ts';
 import { serveDemand } from './demandRoutes.ts';
@@ -13,30 +15,31 @@ import { serveProposals } from './proposalRoutes.ts';
 import { serveSearch } from './searchRoutes.ts';
 import type { Services } from './services.ts';
 import { servingOn } from './serving.ts';
-import { serveSetup, writtenBy } from './setupRoutes.ts';
+import { serveSetup } from './setupRoutes.ts';
 import { serveVocabulary } from './vocabularyRoutes.ts';
+import { whereaboutsOf } from './whereabouts.ts';
 
 /** The application's interface over HTTP: every endpoint of the contract, validated by its own schema. */
 export function createApp(services: Services): OpenAPIHono {
   const app = new OpenAPIHono({
+    getPath: (request) => inFull(getPath(request)),
     defaultHook: (result, context) => {
       if (!result.success) return problem(context, 400, invalidRequest(result.error));
     },
   });
   openDoor(app, { ...services, database: services.folder.database });
-  const serve = servingOn(app);
-  const written = writtenBy(services);
+  const serve = servingOn(app, whereaboutsOf(services));
   serveCatalog(app, serve, services);
   serveImport(app, serve, services);
   serveSearch(serve, services);
-  serveSetup(serve, services, written);
-  serveProposals(serve, services, written);
+  serveSetup(serve, services);
+  serveProposals(serve, services);
   serveEffect(serve, services);
   serveFilters(serve, services);
   serveVocabulary(serve, services);
   serveContent(serve, services);
   serveDemand(serve, services);
-  serveProducts(serve, services, written);
+  serveProducts(serve, services);
   servePictures(app, services);
   app.doc31('/openapi.json', {
     openapi: '3.1.0',

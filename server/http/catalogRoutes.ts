@@ -9,12 +9,14 @@ import { exportFormats } from '../../core/catalog/writeCatalog.ts';
 import { countContent } from '../catalog/content.ts';
 import { problem } from './problems.ts';
 import type { Services } from './services.ts';
-import type { Serve } from './serving.ts';
+import { routeOf, type Serve } from './serving.ts';
+import { whereaboutsOf } from './whereabouts.ts';
 
 /** What is known of the catalog in force, and the whole of it to take away. */
 export function serveCatalog(app: OpenAPIHono, serve: Serve, services: Services): void {
-  const { db, catalogs, imports, mappings, writer, searcher, pictures } = services;
-  serve(catalogEndpoints.catalog, () => {
+  const { db, writer, searcher, pictures } = services;
+  const { deskIn } = whereaboutsOf(services);
+  serve.desk(catalogEndpoints.catalog, ({ id, catalogs, imports }) => {
     const info = catalogs.info();
     return {
       file: info?.file ?? '',
@@ -24,8 +26,8 @@ export function serveCatalog(app: OpenAPIHono, serve: Serve, services: Services)
       rejected: info?.rejected ?? 0,
       indexBytes: info?.index_bytes ?? 0,
       language: catalogs.current()?.snapshot.language ?? null,
-      articles: countContent(db, 'article'),
-      collections: countContent(db, 'collection'),
+      articles: countContent(db, id, 'article'),
+      collections: countContent(db, id, 'collection'),
       earlier: catalogs.earlier().map(({ generation, file, at, records, families }) => ({
         ...{ generation, file, records, families },
         importedAt: new Date(at).toISOString(),
@@ -34,7 +36,7 @@ export function serveCatalog(app: OpenAPIHono, serve: Serve, services: Services)
       job: imports.last(),
     };
   });
-  app.get(filePaths.exportCatalog, async (context) => {
+  app.get(routeOf(filePaths.exportCatalog), async (context) => {
     const format = exportFormats.find((each) => each === (context.req.query('format') ?? 'csv'));
     if (!format)
       return problem(context, 400, {
@@ -42,7 +44,7 @@ export function serveCatalog(app: OpenAPIHono, serve: Serve, services: Services)
         message: `format: is one of ${exportFormats.join(', ')}.`,
         field: 'format',
       });
-    const path = await searcher.exportCatalog(format);
+    const path = await searcher.exportCatalog(deskIn(context).ref, format);
     const type = { csv: 'text/csv', jsonl: 'application/jsonl', jsonld: 'application/ld+json' }[format];
     context.header('content-type', `${type}; charset=utf-8`);
     context.header('content-disposition', `attachment; filename="catalog.${format}"`);
@@ -51,11 +53,11 @@ export function serveCatalog(app: OpenAPIHono, serve: Serve, services: Services)
     file.on('close', () => void rm(path, { force: true }).catch(() => {}));
     return context.body(Readable.toWeb(file) as ReadableStream);
   });
-  serve(catalogEndpoints.correctFamilies, async (_, { records, family }) => {
-    await writer.correctFamilies(records, family);
+  serve.desk(catalogEndpoints.correctFamilies, async ({ id }, _, { records, family }) => {
+    await writer.correctFamilies(id, records, family);
     return {};
   });
-  serve(catalogEndpoints.corrections, () => {
+  serve.desk(catalogEndpoints.corrections, ({ catalogs, mappings }) => {
     const reader = catalogs.current();
     return {
       corrections: Object.entries(mappings.corrections()).map(([record, family]) => {
@@ -64,5 +66,5 @@ export function serveCatalog(app: OpenAPIHono, serve: Serve, services: Services)
       }),
     };
   });
-  serve(catalogEndpoints.duplicates, () => searcher.duplicates());
+  serve.desk(catalogEndpoints.duplicates, ({ ref }) => searcher.duplicates(ref));
 }

@@ -1,8 +1,12 @@
 import { type Concern, replaceConcerns } from '../../core/catalog/replaceConcerns.ts';
-import type { Services } from './services.ts';
+import type { Searcher } from '../searching/searcher.ts';
+import type { Desk } from './services.ts';
 
 /** What has to be asked about before the catalog that is ready replaces the one in force. */
-export async function concernsAbout({ imports, catalogs, searcher }: Services): Promise<Concern[]> {
+export async function concernsAbout(
+  { ref, imports, catalogs }: Desk,
+  searcher: Pick<Searcher, 'shownGone'>,
+): Promise<Concern[]> {
   const ready = imports.ready();
   if (!ready) return [];
   const { rejected, records, generation } = ready;
@@ -17,6 +21,6 @@ export async function concernsAbout({ imports, catalogs, searcher }: Services): 
     gone,
     compared: changed + unchanged,
     pricesChanged: attributes.find(({ key }) => key === 'price')?.records ?? 0,
-    shownGone: gone > 0 ? await searcher.shownGone(generation) : [],
+    shownGone: gone > 0 ? await searcher.shownGone(ref, generation) : [],
   });
 }

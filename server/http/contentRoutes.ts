@@ -4,11 +4,15 @@ import type { Services } from './services.ts';
 import type { Serve } from './serving.ts';
 
 /** Articles and collections. */
-export function serveContent(serve: Serve, { folder, searcher, writer }: Services): void {
-  serve(contentEndpoints.content, () => searcher.content());
-  serve(
+export function serveContent(
+  serve: Serve,
+  { folder, searcher, writer }: Pick<Services, 'folder' | 'searcher' | 'writer'>,
+): void {
+  serve.desk(contentEndpoints.content, ({ ref }) => searcher.content(ref));
+  serve.desk(
     contentEndpoints.bringInContent,
-    ({ kind }, _, context) => withFile(context, folder, 'content', (path) => writer.bringInContent(kind, path)),
+    ({ id }, { kind }, _, context) =>
+      withFile(context, folder, 'content', (path) => writer.bringInContent(id, kind, path)),
     false,
   );
 }

@@ -9,26 +9,31 @@ const topSearchesShown = 40;
 const isoOrNull = (at: number | null): string | null => (at === null ? null : new Date(at).toISOString());
 
 /** What shoppers searched for: brought in from a file, written by the shop, read by the desk. */
-export function serveDemand(serve: Serve, { folder, searcher, topSearches, writer, logDesk }: Services): void {
-  serve(demandEndpoints.topSearches, async () => ({ top: [...(await topSearches(topSearchesShown))] }));
-  serve(demandEndpoints.demand, async ({ limit }) => {
-    const { summary, top } = await searcher.demand(limit);
+export function serveDemand(
+  serve: Serve,
+  { folder, searcher, writer }: Pick<Services, 'folder' | 'searcher' | 'writer'>,
+): void {
+  serve.desk(demandEndpoints.topSearches, async ({ topSearches }) => ({
+    top: [...(await topSearches(topSearchesShown))],
+  }));
+  serve.desk(demandEndpoints.demand, async ({ ref }, { limit }) => {
+    const { summary, top } = await searcher.demand(ref, limit);
     const { from, to, ...counts } = summary;
     return { summary: { ...counts, from: isoOrNull(from), to: isoOrNull(to) }, top };
   });
-  serve(
+  serve.desk(
     demandEndpoints.bringInLog,
-    (_, __, context) =>
+    ({ id }, _, __, context) =>
       withFile(context, folder, 'log', async (path) => {
-        const imported = await writer.bringInLog(path);
+        const imported = await writer.bringInLog(id, path);
         return { ...imported, refusedLines: [...imported.refusedLines] };
       }),
     false,
   );
-  serve(demandEndpoints.noteSearch, (_, { inDesk, ...entry }) => ({
+  serve.shop(demandEndpoints.noteSearch, ({ logDesk }, _, { inDesk, ...entry }) => ({
     id: logDesk.noteSearch({ ...entry, byDesk: inDesk }),
   }));
-  serve(demandEndpoints.noteOutcome, (_, { session, ...outcome }) => {
+  serve.shop(demandEndpoints.noteOutcome, ({ logDesk }, _, { session, ...outcome }) => {
     if (!logDesk.noteOutcome(session, outcome))
       throw new Refused(404, {
         code: 'unknown-search',

@@ -2,7 +2,6 @@ import { effectEndpoints } from '../../api/effectEndpoints.ts';
 import { firstText } from '../../core/catalog/record.ts';
 import { contentVersion } from '../catalog/content.ts';
 import { noCatalog, Refused } from '../refused.ts';
-import { openEffectOfDraft } from '../searching/effectOfDraft.ts';
 import type { Services } from './services.ts';
 import type { Serve } from './serving.ts';
 
@@ -10,18 +9,19 @@ import type { Serve } from './serving.ts';
 const searchesLookedAt = 200;
 
 /** What the draft changes for shoppers, worked out while the desk waits for nothing else. */
-export function serveEffect(serve: Serve, { db, setups, catalogs, searcher, topSearches, now }: Services): void {
-  const ofDraft = openEffectOfDraft(searcher);
-  serve(effectEndpoints.effect, async (_, __, context) => {
+export function serveEffect(serve: Serve, { db, now }: Pick<Services, 'db' | 'now'>): void {
+  serve.desk(effectEndpoints.effect, async (here, _, __, context) => {
+    const { id, ref, catalogs, setups, releases, topSearches, effectOfDraft } = here;
     const reader = catalogs.current();
     if (!reader) throw noCatalog();
     const revision = setups.revision();
     const searches = await topSearches(searchesLookedAt);
-    const stock = `${reader.generation}/${reader.factVersion()}/${contentVersion(db)}/${Math.floor(now() / 86_400_000)}`;
+    const stock = `${reader.generation}/${reader.factVersion()}/${contentVersion(db, id)}/${Math.floor(now() / 86_400_000)}`;
     const { signal } = context.req.raw;
-    const worked = await ofDraft.effect(
+    const worked = await effectOfDraft.effect(
+      ref,
       searches,
-      { draft: `${revision}/${stock}`, live: `${setups.liveNumber() ?? 0}/${stock}` },
+      (setup) => `${'draft' in setup ? revision : (releases.liveNumber() ?? 0)}/${stock}`,
       () => signal.aborted || setups.revision() !== revision,
     );
     if (!worked)

@@ -8,8 +8,9 @@ import { openRecords, readDifferences, readRejected } from '../catalog/catalogRe
 import { Refused } from '../refused.ts';
 import { concernsAbout } from './concernsAbout.ts';
 import { receiveFile } from './receiveFile.ts';
-import type { Services } from './services.ts';
-import type { Serve } from './serving.ts';
+import type { Desk, Services } from './services.ts';
+import { routeOf, type Serve } from './serving.ts';
+import { whereaboutsOf } from './whereabouts.ts';
 
 const rejectedShown = 500;
 const rejectedSaved = 10_000;
@@ -37,11 +38,11 @@ function refuseMistakes(mapping: Mapping): void {
 }
 
 /** A file comes in, is looked at and read, or the rows in force are read again. */
-function serveReading(serve: Serve, { catalogs, imports, folder }: Services): void {
-  serve(catalogEndpoints.importJob, () => ({ job: imports.last() }));
-  serve(
+function serveReading(serve: Serve, { folder }: Pick<Services, 'folder'>): void {
+  serve.desk(catalogEndpoints.importJob, ({ imports }) => ({ job: imports.last() }));
+  serve.desk(
     catalogEndpoints.startImport,
-    async ({ file }, _, context) => {
+    async ({ imports }, { file }, _, context) => {
       // Refused before a byte of it is received.
       if (!imports.receive(file)) throw busy();
       try {
@@ -56,24 +57,24 @@ function serveReading(serve: Serve, { catalogs, imports, folder }: Services): vo
     },
     false,
   );
-  serve(catalogEndpoints.examined, () => {
+  serve.desk(catalogEndpoints.examined, ({ imports }) => {
     const examined = imports.examined();
     if (!examined) throw nothingReceived();
     return examined;
   });
-  serve(catalogEndpoints.lookAgain, (_, form) => {
+  serve.desk(catalogEndpoints.lookAgain, ({ imports }, _, form) => {
     const job = imports.lookAgain(form);
     if (!job) throw imports.isBusy() ? busy() : nothingReceived();
     return job;
   });
-  serve(catalogEndpoints.readImport, async (_, { mapping, mode }) => {
+  serve.desk(catalogEndpoints.readImport, async ({ imports }, _, { mapping, mode }) => {
     refuseMistakes(mapping);
     const job = await imports.read(mapping, mode);
     if (!job) throw imports.isBusy() ? busy() : nothingReceived();
     return job;
   });
-  serve(catalogEndpoints.sources, () => ({ sources: catalogs.current()?.sources() ?? [] }));
-  serve(catalogEndpoints.readAgain, async (_, body) => {
+  serve.desk(catalogEndpoints.sources, ({ catalogs }) => ({ sources: catalogs.current()?.sources() ?? [] }));
+  serve.desk(catalogEndpoints.readAgain, async ({ catalogs, imports }, _, body) => {
     if (imports.isBusy()) throw busy();
     if (catalogs.comparable() === 0)
       throw new Refused(409, {
@@ -89,9 +90,11 @@ function serveReading(serve: Serve, { catalogs, imports, folder }: Services): vo
 }
 
 /** What was read and waits: what it changes and what was refused. */
-function serveReady(app: OpenAPIHono, serve: Serve, { catalogs, imports, folder }: Services): void {
+function serveReady(app: OpenAPIHono, serve: Serve, services: Services): void {
+  const { folder } = services;
+  const { deskIn } = whereaboutsOf(services);
   /** Reads what a generation that is not in force noted about itself. */
-  const ofReady = <Read>(read: (db: ReturnType<typeof openRecords>) => Read): Read => {
+  const ofReady = <Read>({ imports }: Desk, read: (db: ReturnType<typeof openRecords>) => Read): Read => {
     const ready = imports.ready();
     if (!ready) throw nothingReady();
     const records = openRecords(folder, ready.generation);
@@ -101,16 +104,16 @@ function serveReady(app: OpenAPIHono, serve: Serve, { catalogs, imports, folder 
       records.close();
     }
   };
-  serve(catalogEndpoints.differences, ({ kind }) => ({
-    rows: ofReady((records) => readDifferences(records, kind, differencesShown)),
+  serve.desk(catalogEndpoints.differences, (here, { kind }) => ({
+    rows: ofReady(here, (records) => readDifferences(records, kind, differencesShown)),
   }));
-  const rejectedRows = (of: 'force' | 'ready', limit: number) =>
-    of === 'ready' && imports.ready()
-      ? ofReady((records) => readRejected(records, limit))
-      : (catalogs.current()?.rejectedRows(limit) ?? []);
-  serve(catalogEndpoints.rejectedRows, ({ of }) => ({ rows: rejectedRows(of, rejectedShown) }));
-  app.get(filePaths.rejectedRows, (context) => {
-    const rows = rejectedRows(context.req.query('of') === 'ready' ? 'ready' : 'force', rejectedSaved);
+  const rejectedRows = (here: Desk, of: 'force' | 'ready', limit: number) =>
+    of === 'ready' && here.imports.ready()
+      ? ofReady(here, (records) => readRejected(records, limit))
+      : (here.catalogs.current()?.rejectedRows(limit) ?? []);
+  serve.desk(catalogEndpoints.rejectedRows, (here, { of }) => ({ rows: rejectedRows(here, of, rejectedShown) }));
+  app.get(routeOf(filePaths.rejectedRows), (context) => {
+    const rows = rejectedRows(deskIn(context), context.req.query('of') === 'ready' ? 'ready' : 'force', rejectedSaved);
     context.header('content-type', 'text/csv; charset=utf-8');
     context.header('content-disposition', 'attachment; filename="refused-rows.csv"');
     return context.body(
@@ -123,11 +126,11 @@ function serveReady(app: OpenAPIHono, serve: Serve, { catalogs, imports, folder 
 }
 
 /** What was read is put in force or dropped, or a catalog of before is put back. */
-function servePuttingInForce(serve: Serve, services: Services): void {
-  const { imports } = services;
-  serve(catalogEndpoints.concerns, async () => ({ concerns: await concernsAbout(services) }));
-  serve(catalogEndpoints.commitImport, async (_, { accept }) => {
-    const open = (await concernsAbout(services)).filter(({ code }) => !accept.includes(code));
+function servePuttingInForce(serve: Serve, { searcher }: Pick<Services, 'searcher'>): void {
+  serve.desk(catalogEndpoints.concerns, async (here) => ({ concerns: await concernsAbout(here, searcher) }));
+  serve.desk(catalogEndpoints.commitImport, async (here, _, { accept }) => {
+    const { imports } = here;
+    const open = (await concernsAbout(here, searcher)).filter(({ code }) => !accept.includes(code));
     if (open.length > 0)
       throw new Refused(409, {
         code: 'needs-confirmation',
@@ -138,14 +141,14 @@ function servePuttingInForce(serve: Serve, services: Services): void {
     if (!job) throw imports.isBusy() ? busy() : nothingReady();
     return job;
   });
-  serve(catalogEndpoints.putBackCatalog, async (_, { generation }) => {
+  serve.desk(catalogEndpoints.putBackCatalog, async ({ imports }, _, { generation }) => {
     const job = await imports.putBack(generation);
     if (!job) throw busy();
     return job;
   });
-  serve(
+  serve.desk(
     catalogEndpoints.cancelImport,
-    async () => {
+    async ({ imports }) => {
       await imports.cancel();
       return {};
     },

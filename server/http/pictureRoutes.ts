@@ -13,14 +13,18 @@ const keptADay = 'max-age=86400';
 const tryLater = 'no-cache';
 
 /** Pictures that records name and other hosts have. Nothing is fetched but what the catalog or the setup names. */
-export function servePictures(app: OpenAPIHono, { catalogs, setups, pictures }: Services): void {
+export function servePictures(app: OpenAPIHono, { storefronts, at, pictures }: Services): void {
   /** What was decided for a variant, and for its product: found by key, since there may be very many decisions. */
   const decided = (setup: Setup | undefined, product: string, id: string): string[] =>
     [id, null].flatMap((variant) => {
       const decision = own(setup?.products, decisionKey({ product, variant, attribute: 'picture' }));
       return decision?.act === 'set' ? [[decision.value].flat().map(String)[0] ?? ''] : [];
     });
-  const addressOf = (id: string, mark: string): string | undefined => {
+  const draftsOf = (storefront: string): string[] =>
+    storefronts.drafts(storefront).flatMap(({ id, removedAt }) => (removedAt === null ? [id] : []));
+  /** What a storefront's catalog, what is live there or one of its drafts names. */
+  const addressIn = (storefront: string, id: string, mark: string): string | undefined => {
+    const { catalogs, releases, setups } = at(storefront);
     const reader = catalogs.current();
     const ordinal = reader?.findRecord(id) ?? -1;
     if (!reader || ordinal < 0) return undefined;
@@ -29,14 +33,21 @@ export function servePictures(app: OpenAPIHono, { catalogs, setups, pictures }: 
     const said = firstText(values.picture);
     return isMeant(said)
       ? said.trim()
-      : [setups.live()?.setup, setups.draft()].flatMap((setup) => decided(setup, familyId, id)).find(isMeant);
+      : [releases.live()?.setup, ...draftsOf(storefront).map((draft) => setups(draft).draft())]
+          .flatMap((setup) => decided(setup, familyId, id))
+          .find(isMeant);
   };
   const refused = (context: Context, code: string): Response => {
     context.header('cache-control', tryLater);
     return problem(context, 404, { code, message: 'The picture could not be fetched.' });
   };
   app.get('/pictures/of/:id', async (context) => {
-    const address = addressOf(context.req.param('id'), context.req.query('mark') ?? '');
+    const id = context.req.param('id');
+    const mark = context.req.query('mark') ?? '';
+    const address = storefronts
+      .storefronts()
+      .map((storefront) => addressIn(storefront.id, id, mark))
+      .find((found) => found !== undefined);
     if (address === undefined) return refused(context, 'unknown-picture');
     const answer = await pictures.picture(address);
     if ('problem' in answer) return refused(context, answer.problem);

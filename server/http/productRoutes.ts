@@ -3,56 +3,58 @@ import { productEndpoints } from '../../api/productEndpoints.ts';
 import type { EntryEdit } from '../../core/setup/withEntry.ts';
 import { noCatalog } from '../refused.ts';
 import { deskState, groupOf } from './deskState.ts';
-import type { Services } from './services.ts';
+import type { Desk, Services } from './services.ts';
 import type { Serve } from './serving.ts';
-import { type Written, who } from './setupRoutes.ts';
+import { who, written } from './setupRoutes.ts';
 
 /** Looking through the catalog, and deciding about its products. */
-export function serveProducts(serve: Serve, services: Services, written: Written): void {
-  const { setups, catalogs, searcher, writer, now } = services;
+export function serveProducts(serve: Serve, services: Pick<Services, 'searcher' | 'writer' | 'now'>): void {
+  const { searcher, writer, now } = services;
 
-  serve(productEndpoints.rows, ({ q, columns, missing, state, kind, sort, direction, offset, count, ...rest }) =>
-    searcher.rows({
-      request: { query: q, filters: chosenFilters(rest), missing, state, kind, sort, direction },
-      columns,
-      offset,
-      count,
-    }),
+  serve.desk(
+    productEndpoints.rows,
+    ({ ref }, { q, columns, missing, state, kind, sort, direction, offset, count, ...rest }) =>
+      searcher.rows(ref, {
+        request: { query: q, filters: chosenFilters(rest), missing, state, kind, sort, direction },
+        columns,
+        offset,
+        count,
+      }),
   );
 
-  serve(productEndpoints.product, async ({ id, searches }) => ({
-    ...(await searcher.product(id)),
-    searches: await searcher.places(id, searches === undefined ? [] : [searches].flat()),
+  serve.desk(productEndpoints.product, async ({ ref }, { id, searches }) => ({
+    ...(await searcher.product(ref, id)),
+    searches: await searcher.places(ref, id, searches === undefined ? [] : [searches].flat()),
   }));
 
-  serve(productEndpoints.editCells, async (_, { revision, cells }, context) => {
-    const edits = await searcher.editsForCells(cells);
-    return written(writer.edit(edits, revision, who(context), now()));
+  serve.desk(productEndpoints.editCells, async (here, _, { revision, cells }, context) => {
+    const edits = await searcher.editsForCells(here.ref, cells);
+    return written(here, writer.edit(here.ref, edits, revision, who(context), now()));
   });
 
-  serve(productEndpoints.editProducts, async (_, { revision, which, what }, context) => {
-    const edits = await searcher.editsForProducts(which, what);
-    if (edits.length === 0) return { products: 0, state: deskState(setups, catalogs) };
-    const state = await written(writer.edit(edits, revision, who(context), now()));
+  serve.desk(productEndpoints.editProducts, async (here, _, { revision, which, what }, context) => {
+    const edits = await searcher.editsForProducts(here.ref, which, what);
+    if (edits.length === 0) return { products: 0, state: deskState(here.setups, here.catalogs) };
+    const state = await written(here, writer.edit(here.ref, edits, revision, who(context), now()));
     return { products: new Set(edits.map(({ key }) => key)).size, state };
   });
 
-  serve(productEndpoints.discard, (_, { revision, group }, context) => {
-    const edits = setups
+  serve.desk(productEndpoints.discard, (here, _, { revision, group }, context) => {
+    const edits = here.setups
       .changes()
       .filter((change) => groupOf(change) === group)
       .map(({ part, key, before }): EntryEdit => ({ part, key, value: before }));
-    if (edits.length === 0) return deskState(setups, catalogs);
-    return written(writer.edit(edits, revision, who(context), now()));
+    if (edits.length === 0) return deskState(here.setups, here.catalogs);
+    return written(here, writer.edit(here.ref, edits, revision, who(context), now()));
   });
 
-  serve(productEndpoints.facts, async (_, { records }) => {
+  serve.desk(productEndpoints.facts, async ({ id, catalogs }, _, { records }) => {
     if (catalogs.generation() === 0) throw noCatalog();
-    const { changed, unknown } = await writer.acceptFacts(records, now());
+    const { changed, unknown } = await writer.acceptFacts(id, records, now());
     return { changed, unknown: [...unknown] };
   });
 
-  const freshness = () => {
+  const freshness = ({ catalogs, feed }: Desk) => {
     const info = catalogs.info();
     const reader = catalogs.current();
     const factsAt = catalogs.factsAt();
@@ -60,12 +62,12 @@ export function serveProducts(serve: Serve, services: Services, written: Written
       importedAt: info ? new Date(info.at).toISOString() : '',
       factsAt: factsAt === null ? null : new Date(factsAt).toISOString(),
       version: `${reader?.generation ?? 0}/${reader?.factVersion() ?? 0}`,
-      feed: { isOn: services.feed.isOn(), changed: services.feed.changed() },
+      feed: { isOn: feed.isOn(), changed: feed.changed() },
     };
   };
-  serve(productEndpoints.freshness, freshness);
-  serve(productEndpoints.feed, async (_, { isOn }) => {
-    await services.feed.set(isOn);
-    return freshness();
+  serve.desk(productEndpoints.freshness, freshness);
+  serve.desk(productEndpoints.feed, async (here, _, { isOn }) => {
+    await here.feed.set(isOn);
+    return freshness(here);
   });
 }

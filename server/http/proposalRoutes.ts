@@ -1,27 +1,18 @@
 import { proposalEndpoints } from '../../api/proposalEndpoints.ts';
-import { contentVersion } from '../catalog/content.ts';
-import { noCatalog, Refused } from '../refused.ts';
-import { openProposalDesk } from '../searching/proposalDesk.ts';
-import { type Db, storefrontId } from '../store/database.ts';
+import { Refused } from '../refused.ts';
+import type { Db } from '../store/database.ts';
 import type { Services } from './services.ts';
 import type { Serve } from './serving.ts';
-import { type Written, who } from './setupRoutes.ts';
+import { who, written } from './setupRoutes.ts';
 
 /** What the application proposes for the catalog in force. */
-export function serveProposals(serve: Serve, services: Services, written: Written): void {
-  const { db, setups, catalogs, log, searcher, writer, now } = services;
-  const desk = openProposalDesk(searcher, () => {
-    const reader = catalogs.current();
-    if (!reader) throw noCatalog();
-    const today = Math.floor(now() / 86_400_000);
-    const stock = `${reader.generation}/${reader.factVersion()}/${contentVersion(db)}`;
-    return `${setups.revision()}/${stock}/${today}/${log.version()}`;
-  });
+export function serveProposals(serve: Serve, services: Services): void {
+  const { db, searcher, writer, now } = services;
   const declined = declinedIn(db);
 
-  serve(proposalEndpoints.proposals, () => {
-    const { proposals, ...progress } = desk.look();
-    const left = declined();
+  serve.desk(proposalEndpoints.proposals, ({ id: storefront, ref, proposalDesk }) => {
+    const { proposals, ...progress } = proposalDesk(ref).look();
+    const left = declined(storefront);
     const open = proposals.filter(({ id }) => !left.has(id));
     return {
       ...progress,
@@ -33,23 +24,23 @@ export function serveProposals(serve: Serve, services: Services, written: Writte
     };
   });
 
-  serve(proposalEndpoints.acceptProposals, async (_, { revision, ids }, context) => {
-    const edits = await searcher.editsForProposals(ids);
+  serve.desk(proposalEndpoints.acceptProposals, async (here, _, { revision, ids }, context) => {
+    const edits = await searcher.editsForProposals(here.ref, ids);
     if (edits.length === 0)
       throw new Refused(409, {
         code: 'nothing-proposed',
         message: 'That is no longer proposed: it is decided already.',
       });
-    return written(writer.edit(edits, revision, who(context), now()));
+    return written(here, writer.edit(here.ref, edits, revision, who(context), now()));
   });
 
-  serve(proposalEndpoints.declineProposal, async (_, { id }) => {
-    await writer.decline(id);
+  serve.desk(proposalEndpoints.declineProposal, async ({ id: storefront }, _, { id }) => {
+    await writer.decline(storefront, id);
     return {};
   });
 }
 
-function declinedIn(db: Db): () => ReadonlySet<string> {
+function declinedIn(db: Db): (storefront: string) => ReadonlySet<string> {
   const read = db.prepare<[string], string>('SELECT proposal FROM declined WHERE storefront = ?').pluck();
-  return () => new Set(read.all(storefrontId));
+  return (storefront) => new Set(read.all(storefront));
 }

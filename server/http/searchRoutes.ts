@@ -5,29 +5,34 @@ import { own } from '../../core/base/named.ts';
 import { adviseAttribute } from '../../core/catalog/adviseAttribute.ts';
 import { hasChoices, isIndexedAsText, isNumeric } from '../../core/catalog/profileAttributes.ts';
 import { untouchable } from '../../core/rules/decisions.ts';
+import { type DraftRef, liveOf, readName, type SetupRef } from '../../core/setup/setupRef.ts';
 import { unsetAttribute } from '../../core/setup/terms/usualValues.ts';
 import { noCatalog } from '../refused.ts';
 import type { Services } from './services.ts';
 import type { Serve } from './serving.ts';
 
+/** The setup that is asked about: another one of the storefront where one is named, or else the draft of the address. */
+const meant = (ref: DraftRef, from: string | undefined): SetupRef =>
+  from === undefined ? ref : (readName(ref.storefront, from) ?? ref);
+
 /** Searches by shop and desk, and what they are made of. */
-export function serveSearch(serve: Serve, { setups, catalogs, searcher }: Services): void {
-  serve(endpoints.shopSearch, (query) => searcher.answer({ from: 'live', request: requestOf(query) }));
-  serve(endpoints.deskSearch, (query) => {
+export function serveSearch(serve: Serve, { searcher }: Pick<Services, 'searcher'>): void {
+  serve.shop(endpoints.shopSearch, ({ id }, query) => searcher.answer(liveOf(id), { request: requestOf(query) }));
+  serve.desk(endpoints.deskSearch, ({ ref }, query) => {
     const { from, explain, movement } = query;
-    return searcher.answer({ from, request: { ...requestOf(query), explain, marks: true }, movement });
+    return searcher.answer(meant(ref, from), { request: { ...requestOf(query), explain, marks: true }, movement });
   });
-  serve(endpoints.shopProduct, ({ id }) => searcher.shopProduct('live', id));
-  serve(endpoints.deskShopProduct, ({ id, from }) => searcher.shopProduct(from, id));
-  serve(endpoints.shopArticle, ({ id }) => searcher.shopArticle('live', id));
-  serve(endpoints.deskShopArticle, ({ id, from }) => searcher.shopArticle(from, id));
-  serve(endpoints.why, ({ q, product, from, sort, collection, asWords, ...rest }) => {
+  serve.shop(endpoints.shopProduct, (here, { id }) => searcher.shopProduct(liveOf(here.id), id));
+  serve.desk(endpoints.deskShopProduct, ({ ref }, { id, from }) => searcher.shopProduct(meant(ref, from), id));
+  serve.shop(endpoints.shopArticle, (here, { id }) => searcher.shopArticle(liveOf(here.id), id));
+  serve.desk(endpoints.deskShopArticle, ({ ref }, { id, from }) => searcher.shopArticle(meant(ref, from), id));
+  serve.desk(endpoints.why, ({ ref }, { q, product, from, sort, collection, asWords, ...rest }) => {
     const filters = chosenFilters(rest);
     const shown = { marks: true, sort, asWords, filters, ...(collection && { collection }) };
-    return searcher.why({ from, request: { query: q, page: 1, limit: 1, ...shown } }, product);
+    return searcher.why(meant(ref, from), { request: { query: q, page: 1, limit: 1, ...shown } }, product);
   });
-  serve(endpoints.words, ({ q, from, asWords }) => searcher.words(from, q, asWords));
-  serve(endpoints.attributes, () => {
+  serve.desk(endpoints.words, ({ ref }, { q, from, asWords }) => searcher.words(meant(ref, from), q, asWords));
+  serve.desk(endpoints.attributes, ({ catalogs, setups }) => {
     const catalog = catalogs.current();
     if (!catalog) throw noCatalog();
     const settings = setups.draft().attributes;
@@ -49,6 +54,6 @@ export function serveSearch(serve: Serve, { setups, catalogs, searcher }: Servic
       })),
     };
   });
-  serve(endpoints.values, ({ attribute, contains }) => searcher.values(attribute, contains));
-  serve(endpoints.products, async ({ id }) => ({ products: await searcher.cards([id].flat()) }));
+  serve.desk(endpoints.values, ({ ref }, { attribute, contains }) => searcher.values(ref, attribute, contains));
+  serve.desk(endpoints.products, async ({ ref }, { id }) => ({ products: await searcher.cards(ref, [id].flat()) }));
 }

@@ -1,29 +1,42 @@
-import type { CatalogStore } from '../catalog/catalogStore.ts';
+import type { DraftRef } from '../../core/setup/setupRef.ts';
 import type { ImportJobs } from '../catalog/importJobs.ts';
-import type { MappingStore } from '../catalog/mappingStore.ts';
 import type { DataFolder } from '../dataFolder.ts';
 import type { LogDesk } from '../demand/logDesk.ts';
-import type { LogStore } from '../demand/logStore.ts';
 import type { TopSearches } from '../demand/topSearches.ts';
 import type { SimulatedFeed } from '../feed/simulatedFeed.ts';
+import type { StorefrontShelf } from '../openShelf.ts';
 import type { PictureDesk } from '../pictures/pictureDesk.ts';
+import type { EffectOfDraft } from '../searching/effectOfDraft.ts';
+import type { ProposalDesk } from '../searching/proposalDesk.ts';
 import type { Searcher } from '../searching/searcher.ts';
 import type { Db } from '../store/database.ts';
 import type { SetupReader } from '../store/setupStore.ts';
+import type { StorefrontReader } from '../store/storefronts.ts';
 import type { Writer } from '../store/writes.ts';
+
+/** What is done for one storefront, beside what is kept of it. */
+export interface Storefront extends StorefrontShelf {
+  readonly imports: ImportJobs;
+  readonly feed: SimulatedFeed;
+  readonly logDesk: LogDesk;
+  readonly topSearches: TopSearches;
+  readonly effectOfDraft: EffectOfDraft;
+  proposalDesk(draft: DraftRef): ProposalDesk;
+}
+
+/** A storefront with the draft that a request is about. */
+export interface Desk extends Omit<Storefront, 'setups'> {
+  readonly ref: DraftRef;
+  readonly setups: SetupReader;
+}
 
 /** What the routes work with. They read here, ask the searcher what is computed, and write through the writer. */
 export interface Services {
   readonly db: Db;
   readonly folder: DataFolder;
-  readonly setups: SetupReader;
-  readonly catalogs: CatalogStore;
-  readonly imports: ImportJobs;
-  readonly mappings: MappingStore;
-  readonly feed: SimulatedFeed;
-  readonly log: LogStore;
-  readonly logDesk: LogDesk;
-  readonly topSearches: TopSearches;
+  readonly storefronts: StorefrontReader;
+  /** What is done for a storefront that is there. */
+  at(storefront: string): Storefront;
   readonly pictures: PictureDesk;
   readonly searcher: Searcher;
   readonly writer: Writer;

@@ -1,12 +1,14 @@
 import type { OpenAPIHono, RouteConfig } from '@hono/zod-openapi';
+import { z } from '@hono/zod-openapi';
 import type { Context } from 'hono';
 import { bodyLimit } from 'hono/body-limit';
 import { HTTPException } from 'hono/http-exception';
-import type { z } from 'zod';
 import type { Endpoint, QuerySchema } from '../../api/endpoint.ts';
 import { problemSchema } from '../../api/problem.ts';
 import { Refused } from '../refused.ts';
 import { deepestJson, isTooDeep } from './jsonDepth.ts';
+import type { Desk, Storefront } from './services.ts';
+import type { Whereabouts } from './whereabouts.ts';
 
 /** What is answered: shaped as the contract says, and nothing that is computed is copied to be writable. */
 type Answered<Value> = Value extends object ? { readonly [Key in keyof Value]: Answered<Value[Key]> } : Value;
@@ -17,9 +19,11 @@ interface Given<Query, Body> {
   readonly out: { readonly query: Query; readonly json: Body };
 }
 
-export type Serve = <Query extends QuerySchema, Body extends z.ZodType, Answer extends z.ZodType>(
+/** Answers an endpoint; `Here` is what the request's address is about. */
+type ServeAbout<Here> = <Query extends QuerySchema, Body extends z.ZodType, Answer extends z.ZodType>(
   endpoint: Endpoint<Query, Body, Answer>,
   handle: (
+    here: Here,
     query: z.output<Query>,
     body: z.output<Body>,
     context: Context,
@@ -27,49 +31,75 @@ export type Serve = <Query extends QuerySchema, Body extends z.ZodType, Answer e
   takesJson?: boolean,
 ) => void;
 
+export interface Serve {
+  /** About one draft of one storefront. */
+  readonly desk: ServeAbout<Desk>;
+  /** About one storefront, for its shoppers: refused while it is closed. */
+  readonly shop: ServeAbout<Storefront>;
+  /** About none in particular. */
+  readonly all: ServeAbout<null>;
+}
+
 /** Largest body of a request that does not say otherwise, in bytes. */
 const usualBytes = 256 * 1024;
 const tooLarge = (): never => {
   throw new HTTPException(413);
 };
 
+/** Where the router finds a path of the contract. */
+export const routeOf = (path: string): string => path.replace(/\{(\w+)\}/g, ':$1');
+
+/** What an address names is told apart from what is asked: who asks for nothing there is gets an answer with a code. */
+const named = z.string().max(80);
+const parametersOf = (path: string) =>
+  z.object(Object.fromEntries([...path.matchAll(/\{(\w+)\}/g)].map(([, name]) => [name!, named])));
+
 /** Registers endpoints of the contract, each validated by its own schema and described in the OpenAPI document. */
-export function servingOn(app: OpenAPIHono): Serve {
-  return (endpoint, handle, takesJson = endpoint.method === 'post') => {
-    const { method, path, summary, query, body, answer, mostBytes = usualBytes } = endpoint;
-    const content = (schema: z.ZodType) => ({ content: { 'application/json': { schema } } });
-    const route: RouteConfig = {
-      method,
-      path,
-      summary,
-      request: { query, ...(takesJson ? { body: { ...content(body), required: true } } : {}) },
-      responses: {
-        200: { description: 'The answer.', ...content(answer) },
-        400: { description: 'The request cannot be taken.', ...content(problemSchema) },
-        409: { description: 'The draft has changed, or there is nothing to do.', ...content(problemSchema) },
-      },
+export function servingOn(app: OpenAPIHono, { deskIn, shopIn }: Whereabouts): Serve {
+  const about =
+    <Here>(hereIn: (context: Context) => Here): ServeAbout<Here> =>
+    (endpoint, handle, takesJson = endpoint.method === 'post') => {
+      const { method, path, summary, query, body, answer, mostBytes = usualBytes } = endpoint;
+      const content = (schema: z.ZodType) => ({ content: { 'application/json': { schema } } });
+      const route: RouteConfig = {
+        method,
+        path,
+        summary,
+        request: {
+          params: parametersOf(path),
+          query,
+          ...(takesJson ? { body: { ...content(body), required: true } } : {}),
+        },
+        responses: {
+          200: { description: 'The answer.', ...content(answer) },
+          400: { description: 'The request cannot be taken.', ...content(problemSchema) },
+          404: { description: 'There is no such storefront, draft or release.', ...content(problemSchema) },
+          409: { description: 'The draft has changed, or there is nothing to do.', ...content(problemSchema) },
+        },
+      };
+      if (takesJson) {
+        const at = routeOf(path);
+        app.use(at, async (context, next) => {
+          if (context.req.method !== 'POST') return next();
+          const type = context.req.header('content-type') ?? '';
+          if (!/^application\/json(\s*;|$)/i.test(type)) throw new HTTPException(415);
+          return next();
+        });
+        app.use(at, bodyLimit({ maxSize: mostBytes, onError: tooLarge }));
+        app.use(at, async (context, next) => {
+          if (context.req.method === 'POST' && isTooDeep(await context.req.text()))
+            throw new Refused(400, {
+              code: 'too-deep',
+              message: `The body of the request has more than ${deepestJson} levels. Nothing was changed.`,
+            });
+          return next();
+        });
+      }
+      app.openapi<RouteConfig, Given<z.output<typeof query>, z.output<typeof body>>>(route, async (context) => {
+        const json = takesJson ? context.req.valid('json') : body.parse({});
+        const answered = await handle(hereIn(context), context.req.valid('query'), json, context);
+        return context.body(JSON.stringify(answered), 200, { 'content-type': 'application/json' });
+      });
     };
-    if (takesJson) {
-      app.use(path, async (context, next) => {
-        if (context.req.method !== 'POST') return next();
-        const type = context.req.header('content-type') ?? '';
-        if (!/^application\/json(\s*;|$)/i.test(type)) throw new HTTPException(415);
-        return next();
-      });
-      app.use(path, bodyLimit({ maxSize: mostBytes, onError: tooLarge }));
-      app.use(path, async (context, next) => {
-        if (context.req.method === 'POST' && isTooDeep(await context.req.text()))
-          throw new Refused(400, {
-            code: 'too-deep',
-            message: `The body of the request has more than ${deepestJson} levels. Nothing was changed.`,
-          });
-        return next();
-      });
-    }
-    app.openapi<RouteConfig, Given<z.output<typeof query>, z.output<typeof body>>>(route, async (context) => {
-      const json = takesJson ? context.req.valid('json') : body.parse({});
-      const answered = await handle(context.req.valid('query'), json, context);
-      return context.body(JSON.stringify(answered), 200, { 'content-type': 'application/json' });
-    });
-  };
+  return { desk: about(deskIn), shop: about(shopIn), all: about(() => null) };
 }

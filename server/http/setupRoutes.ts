@@ -5,7 +5,7 @@ import { namesOf } from '../catalog/namesOf.ts';
 import { noCatalog, Refused } from '../refused.ts';
 import type { WriteOutcome } from '../store/setupStore.ts';
 import { describeChanges, deskState } from './deskState.ts';
-import type { Services } from './services.ts';
+import type { Desk, Services } from './services.ts';
 import type { Serve } from './serving.ts';
 
 /** Releases whose sentences are kept. */
@@ -16,34 +16,34 @@ const nothingToDo = {
   'nothing-to-redo': 'There is nothing to redo.',
   'nothing-to-publish': 'The draft holds nothing that is not published already.',
   'unknown-release': 'There is no release of that number.',
+  'unknown-draft': 'This draft has been taken out meanwhile. Nothing was saved; choose another one.',
   'unknown-revision': 'The draft has not come so far yet. Nothing was saved; load the page anew.',
 } as const;
 
-/** What a write of the draft is answered with: the state it leaves, or why it was refused. */
-export type Written = (outcome: Promise<WriteOutcome>) => Promise<ReturnType<typeof deskState>>;
-
-export const writtenBy =
-  ({ setups, catalogs }: Pick<Services, 'setups' | 'catalogs'>): Written =>
-  async (writing) => {
-    const outcome = await writing;
-    if (!('refusal' in outcome)) return deskState(setups, catalogs);
-    const { refusal } = outcome;
-    if (refusal.code === 'stale-write')
-      throw new Refused(409, {
-        code: refusal.code,
-        message: 'Somebody changed this since you looked. Your change was not saved.',
-        details: {
-          revision: refusal.revision,
-          who: [...refusal.who],
-          changes: describeChanges(refusal.changes, namesOf(catalogs.current())),
-        },
-      });
-    if ('part' in refusal) {
-      const field = [refusal.part, refusal.key.slice(0, 80), refusal.field].filter(Boolean).join('.');
-      throw new Refused(400, { code: refusal.code, message: `${field}: ${refusal.message}`, field });
-    }
-    throw new Refused(409, { code: refusal.code, message: nothingToDo[refusal.code] });
-  };
+/** What a write of a draft is answered with: the state it leaves, or why it was refused. */
+export async function written(
+  { setups, catalogs }: Desk,
+  writing: Promise<WriteOutcome>,
+): Promise<ReturnType<typeof deskState>> {
+  const outcome = await writing;
+  if (!('refusal' in outcome)) return deskState(setups, catalogs);
+  const { refusal } = outcome;
+  if (refusal.code === 'stale-write')
+    throw new Refused(409, {
+      code: refusal.code,
+      message: 'Somebody changed this since you looked. Your change was not saved.',
+      details: {
+        revision: refusal.revision,
+        who: [...refusal.who],
+        changes: describeChanges(refusal.changes, namesOf(catalogs.current())),
+      },
+    });
+  if ('part' in refusal) {
+    const field = [refusal.part, refusal.key.slice(0, 80), refusal.field].filter(Boolean).join('.');
+    throw new Refused(400, { code: refusal.code, message: `${field}: ${refusal.message}`, field });
+  }
+  throw new Refused(409, { code: refusal.code, message: nothingToDo[refusal.code] });
+}
 
 /** Who says they make a change: a name the browser keeps. */
 export function who(context: Context): string {
@@ -56,15 +56,16 @@ export function who(context: Context): string {
 }
 
 /** The draft, its steps and the releases. */
-export function serveSetup(serve: Serve, services: Services, written: Written): void {
-  const { setups, catalogs, writer, now } = services;
-  serve(endpoints.state, () => {
+export function serveSetup(serve: Serve, { writer, now }: Pick<Services, 'writer' | 'now'>): void {
+  serve.desk(endpoints.state, ({ catalogs, setups }) => {
     if (!catalogs.current()) throw noCatalog();
     return deskState(setups, catalogs);
   });
-  serve(endpoints.edit, (_, { revision, edits }, context) =>
+  serve.desk(endpoints.edit, (here, _, { revision, edits }, context) =>
     written(
+      here,
       writer.edit(
+        here.ref,
         edits.map(({ part, key, value }) => ({ part, key, value: value ?? null })),
         revision,
         who(context),
@@ -72,31 +73,39 @@ export function serveSetup(serve: Serve, services: Services, written: Written): 
       ),
     ),
   );
-  serve(endpoints.undo, (_, { revision }, context) => written(writer.undo(revision, who(context), now())));
-  serve(endpoints.redo, (_, { revision }, context) => written(writer.redo(revision, who(context), now())));
-  serve(endpoints.publish, (_, { revision, note }, context) =>
-    written(writer.publish(revision, who(context), note, now())),
+  serve.desk(endpoints.undo, (here, _, { revision }, context) =>
+    written(here, writer.undo(here.ref, revision, who(context), now())),
   );
-  serve(endpoints.takeBack, (_, { number }, context) => written(writer.publishAgain(number, who(context), now())));
+  serve.desk(endpoints.redo, (here, _, { revision }, context) =>
+    written(here, writer.redo(here.ref, revision, who(context), now())),
+  );
+  serve.desk(endpoints.publish, (here, _, { revision, note }, context) =>
+    written(here, writer.publish(here.ref, revision, who(context), note, now())),
+  );
+  serve.desk(endpoints.takeBack, (here, _, { number }, context) =>
+    written(here, writer.publishAgain(here.ref, number, who(context), now())),
+  );
   /** A release never changes, so what it changed is reported once for each catalog. */
-  const described = new Map<number, { readonly names: NamesForChanges; readonly sentences: string[] }>();
-  const sentencesOf = (number: number, names: NamesForChanges): string[] => {
-    const known = described.get(number);
+  const described = new Map<string, { readonly names: NamesForChanges; readonly sentences: string[] }>();
+  const sentencesOf = ({ id, releases }: Desk, number: number, names: NamesForChanges): string[] => {
+    const key = `${id}/${number}`;
+    const known = described.get(key);
     if (known?.names === names) return known.sentences;
-    const sentences = describeChanges(setups.changesOf(number), names).flatMap((change) => change.sentences);
+    const sentences = describeChanges(releases.changesOf(number), names).flatMap((change) => change.sentences);
     if (described.size >= releasesListed) described.clear();
-    described.set(number, { names, sentences });
+    described.set(key, { names, sentences });
     return sentences;
   };
-  serve(endpoints.releases, () => {
+  serve.desk(endpoints.releases, (here) => {
+    const { catalogs, releases } = here;
     const names = namesOf(catalogs.current());
-    const live = setups.liveNumber();
+    const live = releases.liveNumber();
     return {
-      releases: setups.releases().map(({ number, at, who, note }) => ({
+      releases: releases.releases().map(({ number, at, who, note }) => ({
         ...{ number, at: new Date(at).toISOString(), who, note, live: number === live },
-        sentences: sentencesOf(number, names),
+        sentences: sentencesOf(here, number, names),
       })),
     };
   });
-  serve(endpoints.setAside, () => ({ entries: [...setups.setAside()] }));
+  serve.desk(endpoints.setAside, ({ setups }) => ({ entries: [...setups.setAside()] }));
 }

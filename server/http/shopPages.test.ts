@@ -32,7 +32,7 @@ test('one that is hidden everywhere, or was never there, is not in the shop; one
   edit('hiding', 'product:c', { what: 'product', product: 'c' });
   expect(await page('/desk/shop-product?id=b')).toMatchObject({ status: 200 });
   expect(await page('/desk/shop-product?id=c')).toMatchObject(unknown);
-  expect(await page('/desk/shop-product?id=c&from=live')).toMatchObject({ status: 200 });
+  expect(await page('/desk/shop-product?id=c&from=release:live')).toMatchObject({ status: 200 });
   expect(await page('/shop/product?id=c')).toMatchObject({ status: 200 });
 });
 

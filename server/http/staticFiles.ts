@@ -1,7 +1,12 @@
+import { readFileSync } from 'node:fs';
 import { serveStatic as staticFrom } from '@hono/node-server/serve-static';
 import type { OpenAPIHono } from '@hono/zod-openapi';
 import type { Context } from 'hono';
 import { etag } from 'hono/etag';
+import { reservedIds, screenNames, unnamed } from '../../api/paths.ts';
+import { idPattern } from '../../core/setup/setupRef.ts';
+import { firstDraft } from '../store/setupStore.ts';
+import type { StorefrontReader } from '../store/storefronts.ts';
 
 const forever = 'max-age=31536000, immutable';
 const whileUsed = 'max-age=3600';
@@ -11,13 +16,35 @@ const keep =
   (_: string, context: Context): void =>
     context.header('cache-control', howLong);
 
-/** Serves the built interface and the pictures: the shop below /shop, the desk everywhere else. */
+/** Stands in the desk's page where the draft's address belongs, so that what it asks first is on its way early. */
+const unnamedDesk = `/desk/${unnamed}/${unnamed}/`;
+
+/**
+ * Serves the built interface and the pictures: the shop below /shop, the desk everywhere else. An address that names no
+ * storefront and draft, as they were once, leads to the first ones.
+ */
 export function serveStatic(
   app: OpenAPIHono,
   folders: { readonly web: string; readonly pictures: string | null },
+  storefronts: StorefrontReader,
 ): void {
   const page = (name: string) => staticFrom({ path: `${folders.web}/${name}`, onFound: keep('no-cache') });
-  const [shop, desk] = [page('shop.html'), page('index.html')];
+  const shop = page('shop.html');
+  const html = readFileSync(`${folders.web}/index.html`, 'utf8');
+  const firstDraftOf = (storefront: string): string =>
+    storefronts.drafts(storefront).find(({ removedAt }) => removedAt === null)?.id ?? firstDraft;
+  const desk = (context: Context): Response => {
+    const { pathname, search } = new URL(context.req.url);
+    const [, storefront = '', draft, ...rest] = pathname.split('/');
+    if (!idPattern.test(storefront) || reservedIds.has(storefront) || screenNames.has(storefront)) {
+      const first = storefronts.first()!.id;
+      return context.redirect(`/${first}/${firstDraftOf(first)}${pathname === '/' ? '' : pathname}${search}`);
+    }
+    if (!draft || (!idPattern.test(draft) && rest.length === 0))
+      return context.redirect(`/${storefront}/${firstDraftOf(storefront)}${search}`);
+    context.header('cache-control', 'no-cache');
+    return context.html(html.replaceAll(unnamedDesk, `/desk/${storefront}/${draft}/`));
+  };
   app.use('*', etag());
   if (folders.pictures)
     app.get(

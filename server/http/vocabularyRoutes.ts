@@ -13,13 +13,17 @@ const mostEntries = 10_000;
 const refusedListed = 50;
 
 /** What the vocabulary does, and synonyms from a file. */
-export function serveVocabulary(serve: Serve, { setups, searcher }: Services): void {
-  serve(vocabularyEndpoints.vocabularyNotes, async ({ key }) => ({ notes: await searcher.vocabularyNotes(key) }));
-  serve(vocabularyEndpoints.usualStopWords, () => searcher.usualStopWords());
-  serve(vocabularyEndpoints.vocabularyTimes, async () => ({ times: named(await searcher.vocabularyTimes()) }));
-  serve(vocabularyEndpoints.dictionary, () => searcher.dictionary());
+export function serveVocabulary(serve: Serve, { searcher }: Pick<Services, 'searcher'>): void {
+  serve.desk(vocabularyEndpoints.vocabularyNotes, async ({ ref }, { key }) => ({
+    notes: await searcher.vocabularyNotes(ref, key),
+  }));
+  serve.desk(vocabularyEndpoints.usualStopWords, ({ ref }) => searcher.usualStopWords(ref));
+  serve.desk(vocabularyEndpoints.vocabularyTimes, async ({ ref }) => ({
+    times: named(await searcher.vocabularyTimes(ref)),
+  }));
+  serve.desk(vocabularyEndpoints.dictionary, ({ ref }) => searcher.dictionary(ref));
 
-  serve(vocabularyEndpoints.readVocabulary, async (_, { csv }) => {
+  serve.desk(vocabularyEndpoints.readVocabulary, async ({ setups }, _, { csv }) => {
     const entries: SynonymEntry[] = [];
     const refused: { line: number; reason: string }[] = [];
     const form = { delimiter: ',', quote: '"', escape: '"' };

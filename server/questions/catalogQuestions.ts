@@ -7,10 +7,11 @@ import { type ListRequest, listProducts } from '../../core/browse/listProducts.t
 import { pictureOf } from '../../core/catalog/picture.ts';
 import { availability } from '../../core/catalog/standardColumns.ts';
 import { isHidden } from '../../core/index/recordMask.ts';
+import type { SetupRef } from '../../core/setup/setupRef.ts';
 import { Refused } from '../refused.ts';
 import type { Ready, Workbench } from '../searching/workbench.ts';
 
-/** A stretch of the catalog's table under the draft. */
+/** A stretch of the catalog's table under a setup. */
 export interface RowsTask {
   readonly request: ListRequest;
   readonly columns: readonly string[];
@@ -64,11 +65,11 @@ export function chosenProducts(ready: Ready, which: Which): readonly string[] {
   return productIds(ready, wholeList({ query: q, filters, missing, state })).filter((product) => !leftOut.has(product));
 }
 
-/** Lists of products, variants and values under the draft. */
+/** Lists of products, variants and values under a setup. */
 export function catalogQuestions({ ready, current }: Workbench) {
   return {
-    rows({ request, columns, offset, count }: RowsTask): Rows {
-      const now = ready('draft');
+    rows(ref: SetupRef, { request, columns, offset, count }: RowsTask): Rows {
+      const now = ready(ref);
       const { view, setup, decisions } = now;
       const { snapshot } = view;
       const list = listFor(now, request);
@@ -87,8 +88,12 @@ export function catalogQuestions({ ready, current }: Workbench) {
       return { total: list.length, products: familiesIn(now, request, list).size, rows };
     },
     /** The values of one attribute with their products, commonest first. */
-    values(attribute: string, contains: string): { values: { value: string; products: number }[]; more: number } {
-      const { snapshot } = ready('draft').view;
+    values(
+      ref: SetupRef,
+      attribute: string,
+      contains: string,
+    ): { values: { value: string; products: number }[]; more: number } {
+      const { snapshot } = ready(ref).view;
       const column = snapshot.values.get(attribute);
       if (!column)
         throw new Refused(400, {
@@ -105,8 +110,8 @@ export function catalogQuestions({ ready, current }: Workbench) {
       return { values: all.slice(0, valuesShown), more: Math.max(0, all.length - valuesShown) };
     },
     /** Cards of products by id; one that is gone is left out. */
-    cards(ids: readonly string[]): Card[] {
-      const { view, setup } = ready('draft');
+    cards(ref: SetupRef, ids: readonly string[]): Card[] {
+      const { view, setup } = ready(ref);
       return ids.flatMap((id) => {
         const family = view.snapshot.findFamily(id);
         if (family < 0) return [];

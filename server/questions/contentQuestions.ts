@@ -2,6 +2,7 @@ import type { Collection } from '../../core/content/content.ts';
 import type { Snapshot } from '../../core/index/snapshot.ts';
 import { contentSetting, isLeftOut } from '../../core/search/contentEngine.ts';
 import { bindScope } from '../../core/search/scope.ts';
+import type { SetupRef } from '../../core/setup/setupRef.ts';
 import { tokenize } from '../../core/text/tokenize.ts';
 import { namesOf } from '../catalog/namesOf.ts';
 import type { Workbench } from '../searching/workbench.ts';
@@ -17,8 +18,8 @@ function productsIn(snapshot: Snapshot, collection: Collection): number {
 /** Articles and collections as the desk lists them. */
 export function contentQuestions({ ready, current }: Workbench) {
   return {
-    content() {
-      const { view, setup: prepared, content } = ready('draft');
+    content(ref: SetupRef) {
+      const { view, setup: prepared, content } = ready(ref);
       const { setup } = prepared;
       const { articles, collections } = content.content;
       const names = namesOf(current.reader);

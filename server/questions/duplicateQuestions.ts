@@ -1,6 +1,7 @@
 import { pictureOf } from '../../core/catalog/picture.ts';
 import { type CatalogRecord, firstText, heldBy } from '../../core/catalog/record.ts';
 import { firstPage, pageSize } from '../../core/compare/firstPage.ts';
+import type { SetupRef } from '../../core/setup/setupRef.ts';
 import { namesOf } from '../catalog/namesOf.ts';
 import type { Workbench } from '../searching/workbench.ts';
 
@@ -22,7 +23,7 @@ export interface Duplicate {
   readonly highest: number | null;
   readonly stock: number | null;
   readonly unitsSold: number | null;
-  /** Searches, of those made most, on whose first page it stands, by the draft. */
+  /** Searches, of those made most, on whose first page it stands. */
   readonly foundBy: { readonly searches: number; readonly example: string | null };
 }
 
@@ -31,8 +32,8 @@ export function duplicateQuestions({ ready, current, log }: Workbench) {
   const { reader } = current;
   let known: { readonly version: string; readonly found: ReadonlyMap<string, string[]> } | null = null;
   /** For each product the searches on whose first page it is. */
-  const foundBy = (): ReadonlyMap<string, string[]> => {
-    const { version, engine, setup } = ready('draft');
+  const foundBy = (ref: SetupRef): ReadonlyMap<string, string[]> => {
+    const { version, engine, setup } = ready(ref);
     const now = `${version}/${log.version()}`;
     if (known?.version === now) return known.found;
     const found = new Map<string, string[]>();
@@ -46,13 +47,13 @@ export function duplicateQuestions({ ready, current, log }: Workbench) {
     return found;
   };
   return {
-    duplicates(): {
+    duplicates(ref: SetupRef): {
       readonly looked: number;
       readonly groups: { readonly differs: string[]; readonly products: Duplicate[] }[];
     } {
-      const { view } = ready('draft');
+      const { view } = ready(ref);
       const names = namesOf(reader);
-      const found = foundBy();
+      const found = foundBy(ref);
       const membersOf = (id: string): Duplicate[] => {
         const family = view.snapshot.findFamily(id);
         if (family < 0) return [];

@@ -1,6 +1,7 @@
 import { closeSync, openSync, rmSync, writeSync } from 'node:fs';
 import { join } from 'node:path';
 import type { ExportFormat } from '../../core/catalog/writeCatalog.ts';
+import type { SetupRef } from '../../core/setup/setupRef.ts';
 import { exportCatalog } from '../catalog/exportCatalog.ts';
 import type { Workbench } from '../searching/workbench.ts';
 
@@ -9,9 +10,9 @@ let exported = 0;
 /** Files made of the catalog. */
 export function exportQuestions({ ready, folder }: Workbench) {
   return {
-    /** Writes the catalog as it stands in the draft to a new file, which the caller removes; answers its path. */
-    exportCatalog(format: ExportFormat): string {
-      const { view, setup } = ready('draft');
+    /** Writes the catalog as it stands under a setup to a new file, which the caller removes; answers its path. */
+    exportCatalog(ref: SetupRef, format: ExportFormat): string {
+      const { view, setup } = ready(ref);
       const path = join(folder.incoming, `${process.pid}-export-${Date.now()}-${++exported}`);
       const file = openSync(path, 'wx');
       try {

@@ -14,6 +14,7 @@ import { alikeValues, type CountedValue, coloursOf, proposeGroups } from '../../
 import type { PreparedSetup } from '../../core/search/prepareSetup.ts';
 import type { FilterSetting } from '../../core/setup/parts/filters.ts';
 import type { Setup } from '../../core/setup/schema.ts';
+import type { DraftRef, SetupRef } from '../../core/setup/setupRef.ts';
 import { basicColours } from '../namedColours.ts';
 import type { Workbench } from '../searching/workbench.ts';
 import { searchesTried, triedSearches } from './triedSearches.ts';
@@ -56,10 +57,10 @@ function alikeIn(snapshot: Snapshot, { setup, today }: PreparedSetup, key: strin
   );
 }
 
-/** The filters the catalog is good for and the draft does not have, tried on searches; best first. */
-export function proposedFilters(bench: Workbench): FilterProposal[] {
-  const { engine, setup } = bench.ready('draft');
-  const tried = triedSearches(bench, searchesTried);
+/** The filters the catalog is good for and a setup does not have, tried on searches; best first. */
+export function proposedFilters(bench: Workbench, ref: SetupRef): FilterProposal[] {
+  const { engine, setup } = bench.ready(ref);
+  const tried = triedSearches(bench, ref, searchesTried);
   return proposeFilters(engine, setup, tried, (texts) => coloursOf(texts, basicColours()));
 }
 
@@ -67,16 +68,16 @@ export function proposedFilters(bench: Workbench): FilterProposal[] {
 export function filterQuestions(bench: Workbench) {
   const { ready, setups } = bench;
   return {
-    filterProposals() {
-      const { filters } = setups.draft();
-      return proposedFilters(bench).map((proposal) => ({ ...proposal, key: keyFor(filters, proposal.setting) }));
+    filterProposals(ref: DraftRef) {
+      const { filters } = setups.draft(ref).draft();
+      return proposedFilters(bench, ref).map((proposal) => ({ ...proposal, key: keyFor(filters, proposal.setting) }));
     },
     /** Which filters stand beside searches under the draft, and what each leaves. */
-    filterWorth() {
-      const revision = setups.revision();
-      const { engine, setup: prepared, view } = ready('draft');
+    filterWorth(ref: DraftRef) {
+      const revision = setups.draft(ref).revision();
+      const { engine, setup: prepared, view } = ready(ref);
       const { setup } = prepared;
-      const tried = triedSearches(bench, searchesLookedAt);
+      const tried = triedSearches(bench, ref, searchesLookedAt);
       // Titles of numbers alone make no searches: then it is what filters do to the whole shop.
       const looked = tried.searches.length > 0 ? tried.searches : [{ search: '', searches: 1 }];
       const searches = filtersOfSearches(engine, prepared, looked);
@@ -96,8 +97,8 @@ export function filterQuestions(bench: Workbench) {
       };
     },
     /** What an attribute holds in the whole catalog and in one search under the draft. */
-    attributeValues(attribute: string, query: string) {
-      const { engine, setup, view } = ready('draft');
+    attributeValues(ref: SetupRef, attribute: string, query: string) {
+      const { engine, setup, view } = ready(ref);
       const { values, ...others }: AttributeValues = attributeValues(engine, setup, attribute, query);
       return {
         ...others,

@@ -1,5 +1,6 @@
 import { firstText } from '../../core/catalog/record.ts';
 import { firstPage, pageSize } from '../../core/compare/firstPage.ts';
+import { liveOf, type SetupRef } from '../../core/setup/setupRef.ts';
 import { openRecords, readDifferences } from '../catalog/catalogReader.ts';
 import type { Workbench } from '../searching/workbench.ts';
 
@@ -8,17 +9,17 @@ const searchesLookedAt = 100;
 const goneLookedAt = 5000;
 
 /** What a catalog that is ready would mean for shoppers. */
-export function importQuestions({ ready, current, folder, log }: Workbench) {
+export function importQuestions({ ready, current, folder, log, storefront }: Workbench) {
   const { reader } = current;
   /** Products on the first pages of the searches made most, by what is published. */
   const shownProducts = (): ReadonlySet<string> => {
-    const { engine, setup } = ready('live');
+    const { engine, setup } = ready(liveOf(storefront));
     const searches = log.top(searchesLookedAt).map(({ search }) => search);
     return new Set(searches.flatMap((query) => firstPage(engine, setup, query).families.slice(0, pageSize)));
   };
   return {
     /** Titles of the products on those pages of which another generation has nothing any more. */
-    shownGone(generation: number): string[] {
+    shownGone(_: SetupRef, generation: number): string[] {
       const shown = shownProducts();
       const newRecords = openRecords(folder, generation);
       try {

@@ -10,6 +10,7 @@ import { readCell, tagEdit, valueEdit } from '../../core/rules/productEdits.ts';
 import { describeChange } from '../../core/setup/describeChange.ts';
 import { hidingKey } from '../../core/setup/hidingKey.ts';
 import type { Setup } from '../../core/setup/schema.ts';
+import type { DraftRef } from '../../core/setup/setupRef.ts';
 import type { EntryEdit } from '../../core/setup/withEntry.ts';
 import { namesOf } from '../catalog/namesOf.ts';
 import { Refused } from '../refused.ts';
@@ -98,8 +99,8 @@ export function productQuestions({ ready, current, setups }: Workbench) {
   };
 
   return {
-    product(id: string) {
-      const { view, setup: prepared } = ready('draft');
+    product(ref: DraftRef, id: string) {
+      const { view, setup: prepared } = ready(ref);
       const { setup } = prepared;
       const facts = factsOf(id);
       const [from] = view.snapshot.recordsOf(view.snapshot.findFamily(id));
@@ -143,19 +144,19 @@ export function productQuestions({ ready, current, setups }: Workbench) {
       };
     },
     /** What typing into cells of the table changes in the draft. */
-    editsForCells: (cells: readonly CellTyped[]): EntryEdit[] =>
+    editsForCells: (_: DraftRef, cells: readonly CellTyped[]): EntryEdit[] =>
       cells.map(({ product, variant, attribute, text }) =>
         valueEdit(factsOf(product), { product, variant, attribute }, valueFor(attribute, text)),
       ),
     /** What one act on many products changes in the draft. */
-    editsForProducts(which: Which, what: ProductAct): EntryEdit[] {
-      const ids = chosenProducts(ready('draft'), which);
+    editsForProducts(ref: DraftRef, which: Which, what: ProductAct): EntryEdit[] {
+      const ids = chosenProducts(ready(ref), which);
       if (ids.length > mostProducts)
         throw new Refused(400, {
           code: 'too-many-products',
           message: `These are ${ids.length} products; at most ${mostProducts} can be changed in one step. Choose fewer, or change the file.`,
         });
-      const setup = setups.draft();
+      const setup = setups.draft(ref).draft();
       const keys = what.act === 'discard' ? keysByProduct(setup) : new Map<string, string[]>();
       return ids
         .flatMap((product) => actOn(setup, keys, product, what))

@@ -7,6 +7,7 @@ import { type Evidence, type ProposalGroup, proposalGroups, proposeGroup } from 
 import { type BetterWeights, betterWeights } from '../../core/proposals/proposeWeights.ts';
 import { changesBetween } from '../../core/setup/entries.ts';
 import { initialSetup } from '../../core/setup/initialSetup.ts';
+import type { SetupRef } from '../../core/setup/setupRef.ts';
 import type { EntryEdit } from '../../core/setup/withEntry.ts';
 import { withEntries } from '../../core/setup/withEntry.ts';
 import { tokenize } from '../../core/text/tokenize.ts';
@@ -28,48 +29,48 @@ export function proposalQuestions(bench: Workbench) {
   let known = { version: '', groups: new Map<ProposalGroup, Proposal[]>(), evidence: {} as Evidence };
 
   /** Everything about one group that its proposals need; what an earlier group needed is there already. */
-  const evidenceFor = (group: ProposalGroup): Evidence => {
-    const { view, setup } = ready('draft');
+  const evidenceFor = (ref: SetupRef, group: ProposalGroup): Evidence => {
+    const { view, setup } = ready(ref);
     const { evidence } = known;
     const { snapshot } = view;
-    if (group === 'weights') return { ...evidence, weights: weightEvidence() };
-    if (group === 'settings') return { filters: proposedFilters(bench) };
+    if (group === 'weights') return { ...evidence, weights: weightEvidence(ref) };
+    if (group === 'settings') return { filters: proposedFilters(bench, ref) };
     const words = evidence.words ?? wordEvidence(snapshot, log);
     if (group === 'words') return { ...evidence, words };
     if (group === 'meanings') return { ...evidence, words, meanings: meaningEvidence(snapshot, setup.setup, log) };
-    return { ...evidence, neighbours: neighbourEvidence(bench, snapshot) };
+    return { ...evidence, neighbours: neighbourEvidence(bench, ref, snapshot) };
   };
   let weighed: { snapshot: Snapshot; weights: string; better: BetterWeights | null } | null = null;
   /** By the weights alone, whatever else the draft says, so that it need not be worked out again while it is changed. */
-  const weightEvidence = (): BetterWeights | null => {
-    const { engine, setup: prepared, view } = ready('draft');
+  const weightEvidence = (ref: SetupRef): BetterWeights | null => {
+    const { engine, setup: prepared, view } = ready(ref);
     const weights = JSON.stringify(prepared.setup.attributes);
     if (weighed?.snapshot === view.snapshot && weighed.weights === weights) return weighed.better;
     const usual = initialSetup(attributes);
     const own = { ...usual, attributes: prepared.setup.attributes };
-    const better = betterWeights(engine, own, usual, prepared.today, searchesForKnown(bench));
+    const better = betterWeights(engine, own, usual, prepared.today, searchesForKnown(bench, ref));
     weighed = { snapshot: view.snapshot, weights, better };
     return better;
   };
-  const version = (): string => `${ready('draft').version}/${log.version()}`;
-  const inGroup = (group: ProposalGroup): Proposal[] => {
-    const now = version();
+  const version = (ref: SetupRef): string => `${ready(ref).version}/${log.version()}`;
+  const inGroup = (ref: SetupRef, group: ProposalGroup): Proposal[] => {
+    const now = version(ref);
     if (known.version !== now) known = { version: now, groups: new Map(), evidence: {} };
     const kept = known.groups.get(group);
     if (kept) return kept;
-    const evidence = evidenceFor(group);
+    const evidence = evidenceFor(ref, group);
     known.evidence = { ...known.evidence, ...evidence };
-    const proposals = proposeGroup(group, attributes, ready('draft').setup.setup, evidence);
+    const proposals = proposeGroup(group, attributes, ready(ref).setup.setup, evidence);
     known.groups.set(group, proposals);
     return proposals;
   };
   /** Groups that some proposals are of; only as many are worked out as it takes to find them all. */
-  const groupsOf = (ids: readonly string[]): ProposalGroup[] => {
+  const groupsOf = (ref: SetupRef, ids: readonly string[]): ProposalGroup[] => {
     const sought = new Set(ids);
     return proposalGroups.filter((group) => {
       if (sought.size === 0) return false;
       const before = sought.size;
-      for (const { id } of inGroup(group)) sought.delete(id);
+      for (const { id } of inGroup(ref, group)) sought.delete(id);
       return sought.size < before;
     });
   };
@@ -78,18 +79,18 @@ export function proposalQuestions(bench: Workbench) {
     searches.filter(({ search }) => words.some((word) => ` ${tokenize(search).join(' ')} `.includes(` ${word} `)));
 
   return {
-    proposals: (group: ProposalGroup): ProposalHead[] =>
-      inGroup(group).map(({ id, kind, title, reason, isSure }) => ({ id, kind, title, reason, isSure })),
+    proposals: (ref: SetupRef, group: ProposalGroup): ProposalHead[] =>
+      inGroup(ref, group).map(({ id, kind, title, reason, isSure }) => ({ id, kind, title, reason, isSure })),
     /** What each of some proposals of a group would change for the searches made most, and those that have its words. */
-    proposalEffects(group: ProposalGroup, ids: readonly string[]): (Effect | null)[] {
-      const { engine, setup: prepared } = ready('draft');
+    proposalEffects(ref: SetupRef, group: ProposalGroup, ids: readonly string[]): (Effect | null)[] {
+      const { engine, setup: prepared } = ready(ref);
       const { setup, today } = prepared;
       const searches = top();
-      const tried = triedSearches(bench, searchesTried);
+      const tried = triedSearches(bench, ref, searchesTried);
       // Words are proposed because of what shoppers typed, so their own searches say what comes of it, however few.
       const typed: TriedSearches = searches.length > 0 ? { searches, areMadeUp: false } : tried;
       const most = { ...typed, searches: typed.searches.slice(0, searchesTried) };
-      const proposals = inGroup(group);
+      const proposals = inGroup(ref, group);
       // What is proposed about words changes searches that have them, and no other.
       let general: Effect | null = null;
       return ids.map((id) => {
@@ -106,10 +107,10 @@ export function proposalQuestions(bench: Workbench) {
       });
     },
     /** What accepting proposals changes in the draft; one that is no longer proposed changes nothing. */
-    editsForProposals(ids: readonly string[]): EntryEdit[] {
-      const before = ready('draft').setup.setup;
+    editsForProposals(ref: SetupRef, ids: readonly string[]): EntryEdit[] {
+      const before = ready(ref).setup.setup;
       let after = before;
-      const groups = groupsOf(ids);
+      const groups = groupsOf(ref, ids);
       // One after the other, since several may change the same entry, as tie-breakers do.
       for (const id of ids)
         for (const group of groups) {

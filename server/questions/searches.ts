@@ -5,12 +5,12 @@ import { movementDepth, withMovement } from '../../core/compare/movement.ts';
 import { explainWords } from '../../core/search/explainWords.ts';
 import { rank, rankedFamilies, type SearchRequest } from '../../core/search/rank.ts';
 import { collectionOf, search } from '../../core/search/search.ts';
-import type { Side, Workbench } from '../searching/workbench.ts';
+import { liveOf, type SetupRef } from '../../core/setup/setupRef.ts';
+import type { Workbench } from '../searching/workbench.ts';
 import { rulesAbout } from './rulesAbout.ts';
 
-/** One search to answer: by which setup, and what to tell besides. */
+/** One search to answer, and what to tell besides. */
 export interface SearchTask {
-  readonly from: Side;
   readonly request: SearchRequest;
   /** Compare places with what is published. */
   readonly movement?: boolean;
@@ -35,41 +35,44 @@ const placesDepth = 500;
 
 /** Searches, and where products stand in them. */
 export function searchQuestions({ ready, catchUp, current, log }: Workbench) {
-  const answer = (task: SearchTask): SearchAnswer => {
-    const { engine, setup, view, content } = ready(task.from);
+  const answer = (ref: SetupRef, task: SearchTask): SearchAnswer => {
+    const { engine, setup, view, content } = ready(ref);
     const found = search(engine, setup, task.request, view.record, content);
     // Inside a collection every product stands among others than in a search: places there are not compared.
     if (!task.movement || task.request.collection) return found;
     const before = { ...task.request, page: 1, limit: movementDepth };
-    const live = ready('live');
+    const live = ready(liveOf(ref.storefront));
     return withMovement(found, rankedFamilies(live.engine, live.setup, before, movementDepth));
   };
-  const answerAll = (from: Side, searches: readonly string[]): void => {
-    for (const query of searches) answer({ from, request: { query, filters: {}, page: 1, limit: 24 } });
+  const answerAll = (ref: SetupRef, searches: readonly string[]): void => {
+    for (const query of searches) answer(ref, { request: { query, filters: {}, page: 1, limit: 24 } });
   };
   return {
     answer,
-    /** Takes over what was changed for a side and, where anything was, makes it ready by some searches. */
-    follow(side: Side, searches: readonly string[]): void {
-      if (catchUp(side)) answerAll(side, searches);
+    /** Takes over what was changed of a setup and, where anything was, makes it ready by some searches. */
+    follow(ref: SetupRef, searches: readonly string[]): void {
+      if (catchUp(ref)) answerAll(ref, searches);
     },
     /** Answers the searches made most and some others, so that the next ones find code, catalog and setup ready here. */
-    warm(side: Side, most: number, others: readonly string[], over: number): void {
+    warm(ref: SetupRef, most: number, others: readonly string[], over: number): void {
       const searches = [...others, ...(most > 0 ? log.top(most).map(({ search }) => search) : [])];
-      for (let time = 0; time < over; time++) answerAll(side, searches);
+      for (let time = 0; time < over; time++) answerAll(ref, searches);
     },
     /** One product of a search wherever it stands, with its arithmetic, or null where the search does not show it. */
-    why(task: SearchTask, product: string): { result: Result | null; total: number } {
-      const { engine, setup, content } = ready(task.from);
+    why(ref: SetupRef, task: SearchTask, product: string): { result: Result | null; total: number } {
+      const { engine, setup, content } = ready(ref);
       const { scope } = collectionOf(engine, task.request, content);
       const order = rankedFamilies(engine, setup, task.request, whyDepth, scope);
       const place = order.indexOf(product) + 1;
-      const page = answer({ ...task, request: { ...task.request, page: Math.max(1, place), limit: 1, explain: true } });
+      const page = answer(ref, {
+        ...task,
+        request: { ...task.request, page: Math.max(1, place), limit: 1, explain: true },
+      });
       return { result: place > 0 ? (page.results[0] ?? null) : null, total: page.total };
     },
     /** How a search was read word by word, and what hides the products that it would find. */
-    words(from: Side, query: string, asWords: readonly string[]) {
-      const { engine, setup, view } = ready(from);
+    words(ref: SetupRef, query: string, asWords: readonly string[]) {
+      const { engine, setup, view } = ready(ref);
       const ranking = rank(engine, setup, { query, filters: {}, asWords, page: 1, limit: 1 }, 1);
       const { words, hidden } = explainWords(engine, setup, query, ranking);
       return {
@@ -86,16 +89,16 @@ export function searchQuestions({ ready, catchUp, current, log }: Workbench) {
       };
     },
     /** The first pages of searches, as far as they are compared, and which catalog they are of. */
-    firstPages(side: Side, searches: readonly string[]): AnsweredPages {
-      const { engine, setup } = ready(side);
+    firstPages(ref: SetupRef, searches: readonly string[]): AnsweredPages {
+      const { engine, setup } = ready(ref);
       return {
         generation: current.reader.generation,
         pages: searches.map((query) => firstPage(engine, setup, query)),
       };
     },
-    /** Where a product stands for searches under the draft, from 1; null where it is not among the first. */
-    places(product: string, searches: readonly string[]): Place[] {
-      const { engine, setup } = ready('draft');
+    /** Where a product stands for searches, from 1; null where it is not among the first. */
+    places(ref: SetupRef, product: string, searches: readonly string[]): Place[] {
+      const { engine, setup } = ready(ref);
       return searches.map((query) => {
         const ranking = rank(engine, setup, { query, filters: {}, page: 1, limit: 1 }, placesDepth);
         const families = ranking.placed.map(({ candidate }) => ranking.candidates.families[candidate]!);

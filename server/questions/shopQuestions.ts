@@ -3,15 +3,16 @@ import { isHidden } from '../../core/index/recordMask.ts';
 import { describeProduct } from '../../core/product/describeProduct.ts';
 import type { ProductDetail } from '../../core/product/productDetail.ts';
 import { isLeftOut } from '../../core/search/contentEngine.ts';
+import type { SetupRef } from '../../core/setup/setupRef.ts';
 import { Refused } from '../refused.ts';
-import type { Side, Workbench } from '../searching/workbench.ts';
+import type { Workbench } from '../searching/workbench.ts';
 
 /** What the shop shows besides searches. */
 export function shopQuestions({ ready, current }: Workbench) {
   return {
     /** A product's own page. One that is hidden everywhere is not there; one hidden from some places still is. */
-    shopProduct(from: Side, id: string): ProductDetail {
-      const { engine, setup, view } = ready(from);
+    shopProduct(ref: SetupRef, id: string): ProductDetail {
+      const { engine, setup, view } = ready(ref);
       const family = engine.snapshot.findFamily(id);
       const [first, end] = family < 0 ? [0, 0] : engine.snapshot.recordsOf(family);
       const everywhere = [setup.hidden, setup.hiddenFromEmptyShelf, setup.at.collections.hidden];
@@ -25,8 +26,8 @@ export function shopQuestions({ ready, current }: Workbench) {
       return described;
     },
     /** An article's own page. */
-    shopArticle(from: Side, id: string): Article {
-      const { content, setup } = ready(from);
+    shopArticle(ref: SetupRef, id: string): Article {
+      const { content, setup } = ready(ref);
       const article = content.content.articles.find((each) => each.id === id);
       if (!article || isLeftOut(setup.setup, 'article', id))
         throw new Refused(404, { code: 'unknown-article', message: 'This article is not in the shop.' });

@@ -5,6 +5,7 @@ import { isConclusive } from '../../core/proposals/isConclusive.ts';
 import { type KnownItemSearch, knownItemSearches } from '../../core/proposals/knownItems.ts';
 import { madeUpSearches, type TriedSearches, type WordCounts } from '../../core/proposals/madeUpSearches.ts';
 import { rank } from '../../core/search/rank.ts';
+import type { SetupRef } from '../../core/setup/setupRef.ts';
 import type { Ready, Workbench } from '../searching/workbench.ts';
 import { someProducts } from './someProducts.ts';
 
@@ -23,8 +24,8 @@ function isOfThisCatalog({ engine, setup }: Ready, searches: readonly WeighedSea
 }
 
 /** What the index knows of words. */
-function wordCounts({ ready }: Workbench): WordCounts {
-  const { terms, postings, records } = ready('draft').view.snapshot;
+function wordCounts({ ready }: Workbench, ref: SetupRef): WordCounts {
+  const { terms, postings, records } = ready(ref).view.snapshot;
   return {
     records,
     recordsWith(token) {
@@ -35,10 +36,10 @@ function wordCounts({ ready }: Workbench): WordCounts {
 }
 
 /** Searches made up from products that stand evenly over the catalog. */
-const fromTitles = (bench: Workbench, most: number): WeighedSearch[] =>
+const fromTitles = (bench: Workbench, ref: SetupRef, most: number): WeighedSearch[] =>
   madeUpSearches(
-    someProducts(bench, most).map(({ values }) => firstText(values.title)),
-    wordCounts(bench),
+    someProducts(bench, ref, most).map(({ values }) => firstText(values.title)),
+    wordCounts(bench, ref),
   );
 
 /** Products that are looked for by words of their own, each twice; of a large catalog fewer, since every search takes longer. */
@@ -47,28 +48,28 @@ const productsKnownOfMany = 30;
 const manyProducts = 20_000;
 
 /** Searches for products of the catalog that somebody knows. */
-export function searchesForKnown(bench: Workbench): KnownItemSearch[] {
-  const { families, attributes } = bench.ready('draft').view.snapshot;
+export function searchesForKnown(bench: Workbench, ref: SetupRef): KnownItemSearch[] {
+  const { families, attributes } = bench.ready(ref).view.snapshot;
   const most = families > manyProducts ? productsKnownOfMany : productsKnown;
-  return knownItemSearches(someProducts(bench, most), attributes, wordCounts(bench));
+  return knownItemSearches(someProducts(bench, ref, most), attributes, wordCounts(bench, ref));
 }
 
 /** The searches to try something on, at most so many: those made most, or made up where these say nothing. */
-function chooseSearches(bench: Workbench, most: number): TriedSearches {
+function chooseSearches(bench: Workbench, ref: SetupRef, most: number): TriedSearches {
   const made = bench.log.top(most).map(({ search, searches }) => ({ search, searches }));
-  if (made.length > 0 && isOfThisCatalog(bench.ready('draft'), made)) return { searches: made, areMadeUp: false };
-  return { searches: fromTitles(bench, most), areMadeUp: true };
+  if (made.length > 0 && isOfThisCatalog(bench.ready(ref), made)) return { searches: made, areMadeUp: false };
+  return { searches: fromTitles(bench, ref, most), areMadeUp: true };
 }
 
 /** What was chosen last by each thread: proposals ask for the same, two at a time. */
 const chosen = new WeakMap<Workbench, { readonly version: string; readonly tried: TriedSearches }>();
 
 /** The same, chosen once for a state of draft, catalog and log. */
-export function triedSearches(bench: Workbench, most: number): TriedSearches {
-  const version = [bench.ready('draft').version, bench.log.version(), most].join('/');
+export function triedSearches(bench: Workbench, ref: SetupRef, most: number): TriedSearches {
+  const version = [bench.ready(ref).version, bench.log.version(), most].join('/');
   const known = chosen.get(bench);
   if (known?.version === version) return known.tried;
-  const tried = chooseSearches(bench, most);
+  const tried = chooseSearches(bench, ref, most);
   chosen.set(bench, { version, tried });
   return tried;
 }

@@ -4,6 +4,7 @@ import { checkVocabulary } from '../../core/query/checkVocabulary.ts';
 import { readUnits } from '../../core/query/readUnits.ts';
 import { bindVocabulary, meaningsOf } from '../../core/query/vocabulary.ts';
 import type { Setup } from '../../core/setup/schema.ts';
+import type { DraftRef, SetupRef } from '../../core/setup/setupRef.ts';
 import { isQuantityToken } from '../../core/text/quantity.ts';
 import { isNumberLike, tokenize } from '../../core/text/tokenize.ts';
 import type { Workbench } from '../searching/workbench.ts';
@@ -60,8 +61,8 @@ function popularWords(
 /** What the vocabulary does for real searches. */
 export function vocabularyQuestions({ ready, log, setups }: Workbench) {
   return {
-    vocabularyNotes(keys: readonly string[]) {
-      const { engine, setup: prepared, view } = ready('draft');
+    vocabularyNotes(ref: SetupRef, keys: readonly string[]) {
+      const { engine, setup: prepared, view } = ready(ref);
       const { setup, today } = prepared;
       const problems = checkVocabulary(setup.vocabulary, (text) => says(view.snapshot, text));
       const searches = log.top(searchesLookedAt).map((demand) => ({ ...demand, tokens: tokenize(demand.search) }));
@@ -87,8 +88,8 @@ export function vocabularyQuestions({ ready, log, setups }: Workbench) {
         ];
       });
     },
-    usualStopWords() {
-      const { setup: prepared, view } = ready('draft');
+    usualStopWords(ref: SetupRef) {
+      const { setup: prepared, view } = ready(ref);
       const { snapshot } = view;
       const passedOver = Object.values(prepared.setup.vocabulary).flatMap((entry) =>
         entry.what === 'stopWords' ? entry.words : [],
@@ -106,9 +107,11 @@ export function vocabularyQuestions({ ready, log, setups }: Workbench) {
       };
     },
     /** How often searches say a word of each entry, by its key. */
-    vocabularyTimes: (): [string, number][] => [...timesSaid(setups.draft().vocabulary, log.top(searchesLookedAt))],
-    dictionary() {
-      const { setup, view } = ready('draft');
+    vocabularyTimes: (ref: DraftRef): [string, number][] => [
+      ...timesSaid(setups.draft(ref).draft().vocabulary, log.top(searchesLookedAt)),
+    ],
+    dictionary(ref: SetupRef) {
+      const { setup, view } = ready(ref);
       const { terms, deletions } = view.snapshot;
       const said = bindVocabulary(setup.setup).saidAlone.filter((token) => terms.find(token) < 0);
       const popular = popularWords(log.top(searchesLookedAt), (token) => terms.find(token) >= 0);

@@ -21,6 +21,7 @@ import {
 import { phrasePostings } from '../../core/query/phrasePostings.ts';
 import { allowedEdits, spellingOf } from '../../core/query/spelling.ts';
 import type { Setup } from '../../core/setup/schema.ts';
+import type { SetupRef } from '../../core/setup/setupRef.ts';
 import { tokenize } from '../../core/text/tokenize.ts';
 import { stem } from '../../core/text/wordForms.ts';
 import type { LogStore } from '../demand/logStore.ts';
@@ -115,7 +116,7 @@ interface SaidOfProducts {
 const productsRead = 3000;
 
 /** What some products that stand evenly over the catalog say of themselves. */
-function saidOfProducts(bench: Workbench): SaidOfProducts {
+function saidOfProducts(bench: Workbench, ref: SetupRef): SaidOfProducts {
   const { snapshot } = bench.current.reader;
   // A column of keywords is read as tags, as is one of tags, which tell more of what products are like.
   const isKeywords = [...bench.current.reader.mappings().values()].some(({ columns }) =>
@@ -124,7 +125,7 @@ function saidOfProducts(bench: Workbench): SaidOfProducts {
   const keys = snapshot.attributes
     .filter(({ key, label }) => (key === 'tags' ? isKeywords : holdsOtherNames(key) || holdsOtherNames(label)))
     .map(({ key }) => key);
-  const products = someProducts(bench, productsRead);
+  const products = someProducts(bench, ref, productsRead);
   return {
     names: products.flatMap((product) =>
       keys.flatMap((key) =>
@@ -205,7 +206,7 @@ export function meaningEvidence(snapshot: Snapshot, setup: Setup, log: LogStore)
 }
 
 /** Words that stand side by side in the catalog, or in the same places. */
-export const neighbourEvidence = (bench: Workbench, snapshot: Snapshot): NeighbourEvidence => ({
-  ...rememberedNeighbours(snapshot, '', () => neighboursIn(snapshot, saidOfProducts(bench))),
+export const neighbourEvidence = (bench: Workbench, ref: SetupRef, snapshot: Snapshot): NeighbourEvidence => ({
+  ...rememberedNeighbours(snapshot, '', () => neighboursIn(snapshot, saidOfProducts(bench, ref))),
   searches: bench.log.top(searchesForWords),
 });

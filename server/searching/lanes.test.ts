@@ -1,15 +1,13 @@
 import { pathToFileURL } from 'node:url';
 import { afterEach, expect, test } from '@jest/globals';
-import type { CatalogReader } from '../catalog/catalogReader.ts';
 import { dataFolder } from '../dataFolder.ts';
 import { requestSignal } from '../requestSignal.ts';
 import { type Lane, openLane } from './lanes.ts';
 
 const worker = pathToFileURL('server/testing/laneWorker.mjs');
-const reader = { generation: 1, buffer: new SharedArrayBuffer(8) } as unknown as CatalogReader;
 let lane: Lane;
 const open = (name: 'shop' | 'long'): Lane => {
-  lane = openLane(name, dataFolder('nowhere'), reader, worker);
+  lane = openLane(name, dataFolder('nowhere'), worker);
   return lane;
 };
 afterEach(() => lane.close());
@@ -40,7 +38,7 @@ test('what is nearly done when its client goes keeps its thread; what waits for 
 
 test('told in turn, one thread takes over while the other answers', async () => {
   const shop = open('shop');
-  await shop.prepare({});
+  await shop.atOnce({});
   const order: string[] = [];
   const followed = shop.inTurn({ milliseconds: 100 }).then(() => order.push('told'));
   const answered = await Promise.all(Array.from({ length: 5 }, () => shop.run({})));
@@ -57,4 +55,19 @@ test('a lane that is closed ends when what was asked is answered, and takes noth
   expect(typeof (await asked)).toBe('number');
   await closing;
   await expect(shop.inTurn({})).rejects.toMatchObject({ problem: { code: 'client-gone' } });
+});
+
+test('a thread begun anew is given first what it begins with; what lets go is given only where a thread has started', async () => {
+  const long = open('long');
+  await long.whereStarted({ forEver: true });
+  const first = await long.run({});
+  long.beginWith('main', { milliseconds: 1 });
+  const client = new AbortController();
+  const endless = requestSignal.run(client.signal, () => long.run({ forEver: true }));
+  client.abort();
+  await expect(endless).rejects.toMatchObject({ problem: { code: 'client-gone' } });
+  const second = await long.run({});
+  expect(second).not.toBe(first);
+  long.beginWith('main', null);
+  expect(await long.run({})).toBe(second);
 });

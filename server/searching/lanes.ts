@@ -1,5 +1,4 @@
 import { Piscina } from 'piscina';
-import type { CatalogReader } from '../catalog/catalogReader.ts';
 import type { DataFolder } from '../dataFolder.ts';
 import { Refused } from '../refused.ts';
 import { requestSignal } from '../requestSignal.ts';
@@ -21,8 +20,6 @@ export type LaneName = keyof typeof laneSettings;
 /** What a thread of a lane is started with. */
 export interface LaneWork {
   readonly root: string;
-  readonly generation: number;
-  readonly shared: SharedArrayBuffer;
   readonly nice: number;
   readonly follows: Follows;
 }
@@ -47,13 +44,17 @@ const runsOnWithoutClient = 1000;
 /** Longest time that a thread may take to get ready, or to take over what was changed, in seconds. */
 const secondsToPrepare = 600;
 
-/** Threads that answer from one generation of the catalog; they start with the first question. */
+/** Threads that answer about any storefront; they start with the first question. */
 export interface Lane {
   run(task: unknown): Promise<unknown>;
-  /** Gives every thread the same task, all at once: before anything else is asked. A thread begun anew gets it too. */
-  prepare(task: unknown): Promise<void>;
+  /** Gives every thread the same task, all at once: before anything else is asked. */
+  atOnce(task: unknown): Promise<void>;
   /** Gives every thread the same task, one after the other, so that the others go on answering. */
   inTurn(task: unknown): Promise<void>;
+  /** The same for those threads that have started: what is of no use to the others. */
+  whereStarted(task: unknown): Promise<void>;
+  /** What a thread begun anew is given first, by what it is about; null for nothing any more. */
+  beginWith(about: string, task: unknown): void;
   /** Resolves when what was asked is answered and the threads have ended. */
   close(): Promise<void>;
 }
@@ -65,12 +66,11 @@ interface LaneThread {
   readonly own: Waiting[];
 }
 
-export function openLane(name: LaneName, folder: DataFolder, reader: CatalogReader, worker: URL): Lane {
+export function openLane(name: LaneName, folder: DataFolder, worker: URL): Lane {
   const { threads: count, nice, follows, waiting: most, seconds } = laneSettings[name];
-  const { generation, buffer: shared } = reader;
   const threads = Array.from({ length: count }, (): LaneThread => ({ pool: null, isBusy: false, own: [] }));
   const waiting: Waiting[] = [];
-  let preparedWith: unknown = null;
+  const beginsWith = new Map<string, unknown>();
   let whenIdle: (() => void) | null = null;
   let isClosed = false;
   let closing: Promise<void> | null = null;
@@ -79,7 +79,7 @@ export function openLane(name: LaneName, folder: DataFolder, reader: CatalogRead
   const poolOf = (thread: LaneThread): Piscina<unknown, ThreadOutcome> => {
     thread.pool ??= new Piscina<unknown, ThreadOutcome>({
       filename: worker.href,
-      workerData: { root: folder.root, generation, shared, nice, follows } satisfies LaneWork,
+      workerData: { root: folder.root, nice, follows } satisfies LaneWork,
       minThreads: 1,
       maxThreads: 1,
     });
@@ -98,7 +98,7 @@ export function openLane(name: LaneName, folder: DataFolder, reader: CatalogRead
       return answerIn(await poolOf(thread).run(task, { signal: stop.signal }));
     } catch (error) {
       if (!stop.signal.aborted) throw error;
-      if (preparedWith !== null && thread.own.length === 0) give(thread, preparedWith).catch(() => {});
+      if (thread.own.length === 0) for (const first of beginsWith.values()) give(thread, first).catch(() => {});
       throw stop.signal.reason;
     } finally {
       clearTimeout(tooSlow);
@@ -150,12 +150,18 @@ export function openLane(name: LaneName, folder: DataFolder, reader: CatalogRead
         goOn();
       });
     },
-    async prepare(task) {
-      preparedWith = task;
+    async atOnce(task) {
       await Promise.all(threads.map((thread) => give(thread, task)));
     },
     async inTurn(task) {
       for (const thread of threads) await give(thread, task);
+    },
+    async whereStarted(task) {
+      for (const thread of threads) if (thread.pool) await give(thread, task);
+    },
+    beginWith(about, task) {
+      if (task === null) beginsWith.delete(about);
+      else beginsWith.set(about, task);
     },
     close() {
       closing ??= end();

@@ -1,3 +1,4 @@
+import { isLive } from '../../core/setup/setupRef.ts';
 import { catalogQuestions } from '../questions/catalogQuestions.ts';
 import { contentQuestions } from '../questions/contentQuestions.ts';
 import { demandQuestions } from '../questions/demandQuestions.ts';
@@ -33,7 +34,7 @@ export const openLocalSearch = (bench: Workbench) => ({
 });
 export type LocalSearch = ReturnType<typeof openLocalSearch>;
 
-/** A question with what it is asked about. */
+/** A question with what it is asked about: first of all which setup, and by that which storefront. */
 export type Question = {
   [Name in keyof LocalSearch]: { readonly call: Name; readonly given: Parameters<LocalSearch[Name]> };
 }[keyof LocalSearch];
@@ -74,12 +75,12 @@ const lanes: Readonly<Record<keyof LocalSearch, LaneName>> = {
 };
 export const questionNames = Object.keys(lanes) as readonly (keyof LocalSearch)[];
 
-/** A search by what is published, without the marks of the desk, is a shopper's and comes first. */
+/** A search by what is live, without the marks of the desk, is a shopper's and comes first. */
 export function laneOf({ call, given }: Question): LaneName {
-  if (call === 'shopProduct' || call === 'shopArticle') return given[0] === 'live' ? 'shop' : 'desk';
+  if (call === 'shopProduct' || call === 'shopArticle') return isLive(given[0]) ? 'shop' : 'desk';
   if (call !== 'answer') return lanes[call];
-  const [{ from, request }] = given;
-  return from === 'live' && !request.marks ? 'shop' : 'desk';
+  const [ref, { request }] = given;
+  return isLive(ref) && !request.marks ? 'shop' : 'desk';
 }
 
 export const answerQuestion = (local: LocalSearch, { call, given }: Question): unknown =>

@@ -1,7 +1,10 @@
 import { expect, test } from '@jest/globals';
+import { liveOf } from '../../core/setup/setupRef.ts';
 import { laneOf } from './localSearch.ts';
 import { openProposalDesk } from './proposalDesk.ts';
 
+const draft = { storefront: 'main', draft: 'main' };
+const live = liveOf('main');
 const effect = {
   areMadeUp: false,
   looked: 5,
@@ -20,7 +23,7 @@ function asked() {
   let isFailing = false;
   const desk = openProposalDesk(
     {
-      proposals: async (group) => {
+      proposals: async (_, group) => {
         calls.push(`list ${group}`);
         if (isFailing) throw new Error('The thread has ended.');
         return group === 'settings'
@@ -33,11 +36,12 @@ function asked() {
             }))
           : [];
       },
-      proposalEffects: async (_, ids) => {
+      proposalEffects: async (_, __, ids) => {
         calls.push(`effects ${ids.join(' ')}`);
         return ids.map(() => worked);
       },
     },
+    draft,
     () => version,
   );
   return {
@@ -84,9 +88,9 @@ test('work that broke off is begun again when it is asked for again', async () =
 
 test('a shopper’s search waits in the shop’s lane; what a desk looks at, and what takes long, in others', () => {
   const request = { query: 'brush', filters: {}, page: 1, limit: 5 };
-  expect(laneOf({ call: 'answer', given: [{ from: 'live', request }] })).toBe('shop');
-  expect(laneOf({ call: 'answer', given: [{ from: 'draft', request }] })).toBe('desk');
-  expect(laneOf({ call: 'answer', given: [{ from: 'live', request: { ...request, marks: true } }] })).toBe('desk');
-  expect(laneOf({ call: 'proposals', given: ['words'] })).toBe('long');
-  expect(laneOf({ call: 'exportCatalog', given: ['csv'] })).toBe('long');
+  expect(laneOf({ call: 'answer', given: [live, { request }] })).toBe('shop');
+  expect(laneOf({ call: 'answer', given: [draft, { request }] })).toBe('desk');
+  expect(laneOf({ call: 'answer', given: [live, { request: { ...request, marks: true } }] })).toBe('desk');
+  expect(laneOf({ call: 'proposals', given: [draft, 'words'] })).toBe('long');
+  expect(laneOf({ call: 'exportCatalog', given: [draft, 'csv'] })).toBe('long');
 });

@@ -1,5 +1,6 @@
 import { type Effect, reasonToWithhold } from '../../core/proposals/effect.ts';
 import { type ProposalGroup, proposalGroups } from '../../core/proposals/proposeSetup.ts';
+import type { DraftRef } from '../../core/setup/setupRef.ts';
 import type { ProposalHead } from '../questions/proposalQuestions.ts';
 import { requestSignal } from '../requestSignal.ts';
 import type { Searcher } from './searcher.ts';
@@ -23,7 +24,7 @@ export interface WorkedProposals {
 const atOnce = 2;
 
 /**
- * Keeps the proposals until something they depend on changes, and works them out group by group meanwhile: whoever asks
+ * Keeps the proposals for one draft until something they depend on changes, and works them out group by group meanwhile: whoever asks
  * gets at once what is there. What is still proposed after a change keeps being shown until its effect is known anew.
  */
 export interface ProposalDesk {
@@ -44,22 +45,22 @@ interface Work {
   ended: Promise<void>;
 }
 
-/** `versionNow` changes with everything proposals depend on. */
-export function openProposalDesk(searcher: Asked, versionNow: () => string): ProposalDesk {
+/** `versionNow` changes with everything the proposals for a draft depend on. */
+export function openProposalDesk(searcher: Asked, draft: DraftRef, versionNow: () => string): ProposalDesk {
   let work: Work | null = null;
 
   async function workOut(own: Work): Promise<void> {
     const isOutdated = (): boolean => work !== own;
     const groups: (readonly [ProposalGroup, ProposalHead[]])[] = [];
     for (const group of proposalGroups) {
-      const heads = await searcher.proposals(group);
+      const heads = await searcher.proposals(draft, group);
       groups.push([group, heads]);
       own.of += heads.length;
       for (let at = 0; at < heads.length; at += atOnce) {
         if (isOutdated()) return;
         const stretch = heads.slice(at, at + atOnce);
         const ids = stretch.map(({ id }) => id);
-        const effects = await searcher.proposalEffects(group, ids);
+        const effects = await searcher.proposalEffects(draft, group, ids);
         for (const [index, head] of stretch.entries()) {
           const effect = effects[index];
           if (effect) own.proposals.push({ ...head, effect, withheld: reasonToWithhold(head.kind, effect) });

@@ -1,10 +1,10 @@
+import { liveOf } from '../../core/setup/setupRef.ts';
 import type { CatalogReader } from '../catalog/catalogReader.ts';
 import type { DataFolder } from '../dataFolder.ts';
-import { noCatalog, type Refused } from '../refused.ts';
 import { answerIn, outcomeOf } from '../threadOutcome.ts';
+import { type CatalogHandle, indexBytesKept, type LaneTask } from './benches.ts';
 import { type Lane, type LaneName, laneSettings, openLane } from './lanes.ts';
 import { answerQuestion, type LocalSearch, laneOf, type Question, questionNames } from './localSearch.ts';
-import type { Side } from './workbench.ts';
 
 /** Answers questions, in other threads or in this one: the local search's methods, each answered later. */
 export type Searcher = {
@@ -25,115 +25,178 @@ const searchesWarmed = 24;
 const warmedOver = 5;
 /** When the desk's threads start by themselves, in milliseconds. */
 const deskWarmedAfter = 4000;
-/** When threads that are asked nothing more are ended, in milliseconds: letting go of a catalog takes a core a moment. */
-const endedAfter = 1000;
+/** When threads let go of a generation that is asked about no more, in milliseconds: it takes a core a moment. */
+const letGoAfter = 1000;
 
-/** A searcher whose threads are replaced, all together, when another generation of the catalog is put in force. */
+/** A searcher whose threads answer about every storefront, each from the generation of its catalog that is in force. */
 export interface LanedSearcher extends Searcher {
   /**
-   * Starts threads for a generation and has each answer some searches, then does `putInForce`, and only then sends
-   * questions to them. The threads before end when they have answered what they were asked. Where any of it fails,
-   * questions go where they went.
+   * Has shoppers' threads open a generation of a storefront and answer some searches from it, one thread after the other
+   * so that shoppers go on being answered, then does `putInForce`, and only then sends questions to it. The generation
+   * before is let go when nothing reads it any more. Where any of it fails, questions go where they went.
    */
-  handOver(reader: CatalogReader, putInForce: () => Promise<void>): Promise<void>;
+  handOver(storefront: string, reader: CatalogReader, putInForce: () => Promise<void>): Promise<void>;
   /**
-   * Has shoppers' threads take over what was published, fed or brought in, one after the other, so that no shopper waits
-   * for it. Resolves when all of them answer by it.
+   * Has shoppers' threads take over what was published, fed or brought in for one storefront, or for all, one after the
+   * other, so that no shopper waits for it. Resolves when all of them answer by it.
    */
-  follow(): Promise<void>;
+  followWrites(storefront?: string): Promise<void>;
+  /** Lets go of a storefront's catalog: nothing is answered about it any more. */
+  close(storefront: string): Promise<void>;
   /** Generations that threads still answer from. */
   used(): ReadonlySet<number>;
-  close(): Promise<void>;
+  end(): Promise<void>;
 }
 
 /** Searches answered after something was taken over. */
 const followedWith = ['', 'blue', 'red brush'];
 
-type Lanes = Readonly<Record<LaneName, Lane>> & { readonly generation: number };
-
 export function lanedSearcher(options: {
   readonly folder: DataFolder;
   readonly worker: URL;
-  /** Why nothing can be answered while no catalog is open. */
-  readonly whenClosed?: () => Refused;
-  /** Called when threads have ended. */
-  readonly whenFree?: () => void;
+  /** The handle of a storefront's catalog where it is not open yet; refuses where there is none. */
+  readonly openLater: (storefront: string) => Promise<CatalogHandle>;
+  /** Bytes of indexes kept open; beyond, the storefront asked least recently is closed, and opened anew when it is asked. */
+  readonly mostBytes?: number;
+  /** Called when threads have let go of something. */
+  readonly whenFree?: (storefront: string) => void;
 }): LanedSearcher {
-  const { folder, worker, whenClosed = noCatalog, whenFree = () => {} } = options;
-  let lanes: Lanes | null = null;
-  /** Shoppers' threads that are not asked anything yet. */
-  let incoming: Lane | null = null;
-  const all = new Set<Lanes>();
+  const { folder, worker, openLater, mostBytes = indexBytesKept, whenFree = () => {} } = options;
+  const names = Object.keys(laneSettings) as LaneName[];
+  const lanes = Object.fromEntries(names.map((name) => [name, openLane(name, folder, worker)])) as Record<
+    LaneName,
+    Lane
+  >;
+  /** What questions about each storefront are answered from. */
+  const inForce = new Map<string, CatalogHandle>();
+  /** What is asked about no more but may still be read. */
+  const leaving = new Set<number>();
+  let isEnded = false;
 
-  const openNamed = (name: LaneName, reader: CatalogReader): Lane => openLane(name, folder, reader, worker);
-  const close = async (old: Lanes): Promise<void> => {
-    await Promise.all((Object.keys(laneSettings) as LaneName[]).map((name) => old[name].close()));
-    all.delete(old);
-    whenFree();
+  const warm = (about: CatalogHandle, over: number): LaneTask => ({
+    about,
+    question: { call: 'warm', given: [liveOf(about.storefront), searchesWarmed, warmedWith, over] },
+  });
+  const letGo = async ({ storefront, generation }: CatalogHandle): Promise<void> => {
+    const task: LaneTask = { letGo: { storefront, generation } };
+    await Promise.all(names.map((name) => lanes[name].whereStarted(task)));
+    leaving.delete(generation);
+    whenFree(storefront);
   };
-  const warm = (lane: Lane, side: Side, most: number): Promise<void> =>
-    lane.prepare({ call: 'warm', given: [side, most, warmedWith, warmedOver] } satisfies Question);
-  const follow: Question = { call: 'follow', given: ['live', followedWith] };
-  const followNow = async (): Promise<void> => {
-    const lanesOfShops = [...(lanes ? [lanes.shop] : []), ...(incoming ? [incoming] : [])];
-    // A thread that could not is told again soon; what was written is written either way.
-    await Promise.allSettled(lanesOfShops.map((lane) => lane.inTurn(follow)));
+  const letGoLater = (before: CatalogHandle): void => {
+    leaving.add(before.generation);
+    setTimeout(() => void letGo(before).catch(() => {}), letGoAfter).unref();
   };
-  let following: Promise<void> = Promise.resolve();
-  let nextFollowing: Promise<void> | null = null;
+  /** Begins to answer from a generation; shoppers' threads begun anew open it first. */
+  const answerFrom = (about: CatalogHandle): void => {
+    inForce.delete(about.storefront);
+    inForce.set(about.storefront, about);
+    lanes.shop.beginWith(about.storefront, warm(about, warmedOver));
+    let bytes = [...inForce.values()].reduce((sum, { shared }) => sum + shared.byteLength, 0);
+    for (const oldest of inForce.values()) {
+      if (bytes <= mostBytes || oldest === about) break;
+      bytes -= oldest.shared.byteLength;
+      void close(oldest.storefront).catch(() => {});
+    }
+  };
+  const close = async (storefront: string): Promise<void> => {
+    const before = inForce.get(storefront);
+    inForce.delete(storefront);
+    lanes.shop.beginWith(storefront, null);
+    if (!before) return;
+    leaving.add(before.generation);
+    await letGo(before);
+  };
+  const followOne = async (about: CatalogHandle): Promise<void> =>
+    lanes.shop.inTurn({
+      about,
+      question: { call: 'follow', given: [liveOf(about.storefront), followedWith] },
+    } satisfies LaneTask);
+  const followed = new Map<string, { now: Promise<void>; next: Promise<void> | null }>();
+  const follow = (storefront: string): Promise<void> => {
+    const of = followed.get(storefront) ?? { now: Promise.resolve(), next: null };
+    followed.set(storefront, of);
+    of.next ??= of.now.then(() => {
+      of.next = null;
+      const about = inForce.get(storefront);
+      // A thread that could not is told again soon; what was written is written either way.
+      of.now = about ? followOne(about).catch(() => {}) : Promise.resolve();
+      return of.now;
+    });
+    return of.next;
+  };
+  const opening = new Map<string, Promise<CatalogHandle>>();
+  /** What to answer from; a catalog nobody asked about for a while is opened anew. */
+  const aboutNow = async (storefront: string): Promise<CatalogHandle> => {
+    const known = inForce.get(storefront);
+    if (known) {
+      // The one asked last stands at the end.
+      inForce.delete(storefront);
+      inForce.set(storefront, known);
+      return known;
+    }
+    const begun =
+      opening.get(storefront) ??
+      openLater(storefront).finally(() => {
+        opening.delete(storefront);
+      });
+    opening.set(storefront, begun);
+    const about = await begun;
+    if (!inForce.has(storefront)) answerFrom(about);
+    return inForce.get(storefront)!;
+  };
+  let isDeskWarm = false;
   const searcher = searcherBy(async (question) => {
-    if (!lanes) throw whenClosed();
-    return lanes[laneOf(question)].run(question);
+    const about = await aboutNow(question.given[0].storefront);
+    return lanes[laneOf(question)].run({ about, question } satisfies LaneTask);
   });
   return {
     ...searcher,
-    async handOver(reader, putInForce) {
-      const before = lanes;
-      // Shoppers' threads first and by themselves: nobody waits until the others have started.
-      const shop = openNamed('shop', reader);
-      incoming = shop;
+    async handOver(storefront, reader, putInForce) {
+      const before = inForce.get(storefront);
+      const about: CatalogHandle = { storefront, generation: reader.generation, shared: reader.buffer };
+      leaving.add(about.generation);
       try {
         // The first generation has no setup before it is in force, so there is nothing to warm up with.
-        if (before) await warm(shop, 'live', searchesWarmed);
+        if (before) await lanes.shop.inTurn(warm(about, 1));
         await putInForce();
         // What a feed said while the threads began is laid over the catalog as it is put in force.
-        await (before ? shop.inTurn(follow) : warm(shop, 'live', searchesWarmed));
+        if (before) await followOne(about);
+        else
+          await (inForce.size === 0 ? lanes.shop.atOnce(warm(about, warmedOver)) : lanes.shop.inTurn(warm(about, 1)));
       } catch (error) {
-        void shop.close().catch(() => {});
+        void letGo(about).catch(() => {});
         throw error;
-      } finally {
-        incoming = null;
       }
-      const [desk, long] = [openNamed('desk', reader), openNamed('long', reader)];
-      lanes = { shop, desk, long, generation: reader.generation };
-      all.add(lanes);
+      leaving.delete(about.generation);
+      answerFrom(about);
+      if (before && before.generation !== about.generation) letGoLater(before);
+      if (isDeskWarm) return;
+      isDeskWarm = true;
       // It only saves the first person at the desk a moment, so it comes after what shoppers wait for.
-      const own = lanes;
-      setTimeout(() => lanes === own && void warm(desk, 'draft', 0).catch(() => {}), deskWarmedAfter).unref();
-      if (before) setTimeout(() => void close(before).catch(() => {}), endedAfter).unref();
+      const first: LaneTask = { about, question: { call: 'warm', given: [liveOf(storefront), 0, warmedWith, 2] } };
+      setTimeout(() => isEnded || void lanes.desk.atOnce(first).catch(() => {}), deskWarmedAfter).unref();
     },
-    follow() {
-      nextFollowing ??= following.then(() => {
-        nextFollowing = null;
-        following = followNow();
-        return following;
-      });
-      return nextFollowing;
+    followWrites: async (storefront) => {
+      const which = storefront === undefined ? [...inForce.keys()] : [storefront];
+      await Promise.all(which.map(follow));
     },
-    used: () => new Set([...all].map(({ generation }) => generation)),
-    async close() {
-      lanes = null;
-      await Promise.all([...all].map(close));
+    close,
+    used: () => new Set([...leaving, ...[...inForce.values()].map(({ generation }) => generation)]),
+    async end() {
+      isEnded = true;
+      inForce.clear();
+      await Promise.all(names.map((name) => lanes[name].close()));
     },
   };
 }
 
 /** Answers in this thread: for the terminal and for tests. `local` is asked for with every question. */
-export function directSearcher(local: () => LocalSearch): Searcher {
+export function directSearcher(local: (storefront: string) => LocalSearch): Searcher {
   return searcherBy(async (question) =>
     answerIn(
       await outcomeOf(
-        () => answerQuestion(local(), question),
+        () => answerQuestion(local(question.given[0].storefront), question),
         () => null,
       ),
     ),

@@ -1,15 +1,19 @@
+import type { SetupRef } from '../../core/setup/setupRef.ts';
 import type { Writer } from '../store/writes.ts';
 
-/** Writes after which shoppers are shown something else: all that is not a catalog put in force, which hands over itself. */
+/**
+ * Writes after which shoppers are shown something else: all that is not a catalog put in force, which hands over itself.
+ * What each is called with first says of which storefront.
+ */
 const shown = ['publish', 'publishAgain', 'acceptFacts', 'bringInContent'] as const satisfies readonly (keyof Writer)[];
 
 /** The same writer, whose writes that shoppers see are answered when every shopper's thread shows them. */
-export function shownWrites(writer: Writer, follow: () => Promise<void>): Writer {
+export function shownWrites(writer: Writer, follow: (storefront: string) => Promise<void>): Writer {
   const followed = shown.map((call) => [
     call,
-    async (...given: never) => {
-      const answer = await (writer[call] as (...given: never) => Promise<unknown>)(...given);
-      await follow();
+    async (first: string | SetupRef, ...given: unknown[]) => {
+      const answer = await (writer[call] as (...given: unknown[]) => Promise<unknown>)(first, ...given);
+      await follow(typeof first === 'string' ? first : first.storefront);
       return answer;
     },
   ]);

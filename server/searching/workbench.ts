@@ -7,17 +7,18 @@ import {
 } from '../../core/search/contentEngine.ts';
 import { type Engine, openEngine, type PreparedSetup, prepareSetup } from '../../core/search/prepareSetup.ts';
 import type { Decision } from '../../core/setup/parts/products.ts';
+import type { Setup } from '../../core/setup/schema.ts';
+import { keyOf, type SetupRef } from '../../core/setup/setupRef.ts';
 import type { Language } from '../../core/text/languages.ts';
 import type { CatalogReader } from '../catalog/catalogReader.ts';
 import { contentVersion, readContent } from '../catalog/content.ts';
 import { type CatalogView, type CurrentCatalog, openCurrentCatalog } from '../catalog/currentCatalog.ts';
 import type { DataFolder } from '../dataFolder.ts';
 import { type LogStore, openLogStore } from '../demand/logStore.ts';
+import { noSuchSetup } from '../refused.ts';
 import type { Db } from '../store/database.ts';
-import { type DraftReader, openDraftReader } from '../store/draftReader.ts';
+import { openSetups, type SetupsReader } from '../store/setups.ts';
 import { wordListOf } from './wordLists.ts';
-
-export type Side = 'draft' | 'live';
 
 /** Whether a thread looks for changes with every question, or only when it is told, so that no shopper waits for it. */
 export type Follows = 'always' | 'when-told';
@@ -36,51 +37,72 @@ export interface Ready {
 }
 
 /**
- * What one thread answers from: one generation of the catalog, the draft and the release that is live. It keeps what it
- * worked out until the setup, the facts or the day changes; another generation gets another workbench.
+ * What one thread answers from: one generation of one storefront's catalog, under any of the storefront's setups. It keeps
+ * what it worked out until the setup, the facts or the day changes; another generation gets another workbench.
  */
 export interface Workbench {
   readonly folder: DataFolder;
+  readonly storefront: string;
   readonly current: CurrentCatalog;
-  readonly setups: DraftReader;
+  readonly setups: SetupsReader;
   readonly log: LogStore;
-  ready(side: Side): Ready;
+  /** A setup bound to the catalog; refused where there is none of that name. */
+  ready(ref: SetupRef): Ready;
   /** Takes over what was changed since; answers whether anything was. */
-  catchUp(side: Side): boolean;
+  catchUp(ref: SetupRef): boolean;
 }
+
+/** Setups kept ready: what is live, and the drafts looked at last. Those with the same decisions share one patched index. */
+const setupsKept = 6;
 
 /** Milliseconds in a day: newness is told by days. */
 const day = 86_400_000;
 
 export function openWorkbench(options: {
   readonly folder: DataFolder;
+  readonly storefront: string;
   /** A connection of this thread's own; nothing is written through it. */
   readonly db: Db;
   readonly reader: CatalogReader;
   readonly now: () => number;
   readonly follows?: Follows;
 }): Workbench {
-  const { folder, db, reader, now, follows = 'always' } = options;
-  const setups = openDraftReader(db);
+  const { folder, storefront, db, reader, now, follows = 'always' } = options;
+  const setups = openSetups(db);
+  const releases = setups.releases(storefront);
   const current = openCurrentCatalog(reader);
   let opened: { readonly version: number; readonly language: Language; readonly engine: ContentEngine } | null = null;
-  const known: Record<Side, Ready | null> = { draft: null, live: null };
-  const upToDate = (side: Side): Ready => {
-    const inVersion = contentVersion(db);
+  /** By the setup's key, the one asked for last at the end. */
+  const known = new Map<string, Ready>();
+  /** A setup as it stands, and what says whether it has changed. */
+  const standing = (ref: SetupRef): { readonly number: string; readonly setup: Setup } => {
+    if ('draft' in ref) {
+      const draft = setups.draft(ref);
+      const revision = draft.revision();
+      if (revision === 0) throw noSuchSetup(ref);
+      return { number: `${ref.draft}@${revision}`, setup: draft.draft() };
+    }
+    const number = ref.release === 'live' ? releases.liveNumber() : ref.release;
+    const release = number === null ? null : releases.release(number);
+    if (!release) throw noSuchSetup(ref);
+    return { number: String(number), setup: release.setup };
+  };
+  const upToDate = (ref: SetupRef): Ready => {
+    if (ref.storefront !== storefront) throw new Error(`A workbench of ${storefront} was asked about ${keyOf(ref)}.`);
+    const inVersion = contentVersion(db, storefront);
     const today = Math.floor(now() / day);
-    const number = side === 'draft' ? setups.revision() : (setups.liveNumber() ?? 0);
+    const { number, setup } = standing(ref);
     const version = [reader.generation, number, current.facts, inVersion, today].join('/');
-    const before = known[side];
+    const before = known.get(keyOf(ref));
     if (before?.version === version) return before;
-    const setup = side === 'draft' ? setups.draft() : setups.live()!.setup;
     const view = current.view(setup);
     // An engine is scratch memory for one index: setups that share the index share it, as one search runs at a time.
     const engine =
-      [known.draft, known.live].find((other) => other?.view.version === view.version)?.engine ??
+      [...known.values()].find((other) => other.view.version === view.version)?.engine ??
       openEngine(view.snapshot, wordListOf(view.snapshot.language));
     const { language } = view.snapshot;
     if (opened?.version !== inVersion || opened.language !== language)
-      opened = { version: inVersion, language, engine: openContent(readContent(db), language) };
+      opened = { version: inVersion, language, engine: openContent(readContent(db, storefront), language) };
     return {
       version,
       view,
@@ -91,21 +113,29 @@ export function openWorkbench(options: {
       content: prepareContent(opened.engine, setup),
     };
   };
-  const catchUp = (side: Side): boolean => {
-    const before = known[side];
-    const after = upToDate(side);
-    known[side] = after;
+  const keep = (key: string, ready: Ready): void => {
+    known.delete(key);
+    known.set(key, ready);
+    if (known.size > setupsKept) known.delete(known.keys().next().value!);
+  };
+  const catchUp = (ref: SetupRef): boolean => {
+    const key = keyOf(ref);
+    const before = known.get(key);
+    const after = upToDate(ref);
+    keep(key, after);
     return after !== before;
   };
   return {
     folder,
     current,
     setups,
-    log: openLogStore(db),
+    storefront,
+    log: openLogStore(db, storefront),
     catchUp,
-    ready(side) {
-      if (follows === 'always' || !known[side]) catchUp(side);
-      return known[side]!;
+    ready(ref) {
+      const key = keyOf(ref);
+      if (follows === 'always' || !known.has(key)) catchUp(ref);
+      return known.get(key)!;
     },
   };
 }

@@ -5,10 +5,6 @@ import { upgradeDrafts } from './upgradeDrafts.ts';
 
 export type Db = Database.Database;
 
-/** The one storefront and the one draft there are for now; every row carries both names. */
-export const storefrontId = 'main';
-export const draftId = 'main';
-
 /**
  * How long a statement waits for another program's transaction, in milliseconds. In the server only the thread that
  * writes waits, and then refuses with a time to try again; the terminal has longer.

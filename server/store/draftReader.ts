@@ -1,43 +1,22 @@
 import { own } from '../../core/base/named.ts';
 import type { EntryChange } from '../../core/setup/entries.ts';
 import { changesBetween, isChange, partOf } from '../../core/setup/entries.ts';
-import {
-  type ReadSetup,
-  readEntries,
-  readEntry,
-  readSetup,
-  type SetAside,
-  usualEntry,
-} from '../../core/setup/readSetup.ts';
+import { type ReadSetup, readEntries, readEntry, type SetAside, usualEntry } from '../../core/setup/readSetup.ts';
 import { type SetupPart, setupParts } from '../../core/setup/registry.ts';
 import type { Setup } from '../../core/setup/schema.ts';
+import type { DraftRef } from '../../core/setup/setupRef.ts';
 import { type EntryEdit, withEntries } from '../../core/setup/withEntry.ts';
-import { type Db, draftId, storefrontId } from './database.ts';
+import type { Db } from './database.ts';
+import { openReleaseReader, type ReleaseReader } from './releaseReader.ts';
 
-export interface Release {
-  readonly number: number;
-  readonly at: number;
-  readonly who: string;
-  readonly note: string;
-  readonly setup: Setup;
-}
-
-/** A release without its document. */
-export type ReleaseHead = Omit<Release, 'setup'>;
-
-/** Reads the draft and the releases; each revision and each release is parsed once and kept. */
-export interface DraftReader {
+/** Reads one draft beside the releases of its storefront; each revision is parsed once and kept. */
+export interface DraftReader extends ReleaseReader {
+  readonly ref: DraftRef;
+  /** 0 where there is no such draft, or it has been taken out. */
   revision(): number;
   draft(): Setup;
   /** Entries of the draft that this version cannot read; they stay where they are. */
   setAside(): readonly SetAside[];
-  /** Number of the release that is live, or null. */
-  liveNumber(): number | null;
-  live(): Release | null;
-  release(number: number): Release | null;
-  releases(): ReleaseHead[];
-  /** What a release changed against the one before it; nothing for the first. */
-  changesOf(number: number): readonly EntryChange[];
   /** What the draft changes against what is live, in order of parts and keys. */
   changes(): readonly EntryChange[];
   /**
@@ -47,8 +26,6 @@ export interface DraftReader {
   changesByPart(): readonly (readonly EntryChange[])[];
 }
 
-/** Releases kept parsed. A setup of 20,000 decisions takes about 12 MB. */
-const releasesKept = 4;
 /** Entries changed since the last look from which on reading everything anew is as quick. */
 const mostApplied = 30_000;
 
@@ -100,10 +77,17 @@ function applied(state: State, revision: number, changes: Iterable<EntryChange>)
   return { revision, setup: withEntries(state.setup, edits), setAside: [...setAside.values()] };
 }
 
-export function openDraftReader(db: Db): DraftReader {
-  const names = { storefront: storefrontId, draft: draftId };
+/** `releases` are those of the draft's storefront, where somebody reads them already. */
+export function openDraftReader(
+  db: Db,
+  ref: DraftRef,
+  releases: ReleaseReader = openReleaseReader(db, ref.storefront),
+): DraftReader {
+  const names = { storefront: ref.storefront, draft: ref.draft };
   const readRevision = db
-    .prepare<typeof names, number>('SELECT revision FROM draft WHERE storefront = @storefront AND id = @draft')
+    .prepare<typeof names, number>(
+      'SELECT revision FROM draft WHERE storefront = @storefront AND id = @draft AND removed_at IS NULL',
+    )
     .pluck();
   const readAll = db.prepare<typeof names, EntryRow>(
     'SELECT part, key, value FROM setup_entry WHERE storefront = @storefront AND draft = @draft',
@@ -113,21 +97,8 @@ export function openDraftReader(db: Db): DraftReader {
       `SELECT changes FROM journal WHERE storefront = @storefront AND draft = @draft AND revision > @revision ORDER BY id`,
     )
     .pluck();
-  const readLiveNumber = db.prepare<[string], number | null>('SELECT release FROM storefront WHERE id = ?').pluck();
-  const readRelease = db.prepare<
-    [string, number],
-    { number: number; at: number; who: string; note: string; document: string }
-  >('SELECT number, at, who, note, document FROM release WHERE storefront = ? AND number = ?');
-  const readHeads = db.prepare<[string], ReleaseHead>(
-    'SELECT number, at, who, note FROM release WHERE storefront = ? ORDER BY number DESC',
-  );
-  const readChanges = db
-    .prepare<[string, number], string | null>('SELECT changes FROM release WHERE storefront = ? AND number = ?')
-    .pluck();
-
   let state: State | null = null;
   let difference: Difference | null = null;
-  const known = new Map<number, Release>();
 
   const revision = (): number => readRevision.get(names) ?? 0;
   const read = db.transaction((): State => {
@@ -145,32 +116,12 @@ export function openDraftReader(db: Db): DraftReader {
     state = read();
     return state;
   };
-  const release = (number: number): Release | null => {
-    const kept = known.get(number);
-    if (kept) {
-      known.delete(number);
-      known.set(number, kept);
-      return kept;
-    }
-    const row = readRelease.get(storefrontId, number);
-    if (!row) return null;
-    const { document, ...head } = row;
-    const found = { ...head, setup: readSetup(JSON.parse(document)).setup };
-    if (known.size >= releasesKept) known.delete(known.keys().next().value!);
-    known.set(number, found);
-    return found;
-  };
-  const liveNumber = (): number | null => readLiveNumber.get(storefrontId) ?? null;
-  const live = (): Release | null => {
-    const number = liveNumber();
-    return number === null ? null : release(number);
-  };
   const differenceNow = (): Difference => {
     const { setup } = current();
-    const number = liveNumber();
+    const number = releases.liveNumber();
     const before = difference;
     if (before?.live === number && before.setup === setup) return before;
-    const from = live()?.setup;
+    const from = releases.live()?.setup;
     const parts = new Map<SetupPart, readonly EntryChange[]>();
     if (!from) return { live: number, setup, parts };
     if (before?.live !== number) {
@@ -194,19 +145,11 @@ export function openDraftReader(db: Db): DraftReader {
     return [...difference.parts.values()];
   };
   return {
+    ...releases,
+    ref,
     revision,
     draft: () => current().setup,
     setAside: () => current().setAside,
-    liveNumber,
-    live,
-    release,
-    releases: () => readHeads.all(storefrontId),
-    changesOf(number) {
-      const noted = readChanges.get(storefrontId, number);
-      if (noted) return JSON.parse(noted) as EntryChange[];
-      const [before, after] = [release(number - 1), release(number)];
-      return before && after ? changesBetween(before.setup, after.setup) : [];
-    },
     changes: () => changesByPart().flat(),
     changesByPart,
   };

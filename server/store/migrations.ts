@@ -122,8 +122,37 @@ CREATE INDEX journal_by_revision ON journal (storefront, draft, revision);
 CREATE INDEX search_outcome_by_kind ON search_outcome (kind, search_id);
 `;
 
+/**
+ * Several storefronts and drafts: drafts have names, remember what they were begun from and can be taken out and put back;
+ * numbers of generations are given once for all storefronts, and each belongs to one.
+ */
+const third = `
+ALTER TABLE storefront ADD COLUMN name TEXT NOT NULL DEFAULT '';
+ALTER TABLE storefront ADD COLUMN made_at INTEGER NOT NULL DEFAULT 0;
+ALTER TABLE storefront ADD COLUMN archived_at INTEGER;      -- shoppers are told that it is closed
+ALTER TABLE draft ADD COLUMN name TEXT NOT NULL DEFAULT '';
+ALTER TABLE draft ADD COLUMN note TEXT NOT NULL DEFAULT '';
+ALTER TABLE draft ADD COLUMN who TEXT NOT NULL DEFAULT '';
+ALTER TABLE draft ADD COLUMN made_at INTEGER NOT NULL DEFAULT 0;
+ALTER TABLE draft ADD COLUMN removed_at INTEGER;            -- taken out; its entries and its journal stay
+ALTER TABLE draft ADD COLUMN base_release INTEGER;          -- the release it was begun from or brought up to last
+ALTER TABLE draft ADD COLUMN base TEXT;                     -- the setup it was begun from, where that was another draft's
+UPDATE storefront SET made_at = coalesce((SELECT min(at) FROM release WHERE storefront = storefront.id), 0);
+UPDATE draft SET name = 'Main draft', who = 'Clever Shelf',
+  made_at = coalesce((SELECT min(at) FROM release WHERE storefront = draft.storefront), 0),
+  base_release = (SELECT release FROM storefront WHERE id = draft.storefront);
+CREATE TABLE catalog_generation (number INTEGER PRIMARY KEY AUTOINCREMENT, storefront TEXT NOT NULL) STRICT;
+INSERT INTO catalog_generation (number, storefront)
+  WITH RECURSIVE given (number, storefront, last) AS (
+    SELECT 1, id, last_generation FROM storefront WHERE last_generation > 0
+    UNION ALL SELECT number + 1, storefront, last FROM given WHERE number < last
+  )
+  SELECT number, storefront FROM given;
+ALTER TABLE storefront DROP COLUMN last_generation;
+`;
+
 /** One step for each version of the main database, the first being from nothing to 1. A step never changes once it has shipped. */
-const steps: readonly string[] = [firstSchema, second];
+const steps: readonly string[] = [firstSchema, second, third];
 
 /** Version of the main database that this program reads and writes. */
 export const databaseVersion = steps.length;

@@ -1,6 +1,7 @@
 import { afterEach, beforeEach, expect, test } from '@jest/globals';
 import { pick, seededRandom } from '../../core/base/random.ts';
 import { changesBetween } from '../../core/setup/entries.ts';
+import { liveOf } from '../../core/setup/setupRef.ts';
 import { openLocalSearch } from '../searching/localSearch.ts';
 import { openWorkbench } from '../searching/workbench.ts';
 import { openTestShelf, smallCatalog, type TestShelf } from '../testing/openTestShelf.ts';
@@ -65,19 +66,16 @@ test('an edit that changes nothing leaves no step behind', () => {
 test('another connection, as a search thread has, sees an edit at once and rebuilds no index', () => {
   const reader = openDatabase(shelf.folder.database, { readOnly: true });
   const catalog = shelf.catalogs.current()!;
-  const bench = openWorkbench({ folder: shelf.folder, db: reader, reader: catalog, now: () => 0 });
+  const bench = openWorkbench({ folder: shelf.folder, storefront: 'main', db: reader, reader: catalog, now: () => 0 });
   const local = openLocalSearch(bench);
-  const task = {
-    from: 'draft' as const,
-    request: { query: 'brush', filters: {}, page: 1, limit: 5 },
-  };
-  expect(local.answer(task).total).toBe(2);
+  const task = { request: { query: 'brush', filters: {}, page: 1, limit: 5 } };
+  expect(local.answer(shelf.ref, task).total).toBe(2);
   const { setups } = shelf;
   const bytes = shelf.catalogs.current()!.buffer;
   const hiding = [{ part: 'hiding' as const, key: 'product:b', value: { what: 'product', product: 'b' } }];
   setups.edit(hiding, setups.revision(), 'Ada', 1);
-  expect(local.answer(task).total).toBe(1);
-  expect(local.answer({ ...task, from: 'live' }).total).toBe(2);
+  expect(local.answer(shelf.ref, task).total).toBe(1);
+  expect(local.answer(liveOf('main'), task).total).toBe(2);
   expect(shelf.catalogs.current()!.buffer).toBe(bytes);
   reader.close();
 });
@@ -86,8 +84,8 @@ test('what was written is there when the folder is opened again', () => {
   const { setups } = shelf;
   setups.edit(width(9), setups.revision(), 'Ada', 1);
   const again = openDatabase(shelf.folder.database);
-  expect(openSetupStore(again).draft()).toEqual(setups.draft());
-  expect(openSetupStore(again).nextUndo()).toEqual(setups.nextUndo());
+  expect(openSetupStore(again, shelf.ref).draft()).toEqual(setups.draft());
+  expect(openSetupStore(again, shelf.ref).nextUndo()).toEqual(setups.nextUndo());
   again.close();
 });
 
@@ -117,7 +115,7 @@ test('a draft with entries that cannot be read opens with them set aside, and th
   const spoil = db.prepare('UPDATE setup_entry SET value = ? WHERE part = ? AND key = ?');
   spoil.run('{"width":"wide"}', 'relevance', 'closeCall');
   spoil.run('{"searchable":', 'attributes', 'title');
-  const reopened = openSetupStore(db);
+  const reopened = openSetupStore(db, shelf.ref);
   expect(reopened.setAside().map(({ part, key }) => `${part}/${key}`)).toEqual([
     'attributes/title',
     'relevance/closeCall',
@@ -146,13 +144,13 @@ test('the draft that is kept up to date by its journal is the one read anew, aft
     () => setups.publish(setups.revision(), 'Ada', '', clock),
     () => setups.publishAgain(1, 'Ada', clock),
   ];
-  const other = openSetupStore(openDatabase(shelf.folder.database, { readOnly: true }));
+  const other = openSetupStore(openDatabase(shelf.folder.database, { readOnly: true }), shelf.ref);
   let clock = 1;
   for (let round = 0; round < 120; round++) {
     pick(random, act)();
     clock += random() < 0.5 ? 200 : 5000;
     if (random() < 0.4) continue;
-    const anew = openSetupStore(db);
+    const anew = openSetupStore(db, shelf.ref);
     expect(setups.draft()).toEqual(anew.draft());
     expect(other.draft()).toEqual(anew.draft());
     expect(setups.changes()).toEqual(changesBetween(anew.live()!.setup, anew.draft()));

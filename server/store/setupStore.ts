@@ -8,10 +8,12 @@ import {
 } from '../../core/setup/entries.ts';
 import { readEntry } from '../../core/setup/readSetup.ts';
 import { mostEntries, type Setup, setupVersion } from '../../core/setup/schema.ts';
+import type { DraftRef } from '../../core/setup/setupRef.ts';
 import { canonical } from '../../core/setup/terms/canonical.ts';
 import type { EntryEdit } from '../../core/setup/withEntry.ts';
-import { type Db, draftId, storefrontId } from './database.ts';
+import type { Db } from './database.ts';
 import { type DraftReader, entryKey, openDraftReader } from './draftReader.ts';
+import { openReleaseReader, type ReleaseReader } from './releaseReader.ts';
 
 /** Someone else changed the same entries (or the draft) since the writer looked. */
 export interface StaleWrite {
@@ -30,7 +32,7 @@ export type WriteOutcome =
   | { readonly revision: number }
   | { readonly refusal: EditRefusal | StaleWrite | UnknownRevision | NothingToDo };
 export interface NothingToDo {
-  readonly code: 'nothing-to-undo' | 'nothing-to-redo' | 'nothing-to-publish' | 'unknown-release';
+  readonly code: 'nothing-to-undo' | 'nothing-to-redo' | 'nothing-to-publish' | 'unknown-release' | 'unknown-draft';
 }
 
 interface JournalRow {
@@ -40,10 +42,13 @@ interface JournalRow {
   readonly changes: string;
 }
 
+/** The draft that a storefront begins with. */
+export const firstDraft = 'main';
+
 /** Edits of the same entries by the same person within this time, in milliseconds, are one step for undo. */
 const oneStep = 1500;
 
-/** The draft, its journal and the releases of the storefront, for reading. */
+/** One draft, its journal and the releases of its storefront, for reading. */
 export interface SetupReader extends DraftReader {
   /** The change that undo (redo) would take back (make again), or null. */
   nextUndo(): readonly EntryChange[] | null;
@@ -80,9 +85,15 @@ class RolledBack extends Error {
   }
 }
 
-export function openSetupStore(db: Db): SetupStore {
-  const names = { storefront: storefrontId, draft: draftId };
-  const reader = openDraftReader(db);
+/** `releases` are those of the draft's storefront, where somebody reads them already. */
+export function openSetupStore(
+  db: Db,
+  ref: DraftRef,
+  releases: ReleaseReader = openReleaseReader(db, ref.storefront),
+): SetupStore {
+  const { storefront } = ref;
+  const names = { storefront, draft: ref.draft };
+  const reader = openDraftReader(db, ref, releases);
   const { revision } = reader;
   const [readUndo, readRedo] = [stepReader(), stepReader()];
   const readStored = db
@@ -139,7 +150,10 @@ export function openSetupStore(db: Db): SetupStore {
      VALUES (@storefront, @number, @at, @who, @note, @document, @changes)`,
   );
   const setLive = db.prepare('UPDATE storefront SET release = @number WHERE id = @storefront');
-  const addDraft = db.prepare('INSERT INTO draft (storefront, id, revision, format) VALUES (?, ?, 1, ?)');
+  const addDraft = db.prepare(
+    `INSERT INTO draft (storefront, id, revision, format, name, who, made_at, base_release)
+     VALUES (@storefront, @draft, 1, @format, @name, @who, @at, 1)`,
+  );
 
   /** An entry as it is stored, whether or not it can be read; null where there is none. */
   const stored = (part: string, key: string): unknown => {
@@ -180,12 +194,12 @@ export function openSetupStore(db: Db): SetupStore {
   };
   /** `against` is the release before it: the one its changes are reported against. */
   const insertRelease = (setup: Setup, against: Setup | null, who: string, note: string, at: number): void => {
-    const number = (lastRelease.get(storefrontId) ?? 0) + 1;
+    const number = (lastRelease.get(storefront) ?? 0) + 1;
     const changes = against === null ? null : JSON.stringify(changesBetween(against, setup));
-    addRelease.run({ storefront: storefrontId, number, at, who, note, document: canonical(setup), changes });
-    setLive.run({ storefront: storefrontId, number });
+    addRelease.run({ storefront, number, at, who, note, document: canonical(setup), changes });
+    setLive.run({ storefront, number });
   };
-  const newest = (): Setup | null => reader.release(lastRelease.get(storefrontId) ?? 0)?.setup ?? null;
+  const newest = (): Setup | null => reader.release(lastRelease.get(storefront) ?? 0)?.setup ?? null;
   /**
    * Joins an edit to the one before it where both are one movement of the hand (a slider, typing). Entries that end as
    * they began stay in the step: who looked in between saw something else.
@@ -236,7 +250,9 @@ export function openSetupStore(db: Db): SetupStore {
     <Arguments extends unknown[]>(work: (...given: Arguments) => WriteOutcome) =>
     (...given: Arguments): WriteOutcome => {
       try {
-        return db.transaction(work).immediate(...given);
+        return db
+          .transaction((): WriteOutcome => (revision() === 0 ? { refusal: { code: 'unknown-draft' } } : work(...given)))
+          .immediate();
       } catch (error) {
         if (error instanceof RolledBack) return { refusal: error.refusal };
         throw error;
@@ -248,7 +264,7 @@ export function openSetupStore(db: Db): SetupStore {
     nextUndo: () => readUndo(lastDone.get(names)),
     nextRedo: () => readRedo(firstUndone.get(names)),
     begin: db.transaction((setup: Setup, at: number) => {
-      addDraft.run(storefrontId, draftId, setupVersion);
+      addDraft.run({ ...names, name: 'Main draft', who: 'Clever Shelf', at, format: setupVersion });
       for (const entry of entriesOf(setup)) writeEntry(entry);
       insertRelease(setup, null, 'Clever Shelf', 'Initial setup', at);
     }).immediate,

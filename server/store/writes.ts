@@ -1,22 +1,24 @@
 import { statSync } from 'node:fs';
+import type { Mapping } from '../../core/catalog/mappingSchema.ts';
 import type { ContentKind } from '../../core/content/contentKinds.ts';
+import type { DraftRef } from '../../core/setup/setupRef.ts';
 import { openCatalogWrites } from '../catalog/catalogWrites.ts';
 import { importContent } from '../catalog/content.ts';
 import { openMappingStore } from '../catalog/mappingStore.ts';
 import type { DataFolder } from '../dataFolder.ts';
 import { openLogWriter } from '../demand/logWriter.ts';
 import { Refused } from '../refused.ts';
-import { type Db, storefrontId } from './database.ts';
-import { openSetupStore } from './setupStore.ts';
+import type { Db } from './database.ts';
+import type { SetupStore, WriteOutcome } from './setupStore.ts';
+import { openSetups } from './setups.ts';
 
 /**
  * Everything that is ever written while a data folder is open, in one place, so that one thread can do it all: writes
  * then never wait for each other, and a slow or locked disk holds up nobody who reads.
  */
 export function openWrites(folder: DataFolder, db: Db) {
-  const { edit, undo, redo, publish, publishAgain } = openSetupStore(db);
+  const setups = openSetups(db);
   const log = openLogWriter(db);
-  const mappings = openMappingStore(db);
   const catalogs = openCatalogWrites(db, folder);
   const opened = statSync(folder.database).ino;
   const declineOne = db.prepare('INSERT OR IGNORE INTO declined (storefront, proposal) VALUES (?, ?)');
@@ -33,24 +35,36 @@ export function openWrites(folder: DataFolder, db: Db) {
         });
       return work(...given);
     };
+  /** A write of a draft, which is named first. */
+  const ofDraft = <Name extends 'edit' | 'undo' | 'redo' | 'publish' | 'publishAgain'>(name: Name) =>
+    guarded(
+      (ref: DraftRef, ...given: Parameters<SetupStore[Name]>): WriteOutcome =>
+        (setups.draft(ref)[name] as (...given: Parameters<SetupStore[Name]>) => WriteOutcome)(...given),
+    );
   return {
-    edit: guarded(edit),
-    undo: guarded(undo),
-    redo: guarded(redo),
-    publish: guarded(publish),
-    publishAgain: guarded(publishAgain),
+    edit: ofDraft('edit'),
+    undo: ofDraft('undo'),
+    redo: ofDraft('redo'),
+    publish: ofDraft('publish'),
+    publishAgain: ofDraft('publishAgain'),
     /** Does not make a proposal again; with null, makes all declined ones again. */
-    decline: guarded((proposal: string | null): void => {
-      if (proposal === null) declineNone.run(storefrontId);
-      else declineOne.run(storefrontId, proposal);
+    decline: guarded((storefront: string, proposal: string | null): void => {
+      if (proposal === null) declineNone.run(storefront);
+      else declineOne.run(storefront, proposal);
     }),
     reserveGeneration: guarded(catalogs.reserveGeneration),
     putInForce: guarded(catalogs.putInForce),
     putBack: guarded(catalogs.putBack),
     acceptFacts: guarded(catalogs.acceptFacts),
-    keepMapping: guarded(mappings.keep),
-    correctFamilies: guarded(mappings.correct),
-    bringInContent: guarded((kind: ContentKind, path: string) => importContent(db, kind, path)),
+    keepMapping: guarded((storefront: string, mapping: Mapping, at: number) =>
+      openMappingStore(db, storefront).keep(mapping, at),
+    ),
+    correctFamilies: guarded((storefront: string, records: readonly string[], family: string | null) =>
+      openMappingStore(db, storefront).correct(records, family),
+    ),
+    bringInContent: guarded((storefront: string, kind: ContentKind, path: string) =>
+      importContent(db, storefront, kind, path),
+    ),
     bringInLog: guarded(log.bringIn),
     clearLog: guarded(log.clear),
     noteLog: guarded(log.note),

@@ -1,7 +1,16 @@
 /** What the desk tells the shop window in its frame. */
 export type ToShop =
-  /** Show this search by the draft or by what is published; `turn` grows with every change that may show. */
-  { readonly kind: 'show'; readonly query: string; readonly from: 'draft' | 'live'; readonly turn: number };
+  /**
+   * Show this search by one of the storefront's setups, named as `nameOf` does, at the desk of a draft; `turn` grows with
+   * every change that may show.
+   */
+  {
+    readonly kind: 'show';
+    readonly query: string;
+    readonly draft: string;
+    readonly from: string;
+    readonly turn: number;
+  };
 
 /** What a merchandiser does to a product where it stands in the window. */
 export type ProductAct =

@@ -31,14 +31,14 @@ describe('what is sent', () => {
   test('a question has its values in the address, each of a list, and none that is not there', async () => {
     const sent = answering(() => Response.json({ ok: true }));
     await call('shopSearch', { query: { q: 'red & blue', 'f.size': ['6', '8'], sort: undefined } as never });
-    expect(sent[0]!.url).toBe('/shop/search?q=red+%26+blue&f.size=6&f.size=8');
+    expect(sent[0]!.url).toBe('/shop/-/search?q=red+%26+blue&f.size=6&f.size=8');
     expect(sent[0]!.init.method).toBe('GET');
   });
   test('a change is sent as JSON', async () => {
     const sent = answering(() => Response.json({}));
     await call('edit', { body: { revision: 3, edits: [] } });
     expect(sent[0]).toMatchObject({
-      url: '/desk/edits',
+      url: '/desk/-/-/edits',
       init: { method: 'POST', body: '{"revision":3,"edits":[]}', headers: { 'content-type': 'application/json' } },
     });
   });
@@ -47,7 +47,7 @@ describe('what is sent', () => {
     const file = new File(['id,title'], 'catalog.csv');
     await sendFile('startImport', { file: 'catalog.csv' }, file);
     expect(sent[0]).toMatchObject({
-      url: '/desk/catalog/import?file=catalog.csv',
+      url: '/desk/-/-/catalog/import?file=catalog.csv',
       init: { method: 'POST', body: file },
     });
   });

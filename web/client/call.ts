@@ -1,7 +1,8 @@
 import type { AnswerOf, BodyOf, QueryOf } from '../../api/endpoint.ts';
 import type { endpoints } from '../../api/endpoints.ts';
-import { type EndpointName, paths } from '../../api/paths.ts';
+import { type EndpointName, pathFor, paths } from '../../api/paths.ts';
 import type { Problem } from '../../api/problem.ts';
+import { type Place, placeNow } from './place.ts';
 
 /** What a refused request says of itself. */
 export class CallProblem extends Error {
@@ -52,10 +53,18 @@ async function send(url: string, init: RequestInit): Promise<unknown> {
   return read(response);
 }
 
-/** Calls an endpoint of the contract; throws a `CallProblem` where it is refused or there is no answer. */
+/** The address of a path of the contract, for a link. */
+export const addressOf = (path: string, place: Place = placeNow()): string => pathFor(path, place);
+
+/** Calls an endpoint of the contract about the page's storefront and draft; throws a `CallProblem` where it is refused or there is no answer. */
 export function call<Name extends EndpointName>(
   name: Name,
-  given: { readonly query?: QueryOf<Of<Name>>; readonly body?: BodyOf<Of<Name>>; readonly signal?: AbortSignal } = {},
+  given: {
+    readonly query?: QueryOf<Of<Name>>;
+    readonly body?: BodyOf<Of<Name>>;
+    readonly signal?: AbortSignal;
+    readonly place?: Place;
+  } = {},
 ): Promise<AnswerOf<Of<Name>>> {
   const { method, path } = paths[name];
   const init: RequestInit = { method: method.toUpperCase(), ...(given.signal && { signal: given.signal }) };
@@ -63,7 +72,9 @@ export function call<Name extends EndpointName>(
     init.body = JSON.stringify(given.body);
     init.headers = { 'content-type': 'application/json' };
   }
-  return send(address(path, (given.query ?? {}) as Values), init) as Promise<AnswerOf<Of<Name>>>;
+  return send(address(addressOf(path, given.place), (given.query ?? {}) as Values), init) as Promise<
+    AnswerOf<Of<Name>>
+  >;
 }
 
 /** Sends a file as the request's body. */
@@ -72,6 +83,6 @@ export function sendFile<Name extends EndpointName>(
   query: QueryOf<Of<Name>>,
   file: File,
 ): Promise<AnswerOf<Of<Name>>> {
-  const url = address(paths[name].path, query as Values);
+  const url = address(addressOf(paths[name].path), query as Values);
   return send(url, { method: 'POST', body: file }) as Promise<AnswerOf<Of<Name>>>;
 }

@@ -1,85 +1,30 @@
 import '@fontsource-variable/bricolage-grotesque';
 import '../look/theme.css';
 import { QueryClientProvider } from '@tanstack/react-query';
-import { type ComponentType, lazy, StrictMode } from 'react';
+import { StrictMode, useMemo } from 'react';
 import { createRoot } from 'react-dom/client';
-import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
+import { RouterProvider } from 'react-router';
 import { followTheme } from '../look/theme.ts';
-import { Desk } from './shell/Desk.tsx';
-import { ScreenProblem } from './shell/ScreenProblem.tsx';
-import { queryClient } from './state/queryClient.ts';
+import { screensOf } from './screens.tsx';
+import { followAddress, usePlace } from './state/place.ts';
+import { clientHere } from './state/queryClient.ts';
 
 followTheme();
+followAddress();
 
-/** A screen whose code comes when it is opened; meanwhile the desk around it is there already. */
-const lazily = <Name extends string>(load: () => Promise<Record<Name, ComponentType>>, name: Name) => ({
-  Component: lazy(async () => ({ default: (await load())[name] })),
-  ErrorBoundary: ScreenProblem,
-  handle: { load },
-});
-
-const router = createBrowserRouter([
-  {
-    path: '/',
-    Component: Desk,
-    ErrorBoundary: ScreenProblem,
-    children: [
-      { index: true, element: <Navigate to="/attributes" replace /> },
-      {
-        path: 'catalog',
-        ...lazily(() => import('./screens/catalog/CatalogFrame.tsx'), 'CatalogFrame'),
-        children: [
-          { index: true, element: <Navigate to="/catalog/products" replace /> },
-          { path: 'products', ...lazily(() => import('./screens/catalog/Products.tsx'), 'Products') },
-          { path: 'products/:id', ...lazily(() => import('./screens/catalog/product/ProductPage.tsx'), 'ProductPage') },
-          { path: 'bring-in', ...lazily(() => import('./screens/catalog/BringIn.tsx'), 'BringIn') },
-          { path: 'reading', ...lazily(() => import('./screens/catalog/Reading.tsx'), 'Reading') },
-          { path: 'feed', ...lazily(() => import('./screens/catalog/Feed.tsx'), 'Feed') },
-          { path: 'log', element: <Navigate to="/demand" replace /> },
-          { path: 'content', element: <Navigate to="/content" replace /> },
-          { path: 'duplicates', ...lazily(() => import('./screens/catalog/Duplicates.tsx'), 'Duplicates') },
-          { path: 'twins', element: <Navigate to="/catalog/duplicates" replace /> },
-        ],
-      },
-      { path: 'content', ...lazily(() => import('./screens/content/Content.tsx'), 'Content') },
-      { path: 'demand', ...lazily(() => import('./screens/demand/Demand.tsx'), 'Demand') },
-      { path: 'proposals', ...lazily(() => import('./screens/proposals/Proposals.tsx'), 'Proposals') },
-      { path: 'attributes', ...lazily(() => import('./screens/Attributes.tsx'), 'Attributes') },
-      { path: 'relevance', ...lazily(() => import('./screens/relevance/Relevance.tsx'), 'Relevance') },
-      {
-        path: 'vocabulary',
-        ...lazily(() => import('./screens/vocabulary/VocabularyFrame.tsx'), 'VocabularyFrame'),
-        children: [
-          { index: true, ...lazily(() => import('./screens/vocabulary/Synonyms.tsx'), 'Synonyms') },
-          { path: 'stop-words', ...lazily(() => import('./screens/vocabulary/StopWords.tsx'), 'StopWords') },
-          { path: 'phrases', ...lazily(() => import('./screens/vocabulary/PhraseList.tsx'), 'PhraseList') },
-          { path: 'values', ...lazily(() => import('./screens/vocabulary/Recognised.tsx'), 'RecognisedWords') },
-          { path: 'spelling', ...lazily(() => import('./screens/vocabulary/SpellingPage.tsx'), 'SpellingPage') },
-        ],
-      },
-      { path: 'filters', ...lazily(() => import('./screens/filters/Filters.tsx'), 'Filters') },
-      {
-        path: 'filters/groups/:key',
-        ...lazily(() => import('./screens/filters/ValueGroupsPage.tsx'), 'ValueGroupsPage'),
-      },
-      { path: 'filters/:key', ...lazily(() => import('./screens/filters/FilterPage.tsx'), 'FilterPage') },
-      { path: 'plans', ...lazily(() => import('./screens/ShelfPlans.tsx'), 'ShelfPlans') },
-      { path: 'plans/:id', ...lazily(() => import('./screens/ShelfPlan.tsx'), 'ShelfPlanScreen') },
-      { path: 'hiding', ...lazily(() => import('./screens/Hiding.tsx'), 'Hiding') },
-      { path: 'empty-shelf', ...lazily(() => import('./screens/EmptyShelf.tsx'), 'EmptyShelf') },
-      { path: 'releases', ...lazily(() => import('./screens/Releases.tsx'), 'Releases') },
-      { path: '*', element: <Navigate to="/attributes" replace /> },
-    ],
-  },
-]);
-
-// The screen's code is fetched while the desk asks for its state.
-for (const { route } of router.state.matches) void route.handle?.load?.().catch(() => {});
+/** The desk of the draft one works in: another draft is another desk, with answers and screens of its own. */
+function AnyDesk() {
+  const place = usePlace();
+  const router = useMemo(() => screensOf(place), [place]);
+  return (
+    <QueryClientProvider client={clientHere()} key={`${place.storefront}/${place.draft}`}>
+      <RouterProvider router={router} />
+    </QueryClientProvider>
+  );
+}
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>
-    <QueryClientProvider client={queryClient}>
-      <RouterProvider router={router} />
-    </QueryClientProvider>
+    <AnyDesk />
   </StrictMode>,
 );

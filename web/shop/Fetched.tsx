@@ -16,10 +16,7 @@ export function Fetched<Data>({
   const { search } = useLocation();
   return (
     <main className="flex-1 px-4 pt-4 pb-8 sm:px-5">
-      <Link
-        to={`/shop${search}`}
-        className="inline-flex min-h-6 items-center gap-1 text-[13px] text-press hover:underline"
-      >
+      <Link to={`/${search}`} className="inline-flex min-h-6 items-center gap-1 text-[13px] text-press hover:underline">
         <ArrowLeft size={14} aria-hidden /> Back to the results
       </Link>
       {error && !data && (

@@ -28,8 +28,8 @@ const brush: ProductDetail = {
 const page = <ProductPage id="a" desk={null} isReady />;
 
 test('the first variant in stock is chosen; one that is sold out cannot be put in the basket', async () => {
-  answerWith({ '/shop/product?id=a': brush });
-  show(page, '/shop/products/a?q=brush');
+  answerWith({ '/shop/-/product?id=a': brush });
+  show(page, '/products/a?q=brush');
   expect(await screen.findByRole('heading', { level: 1, name: 'Round brush' })).toBeDefined();
   expect(screen.getByText('£4.00 to £7.50')).toBeDefined();
   expect(screen.getByText('Soft hair.')).toBeDefined();
@@ -43,10 +43,10 @@ test('the first variant in stock is chosen; one that is sold out cannot be put i
 });
 
 test('the way back leads to the search it was found by', async () => {
-  answerWith({ '/shop/product?id=a': brush });
-  show(page, '/shop/products/a?q=brush&page=2');
+  answerWith({ '/shop/-/product?id=a': brush });
+  show(page, '/products/a?q=brush&page=2');
   const back = await screen.findByRole('link', { name: 'Back to the results' });
-  expect(back.getAttribute('href')).toBe('/shop?q=brush&page=2');
+  expect(back.getAttribute('href')).toBe('/?q=brush&page=2');
 });
 
 test('a product that is not there is reported, with a way to try again', async () => {
@@ -58,13 +58,13 @@ test('a product that is not there is reported, with a way to try again', async (
 
 test('in the desk it is asked for by the draft', async () => {
   const asked = answerWith({ '/desk/shop-product': brush });
-  show(<ProductPage id="a" desk={{ query: '', from: 'draft', turn: 1 }} isReady />);
+  show(<ProductPage id="a" desk={{ query: '', draft: 'main', from: 'draft:main', turn: 1 }} isReady />);
   expect(await screen.findByRole('heading', { level: 1, name: 'Round brush' })).toBeDefined();
   expect(asked).toEqual(['/desk/shop-product?id=a&from=draft']);
 });
 
 test('a description that the catalog has marked up is shown so', async () => {
-  answerWith({ '/shop/product?id=a': { ...brush, descriptionMarkup: '<p>Soft hair.</p><ul><li>Sable</li></ul>' } });
-  show(page, '/shop/products/a');
+  answerWith({ '/shop/-/product?id=a': { ...brush, descriptionMarkup: '<p>Soft hair.</p><ul><li>Sable</li></ul>' } });
+  show(page, '/products/a');
   expect((await screen.findByRole('listitem')).textContent).toBe('Sable');
 });

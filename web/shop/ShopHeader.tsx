@@ -1,3 +1,4 @@
+import { useHref } from 'react-router';
 import { LanguageMenu } from './LanguageMenu.tsx';
 import { SearchBox } from './SearchBox.tsx';
 import type { Shopper } from './useShopper.ts';
@@ -6,10 +7,11 @@ import type { Shopper } from './useShopper.ts';
 export function ShopHeader({ shopper }: { readonly shopper: Shopper }) {
   const { desk, search, results, open, searchEverywhere, searchHere, chooseLanguage } = shopper;
   const { data, error } = results;
+  const home = useHref('/');
   return (
     <header className="flex flex-wrap items-center gap-x-5 gap-y-2 border-line border-b px-4 py-3 sm:px-5">
       <a
-        href="/shop"
+        href={home}
         className="min-w-[7.5rem] font-shop text-xl tracking-tight"
         onClick={(event) => {
           event.preventDefault();

@@ -1,9 +1,10 @@
 import { useLocation } from 'react-router';
+import { idPattern } from '../../core/setup/setupRef.ts';
 
-const places = { product: '/shop/products/', article: '/shop/articles/' } as const;
+const places = { product: '/products/', article: '/articles/' } as const;
 export type PlaceKind = keyof typeof places;
 
-/** A page of its own; the search it was found by stays in the address, for the way back. */
+/** Within the shop's own address: a page of its own; the search it was found by stays in the address, for the way back. */
 export const addressOf = (kind: PlaceKind, id: string, search: string): string =>
   `${places[kind]}${encodeURIComponent(id)}${search}`;
 
@@ -25,3 +26,12 @@ function decoded(said: string): string {
 }
 
 export const usePlaceShown = () => placeIn(useLocation().pathname);
+
+/** Below which address a shop's pages are, and which storefront that names; null for the first. */
+export function shopIn(path: string): { readonly base: string; readonly storefront: string | null } {
+  const [, , named = ''] = path.split('/', 3);
+  const isPlace = Object.values(places).includes(`/${named}/` as (typeof places)[PlaceKind]);
+  return idPattern.test(named) && !isPlace
+    ? { base: `/shop/${named}`, storefront: named }
+    : { base: '/shop', storefront: null };
+}

@@ -1,10 +1,13 @@
 import { useCallback, useEffect, useState } from 'react';
 import { listen, type ProductAct, post, readFirstShow, type ToDesk, type ToShop } from '../bridge/messages.ts';
+import { placeNow, setPlace } from '../client/place.ts';
 
 /** What the desk has told this window, where it stands in the desk's frame. */
 export interface DeskView {
   readonly query: string;
-  readonly from: 'draft' | 'live';
+  /** The draft whose desk it is, and the setup that is shown. */
+  readonly draft: string;
+  readonly from: string;
   readonly turn: number;
 }
 
@@ -12,6 +15,7 @@ export const inDesk = window.parent !== window && new URLSearchParams(location.s
 
 /** What the desk wants to see first, where it was known when the window was made. */
 export const firstView: DeskView | null = inDesk ? readFirstShow(window.name) : null;
+if (firstView) setPlace({ ...placeNow(), draft: firstView.draft });
 
 /** The desk around this window, or null where the shop stands alone. */
 export function useDesk(): {
@@ -30,7 +34,10 @@ export function useDesk(): {
     if (!inDesk) return;
     const stop = listen<ToShop>(
       () => window.parent,
-      ({ query, from, turn }) => setView({ query, from, turn }),
+      ({ query, draft, from, turn }) => {
+        setPlace({ ...placeNow(), draft });
+        setView({ query, draft, from, turn });
+      },
     );
     post(window.parent, { kind: 'ready' });
     return stop;

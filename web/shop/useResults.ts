@@ -3,6 +3,7 @@ import { useCallback, useRef } from 'react';
 import { filterParameters } from '../../api/filterParameters.ts';
 import type { FilterValue, SearchAnswer } from '../../core/answer/answer.ts';
 import { named } from '../../core/base/named.ts';
+import { liveOf, nameOf } from '../../core/setup/setupRef.ts';
 import { isLanguage } from '../../core/text/languages.ts';
 import { call, isPassing, tryAgainAfter } from '../client/call.ts';
 import type { DeskView } from './useDesk.ts';
@@ -83,7 +84,8 @@ function ask(
   signal: AbortSignal,
 ): Promise<SearchAnswer> {
   if (!desk) return call('shopSearch', { query, signal });
-  const movement = desk.from === 'draft' ? '1' : '0';
+  // Places are compared with what shoppers get.
+  const movement = desk.from === nameOf(liveOf('')) ? '0' : '1';
   return call('deskSearch', { query: { ...query, from: desk.from, movement }, signal });
 }
 

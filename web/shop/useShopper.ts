@@ -39,7 +39,7 @@ export function useShopper() {
     return text ? `?${text}` : '';
   };
   const go = (next: ShopperSearch, replace = false): void =>
-    void navigate({ pathname: '/shop', search: addressFor(next) }, { replace });
+    void navigate({ pathname: '/', search: addressFor(next) }, { replace });
   const open = (product: string): void => void navigate(addressOf('product', product, addressFor(search)));
   /** What a new search begins with: the shopper's language, and their filters where the shop keeps them. */
   const begun = (): ShopperSearch => ({

@@ -1,9 +1,11 @@
 import { Maximize2, Monitor, PanelRightClose, Smartphone, Tablet } from 'lucide-react';
 import { ToggleGroup } from 'radix-ui';
 import { useEffect, useRef, useState } from 'react';
+import { liveOf, nameOf } from '../../../core/setup/setupRef.ts';
 import { firstShow, listen, post, type ToDesk } from '../../bridge/messages.ts';
 import { IconButton } from '../parts/Button.tsx';
 import { TeachLink } from '../parts/TeachLink.tsx';
+import { usePlace } from '../state/place.ts';
 import { actOn } from '../state/planActs.ts';
 import { type Device, devices, useShopWindow } from '../state/shopWindow.ts';
 import { useTrial } from '../state/trial.ts';
@@ -39,7 +41,10 @@ function useFrameSize(device: Device) {
  */
 export function ShopWindow({ isTold, isReady }: { readonly isTold: boolean; readonly isReady: boolean }) {
   const frame = useRef<HTMLIFrameElement>(null);
-  const { turn, from, device, total, show, setDevice, setTotal, fold } = useShopWindow();
+  const { turn, other, device, total, show, setDevice, setTotal, fold } = useShopWindow();
+  const { storefront, draft } = usePlace();
+  const from = other ?? nameOf({ storefront, draft });
+  const live = nameOf(liveOf(storefront));
   const { query, search } = useTrial();
   /** How often the frame has said that it is ready: it may load again. */
   const [readied, setReady] = useState(0);
@@ -49,10 +54,10 @@ export function ShopWindow({ isTold, isReady }: { readonly isTold: boolean; read
   const [first] = useState(() =>
     isTold
       ? {
-          src: `/shop?${new URLSearchParams({ desk: '', q: query })}`,
-          name: firstShow({ kind: 'show', query, from, turn }),
+          src: `/shop/${storefront}?${new URLSearchParams({ desk: '', q: query })}`,
+          name: firstShow({ kind: 'show', query, draft, from, turn }),
         }
-      : { src: '/shop?desk' },
+      : { src: `/shop/${storefront}?desk` },
   );
 
   useEffect(
@@ -80,8 +85,8 @@ export function ShopWindow({ isTold, isReady }: { readonly isTold: boolean; read
   );
   useEffect(() => {
     if (isTold && readied > 0 && frame.current?.contentWindow)
-      post(frame.current.contentWindow, { kind: 'show', query, from, turn });
-  }, [isTold, readied, query, from, turn]);
+      post(frame.current.contentWindow, { kind: 'show', query, draft, from, turn });
+  }, [isTold, readied, query, draft, from, turn]);
 
   return (
     <aside aria-label="Shop window" className="flex h-full flex-col bg-paper-deep px-4 pt-3 pb-4">
@@ -92,12 +97,12 @@ export function ShopWindow({ isTold, isReady }: { readonly isTold: boolean; read
           aria-label="Which setup the window shows"
           className="flex"
           value={from}
-          onValueChange={(value) => value && show(value as 'draft' | 'live')}
+          onValueChange={(value) => value && show(value === live ? live : null)}
         >
-          <ToggleGroup.Item value="draft" className={pressed}>
+          <ToggleGroup.Item value={nameOf({ storefront, draft })} className={pressed}>
             Draft
           </ToggleGroup.Item>
-          <ToggleGroup.Item value="live" className={pressed}>
+          <ToggleGroup.Item value={live} className={pressed}>
             Live
           </ToggleGroup.Item>
         </ToggleGroup.Root>
@@ -152,7 +157,7 @@ export function ShopWindow({ isTold, isReady }: { readonly isTold: boolean; read
           </span>
         </p>
       )}
-      {from === 'live' && (
+      {from === live && (
         <p className="mt-2 text-[12.5px] text-soft">This is what shoppers get now. Your changes show under Draft.</p>
       )}
       <WhyHere asked={asked} close={() => setAsked(null)} />

@@ -10,6 +10,7 @@ import { Switch } from '../parts/Controls.tsx';
 import { DialogFrame } from '../parts/DialogFrame.tsx';
 import { TeachLink } from '../parts/TeachLink.tsx';
 import { useDeskState } from '../state/deskState.ts';
+import { setupInWords } from '../state/setupInWords.ts';
 import { EveryDecimal, usePoints } from './why/numbers.ts';
 import { rarityText } from './why/rarity.ts';
 
@@ -19,7 +20,7 @@ export interface AskedWhy {
   readonly title: string;
   readonly query: string;
   /** Which setup the window showed when it was asked. */
-  readonly from: 'draft' | 'live';
+  readonly from: string;
   readonly filters: Readonly<Record<string, readonly string[]>>;
   readonly sort: string;
   readonly collection: string;
@@ -47,7 +48,7 @@ export function WhyHere({ asked, close }: { readonly asked: AskedWhy | null; clo
       {asked && (
         <DialogFrame
           title={`Why is “${asked.title}” here?`}
-          description={`${asked.query ? `For the search “${asked.query}”` : 'With no search'}, by ${asked.from === 'draft' ? 'the draft' : 'what is published'}.`}
+          description={`${asked.query ? `For the search “${asked.query}”` : 'With no search'}, by ${setupInWords(asked.from)}.`}
           wide
         >
           <Arithmetic asked={asked} close={close} />

@@ -4,7 +4,7 @@ import type { ImportJob } from '../../../api/catalogEndpoints.ts';
 import { isWorkingPhase } from '../../../core/catalog/importPhases.ts';
 import { call } from '../../client/call.ts';
 import { stateKey } from './deskState.ts';
-import { queryClient } from './queryClient.ts';
+import { clientHere } from './queryClient.ts';
 import { useShopWindow } from './shopWindow.ts';
 
 const jobKey = ['desk', 'catalog', 'job'] as const;
@@ -34,12 +34,12 @@ export function useImportJob(): ImportJob | null | undefined {
 
 /** Takes a job the server answered with; what was asked before that and answers later is older. */
 export function takeJob(job: ImportJob): void {
-  void queryClient.cancelQueries({ queryKey: jobKey });
-  queryClient.setQueryData(jobKey, { job });
-  void queryClient.invalidateQueries({ queryKey: ['desk', 'catalog', 'examined'] });
+  void clientHere().cancelQueries({ queryKey: jobKey });
+  clientHere().setQueryData(jobKey, { job });
+  void clientHere().invalidateQueries({ queryKey: ['desk', 'catalog', 'examined'] });
 }
 
-export const forgetJob = (): Promise<void> => queryClient.invalidateQueries({ queryKey: jobKey });
+export const forgetJob = (): Promise<void> => clientHere().invalidateQueries({ queryKey: jobKey });
 
 export const useCatalog = () =>
   useQuery({ queryKey: ['desk', 'catalog', 'info'], queryFn: ({ signal }) => call('catalog', { signal }) });

@@ -2,7 +2,7 @@ import { queryOptions, useQuery } from '@tanstack/react-query';
 import type { DeskState } from '../../../api/stateSchema.ts';
 import { namedParts } from '../../../core/setup/namedParts.ts';
 import { call, isPassing, tryAgainAfter } from '../../client/call.ts';
-import { queryClient } from './queryClient.ts';
+import { clientHere } from './queryClient.ts';
 import { withUnsaved } from './waitingEdits.ts';
 
 export const stateKey = ['desk', 'state'] as const;
@@ -36,13 +36,13 @@ export function useDeskState(): DeskState {
   return data;
 }
 
-export const knownState = (): DeskState | undefined => queryClient.getQueryData<DeskState>(stateKey);
+export const knownState = (): DeskState | undefined => clientHere().getQueryData<DeskState>(stateKey);
 
 /** Takes a state the server answered with; lists that depend on it are asked for anew. */
 export function adoptState(state: DeskState): void {
   adopted++;
-  queryClient.setQueryData(stateKey, fromServer(state));
-  void queryClient.invalidateQueries({
+  clientHere().setQueryData(stateKey, fromServer(state));
+  void clientHere().invalidateQueries({
     predicate: ({ queryKey }) => queryKey[0] === 'desk' && queryKey[1] !== 'state',
   });
 }
@@ -50,5 +50,5 @@ export function adoptState(state: DeskState): void {
 /** Shows edits that wait to be sent. */
 export function showUnsaved(): void {
   const known = knownState();
-  if (known) queryClient.setQueryData(stateKey, withUnsaved(known));
+  if (known) clientHere().setQueryData(stateKey, withUnsaved(known));
 }

@@ -3,7 +3,7 @@ import type { DeskState } from '../../../api/stateSchema.ts';
 import { type EntryEdit, withEntry } from '../../../core/setup/withEntry.ts';
 import { knownState, readState, stateKey } from './deskState.ts';
 import { edit, step, useSaving } from './edits.ts';
-import { queryClient } from './queryClient.ts';
+import { clientHere } from './queryClient.ts';
 
 /** A server that keeps what it is sent, answers when it is let, and may refuse. */
 interface PretendServer {
@@ -74,11 +74,11 @@ const realFetch = globalThis.fetch;
 let server: PretendServer;
 beforeEach(() => {
   server = pretend();
-  queryClient.setQueryData(stateKey, server.state);
+  clientHere().setQueryData(stateKey, server.state);
 });
 afterEach(() => {
   globalThis.fetch = realFetch;
-  queryClient.clear();
+  clientHere().clear();
 });
 
 describe('an edit', () => {
@@ -171,7 +171,7 @@ test('undo asked for twice, however quickly, undoes two steps', async () => {
 
 test('a state that was being read while something was saved does not show what was before', async () => {
   const old = server.state;
-  const reading = queryClient.fetchQuery({ queryKey: stateKey, queryFn: readState, staleTime: 0 });
+  const reading = clientHere().fetchQuery({ queryKey: stateKey, queryFn: readState, staleTime: 0 });
   void edit(weighs('brand', 7));
   while (server.asked.length < 2) await pause();
   server.state = old;

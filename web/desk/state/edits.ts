@@ -150,6 +150,12 @@ const itself = (state: DeskState): DeskState => state;
 export const discardGroup = (group: string): Promise<DeskState | null> =>
   act((revision) => call('discard', { body: { revision, group } }), itself);
 
+/** Resolves when nothing that was changed here is on its way any more. */
+export async function settled(): Promise<void> {
+  await acting;
+  await sending;
+}
+
 type Step = 'undo' | 'redo';
 
 /** Undoes, or redoes, one step of the draft; asked for twice, however quickly, two. */

@@ -2,7 +2,7 @@ import { beforeEach, describe, expect, test } from '@jest/globals';
 import type { ShelfPlan } from '../../../core/setup/parts/plans.ts';
 import { stateKey } from './deskState.ts';
 import { newPlanId, planFor, withoutPin, withPin, withPull } from './planActs.ts';
-import { queryClient } from './queryClient.ts';
+import { clientHere } from './queryClient.ts';
 
 const plan: ShelfPlan = {
   name: 'Brushes',
@@ -13,7 +13,7 @@ const plan: ShelfPlan = {
 };
 const other: ShelfPlan = { ...plan, searches: ['blue ink'] };
 beforeEach(() => {
-  queryClient.setQueryData(stateKey, { setup: { plans: { brushes: plan, 'blue-ink': other } } });
+  clientHere().setQueryData(stateKey, { setup: { plans: { brushes: plan, 'blue-ink': other } } });
 });
 
 describe('what the menu under a product does to a plan', () => {

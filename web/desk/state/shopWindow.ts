@@ -4,7 +4,8 @@ import { create } from 'zustand';
 interface ShopWindowState {
   /** Grows with every change that may show in the window. */
   readonly turn: number;
-  readonly from: 'draft' | 'live';
+  /** Another setup of the storefront to show, by its name; null for the draft one works in. */
+  readonly other: string | null;
   readonly device: Device;
   /** Products found by the search the window shows last, or null before it told. */
   readonly total: number | null;
@@ -15,7 +16,7 @@ interface ShopWindowState {
   readonly yieldsRoom: boolean;
   yieldRoom(yieldsRoom: boolean): void;
   refresh(): void;
-  show(from: 'draft' | 'live'): void;
+  show(other: string | null): void;
   setDevice(device: Device): void;
   setTotal(total: number): void;
   fold(isFolded: boolean): void;
@@ -33,7 +34,7 @@ export type Device = keyof typeof devices;
 
 export const useShopWindow = create<ShopWindowState>((set) => ({
   turn: 0,
-  from: 'draft',
+  other: null,
   device: 'fit',
   total: null,
   isFolded: false,
@@ -41,7 +42,7 @@ export const useShopWindow = create<ShopWindowState>((set) => ({
   yieldsRoom: false,
   yieldRoom: (yieldsRoom) => set({ yieldsRoom }),
   refresh: () => set(({ turn }) => ({ turn: turn + 1 })),
-  show: (from) => set({ from }),
+  show: (other) => set({ other }),
   setDevice: (device) => set({ device }),
   setTotal: (total) => set({ total }),
   fold: (isFolded) => set({ isFolded, isInstead: !isFolded, ...(!isFolded && { yieldsRoom: false }) }),

@@ -6,7 +6,7 @@ import { counted } from '../../../look/price.ts';
 import { Switch } from '../../parts/Controls.tsx';
 import { Loading, Section, shelfRow } from '../../parts/Screen.tsx';
 import { freshnessKey, useFreshness } from '../../state/freshness.ts';
-import { queryClient } from '../../state/queryClient.ts';
+import { clientHere } from '../../state/queryClient.ts';
 
 const example = '{"records": [{"id": "p0001-1", "price": 4.20, "stock": 12}]}';
 
@@ -16,7 +16,7 @@ export function Feed() {
   if (!data) return <Loading what="Reading" />;
   const set = async (isOn: boolean): Promise<void> => {
     try {
-      queryClient.setQueryData(freshnessKey, await call('feed', { body: { isOn } }));
+      clientHere().setQueryData(freshnessKey, await call('feed', { body: { isOn } }));
     } catch (error) {
       toast.error('The feed was not switched', { description: (error as Error).message });
     }

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { Download } from 'lucide-react';
 import { filePaths } from '../../../../api/paths.ts';
-import { call } from '../../../client/call.ts';
+import { addressOf, call } from '../../../client/call.ts';
 import { count } from '../../../look/price.ts';
 import { RowList } from '../../parts/RowList.tsx';
 import { Loading, LoadProblem } from '../../parts/Screen.tsx';
@@ -28,7 +28,7 @@ export function RejectedRows({ of, all }: { readonly of: 'force' | 'ready'; read
       <p className="mt-1.5 flex items-center gap-3 text-[13px] text-soft">
         <a
           className="inline-flex items-center gap-1.5 font-semibold text-press hover:underline"
-          href={`${filePaths.rejectedRows}?of=${of}`}
+          href={`${addressOf(filePaths.rejectedRows)}?of=${of}`}
           download
         >
           <Download size={14} aria-hidden /> Save them as CSV

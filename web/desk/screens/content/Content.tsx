@@ -13,7 +13,7 @@ import { RowList } from '../../parts/RowList.tsx';
 import { Loading, LoadProblem, Nothing, ScreenHead, Section, shelfRow } from '../../parts/Screen.tsx';
 import { useChanged } from '../../state/changed.ts';
 import { edit } from '../../state/edits.ts';
-import { queryClient } from '../../state/queryClient.ts';
+import { clientHere } from '../../state/queryClient.ts';
 import { useShopWindow } from '../../state/shopWindow.ts';
 
 /** What shoppers find besides products: collections of them, and articles to read. */
@@ -88,7 +88,9 @@ function Kinds({ data }: { readonly data: AnswerOf<(typeof contentEndpoints)['co
 }
 
 const save = (value: { key: string; value: unknown }): void => {
-  void edit({ part: 'content', ...value }).then(() => queryClient.invalidateQueries({ queryKey: ['desk', 'content'] }));
+  void edit({ part: 'content', ...value }).then(() =>
+    clientHere().invalidateQueries({ queryKey: ['desk', 'content'] }),
+  );
 };
 
 function LeaveOut({
@@ -144,7 +146,7 @@ function Kind({
           ? `${counted(refused.length, 'row')} refused; line ${first.line}: ${first.column} ${first.reason}`
           : undefined,
       });
-      await queryClient.invalidateQueries({ queryKey: ['desk', 'content'] });
+      await clientHere().invalidateQueries({ queryKey: ['desk', 'content'] });
       useShopWindow.getState().refresh();
     } catch (error) {
       toast.error('The file was not imported', { description: (error as Error).message });

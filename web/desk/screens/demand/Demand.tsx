@@ -11,7 +11,7 @@ import { Button } from '../../parts/Button.tsx';
 import { RowList } from '../../parts/RowList.tsx';
 import { Loading, LoadProblem, ScreenHead, Section, shelfRow } from '../../parts/Screen.tsx';
 import { useDemand } from '../../state/demand.ts';
-import { queryClient } from '../../state/queryClient.ts';
+import { clientHere } from '../../state/queryClient.ts';
 import { percent } from './percent.ts';
 import { SearchesMade } from './SearchesMade.tsx';
 
@@ -77,7 +77,7 @@ function BringInLog() {
             ? `${counted(imported.refused, 'line')} could not be read.`
             : 'Every line could be read.',
       });
-      await queryClient.invalidateQueries({ queryKey: ['desk', 'demand'] });
+      await clientHere().invalidateQueries({ queryKey: ['desk', 'demand'] });
     } catch (error) {
       toast.error('The log was not imported', { description: (error as Error).message });
     }

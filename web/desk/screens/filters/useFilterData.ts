@@ -13,7 +13,7 @@ export function useTrialFilters() {
   const { data } = useQuery({
     queryKey: ['desk', 'trialFilters', revision, query],
     placeholderData: keepPreviousData,
-    queryFn: ({ signal }) => call('deskSearch', { query: { q: query, limit: '1', from: 'draft' }, signal }),
+    queryFn: ({ signal }) => call('deskSearch', { query: { q: query, limit: '1' }, signal }),
   });
   return { query, answer: data };
 }

@@ -8,7 +8,7 @@ import { Button } from '../../parts/Button.tsx';
 import { Loading, LoadProblem, Nothing, ScreenHead, Section, shelfRow } from '../../parts/Screen.tsx';
 import { knownState, useDeskState } from '../../state/deskState.ts';
 import { act, step } from '../../state/edits.ts';
-import { queryClient } from '../../state/queryClient.ts';
+import { clientHere } from '../../state/queryClient.ts';
 import { effectText } from './effectText.ts';
 import { Guide } from './Guide.tsx';
 
@@ -28,7 +28,7 @@ const keyAt = (revision: number) => [...proposalsKey, revision] as const;
 async function readProposals(revision: number, signal: AbortSignal): Promise<Proposed> {
   const fresh = await call('proposals', { signal });
   if (fresh.isComplete) return fresh;
-  const known = queryClient.getQueryData<Proposed>(keyAt(revision))?.proposals ?? [];
+  const known = clientHere().getQueryData<Proposed>(keyAt(revision))?.proposals ?? [];
   const ids = new Set(fresh.proposals.map(({ id }) => id));
   return { ...fresh, proposals: [...fresh.proposals, ...known.filter(({ id }) => !ids.has(id))] };
 }
@@ -90,14 +90,14 @@ export function Proposals() {
 
 /** Shows the list without what was just decided; what is left is worked out anew meanwhile. */
 async function leaveOut(ids: readonly string[], from: number, to: number, declined = 0): Promise<void> {
-  const known = queryClient.getQueryData<Proposed>(keyAt(from));
+  const known = clientHere().getQueryData<Proposed>(keyAt(from));
   if (known)
-    queryClient.setQueryData<Proposed>(keyAt(to), {
+    clientHere().setQueryData<Proposed>(keyAt(to), {
       ...known,
       proposals: known.proposals.filter(({ id }) => !ids.includes(id)),
       declined: known.declined + declined,
     });
-  await queryClient.invalidateQueries({ queryKey: keyAt(to) }, { cancelRefetch: false });
+  await clientHere().invalidateQueries({ queryKey: keyAt(to) }, { cancelRefetch: false });
 }
 
 async function accept(ids: readonly string[], message: string): Promise<void> {
@@ -120,7 +120,7 @@ async function accept(ids: readonly string[], message: string): Promise<void> {
 async function decline(id: string | null): Promise<void> {
   const { revision } = knownState()!;
   await call('declineProposal', { body: { id } });
-  if (id === null) await queryClient.invalidateQueries({ queryKey: proposalsKey });
+  if (id === null) await clientHere().invalidateQueries({ queryKey: proposalsKey });
   else await leaveOut([id], revision, revision, 1);
 }
 

@@ -8,10 +8,11 @@ import { call } from '../../../client/call.ts';
 import { DialogFrame } from '../../parts/DialogFrame.tsx';
 import { TeachLink } from '../../parts/TeachLink.tsx';
 import { useDeskState } from '../../state/deskState.ts';
+import { setupInWords } from '../../state/setupInWords.ts';
 import { meansInWords, noteInWords, wordInWords } from './wordInWords.ts';
 
 /** How the trial search was read, word by word, and why not otherwise. */
-export function HowItIsRead({ query, from }: { readonly query: string; readonly from: 'draft' | 'live' }) {
+export function HowItIsRead({ query, from }: { readonly query: string; readonly from: string }) {
   const [isOpen, setOpen] = useState(false);
   return (
     <Dialog.Root open={isOpen} onOpenChange={setOpen}>
@@ -20,11 +21,7 @@ export function HowItIsRead({ query, from }: { readonly query: string; readonly 
         How “{query}” is read
       </Dialog.Trigger>
       {isOpen && (
-        <DialogFrame
-          title={`How “${query}” is read`}
-          description={`Word by word, by ${from === 'draft' ? 'the draft' : 'what is published'}.`}
-          wide
-        >
+        <DialogFrame title={`How “${query}” is read`} description={`Word by word, by ${setupInWords(from)}.`} wide>
           <Words query={query} from={from} close={() => setOpen(false)} />
         </DialogFrame>
       )}
@@ -32,7 +29,7 @@ export function HowItIsRead({ query, from }: { readonly query: string; readonly 
   );
 }
 
-function Words({ query, from, close }: { readonly query: string; readonly from: 'draft' | 'live'; close(): void }) {
+function Words({ query, from, close }: { readonly query: string; readonly from: string; close(): void }) {
   const { revision } = useDeskState();
   const { data, error } = useQuery({
     queryKey: ['desk', 'words', query, from, revision],

@@ -5,7 +5,7 @@ import { useEffect, useState } from 'react';
 import type { AttributeRow } from '../../../../../api/endpoints.ts';
 import { filePaths } from '../../../../../api/paths.ts';
 import { own } from '../../../../../core/base/named.ts';
-import { call } from '../../../../client/call.ts';
+import { addressOf, call } from '../../../../client/call.ts';
 import { Menu, MenuItem } from '../../../../look/Menu.tsx';
 import { PopoverPanel } from '../../../../look/PopoverPanel.tsx';
 import { count, counted } from '../../../../look/price.ts';
@@ -249,7 +249,7 @@ function ExportMenu() {
           ] as const
         ).map(([format, label]) => (
           <MenuItem key={format} asChild>
-            <a href={`${filePaths.exportCatalog}?format=${format}`} download>
+            <a href={`${addressOf(filePaths.exportCatalog)}?format=${format}`} download>
               {label}
             </a>
           </MenuItem>

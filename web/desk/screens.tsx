@@ -1,0 +1,82 @@
+import { type ComponentType, lazy } from 'react';
+import { createBrowserRouter, Navigate, type RouteObject } from 'react-router';
+import type { Place } from '../client/place.ts';
+import { Desk } from './shell/Desk.tsx';
+import { ScreenProblem } from './shell/ScreenProblem.tsx';
+
+/** A screen whose code comes when it is opened; meanwhile the desk around it is there already. */
+const lazily = <Name extends string>(load: () => Promise<Record<Name, ComponentType>>, name: Name) => ({
+  Component: lazy(async () => ({ default: (await load())[name] })),
+  ErrorBoundary: ScreenProblem,
+  handle: { load },
+});
+
+/** The desk's screens, within the address of a storefront's draft. */
+const routes: RouteObject[] = [
+  {
+    path: '/',
+    Component: Desk,
+    ErrorBoundary: ScreenProblem,
+    children: [
+      { index: true, element: <Navigate to="/attributes" replace /> },
+      {
+        path: 'catalog',
+        ...lazily(() => import('./screens/catalog/CatalogFrame.tsx'), 'CatalogFrame'),
+        children: [
+          { index: true, element: <Navigate to="/catalog/products" replace /> },
+          { path: 'products', ...lazily(() => import('./screens/catalog/Products.tsx'), 'Products') },
+          { path: 'products/:id', ...lazily(() => import('./screens/catalog/product/ProductPage.tsx'), 'ProductPage') },
+          { path: 'bring-in', ...lazily(() => import('./screens/catalog/BringIn.tsx'), 'BringIn') },
+          { path: 'reading', ...lazily(() => import('./screens/catalog/Reading.tsx'), 'Reading') },
+          { path: 'feed', ...lazily(() => import('./screens/catalog/Feed.tsx'), 'Feed') },
+          { path: 'log', element: <Navigate to="/demand" replace /> },
+          { path: 'content', element: <Navigate to="/content" replace /> },
+          { path: 'duplicates', ...lazily(() => import('./screens/catalog/Duplicates.tsx'), 'Duplicates') },
+          { path: 'twins', element: <Navigate to="/catalog/duplicates" replace /> },
+        ],
+      },
+      { path: 'content', ...lazily(() => import('./screens/content/Content.tsx'), 'Content') },
+      { path: 'demand', ...lazily(() => import('./screens/demand/Demand.tsx'), 'Demand') },
+      { path: 'proposals', ...lazily(() => import('./screens/proposals/Proposals.tsx'), 'Proposals') },
+      { path: 'attributes', ...lazily(() => import('./screens/Attributes.tsx'), 'Attributes') },
+      { path: 'relevance', ...lazily(() => import('./screens/relevance/Relevance.tsx'), 'Relevance') },
+      {
+        path: 'vocabulary',
+        ...lazily(() => import('./screens/vocabulary/VocabularyFrame.tsx'), 'VocabularyFrame'),
+        children: [
+          { index: true, ...lazily(() => import('./screens/vocabulary/Synonyms.tsx'), 'Synonyms') },
+          { path: 'stop-words', ...lazily(() => import('./screens/vocabulary/StopWords.tsx'), 'StopWords') },
+          { path: 'phrases', ...lazily(() => import('./screens/vocabulary/PhraseList.tsx'), 'PhraseList') },
+          { path: 'values', ...lazily(() => import('./screens/vocabulary/Recognised.tsx'), 'RecognisedWords') },
+          { path: 'spelling', ...lazily(() => import('./screens/vocabulary/SpellingPage.tsx'), 'SpellingPage') },
+        ],
+      },
+      { path: 'filters', ...lazily(() => import('./screens/filters/Filters.tsx'), 'Filters') },
+      {
+        path: 'filters/groups/:key',
+        ...lazily(() => import('./screens/filters/ValueGroupsPage.tsx'), 'ValueGroupsPage'),
+      },
+      { path: 'filters/:key', ...lazily(() => import('./screens/filters/FilterPage.tsx'), 'FilterPage') },
+      { path: 'plans', ...lazily(() => import('./screens/ShelfPlans.tsx'), 'ShelfPlans') },
+      { path: 'plans/:id', ...lazily(() => import('./screens/ShelfPlan.tsx'), 'ShelfPlanScreen') },
+      { path: 'hiding', ...lazily(() => import('./screens/Hiding.tsx'), 'Hiding') },
+      { path: 'empty-shelf', ...lazily(() => import('./screens/EmptyShelf.tsx'), 'EmptyShelf') },
+      { path: 'releases', ...lazily(() => import('./screens/Releases.tsx'), 'Releases') },
+      { path: '*', element: <Navigate to="/attributes" replace /> },
+    ],
+  },
+];
+
+let open: { readonly basename: string; readonly router: ReturnType<typeof createBrowserRouter> } | null = null;
+
+/** The screens of one draft; the present one's code is fetched while the desk asks for its state. */
+export function screensOf({ storefront, draft }: Place) {
+  const basename = `/${storefront}/${draft}`;
+  if (open?.basename === basename) return open.router;
+  // The one before would go on following the address.
+  open?.router.dispose();
+  const router = createBrowserRouter(routes, { basename });
+  open = { basename, router };
+  for (const { route } of router.state.matches) void route.handle?.load?.().catch(() => {});
+  return router;
+}

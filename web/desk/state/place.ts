@@ -1,0 +1,37 @@
+import { create } from 'zustand';
+import { type Place, placeNow, setPlace } from '../../client/place.ts';
+import { settled } from './edits.ts';
+import { useShopWindow } from './shopWindow.ts';
+
+/** The storefront and the draft one works in, as the address says. */
+export const usePlace = create<Place>(() => placeNow());
+
+/** The desk's address begins with the storefront and the draft. */
+export function placeIn(path: string): Place {
+  const [, storefront = '', draft = ''] = path.split('/', 3);
+  return { storefront, draft };
+}
+
+function enter(place: Place): void {
+  setPlace(place);
+  useShopWindow.setState({ other: null, total: null });
+  usePlace.setState(place);
+}
+
+/** Takes the place from the address, now and when the browser goes back or on to another draft. */
+export function followAddress(): void {
+  enter(placeIn(location.pathname));
+  addEventListener('popstate', () => {
+    const place = placeIn(location.pathname);
+    const { storefront, draft } = placeNow();
+    if (place.storefront !== storefront || place.draft !== draft) enter(place);
+  });
+}
+
+/** Goes to another draft, on the same screen or another one, when what was changed here is saved. */
+export async function goTo(place: Place, screen?: string): Promise<void> {
+  await settled();
+  const rest = screen ?? `/${location.pathname.split('/')[3] ?? ''}`;
+  history.pushState(null, '', `/${place.storefront}/${place.draft}${rest}`);
+  enter(place);
+}
