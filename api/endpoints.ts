@@ -17,6 +17,7 @@ import { productEndpoints } from './productEndpoints.ts';
 import { proposalEndpoints } from './proposalEndpoints.ts';
 import { deskSearchQuery, sayings, setupName, shopSearchQuery } from './searchQuery.ts';
 import { deskStateSchema } from './stateSchema.ts';
+import { storefrontEndpoints } from './storefrontEndpoints.ts';
 import { vocabularyEndpoints } from './vocabularyEndpoints.ts';
 import { explainedWordSchema } from './wordSchema.ts';
 
@@ -219,6 +220,7 @@ export const endpoints = {
   }),
   ...catalogEndpoints,
   ...productEndpoints,
+  ...storefrontEndpoints,
   ...demandEndpoints,
   ...contentEndpoints,
   ...proposalEndpoints,

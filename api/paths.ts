@@ -65,6 +65,18 @@ export const paths = {
   readAgain: { method: 'post', path: '/desk/{storefront}/{draft}/catalog/sources/again' },
   correctFamilies: { method: 'post', path: '/desk/{storefront}/{draft}/catalog/families' },
   corrections: { method: 'get', path: '/desk/{storefront}/{draft}/catalog/families' },
+  storefronts: { method: 'get', path: '/desk/storefronts' },
+  makeStorefront: { method: 'post', path: '/desk/storefronts/make' },
+  nameStorefront: { method: 'post', path: '/desk/storefronts/name' },
+  archiveStorefront: { method: 'post', path: '/desk/storefronts/archive' },
+  removeStorefront: { method: 'post', path: '/desk/storefronts/remove' },
+  drafts: { method: 'get', path: '/desk/{storefront}/{draft}/drafts' },
+  beginDraft: { method: 'post', path: '/desk/{storefront}/{draft}/drafts/begin' },
+  nameDraft: { method: 'post', path: '/desk/{storefront}/{draft}/drafts/name' },
+  takeOutDraft: { method: 'post', path: '/desk/{storefront}/{draft}/drafts/take-out' },
+  putBackDraft: { method: 'post', path: '/desk/{storefront}/{draft}/drafts/put-back' },
+  mergePreview: { method: 'get', path: '/desk/{storefront}/{draft}/merge' },
+  merge: { method: 'post', path: '/desk/{storefront}/{draft}/merge' },
   duplicates: { method: 'get', path: '/desk/{storefront}/{draft}/catalog/duplicates' },
 } as const;
 export type EndpointName = keyof typeof paths;
@@ -80,11 +92,11 @@ export const unnamed = '-';
 
 /** First words of addresses below each side that are no storefronts. */
 const wordsOf = (side: string): ReadonlySet<string> => {
-  const beginning = new RegExp(`^/${side}/(?:\\{\\w+\\}/)*([^/.]+)`);
+  const beginning = new RegExp(`^/${side}/(?:\\{\\w+\\}/)+([^/.]+)`);
   const all = [...Object.values(paths).map(({ path }) => path), ...Object.values(filePaths)];
   return new Set(all.flatMap((path) => beginning.exec(path)?.[1] ?? []));
 };
-const words: Readonly<Record<string, ReadonlySet<string>>> = { desk: wordsOf('desk'), shop: wordsOf('shop') };
+const words = new Map(['desk', 'shop'].map((side) => [side, wordsOf(side)]));
 
 /** First words of the desk's screens: in addresses of before storefronts had names they stand first. */
 export const screenNames: ReadonlySet<string> = new Set([
@@ -95,15 +107,14 @@ export const screenNames: ReadonlySet<string> = new Set([
 /** Ids no storefront may have, since addresses begin with them. */
 export const reservedIds: ReadonlySet<string> = new Set([
   ...screenNames,
-  ...words.desk!,
-  ...words.shop!,
+  ...[...words.values()].flatMap((each) => [...each]),
   ...['desk', 'shop', 'assets', 'pictures', 'preview', 'products', 'articles', 'storefronts', 'suggest', 'openapi'],
 ]);
 
 /** An address of a time when none named its storefront, or of somebody who means the first, in full. */
 export function inFull(path: string): string {
   const [, side = '', first = ''] = path.split('/', 3);
-  if (!words[side]?.has(/^[^.]*/.exec(first)![0])) return path;
+  if (!words.get(side)?.has(/^[^.]*/.exec(first)![0])) return path;
   const named = side === 'desk' ? `/desk/${unnamed}/${unnamed}` : `/shop/${unnamed}`;
   return named + path.slice(side.length + 1);
 }

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { endpoints } from './endpoints.ts';
 import { chosenFilters, filterParameters } from './filterParameters.ts';
-import { paths } from './paths.ts';
+import { inFull, paths } from './paths.ts';
 import { nearestName } from './problem.ts';
 import { deskSearchQuery, shopSearchQuery } from './searchQuery.ts';
 
@@ -46,4 +46,13 @@ test('every endpoint stands at the path of its name', () => {
 test('a far name is not taken for a known one', () => {
   expect(nearestName('colour', ['color', 'price'])).toBe('color');
   expect(nearestName('xyz', ['color', 'price'])).toBeNull();
+});
+
+test('an address of before storefronts had names is read as the first one’s; any other is left alone', () => {
+  expect(inFull('/desk/state')).toBe('/desk/-/-/state');
+  expect(inFull('/desk/catalog/import/job')).toBe('/desk/-/-/catalog/import/job');
+  expect(inFull('/desk/catalog/rejected.csv')).toBe('/desk/-/-/catalog/rejected.csv');
+  expect(inFull('/shop/search')).toBe('/shop/-/search');
+  for (const path of ['/desk/winter/main/state', '/shop/winter/search', '/shop', '/shop/products/p1', '/constructor/x'])
+    expect(inFull(path)).toBe(path);
 });

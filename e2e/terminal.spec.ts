@@ -27,7 +27,7 @@ test('the terminal gives the same answer as the shop and the desk', async ({ req
     const live = shelf('search', query, '--json', '--limit', '5', '--data', folder);
     const shop = await (await request.get(`/shop/search?limit=5&q=${encodeURIComponent(query)}`)).json();
     expect(JSON.parse(live.stdout)).toEqual(shop);
-    const draft = shelf('search', query, '--json', '--draft', '--explain', '--limit', '5', '--data', folder);
+    const draft = shelf('search', query, '--json', '--draft', 'main', '--explain', '--limit', '5', '--data', folder);
     const desk = await (await request.get(`/desk/search?explain=1&limit=5&q=${encodeURIComponent(query)}`)).json();
     expect(JSON.parse(draft.stdout)).toEqual(desk);
   }
@@ -45,7 +45,7 @@ test('import, attributes, set, publish: each shows in the next', () => {
   expect(first()).toBe('3');
   expect(shelf('attribute', 'set', 'material', '--weight', '40', '--data', data).status).toBe(0);
   expect(first()).toBe('3');
-  expect(JSON.parse(shelf('search', 'sable', '--draft', '--json', '--data', data).stdout).results[0].id).toBe('1');
+  expect(JSON.parse(shelf('search', 'sable', '--draft', 'main', '--json', '--data', data).stdout).results[0].id).toBe('1');
   expect(shelf('publish', '--data', data).stdout).toContain('Material counts 40 instead of');
   expect(first()).toBe('1');
   const { attributes } = JSON.parse(shelf('attributes', '--json', '--data', data).stdout);

@@ -143,6 +143,10 @@ async function start(): Promise<void> {
   });
   const app = createApp({
     ...{ db: shelf.db, folder, storefronts: shelf.storefronts, at: storefronts.at },
+    async forget(storefront) {
+      await storefronts.forget(storefront);
+      await searcher.close(storefront);
+    },
     ...{ writer, searcher, pictures, now, hosts: values.host },
     noteMistake: (error) => log.error(error),
   });

@@ -84,7 +84,9 @@ export function openCatalogWrites(db: Db, folder: DataFolder): CatalogWrites {
         dropFactNote.run(storefront);
         if (!isFirst) return;
         const setups = openSetupStore(db, { storefront, draft: firstDraft });
-        if (setups.liveNumber() === null) setups.begin(initialSetup(attributes, firstShop), at);
+        const live = setups.live();
+        if (live) setups.beginWithCatalog(initialSetup(attributes, live.setup.storefront.shop), at);
+        else setups.begin(initialSetup(attributes, firstShop), at);
       }).immediate();
     },
     putBack(storefront, earlier, fresh) {

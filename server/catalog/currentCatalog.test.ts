@@ -119,7 +119,7 @@ describe('what a feed changes', () => {
       changed: 1,
       unknown: ['nobody'],
     });
-    for (const from of ['draft', 'live'] as const) {
+    for (const from of ['draft:main', 'release:live']) {
       const { results, filters } = await found('flat', from);
       expect(results[0]).toMatchObject({ price: 2.5, available: false });
       expect(filters.find(({ key }) => key === 'price')!.range).toMatchObject({ least: 2.5, most: 2.5 });

@@ -16,6 +16,7 @@ import { serveSearch } from './searchRoutes.ts';
 import type { Services } from './services.ts';
 import { servingOn } from './serving.ts';
 import { serveSetup } from './setupRoutes.ts';
+import { serveDrafts, serveStorefronts } from './storefrontRoutes.ts';
 import { serveVocabulary } from './vocabularyRoutes.ts';
 import { whereaboutsOf } from './whereabouts.ts';
 
@@ -40,6 +41,8 @@ export function createApp(services: Services): OpenAPIHono {
   serveContent(serve, services);
   serveDemand(serve, services);
   serveProducts(serve, services);
+  serveStorefronts(serve, services);
+  serveDrafts(serve, services);
   servePictures(app, services);
   app.doc31('/openapi.json', {
     openapi: '3.1.0',

@@ -37,6 +37,8 @@ export interface Services {
   readonly storefronts: StorefrontReader;
   /** What is done for a storefront that is there. */
   at(storefront: string): Storefront;
+  /** Lets go of a storefront that has been removed. */
+  forget(storefront: string): Promise<void>;
   readonly pictures: PictureDesk;
   readonly searcher: Searcher;
   readonly writer: Writer;

@@ -16,6 +16,8 @@ const nothingToDo = {
   'nothing-to-redo': 'There is nothing to redo.',
   'nothing-to-publish': 'The draft holds nothing that is not published already.',
   'unknown-release': 'There is no release of that number.',
+  conflicts: 'Both changed the same thing. Say first which of the two holds.',
+  behind: 'Another release is live since this draft was begun. Bring the draft up to it first.',
   'unknown-draft': 'This draft has been taken out meanwhile. Nothing was saved; choose another one.',
   'unknown-revision': 'The draft has not come so far yet. Nothing was saved; load the page anew.',
 } as const;

@@ -6,6 +6,7 @@ import { duplicateQuestions } from '../questions/duplicateQuestions.ts';
 import { exportQuestions } from '../questions/exportQuestions.ts';
 import { filterQuestions } from '../questions/filterQuestions.ts';
 import { importQuestions } from '../questions/importQuestions.ts';
+import { mergeQuestions } from '../questions/mergeQuestions.ts';
 import { productQuestions } from '../questions/productQuestions.ts';
 import { proposalQuestions } from '../questions/proposalQuestions.ts';
 import { searchQuestions } from '../questions/searches.ts';
@@ -31,6 +32,7 @@ export const openLocalSearch = (bench: Workbench) => ({
   ...exportQuestions(bench),
   ...importQuestions(bench),
   ...duplicateQuestions(bench),
+  ...mergeQuestions(bench),
 });
 export type LocalSearch = ReturnType<typeof openLocalSearch>;
 
@@ -72,6 +74,8 @@ const lanes: Readonly<Record<keyof LocalSearch, LaneName>> = {
   topSearches: 'long',
   exportCatalog: 'long',
   duplicates: 'long',
+  countChanges: 'desk',
+  mergePreview: 'desk',
 };
 export const questionNames = Object.keys(lanes) as readonly (keyof LocalSearch)[];
 

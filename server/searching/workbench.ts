@@ -44,6 +44,8 @@ export interface Workbench {
   readonly folder: DataFolder;
   readonly storefront: string;
   readonly current: CurrentCatalog;
+  /** The thread's own connection; nothing is written through it. */
+  readonly db: Db;
   readonly setups: SetupsReader;
   readonly log: LogStore;
   /** A setup bound to the catalog; refused where there is none of that name. */
@@ -128,6 +130,7 @@ export function openWorkbench(options: {
   return {
     folder,
     current,
+    db,
     setups,
     storefront,
     log: openLogStore(db, storefront),

@@ -17,7 +17,11 @@ export interface DraftReader extends ReleaseReader {
   draft(): Setup;
   /** Entries of the draft that this version cannot read; they stay where they are. */
   setAside(): readonly SetAside[];
-  /** What the draft changes against what is live, in order of parts and keys. */
+  /** The release it was begun from or brought up to last, which its changes are told against; null where there is none. */
+  baseNumber(): number | null;
+  /** Whether another release is live by now, which it has to be brought up to before it can be published. */
+  isBehind(): boolean;
+  /** What the draft changes against its base, in order of parts and keys. */
   changes(): readonly EntryChange[];
   /**
    * The same part by part, parts without changes left out. Where a part's changes stay as they are, so does their list:
@@ -40,7 +44,7 @@ interface State extends ReadSetup {
   readonly revision: number;
 }
 interface Difference {
-  readonly live: number | null;
+  readonly base: number | null;
   readonly setup: Setup;
   readonly parts: ReadonlyMap<SetupPart, readonly EntryChange[]>;
 }
@@ -89,6 +93,11 @@ export function openDraftReader(
       'SELECT revision FROM draft WHERE storefront = @storefront AND id = @draft AND removed_at IS NULL',
     )
     .pluck();
+  const readBase = db
+    .prepare<typeof names, number | null>(
+      'SELECT base_release FROM draft WHERE storefront = @storefront AND id = @draft',
+    )
+    .pluck();
   const readAll = db.prepare<typeof names, EntryRow>(
     'SELECT part, key, value FROM setup_entry WHERE storefront = @storefront AND draft = @draft',
   );
@@ -116,21 +125,22 @@ export function openDraftReader(
     state = read();
     return state;
   };
+  const baseNumber = (): number | null => readBase.get(names) ?? releases.liveNumber();
   const differenceNow = (): Difference => {
     const { setup } = current();
-    const number = releases.liveNumber();
+    const number = baseNumber();
     const before = difference;
-    if (before?.live === number && before.setup === setup) return before;
-    const from = releases.live()?.setup;
+    if (before?.base === number && before.setup === setup) return before;
+    const from = number === null ? undefined : releases.release(number)?.setup;
     const parts = new Map<SetupPart, readonly EntryChange[]>();
-    if (!from) return { live: number, setup, parts };
-    if (before?.live !== number) {
+    if (!from) return { base: number, setup, parts };
+    if (before?.base !== number) {
       const all = changesBetween(from, setup);
       for (const part of setupParts) {
         const changes = all.filter((change) => change.part === part);
         if (changes.length > 0) parts.set(part, changes);
       }
-      return { live: number, setup, parts };
+      return { base: number, setup, parts };
     }
     for (const part of setupParts) {
       const known = before.parts.get(part);
@@ -138,7 +148,7 @@ export function openDraftReader(
         before.setup[part] === setup[part] ? known : partChanges(part, known ?? [], before.setup, setup, from);
       if (changes && changes.length > 0) parts.set(part, changes);
     }
-    return { live: number, setup, parts };
+    return { base: number, setup, parts };
   };
   const changesByPart = (): readonly (readonly EntryChange[])[] => {
     difference = differenceNow();
@@ -150,6 +160,8 @@ export function openDraftReader(
     revision,
     draft: () => current().setup,
     setAside: () => current().setAside,
+    baseNumber,
+    isBehind: () => baseNumber() !== releases.liveNumber(),
     changes: () => changesByPart().flat(),
     changesByPart,
   };

@@ -136,7 +136,17 @@ ALTER TABLE draft ADD COLUMN who TEXT NOT NULL DEFAULT '';
 ALTER TABLE draft ADD COLUMN made_at INTEGER NOT NULL DEFAULT 0;
 ALTER TABLE draft ADD COLUMN removed_at INTEGER;            -- taken out; its entries and its journal stay
 ALTER TABLE draft ADD COLUMN base_release INTEGER;          -- the release it was begun from or brought up to last
-ALTER TABLE draft ADD COLUMN base TEXT;                     -- the setup it was begun from, where that was another draft's
+ALTER TABLE journal ADD COLUMN source TEXT;                 -- of a merge: the setup it was of, by its name
+ALTER TABLE journal ADD COLUMN base_before INTEGER;         -- of a merge: the draft's base_release before and after
+ALTER TABLE journal ADD COLUMN base_after INTEGER;
+CREATE TABLE draft_base (                                   -- what two drafts of a storefront have in common last
+  storefront TEXT NOT NULL,
+  one TEXT NOT NULL,
+  other TEXT NOT NULL,
+  step INTEGER NOT NULL,                                    -- the journal's step that made it; 0: one was begun from the other
+  document TEXT NOT NULL,
+  PRIMARY KEY (storefront, one, other, step)
+) STRICT, WITHOUT ROWID;
 UPDATE storefront SET made_at = coalesce((SELECT min(at) FROM release WHERE storefront = storefront.id), 0);
 UPDATE draft SET name = 'Main draft', who = 'Clever Shelf',
   made_at = coalesce((SELECT min(at) FROM release WHERE storefront = draft.storefront), 0),

@@ -32,7 +32,14 @@ export type WriteOutcome =
   | { readonly revision: number }
   | { readonly refusal: EditRefusal | StaleWrite | UnknownRevision | NothingToDo };
 export interface NothingToDo {
-  readonly code: 'nothing-to-undo' | 'nothing-to-redo' | 'nothing-to-publish' | 'unknown-release' | 'unknown-draft';
+  readonly code:
+    | 'nothing-to-undo'
+    | 'nothing-to-redo'
+    | 'nothing-to-publish'
+    | 'unknown-release'
+    | 'unknown-draft'
+    | 'behind'
+    | 'conflicts';
 }
 
 interface JournalRow {
@@ -40,8 +47,19 @@ interface JournalRow {
   readonly who: string;
   readonly at: number;
   readonly changes: string;
+  readonly source: string | null;
+  readonly baseBefore: number | null;
+  readonly baseAfter: number | null;
 }
 
+/** Where changes come from that are taken over from another setup, and the release the draft is up to with them. */
+export interface TakenFrom {
+  readonly source: string;
+  readonly base: number | null;
+}
+
+/** Who does what nobody asked for. */
+const ourselves = 'Clever Shelf';
 /** The draft that a storefront begins with. */
 export const firstDraft = 'main';
 
@@ -57,12 +75,20 @@ export interface SetupReader extends DraftReader {
 
 /** The same with its writes. Every write is one transaction. */
 export interface SetupStore extends SetupReader {
-  begin(setup: Setup, at: number): void;
+  /** Begins the storefront's first draft with a setup, which is its first release too. */
+  begin(setup: Setup, at: number, who?: string): void;
+  /**
+   * What a storefront that has a setup already begins with once its first catalog is there: as long as nobody changed
+   * anything all of it, live at once; else what it lacks, in the draft.
+   */
+  beginWithCatalog(usual: Setup, at: number): void;
   edit(edits: readonly EntryEdit[], seen: number, who: string, at: number): WriteOutcome;
   undo(seen: number, who: string, at: number): WriteOutcome;
   redo(seen: number, who: string, at: number): WriteOutcome;
   publish(seen: number, who: string, note: string, at: number): WriteOutcome;
   publishAgain(number: number, who: string, at: number): WriteOutcome;
+  /** Takes changes over from another setup, as one step; refused where anything was changed since `seen`. */
+  takeOver(changes: readonly EntryChange[], from: TakenFrom, seen: number, who: string, at: number): WriteOutcome;
 }
 
 /** Reads what a step changes, keeping the last one: it may be ten thousands, and is asked for with every state. */
@@ -120,21 +146,24 @@ export function openSetupStore(
     .pluck();
   const steps = (state: 'done' | 'undone', order: 'DESC' | 'ASC') =>
     db.prepare<typeof names, JournalRow>(
-      `SELECT id, who, at, changes FROM journal
+      `SELECT id, who, at, changes, source, base_before AS baseBefore, base_after AS baseAfter FROM journal
        WHERE storefront = @storefront AND draft = @draft AND kind = 'edit' AND state = '${state}' ORDER BY id ${order} LIMIT 1`,
     );
   const lastDone = steps('done', 'DESC');
   const firstUndone = steps('undone', 'ASC');
   const lastJournaled = db
-    .prepare<typeof names, number>('SELECT max(id) FROM journal WHERE storefront = @storefront AND draft = @draft')
+    .prepare<typeof names, number | null>(
+      'SELECT max(id) FROM journal WHERE storefront = @storefront AND draft = @draft',
+    )
     .pluck();
   const changesSince = db.prepare<typeof names & { revision: number }, Pick<JournalRow, 'who' | 'changes'>>(
     'SELECT who, changes FROM journal WHERE storefront = @storefront AND draft = @draft AND revision > @revision ORDER BY id',
   );
   const addStep = db.prepare(
-    `INSERT INTO journal (storefront, draft, revision, who, at, kind, changes, state)
-     VALUES (@storefront, @draft, @revision, @who, @at, @kind, @changes, 'done')`,
+    `INSERT INTO journal (storefront, draft, revision, who, at, kind, changes, state, source, base_before, base_after)
+     VALUES (@storefront, @draft, @revision, @who, @at, @kind, @changes, 'done', @source, @before, @after)`,
   );
+  const setBase = db.prepare('UPDATE draft SET base_release = @base WHERE storefront = @storefront AND id = @draft');
   const setStepState = db.prepare('UPDATE journal SET state = @state WHERE id = @id');
   const joinStep = db.prepare(
     'UPDATE journal SET changes = @changes, revision = @revision, at = @at, state = @state WHERE id = @id',
@@ -150,6 +179,7 @@ export function openSetupStore(
      VALUES (@storefront, @number, @at, @who, @note, @document, @changes)`,
   );
   const setLive = db.prepare('UPDATE storefront SET release = @number WHERE id = @storefront');
+  const noteMade = db.prepare('UPDATE storefront SET made_at = @at WHERE id = @storefront AND made_at = 0');
   const addDraft = db.prepare(
     `INSERT INTO draft (storefront, id, revision, format, name, who, made_at, base_release)
      VALUES (@storefront, @draft, 1, @format, @name, @who, @at, 1)`,
@@ -174,9 +204,14 @@ export function openSetupStore(
     changes: readonly EntryChange[],
     who: string,
     at: number,
+    taken: { readonly source: string; readonly before: number | null; readonly after: number | null } | null = null,
   ): number => {
     const now = bumpRevision.get(names)!;
-    addStep.run({ ...names, revision: now, who, at, kind, changes: JSON.stringify(changes) });
+    const { source, before, after } = taken ?? { source: null, before: null, after: null };
+    addStep.run({
+      ...{ ...names, revision: now, who, at, kind, source, before, after },
+      changes: JSON.stringify(changes),
+    });
     return now;
   };
   /** What others changed in these entries since the writer looked, or null where nothing. */
@@ -198,6 +233,7 @@ export function openSetupStore(
     const changes = against === null ? null : JSON.stringify(changesBetween(against, setup));
     addRelease.run({ storefront, number, at, who, note, document: canonical(setup), changes });
     setLive.run({ storefront, number });
+    setBase.run({ ...names, base: number });
   };
   const newest = (): Setup | null => reader.release(lastRelease.get(storefront) ?? 0)?.setup ?? null;
   /**
@@ -206,7 +242,14 @@ export function openSetupStore(
    */
   const joinToLast = (changes: readonly EntryChange[], who: string, at: number): number | null => {
     const last = lastDone.get(names);
-    if (!last || lastJournaled.get(names) !== last.id || last.who !== who || at - last.at > oneStep) return null;
+    if (
+      !last ||
+      last.source !== null ||
+      lastJournaled.get(names) !== last.id ||
+      last.who !== who ||
+      at - last.at > oneStep
+    )
+      return null;
     // What has been published in between is a step of its own: undo must be able to go back to just that.
     if ((reader.live()?.at ?? 0) >= last.at) return null;
     const before = JSON.parse(last.changes) as EntryChange[];
@@ -231,6 +274,8 @@ export function openSetupStore(
     if (refusal) return { refusal };
     for (const { part, key, after } of changes) writeEntry({ part, key, value: after });
     setStepState.run({ id: row.id, state: kind === 'undo' ? 'undone' : 'done' });
+    // Without what a merge brought, the draft is no longer up to what it was brought up to.
+    if (row.source !== null) setBase.run({ ...names, base: kind === 'undo' ? row.baseBefore : row.baseAfter });
     return { revision: journal(kind, changes, who, at) };
   };
   /** Throws where what has just been written could not be read again, or is more than a part holds. */
@@ -263,10 +308,22 @@ export function openSetupStore(
     ...reader,
     nextUndo: () => readUndo(lastDone.get(names)),
     nextRedo: () => readRedo(firstUndone.get(names)),
-    begin: db.transaction((setup: Setup, at: number) => {
-      addDraft.run({ ...names, name: 'Main draft', who: 'Clever Shelf', at, format: setupVersion });
+    begin: db.transaction((setup: Setup, at: number, who = ourselves) => {
+      addDraft.run({ ...names, name: 'Main draft', who, at, format: setupVersion });
       for (const entry of entriesOf(setup)) writeEntry(entry);
-      insertRelease(setup, null, 'Clever Shelf', 'Initial setup', at);
+      noteMade.run({ storefront, at });
+      insertRelease(setup, null, who, 'Initial setup', at);
+    }).immediate,
+    beginWithCatalog: db.transaction((usual: Setup, at: number) => {
+      const own = reader.draft();
+      const isUntouched = lastJournaled.get(names) === null && Object.keys(own.attributes).length === 0;
+      const changes = changesBetween(own, usual).filter(
+        ({ part, before }) => isUntouched || (part === 'attributes' && before === null),
+      );
+      if (changes.length === 0) return;
+      for (const { part, key, after } of changes) writeEntry({ part, key, value: after });
+      journal('edit', changes, ourselves, at);
+      if (isUntouched && !reader.isBehind()) insertRelease(reader.draft(), newest(), ourselves, 'First catalog', at);
     }).immediate,
     edit: inOne((edits: readonly EntryEdit[], seen: number, who: string, at: number): WriteOutcome => {
       const checked: EntryEdit[] = [];
@@ -291,10 +348,29 @@ export function openSetupStore(
     publish: inOne((seen: number, who: string, note: string, at: number): WriteOutcome => {
       const refusal = stale(null, seen);
       if (refusal) return { refusal };
+      if (reader.isBehind()) return { refusal: { code: 'behind' } };
       if (reader.changes().length === 0) return { refusal: { code: 'nothing-to-publish' } };
       insertRelease(reader.draft(), newest(), who, note, at);
       return { revision: revision() };
     }),
+    takeOver: inOne(
+      (
+        changes: readonly EntryChange[],
+        { source, base }: TakenFrom,
+        seen: number,
+        who: string,
+        at: number,
+      ): WriteOutcome => {
+        const refusal = stale(null, seen);
+        if (refusal) return { refusal };
+        for (const { part, key, after } of changes) writeEntry({ part, key, value: after });
+        holdToSchema(changes);
+        dropUndone.run(names);
+        const now = journal('edit', changes, who, at, { source, before: reader.baseNumber(), after: base });
+        setBase.run({ ...names, base });
+        return { revision: now };
+      },
+    ),
     publishAgain: inOne((number: number, who: string, at: number): WriteOutcome => {
       const release = reader.release(number);
       if (!release) return { refusal: { code: 'unknown-release' } };

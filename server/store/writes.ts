@@ -1,4 +1,5 @@
 import { statSync } from 'node:fs';
+import { reservedIds } from '../../api/paths.ts';
 import type { Mapping } from '../../core/catalog/mappingSchema.ts';
 import type { ContentKind } from '../../core/content/contentKinds.ts';
 import type { DraftRef } from '../../core/setup/setupRef.ts';
@@ -9,8 +10,10 @@ import type { DataFolder } from '../dataFolder.ts';
 import { openLogWriter } from '../demand/logWriter.ts';
 import { Refused } from '../refused.ts';
 import type { Db } from './database.ts';
+import { openDraftWrites } from './draftWrites.ts';
 import type { SetupStore, WriteOutcome } from './setupStore.ts';
 import { openSetups } from './setups.ts';
+import { openStorefrontWrites } from './storefrontWrites.ts';
 
 /**
  * Everything that is ever written while a data folder is open, in one place, so that one thread can do it all: writes
@@ -18,6 +21,8 @@ import { openSetups } from './setups.ts';
  */
 export function openWrites(folder: DataFolder, db: Db) {
   const setups = openSetups(db);
+  const drafts = openDraftWrites(db, setups);
+  const storefronts = openStorefrontWrites(db, folder, setups, (id) => reservedIds.has(id));
   const log = openLogWriter(db);
   const catalogs = openCatalogWrites(db, folder);
   const opened = statSync(folder.database).ino;
@@ -48,6 +53,15 @@ export function openWrites(folder: DataFolder, db: Db) {
     publish: ofDraft('publish'),
     publishAgain: ofDraft('publishAgain'),
     /** Does not make a proposal again; with null, makes all declined ones again. */
+    beginDraft: guarded(drafts.beginDraft),
+    nameDraft: guarded(drafts.nameDraft),
+    takeOutDraft: guarded(drafts.takeOutDraft),
+    putBackDraft: guarded(drafts.putBackDraft),
+    mergeInto: guarded(drafts.mergeInto),
+    makeStorefront: guarded(storefronts.makeStorefront),
+    nameStorefront: guarded(storefronts.nameStorefront),
+    archiveStorefront: guarded(storefronts.archiveStorefront),
+    removeStorefront: guarded(storefronts.removeStorefront),
     decline: guarded((storefront: string, proposal: string | null): void => {
       if (proposal === null) declineNone.run(storefront);
       else declineOne.run(storefront, proposal);
@@ -84,6 +98,15 @@ export const writeNames = [
   'redo',
   'publish',
   'publishAgain',
+  'beginDraft',
+  'nameDraft',
+  'takeOutDraft',
+  'putBackDraft',
+  'mergeInto',
+  'makeStorefront',
+  'nameStorefront',
+  'archiveStorefront',
+  'removeStorefront',
   'decline',
   'reserveGeneration',
   'putInForce',

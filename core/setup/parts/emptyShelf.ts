@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { anOrder, fieldsOf } from '../terms/inside.ts';
 import { most } from '../terms/limits.ts';
 import { fixedEntry, fixedPart, listed } from '../terms/part.ts';
 import { productId, searchText, sentence } from '../terms/texts.ts';
@@ -18,6 +19,7 @@ export const emptyShelf = fixedPart({
   content: fixedEntry({
     value: emptyShelfSchema,
     usual: nothing,
+    inside: fieldsOf({ searches: anOrder, products: anOrder }),
     begin: () => ({ ...nothing, message: 'Nothing on our shelves matches “{search}”.' }),
     describe({ before, after }) {
       const [was, is] = [before ?? nothing, after ?? nothing];

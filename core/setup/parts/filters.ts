@@ -4,6 +4,7 @@ import { type AttributeProfile, hasChoices } from '../../catalog/profileAttribut
 import { availability } from '../../catalog/standardColumns.ts';
 import { filterKindNames, filterKinds, usualFilter, type ValueOrder, valueOrders } from '../terms/filterTerms.ts';
 import { colour, label, language } from '../terms/filterTexts.ts';
+import { anOrder, aSet, fieldsOf, listBy } from '../terms/inside.ts';
 import { longest, most } from '../terms/limits.ts';
 import { openPart } from '../terms/part.ts';
 import { key, productId, searchText, valueText } from '../terms/texts.ts';
@@ -185,6 +186,11 @@ export const filters = openPart({
   key,
   value: filterSettingSchema,
   most: 1000,
+  inside: fieldsOf({
+    ...{ byHand: anOrder, first: anOrder, hiddenValues: aSet },
+    where: fieldsOf({ collections: aSet, searches: aSet, values: aSet }),
+    chosen: listBy('collection', fieldsOf({ values: aSet })),
+  }),
   usualFields: {
     ...{ match: usualFilter.match, showFirst: usualFilter.showFirst, minimum: usualFilter.minimum },
     ...{ anyEntry: false, selectAll: false, closed: false, hideUndividing: false, greyEmpty: false, help: '' },

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { aSet, fieldsOf } from '../terms/inside.ts';
 import { longest } from '../terms/limits.ts';
 import { openPart } from '../terms/part.ts';
 import { placeNames, places } from '../terms/placeTerms.ts';
@@ -16,6 +17,7 @@ export const hiding = openPart({
   key: z.string().min(1).max(longest.hidingKey),
   value: hidingSchema,
   most: 100_000,
+  inside: fieldsOf({ from: aSet }),
   describe({ before, after }, names) {
     const entry = (after ?? before)!;
     const what = entry.what === 'product' ? names.product(entry.product) : `Every product tagged “${entry.tag}”`;

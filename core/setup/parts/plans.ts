@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { aSet, fieldsOf, listBy } from '../terms/inside.ts';
 import { leastPull, longest, most } from '../terms/limits.ts';
 import { listed, openPart } from '../terms/part.ts';
 import { key, productId, searchText } from '../terms/texts.ts';
@@ -34,6 +35,12 @@ export const plans = openPart({
   key,
   value: shelfPlanSchema,
   most: 10_000,
+  clash({ pins }) {
+    const taken = pins.map(({ place }) => place);
+    const twice = taken.find((place, at) => taken.indexOf(place) < at);
+    return twice === undefined ? null : { field: 'pins', reason: `Two products are pinned at place ${twice}.` };
+  },
+  inside: fieldsOf({ searches: aSet, pins: listBy('product'), pulls: listBy('product') }),
   describe({ before, after }, names) {
     if (!before) return [`Shelf plan “${after!.name}” is added`];
     if (!after) return [`Shelf plan “${before.name}” is removed`];

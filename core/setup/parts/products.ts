@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import type { AttributeValue } from '../../catalog/record.ts';
+import { aSet, fieldsOf } from '../terms/inside.ts';
 import { longest } from '../terms/limits.ts';
 import { type NamesForChanges, openPart } from '../terms/part.ts';
 import { decisionKeyText, key, productId } from '../terms/texts.ts';
@@ -53,6 +54,7 @@ export const products = openPart({
   key: decisionKeyText,
   value: decisionSchema,
   most: 200_000,
+  inside: fieldsOf({ add: aSet, remove: aSet }),
   isNothing: (decision) => decision.act === 'tags' && decision.add.length === 0 && decision.remove.length === 0,
   describe({ before, after }, names) {
     const decision = (after ?? before)!;

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { colour, label } from '../terms/filterTexts.ts';
+import { aSet, fieldsOf, listBy } from '../terms/inside.ts';
 import { longest, most } from '../terms/limits.ts';
 import { openPart } from '../terms/part.ts';
 import { key, valueText } from '../terms/texts.ts';
@@ -43,6 +44,7 @@ export const valueGroups = openPart({
   key,
   value: valueGroupsSchema,
   most: 1000,
+  inside: fieldsOf({ groups: listBy('label', fieldsOf({ values: aSet, words: aSet })) }),
   describe({ before, after }) {
     if (!before) return [`Value groups “${after!.name}” are added`];
     if (!after) return [`Value groups “${before.name}” are removed`];

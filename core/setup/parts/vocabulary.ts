@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { aSet, fieldsOf, listBy } from '../terms/inside.ts';
 import { longest, most } from '../terms/limits.ts';
 import { listed, type NamesForChanges, openPart } from '../terms/part.ts';
 import { key } from '../terms/texts.ts';
@@ -177,6 +178,11 @@ export const vocabulary = openPart({
   key,
   value: vocabularyEntrySchema,
   most: 20_000,
+  inside: fieldsOf({
+    ...{ words: aSet, from: aSet, to: aSet, phrases: aSet },
+    pairs: listBy('from'),
+    conditions: listBy('words'),
+  }),
   usualFields: { attributes: {}, conditions: [] },
   describe: ({ before, after }, names) => describeKind((after ?? before)!.what, before, after, names),
 });

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import type { AttributeProfile } from '../../catalog/profileAttributes.ts';
+import type { Inside } from './inside.ts';
 
 /** Names for what a change refers to by key; a missing name is shown as its key. */
 export interface NamesForChanges {
@@ -29,6 +30,10 @@ interface EntryKind<Value extends z.ZodType> {
   isNothing?(value: z.infer<Value>): boolean;
   /** Whether an entry is kept but means what none means. */
   meansNone?(value: z.infer<Value>): boolean;
+  /** How two people's changes of one entry are put together; absent: field by field, lists as a whole. */
+  readonly inside?: Inside;
+  /** The field in which a value says two things that cannot both be, with why; null where there is none. */
+  clash?(value: z.infer<Value>): { readonly field: string; readonly reason: string } | null;
   /** What a change means, in plain sentences without a full stop; none where it means nothing. */
   describe(change: Change<z.infer<Value>>, names: NamesForChanges): string[];
 }

@@ -50,7 +50,7 @@ function pretend(): PretendServer {
     const path = String(address);
     server.asked.push(path);
     await new Promise<void>((done) => waiting.push(done));
-    if (path === '/desk/edits') {
+    if (path === '/desk/-/-/edits') {
       const { edits } = JSON.parse(String(init?.body)) as { edits: EntryEdit[] };
       if (edits.some(({ key }) => key === server.refusesEntry))
         return Response.json({ error: { code: 'stale-write', message: 'Somebody changed this.' } }, { status: 409 });
@@ -59,7 +59,7 @@ function pretend(): PretendServer {
       for (const each of edits) setup = withEntry(setup, each);
       server.state = { ...server.state, setup, revision: server.state.revision + 1 };
     }
-    if (path === '/desk/undo') {
+    if (path === '/desk/-/-/undo') {
       const { revision } = JSON.parse(String(init?.body)) as { revision: number };
       if (revision !== server.state.revision)
         return Response.json({ error: { code: 'stale-write', message: 'Somebody changed this.' } }, { status: 409 });
@@ -154,7 +154,7 @@ test('taking back waits for the edit that is on its way', async () => {
   void edit(weighs('brand', 5));
   const back = step('undo');
   await server.answer();
-  expect(server.asked.slice(0, 2)).toEqual(['/desk/edits', '/desk/undo']);
+  expect(server.asked.slice(0, 2)).toEqual(['/desk/-/-/edits', '/desk/-/-/undo']);
   await server.answer();
   await back;
   expect(knownState()?.canUndo).toBeNull();
@@ -165,7 +165,7 @@ test('undo asked for twice, however quickly, undoes two steps', async () => {
   await server.answer();
   await server.answer();
   await both;
-  expect(server.asked).toEqual(['/desk/undo', '/desk/undo']);
+  expect(server.asked).toEqual(['/desk/-/-/undo', '/desk/-/-/undo']);
   expect(knownState()?.revision).toBe(3);
 });
 

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { fieldsOf, listBy } from '../../terms/inside.ts';
 import { longest, most } from '../../terms/limits.ts';
 import { fixedEntry, listed } from '../../terms/part.ts';
 import { key } from '../../terms/texts.ts';
@@ -48,6 +49,7 @@ function firstOrders(known: ReadonlySet<string>): SortingOrder[] {
 export const sorting = fixedEntry({
   value: sortingSchema,
   usual: { orders: [byRelevance] },
+  inside: fieldsOf({ orders: listBy('key') }),
   begin: ({ profiles }) => ({ orders: firstOrders(new Set(profiles.map((profile) => profile.key))) }),
   describe({ before, after }) {
     const labels = (of: typeof before) => listed(of?.orders.map(({ label }) => label) ?? []);

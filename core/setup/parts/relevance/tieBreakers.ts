@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { availability } from '../../../catalog/standardColumns.ts';
+import { fieldsOf, listBy } from '../../terms/inside.ts';
 import { most } from '../../terms/limits.ts';
 import { fixedEntry, listed } from '../../terms/part.ts';
 import { key } from '../../terms/texts.ts';
@@ -25,6 +26,7 @@ export type TieBreaker = z.infer<typeof tieBreakerSchema>;
 export const tieBreakers = fixedEntry({
   value: z.strictObject({ signals: z.array(tieBreakerSchema).max(most.signals) }),
   usual: { signals: [] },
+  inside: fieldsOf({ signals: listBy('attribute') }),
   begin({ profiles }) {
     const known = new Set(profiles.map((profile) => profile.key));
     const signals = [availability.key, 'units_sold', 'rating']

@@ -30,7 +30,7 @@ beforeEach(() => {
   // The rows in sight are reckoned from the size of what scrolls, which a document without layout does not have.
   Object.defineProperty(HTMLElement.prototype, 'clientHeight', { configurable: true, get: () => 400 });
   Object.defineProperty(HTMLElement.prototype, 'clientWidth', { configurable: true, get: () => 700 });
-  answerWith({ '/desk/catalog/rows': { total: 5, products: 5, rows: [0, 1, 2, 3, 4].map(row) } });
+  answerWith({ '/desk/-/-/catalog/rows': { total: 5, products: 5, rows: [0, 1, 2, 3, 4].map(row) } });
   announced = [];
 });
 
