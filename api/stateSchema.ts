@@ -16,6 +16,13 @@ export const changeSchema = z.object({
 export type DescribedChange = z.infer<typeof changeSchema>;
 
 export const deskStateSchema = z.object({
+  storefront: z.object({ id: z.string(), name: z.string().describe('What it is called at the desk.') }),
+  draft: z.object({
+    id: z.string(),
+    name: z.string(),
+    base: z.number().int().nullable().describe('The release it is up to, which its changes are told against.'),
+    isBehind: z.boolean().describe('Whether another release is live by now.'),
+  }),
   revision,
   setup: setupSchema.describe('The draft; of decisions about products only their number is reported.'),
   decisions: z.number().int().describe('Decisions about products in the draft.'),

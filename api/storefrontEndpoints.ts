@@ -24,6 +24,7 @@ const storefrontSchema = z.object({
   families: whole,
   release: whole.nullable(),
   drafts: whole,
+  draft: z.string().describe('The draft one comes to where none is named.'),
 });
 export type StorefrontRow = z.infer<typeof storefrontSchema>;
 
@@ -72,7 +73,7 @@ export const storefrontEndpoints = {
       shop: shopSchema,
       from: z.strictObject({ storefront: id, catalog: z.boolean() }).nullable(),
     }),
-    answer: z.object({ id: z.string() }),
+    answer: z.object({ id: z.string(), draft: z.string() }),
   }),
   nameStorefront: endpoint({
     ...paths.nameStorefront,

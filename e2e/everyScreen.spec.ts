@@ -76,13 +76,13 @@ test('hostile words and titles stay words', async ({ page }) => {
 test('a lost server is said in words, and the desk goes on when it is back', async ({ page }) => {
   const desk = deskOn(page);
   await desk.open('/attributes');
-  await page.route('**/desk/edits', (route) => route.abort());
+  await page.route('**/desk/**/edits', (route) => route.abort());
   await page.getByRole('switch', { name: 'Show Kind on the card' }).click();
   await expect(page.getByText('Not saved yet')).toBeVisible();
   // What was done stays, and is sent again until it is saved.
   await expect(page.getByRole('switch', { name: 'Show Kind on the card' })).toBeChecked();
   expect(await desk.unpublished()).toBe(0);
-  await page.unroute('**/desk/edits');
+  await page.unroute('**/desk/**/edits');
   await expect.poll(() => desk.unpublished()).toBe(1);
   await expect(page.getByText('Not saved yet')).toBeHidden();
   await expect(page.getByRole('switch', { name: 'Show Kind on the card' })).toBeChecked();

@@ -52,6 +52,7 @@ export function openLogWriter(db: Db): LogWriter {
   const noteChange = db.prepare(
     'INSERT INTO log_note (storefront, version) VALUES (?, 1) ON CONFLICT (storefront) DO UPDATE SET version = version + 1',
   );
+  const isThere = db.prepare<[string], number>('SELECT 1 FROM storefront WHERE id = ?').pluck();
   const lastId = db.prepare<[], number | null>('SELECT max(id) FROM search_log').pluck();
   let next = 0;
   const reserve = (count: number): number => {
@@ -73,6 +74,8 @@ export function openLogWriter(db: Db): LogWriter {
   return {
     reserve,
     note: db.transaction((storefront: string, searches: readonly SearchNoted[], outcomes: readonly OutcomeNoted[]) => {
+      // What its last shoppers did is written after it was removed: it is let go.
+      if (!isThere.get(storefront)) return;
       for (const { id, at, session, search, filters, results, byDesk } of searches) {
         const text = JSON.stringify(filters);
         insert.run(id, storefront, at, session, search, demandKey(search), text, results, byDesk ? 1 : 0);

@@ -5,9 +5,8 @@ import type { Decision } from '../../core/setup/parts/products.ts';
 import { describeDecision } from '../../core/setup/parts/products.ts';
 import { canonical } from '../../core/setup/terms/canonical.ts';
 import type { NamesForChanges } from '../../core/setup/terms/part.ts';
-import type { CatalogStore } from '../catalog/catalogStore.ts';
 import { namesOf } from '../catalog/namesOf.ts';
-import type { SetupReader } from '../store/setupStore.ts';
+import type { Desk } from './services.ts';
 
 /** Names of groups by change: a change that stays is the same object, and there may be ten thousands of them. */
 const knownGroups = new WeakMap<EntryChange, string>();
@@ -77,13 +76,19 @@ function countOf(part: object): number {
 const inWords = (changes: readonly EntryChange[] | null, names: NamesForChanges): string | null =>
   changes && describeChanges(changes, names).flatMap(({ sentences }) => sentences)[0]!;
 
-/** Everything the desk shows of the draft; read, never written. */
-export function deskState(setups: SetupReader, catalogs: CatalogStore): DeskState {
+/** Everything the desk shows of a draft; read, never written. */
+export function deskState({ ref, setups, catalogs, heads }: Desk): DeskState {
+  const { storefront, draft } = heads();
   const names = namesOf(catalogs.current());
   const setup = setups.draft();
   const live = setups.live();
   const catalog = catalogs.current();
   return {
+    storefront: { id: ref.storefront, name: storefront?.name || live?.setup.storefront.shop.name || ref.storefront },
+    draft: {
+      ...{ id: ref.draft, name: draft?.name || ref.draft },
+      ...{ base: setups.baseNumber(), isBehind: setups.isBehind() },
+    },
     revision: setups.revision(),
     setup: { ...setup, products: {} },
     decisions: countOf(setup.products),

@@ -34,7 +34,7 @@ export function serveProducts(serve: Serve, services: Pick<Services, 'searcher' 
 
   serve.desk(productEndpoints.editProducts, async (here, _, { revision, which, what }, context) => {
     const edits = await searcher.editsForProducts(here.ref, which, what);
-    if (edits.length === 0) return { products: 0, state: deskState(here.setups, here.catalogs) };
+    if (edits.length === 0) return { products: 0, state: deskState(here) };
     const state = await written(here, writer.edit(here.ref, edits, revision, who(context), now()));
     return { products: new Set(edits.map(({ key }) => key)).size, state };
   });
@@ -44,7 +44,7 @@ export function serveProducts(serve: Serve, services: Pick<Services, 'searcher' 
       .changes()
       .filter((change) => groupOf(change) === group)
       .map(({ part, key, before }): EntryEdit => ({ part, key, value: before }));
-    if (edits.length === 0) return deskState(here.setups, here.catalogs);
+    if (edits.length === 0) return deskState(here);
     return written(here, writer.edit(here.ref, edits, revision, who(context), now()));
   });
 

@@ -11,7 +11,7 @@ import type { ProposalDesk } from '../searching/proposalDesk.ts';
 import type { Searcher } from '../searching/searcher.ts';
 import type { Db } from '../store/database.ts';
 import type { SetupReader } from '../store/setupStore.ts';
-import type { StorefrontReader } from '../store/storefronts.ts';
+import type { DraftHead, StorefrontHead, StorefrontReader } from '../store/storefronts.ts';
 import type { Writer } from '../store/writes.ts';
 
 /** What is done for one storefront, beside what is kept of it. */
@@ -28,6 +28,8 @@ export interface Storefront extends StorefrontShelf {
 export interface Desk extends Omit<Storefront, 'setups'> {
   readonly ref: DraftRef;
   readonly setups: SetupReader;
+  /** How the storefront and the draft are listed, read when they are asked for. */
+  heads(): { readonly storefront: StorefrontHead | null; readonly draft: DraftHead | null };
 }
 
 /** What the routes work with. They read here, ask the searcher what is computed, and write through the writer. */

@@ -23,12 +23,9 @@ const nothingToDo = {
 } as const;
 
 /** What a write of a draft is answered with: the state it leaves, or why it was refused. */
-export async function written(
-  { setups, catalogs }: Desk,
-  writing: Promise<WriteOutcome>,
-): Promise<ReturnType<typeof deskState>> {
+export async function written(here: Desk, writing: Promise<WriteOutcome>): Promise<ReturnType<typeof deskState>> {
   const outcome = await writing;
-  if (!('refusal' in outcome)) return deskState(setups, catalogs);
+  if (!('refusal' in outcome)) return deskState(here);
   const { refusal } = outcome;
   if (refusal.code === 'stale-write')
     throw new Refused(409, {
@@ -37,7 +34,7 @@ export async function written(
       details: {
         revision: refusal.revision,
         who: [...refusal.who],
-        changes: describeChanges(refusal.changes, namesOf(catalogs.current())),
+        changes: describeChanges(refusal.changes, namesOf(here.catalogs.current())),
       },
     });
   if ('part' in refusal) {
@@ -59,9 +56,10 @@ export function who(context: Context): string {
 
 /** The draft, its steps and the releases. */
 export function serveSetup(serve: Serve, { writer, now }: Pick<Services, 'writer' | 'now'>): void {
-  serve.desk(endpoints.state, ({ catalogs, setups }) => {
-    if (!catalogs.current()) throw noCatalog();
-    return deskState(setups, catalogs);
+  serve.desk(endpoints.state, (here) => {
+    // A storefront that was made here has a draft before it has a catalog.
+    if (!here.catalogs.current() && here.setups.revision() === 0) throw noCatalog();
+    return deskState(here);
   });
   serve.desk(endpoints.edit, (here, _, { revision, edits }, context) =>
     written(

@@ -1,6 +1,7 @@
 import { storefrontEndpoints as endpoints } from '../../api/storefrontEndpoints.ts';
 import { readName, type SetupRef } from '../../core/setup/setupRef.ts';
 import { noCatalog, Refused } from '../refused.ts';
+import { firstDraft } from '../store/setupStore.ts';
 import type { Desk, Services } from './services.ts';
 import type { Serve } from './serving.ts';
 import { who, written } from './setupRoutes.ts';
@@ -21,6 +22,7 @@ export function serveStorefronts(serve: Serve, services: Services): void {
       const { catalogs, releases } = at(id);
       const live = releases.live();
       const info = catalogs.info();
+      const open = storefronts.drafts(id).filter(({ removedAt }) => removedAt === null);
       const shop = live?.setup.storefront.shop ?? null;
       return {
         ...{ id, shop, madeAt: iso(madeAt), archivedAt: isoOrNull(archivedAt) },
@@ -28,12 +30,14 @@ export function serveStorefronts(serve: Serve, services: Services): void {
         records: info?.records ?? 0,
         families: info?.families ?? 0,
         release: live?.number ?? null,
-        drafts: storefronts.drafts(id).filter(({ removedAt }) => removedAt === null).length,
+        drafts: open.length,
+        draft: open[0]?.id ?? firstDraft,
       };
     }),
   }));
   serve.all(endpoints.makeStorefront, async (_, __, given, context) => ({
     id: await writer.makeStorefront(given, who(context), now()),
+    draft: firstDraft,
   }));
   serve.all(endpoints.nameStorefront, async (_, __, { id, name }) => {
     await writer.nameStorefront(id, name);

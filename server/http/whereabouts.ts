@@ -33,7 +33,12 @@ export function whereaboutsOf({ storefronts, at }: Pick<Services, 'storefronts' 
       const setups = storefront.setups(ref.draft);
       // A storefront without a catalog has no draft yet: its screens say what is missing.
       if (setups.revision() === 0 && storefront.releases.liveNumber() !== null) throw noSuchSetup(ref);
-      return { ...storefront, ref, setups };
+      return {
+        ...storefront,
+        ref,
+        setups,
+        heads: () => ({ storefront: storefronts.storefront(id), draft: storefronts.draft(ref) }),
+      };
     },
   };
 }

@@ -2,6 +2,7 @@ import type { AnswerOf, BodyOf, QueryOf } from '../../api/endpoint.ts';
 import type { endpoints } from '../../api/endpoints.ts';
 import { type EndpointName, pathFor, paths } from '../../api/paths.ts';
 import type { Problem } from '../../api/problem.ts';
+import { personNow } from './person.ts';
 import { type Place, placeNow } from './place.ts';
 
 /** What a refused request says of itself. */
@@ -70,7 +71,11 @@ export function call<Name extends EndpointName>(
   const init: RequestInit = { method: method.toUpperCase(), ...(given.signal && { signal: given.signal }) };
   if (given.body !== undefined) {
     init.body = JSON.stringify(given.body);
-    init.headers = { 'content-type': 'application/json' };
+    const person = personNow();
+    init.headers = {
+      'content-type': 'application/json',
+      ...(person && { 'x-person': encodeURIComponent(person) }),
+    };
   }
   return send(address(addressOf(path, given.place), (given.query ?? {}) as Values), init) as Promise<
     AnswerOf<Of<Name>>

@@ -1,4 +1,5 @@
 import { useEffect } from 'react';
+import { CallProblem } from '../client/call.ts';
 import { ArticlePage } from './ArticlePage.tsx';
 import { ProductPage } from './ProductPage.tsx';
 import { ResultsPage } from './ResultsPage.tsx';
@@ -20,11 +21,24 @@ export function Shop() {
   );
 }
 
+/** What shoppers are told of a shop that has nothing to show. */
+const nobodyHome = {
+  closed: 'This shop is closed.',
+  'no-catalog': 'There is nothing on the shelves of this shop yet.',
+  'unknown-storefront': 'There is no shop at this address.',
+} as const;
+
 function Page({ shopper }: { readonly shopper: Shopper }) {
   const { desk, search, place, isReady, results, go, open, searchHere, openCollection } = shopper;
   const { data, error, isPlaceholderData, refetch } = results;
   if (place?.kind === 'product') return <ProductPage id={place.id} desk={desk.view} isReady={isReady} />;
   if (place?.kind === 'article') return <ArticlePage id={place.id} desk={desk.view} isReady={isReady} />;
+  if (!data && error instanceof CallProblem && error.code in nobodyHome)
+    return (
+      <p role="alert" className="m-6 text-soft">
+        {nobodyHome[error.code as keyof typeof nobodyHome]}
+      </p>
+    );
   if (!data)
     return error ? (
       <div role="alert" className="m-6 rounded-lg bg-changed-soft p-4 text-on-changed">

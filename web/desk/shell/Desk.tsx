@@ -8,8 +8,10 @@ import { step } from '../state/edits.ts';
 import { useShopWindow } from '../state/shopWindow.ts';
 import { useFirstTrial } from '../state/useFirstTrial.ts';
 import { useIsNarrow } from '../state/useIsNarrow.ts';
+import { BehindNotice } from './BehindNotice.tsx';
 import { EffectStrip } from './effect/EffectStrip.tsx';
 import { Navigation } from './Navigation.tsx';
+import { NoCatalogNotice } from './NoCatalogNotice.tsx';
 import { SetAsideNotice } from './SetAsideNotice.tsx';
 import { ShopWindow } from './ShopWindow.tsx';
 import { TopBar } from './TopBar.tsx';
@@ -75,6 +77,8 @@ function Editor() {
       className="group/editor h-full scroll-pb-40 overflow-y-auto px-[22px] pt-5 pb-10 outline-none max-[939px]:px-3.5"
     >
       <SetAsideNotice />
+      <BehindNotice />
+      <NoCatalogNotice />
       <Suspense fallback={<Loading what="Opening the screen" />}>
         <Outlet />
       </Suspense>

@@ -4,6 +4,7 @@ import type { SetupPart } from '../../../core/setup/registry.ts';
 import { useDeskState } from '../state/deskState.ts';
 import { useFoldedGroups } from '../state/foldedGroups.ts';
 import { Freshness } from './Freshness.tsx';
+import { PersonName } from './PersonName.tsx';
 
 interface Place {
   readonly to: string;
@@ -41,6 +42,7 @@ const groups: readonly { readonly name: string; readonly places: readonly Place[
     name: 'Watch',
     places: [
       { to: '/demand', label: 'Demand', parts: [] },
+      { to: '/drafts', label: 'Drafts', parts: [] },
       { to: '/releases', label: 'Releases', parts: [] },
     ],
   },
@@ -53,6 +55,7 @@ export function Navigation() {
         <Group key={group.name} {...group} />
       ))}
       <Freshness />
+      <PersonName />
     </nav>
   );
 }

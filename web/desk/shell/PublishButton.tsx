@@ -1,16 +1,18 @@
 import { Dialog } from 'radix-ui';
 import { useState } from 'react';
+import { useNavigate } from 'react-router';
 import { longestNote } from '../../../api/limits.ts';
 import { counted } from '../../look/price.ts';
 import { Button } from '../parts/Button.tsx';
 import { DialogFrame } from '../parts/DialogFrame.tsx';
 import { useDeskState } from '../state/deskState.ts';
 import { publish } from '../state/edits.ts';
+import { bringUpTo } from './BehindNotice.tsx';
 import { ChangeList } from './ChangeList.tsx';
 
 /** Publish: shows what would go live, in words, and makes it live in one step. */
 export function PublishButton() {
-  const { changes, release } = useDeskState();
+  const { changes, release, draft, storefront } = useDeskState();
   const [isOpen, setOpen] = useState(false);
   const [note, setNote] = useState('');
   const [isBusy, setBusy] = useState(false);
@@ -22,6 +24,13 @@ export function PublishButton() {
     setNote('');
     setOpen(false);
   };
+  const go = useNavigate();
+  if (draft.isBehind)
+    return (
+      <Button tone="strong" onClick={() => void go(bringUpTo(storefront.id))}>
+        Bring up to date
+      </Button>
+    );
   return (
     <Dialog.Root open={isOpen} onOpenChange={setOpen}>
       <Dialog.Trigger asChild>

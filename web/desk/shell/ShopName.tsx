@@ -1,5 +1,6 @@
 import { ChevronDown } from 'lucide-react';
 import { Popover } from 'radix-ui';
+import { Link } from 'react-router';
 import type { Setup } from '../../../core/setup/schema.ts';
 import { longest } from '../../../core/setup/terms/limits.ts';
 import { usualCurrencies } from '../../../core/setup/usualCurrencies.ts';
@@ -8,12 +9,15 @@ import { price } from '../../look/price.ts';
 import { Choice, TextField } from '../parts/Controls.tsx';
 import { useDeskState } from '../state/deskState.ts';
 import { edit } from '../state/edits.ts';
+import { goTo, usePlace } from '../state/place.ts';
+import { useStorefronts } from '../state/storefronts.ts';
 
 const currencyNames = new Intl.DisplayNames('en-GB', { type: 'currency' });
 
 /** What the shop is called and what its prices are in: said here, seen in the shop window, published like all else. */
 export function ShopName() {
-  const { shop } = useDeskState().setup.storefront;
+  const { setup, storefront } = useDeskState();
+  const { shop } = setup.storefront;
   const change = (to: Partial<Setup['storefront']['shop']>): void =>
     void edit({ part: 'storefront', key: 'shop', value: { ...shop, ...to } });
   const currencies = usualCurrencies.includes(shop.currency) ? usualCurrencies : [shop.currency, ...usualCurrencies];
@@ -23,10 +27,11 @@ export function ShopName() {
         aria-label={`The shop: ${shop.name}`}
         className="flex max-w-[190px] shrink-0 items-center gap-1 rounded-md px-1.5 py-1 text-soft hover:bg-paper hover:text-ink max-[1239px]:max-w-[120px] max-[939px]:max-w-full"
       >
-        <span className="truncate">{shop.name}</span>
+        <span className="truncate">{storefront.name}</span>
         <ChevronDown size={14} className="shrink-0" aria-hidden />
       </Popover.Trigger>
       <PopoverPanel label="The shop" className="w-[330px] p-4">
+        <OtherStorefronts />
         <h2 className="font-display font-semibold text-[15px]">The shop</h2>
         <p className="mt-0.5 text-[13px] text-soft">
           What shoppers read at its head, and the money its prices are in. Nothing is converted: a price of 5 reads{' '}
@@ -53,5 +58,39 @@ export function ShopName() {
         </div>
       </PopoverPanel>
     </Popover.Root>
+  );
+}
+
+/** The other shops of this desk, each a press away. */
+function OtherStorefronts() {
+  const { data } = useStorefronts();
+  const { storefront: here } = usePlace();
+  const others = data?.storefronts.filter(({ id }) => id !== here) ?? [];
+  return (
+    <section aria-label="Storefronts" className="mb-3 border-b pb-2">
+      {others.length > 0 && (
+        <ul className="-mx-2">
+          {others.map(({ id, name, archivedAt, shop, draft }) => (
+            <li key={id}>
+              <button
+                type="button"
+                className="flex w-full items-baseline gap-2 rounded-md px-2 py-1 text-left hover:bg-press-soft"
+                onClick={() => void goTo({ storefront: id, draft })}
+              >
+                <span className="truncate font-semibold">{name}</span>
+                <span className="ml-auto shrink-0 text-[12.5px] text-soft">
+                  {archivedAt ? 'closed' : shop?.currency}
+                </span>
+              </button>
+            </li>
+          ))}
+        </ul>
+      )}
+      <Popover.Close asChild>
+        <Link to="/storefronts" className="text-[13px] text-press hover:underline">
+          All storefronts, make another one
+        </Link>
+      </Popover.Close>
+    </section>
   );
 }

@@ -6,6 +6,7 @@ import { useDeskState } from '../state/deskState.ts';
 import { step } from '../state/edits.ts';
 import { useShopWindow } from '../state/shopWindow.ts';
 import { ChangesButton } from './ChangesButton.tsx';
+import { DraftMenu } from './DraftMenu.tsx';
 import { NavigationDrawer } from './NavigationDrawer.tsx';
 import { PublishButton } from './PublishButton.tsx';
 import { ShopName } from './ShopName.tsx';
@@ -52,6 +53,7 @@ export function TopBar({ isNarrow = false }: { readonly isNarrow?: boolean }) {
         <span className={isNarrow ? 'max-[620px]:sr-only' : ''}>Clever Shelf</span>
       </div>
       {!isNarrow && <ShopName />}
+      <DraftMenu />
       {!isNarrow && <TrialSearch />}
       <div className="ml-auto flex shrink-0 items-center gap-1">
         <IconButton
