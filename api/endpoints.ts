@@ -55,6 +55,14 @@ export const releaseSchema = z.object({
 });
 export type ReleaseRow = z.infer<typeof releaseSchema>;
 
+const stepBody = z.strictObject({
+  revision,
+  changedSince: z
+    .enum(['ask', 'keep', 'take'])
+    .default('ask')
+    .describe('What becomes of entries that others changed since.'),
+});
+
 /** Every endpoint of the application. */
 export const endpoints = {
   shopSearch: endpoint({
@@ -161,16 +169,16 @@ export const endpoints = {
   }),
   undo: endpoint({
     ...paths.undo,
-    summary: 'Takes the last edit of the draft back.',
+    summary: 'Takes one’s own last step in the draft back.',
     query: none,
-    body: z.strictObject({ revision }),
+    body: stepBody,
     answer: deskStateSchema,
   }),
   redo: endpoint({
     ...paths.redo,
     summary: 'Makes the last edit taken back again.',
     query: none,
-    body: z.strictObject({ revision }),
+    body: stepBody,
     answer: deskStateSchema,
   }),
   publish: endpoint({

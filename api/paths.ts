@@ -77,14 +77,17 @@ export const paths = {
   putBackDraft: { method: 'post', path: '/desk/{storefront}/{draft}/drafts/put-back' },
   mergePreview: { method: 'get', path: '/desk/{storefront}/{draft}/merge' },
   merge: { method: 'post', path: '/desk/{storefront}/{draft}/merge' },
+  place: { method: 'post', path: '/desk/{storefront}/{draft}/here' },
   duplicates: { method: 'get', path: '/desk/{storefront}/{draft}/catalog/duplicates' },
 } as const;
 export type EndpointName = keyof typeof paths;
 
-/** Addresses that answer a file rather than JSON. */
+/** Addresses that answer a file or a stream rather than JSON. */
 export const filePaths = {
   exportCatalog: '/desk/{storefront}/{draft}/catalog/export',
   rejectedRows: '/desk/{storefront}/{draft}/catalog/rejected.csv',
+  /** A stream of what happens, as `api/deskEvents.ts` says. */
+  events: '/desk/{storefront}/{draft}/events',
 } as const;
 
 /** Stands in an address for the storefront, or the draft, that is meant where none is named. */

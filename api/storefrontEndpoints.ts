@@ -139,6 +139,13 @@ export const storefrontEndpoints = {
     body: none,
     answer: z.object({ revision: whole, changes: z.array(changeSchema), conflicts: z.array(conflictSchema) }),
   }),
+  place: endpoint({
+    ...paths.place,
+    summary: 'Says on which screen and in which field somebody is, for the others at the same draft.',
+    query: none,
+    body: z.strictObject({ tab: z.string().min(1).max(80), screen: z.string().max(200), field: z.string().max(120) }),
+    answer: none,
+  }),
   merge: endpoint({
     ...paths.merge,
     summary: 'Merges another setup of the storefront into the draft, as one step; every conflict is answered.',

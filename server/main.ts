@@ -19,6 +19,7 @@ import { noCatalog, rebuildingIndex } from './refused.ts';
 import { lanedSearcher } from './searching/searcher.ts';
 import { shownWrites } from './searching/shownWrites.ts';
 import { threadedWriter } from './store/writer.ts';
+import { openHub } from './together/hub.ts';
 
 const here = dirname(fileURLToPath(import.meta.url));
 const worker = (name: string): URL => new URL(`./${name}.js`, import.meta.url);
@@ -141,13 +142,14 @@ async function start(): Promise<void> {
     fetch: fetchPicture,
     now,
   });
+  const hub = openHub();
   const app = createApp({
     ...{ db: shelf.db, folder, storefronts: shelf.storefronts, at: storefronts.at },
     async forget(storefront) {
       await storefronts.forget(storefront);
       await searcher.close(storefront);
     },
-    ...{ writer, searcher, pictures, now, hosts: values.host },
+    ...{ writer, searcher, pictures, hub, now, hosts: values.host },
     noteMistake: (error) => log.error(error),
   });
   serveStatic(app, { web: join(here, '..', 'web'), pictures: join(demo, 'pictures') }, shelf.storefronts);
@@ -167,6 +169,7 @@ async function start(): Promise<void> {
   });
   const stop = async (): Promise<void> => {
     log.info('stopping');
+    hub.close();
     server.close();
     setTimeout(() => process.exit(0), patience).unref();
     for (const { id, imports } of storefronts.open()) {

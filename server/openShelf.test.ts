@@ -42,7 +42,7 @@ test('a folder of the first version opens with nothing lost', () => {
   ]);
   expect(setups.live()!.setup.plans.brushes).toBeDefined();
   expect(setups.changesOf(2).map(({ key }) => key)).toEqual(['closeCall', 'brushes']);
-  expect(setups.nextRedo()).toMatchObject([{ key: 'closeCall', after: { width: 9 } }]);
+  expect(setups.nextRedo('Ada')).toMatchObject([{ key: 'closeCall', after: { width: 9 } }]);
   expect(log.summary()).toMatchObject({ searches: 2, clicks: 1, purchases: 1, foundNothing: 1 });
   expect(catalogs.info()).toMatchObject({ records: 5, families: 4, rejected: 1 });
   expect(catalogs.current()!.record(0).values.price).toBe(4.2);

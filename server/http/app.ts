@@ -6,6 +6,7 @@ import { serveContent } from './contentRoutes.ts';
 import { serveDemand } from './demandRoutes.ts';
 import { openDoor } from './door.ts';
 import { serveEffect } from './effectRoutes.ts';
+import { serveEvents } from './eventRoutes.ts';
 import { serveFilters } from './filterRoutes.ts';
 import { serveImport } from './importRoutes.ts';
 import { servePictures } from './pictureRoutes.ts';
@@ -43,6 +44,7 @@ export function createApp(services: Services): OpenAPIHono {
   serveProducts(serve, services);
   serveStorefronts(serve, services);
   serveDrafts(serve, services);
+  serveEvents(app, serve, services);
   servePictures(app, services);
   app.doc31('/openapi.json', {
     openapi: '3.1.0',

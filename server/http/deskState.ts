@@ -77,7 +77,7 @@ const inWords = (changes: readonly EntryChange[] | null, names: NamesForChanges)
   changes && describeChanges(changes, names).flatMap(({ sentences }) => sentences)[0]!;
 
 /** Everything the desk shows of a draft; read, never written. */
-export function deskState({ ref, setups, catalogs, heads }: Desk): DeskState {
+export function deskState({ ref, setups, catalogs, heads, person }: Desk): DeskState {
   const { storefront, draft } = heads();
   const names = namesOf(catalogs.current());
   const setup = setups.draft();
@@ -94,8 +94,8 @@ export function deskState({ ref, setups, catalogs, heads }: Desk): DeskState {
     decisions: countOf(setup.products),
     changes: setups.changesByPart().flatMap((part) => describeChanges(part, names)),
     setAside: setups.setAside().length,
-    canUndo: inWords(setups.nextUndo(), names),
-    canRedo: inWords(setups.nextRedo(), names),
+    canUndo: inWords(setups.nextUndo(person), names),
+    canRedo: inWords(setups.nextRedo(person), names),
     release: live && { number: live.number, at: new Date(live.at).toISOString(), who: live.who },
     catalog: {
       generation: catalog?.generation ?? 0,

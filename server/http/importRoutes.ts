@@ -139,11 +139,13 @@ function servePuttingInForce(serve: Serve, { searcher }: Pick<Services, 'searche
       });
     const job = await imports.commit();
     if (!job) throw imports.isBusy() ? busy() : nothingReady();
+    here.tellAround('put another catalog in force');
     return job;
   });
-  serve.desk(catalogEndpoints.putBackCatalog, async ({ imports }, _, { generation }) => {
+  serve.desk(catalogEndpoints.putBackCatalog, async ({ imports, tellAround }, _, { generation }) => {
     const job = await imports.putBack(generation);
     if (!job) throw busy();
+    tellAround('put an earlier catalog back');
     return job;
   });
   serve.desk(

@@ -5,7 +5,7 @@ import { noCatalog } from '../refused.ts';
 import { deskState, groupOf } from './deskState.ts';
 import type { Desk, Services } from './services.ts';
 import type { Serve } from './serving.ts';
-import { who, written } from './setupRoutes.ts';
+import { written } from './setupRoutes.ts';
 
 /** Looking through the catalog, and deciding about its products. */
 export function serveProducts(serve: Serve, services: Pick<Services, 'searcher' | 'writer' | 'now'>): void {
@@ -27,25 +27,25 @@ export function serveProducts(serve: Serve, services: Pick<Services, 'searcher' 
     searches: await searcher.places(ref, id, searches === undefined ? [] : [searches].flat()),
   }));
 
-  serve.desk(productEndpoints.editCells, async (here, _, { revision, cells }, context) => {
+  serve.desk(productEndpoints.editCells, async (here, _, { revision, cells }) => {
     const edits = await searcher.editsForCells(here.ref, cells);
-    return written(here, writer.edit(here.ref, edits, revision, who(context), now()));
+    return written(here, writer.edit(here.ref, edits, revision, here.person, now()));
   });
 
-  serve.desk(productEndpoints.editProducts, async (here, _, { revision, which, what }, context) => {
+  serve.desk(productEndpoints.editProducts, async (here, _, { revision, which, what }) => {
     const edits = await searcher.editsForProducts(here.ref, which, what);
     if (edits.length === 0) return { products: 0, state: deskState(here) };
-    const state = await written(here, writer.edit(here.ref, edits, revision, who(context), now()));
+    const state = await written(here, writer.edit(here.ref, edits, revision, here.person, now()));
     return { products: new Set(edits.map(({ key }) => key)).size, state };
   });
 
-  serve.desk(productEndpoints.discard, (here, _, { revision, group }, context) => {
+  serve.desk(productEndpoints.discard, (here, _, { revision, group }) => {
     const edits = here.setups
       .changes()
       .filter((change) => groupOf(change) === group)
       .map(({ part, key, before }): EntryEdit => ({ part, key, value: before }));
     if (edits.length === 0) return deskState(here);
-    return written(here, writer.edit(here.ref, edits, revision, who(context), now()));
+    return written(here, writer.edit(here.ref, edits, revision, here.person, now()));
   });
 
   serve.desk(productEndpoints.facts, async ({ id, catalogs }, _, { records }) => {

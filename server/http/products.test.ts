@@ -126,7 +126,7 @@ describe('many products at once', () => {
     const { group } = body.state.changes[0]!;
     const after = await shelf.post('/desk/catalog/discard', { revision: shelf.setups.revision(), group: group!.name });
     expect((after.body as DeskState).changes).toEqual([]);
-    shelf.setups.undo(shelf.setups.revision(), 'Ada', 1);
+    shelf.setups.undo(shelf.setups.revision(), 'Merchandiser', 1);
     expect(await ids('f.tags=ocean')).toHaveLength(3);
   });
   test('all of a list but for some, which stay as they are', async () => {

@@ -3,7 +3,7 @@ import { Refused } from '../refused.ts';
 import type { Db } from '../store/database.ts';
 import type { Services } from './services.ts';
 import type { Serve } from './serving.ts';
-import { who, written } from './setupRoutes.ts';
+import { written } from './setupRoutes.ts';
 
 /** What the application proposes for the catalog in force. */
 export function serveProposals(serve: Serve, services: Services): void {
@@ -24,14 +24,14 @@ export function serveProposals(serve: Serve, services: Services): void {
     };
   });
 
-  serve.desk(proposalEndpoints.acceptProposals, async (here, _, { revision, ids }, context) => {
+  serve.desk(proposalEndpoints.acceptProposals, async (here, _, { revision, ids }) => {
     const edits = await searcher.editsForProposals(here.ref, ids);
     if (edits.length === 0)
       throw new Refused(409, {
         code: 'nothing-proposed',
         message: 'That is no longer proposed: it is decided already.',
       });
-    return written(here, writer.edit(here.ref, edits, revision, who(context), now()));
+    return written(here, writer.edit(here.ref, edits, revision, here.person, now()));
   });
 
   serve.desk(proposalEndpoints.declineProposal, async ({ id: storefront }, _, { id }) => {

@@ -47,7 +47,7 @@ test('accepted, it is in the draft in one step; declined, it is not made again u
   expect(accepted.status).toBe(200);
   expect(shelf.setups.draft().attributes.hair).toMatchObject({ searchable: true });
   expect((await proposals()).proposals).toEqual([]);
-  shelf.setups.undo(shelf.setups.revision(), 'Ada', 1);
+  shelf.setups.undo(shelf.setups.revision(), 'Merchandiser', 1);
   expect(shelf.setups.draft().attributes).not.toHaveProperty('hair');
   expect(shelf.setups.draft().filters).not.toHaveProperty('hair');
   await shelf.post('/desk/proposals/decline', { id: 'filter:hair' });

@@ -13,6 +13,7 @@ import type { Db } from '../store/database.ts';
 import type { SetupReader } from '../store/setupStore.ts';
 import type { DraftHead, StorefrontHead, StorefrontReader } from '../store/storefronts.ts';
 import type { Writer } from '../store/writes.ts';
+import type { Hub } from '../together/hub.ts';
 
 /** What is done for one storefront, beside what is kept of it. */
 export interface Storefront extends StorefrontShelf {
@@ -27,8 +28,16 @@ export interface Storefront extends StorefrontShelf {
 /** A storefront with the draft that a request is about. */
 export interface Desk extends Omit<Storefront, 'setups'> {
   readonly ref: DraftRef;
+  /** Who asks: a name that the browser keeps. */
+  readonly person: string;
+  /** The browser tab that asks, empty for a program; what it does itself it need not be told. */
+  readonly tab: string;
   readonly setups: SetupReader;
   /** How the storefront and the draft are listed, read when they are asked for. */
+  /** Tells whoever has the draft open that it was changed, up to a revision. */
+  tellChanged(revision: number): void;
+  /** Tells every desk of the storefront of something else that all see. */
+  tellAround(what: string): void;
   heads(): { readonly storefront: StorefrontHead | null; readonly draft: DraftHead | null };
 }
 
@@ -44,6 +53,8 @@ export interface Services {
   readonly pictures: PictureDesk;
   readonly searcher: Searcher;
   readonly writer: Writer;
+  /** Tells desks what happens. */
+  readonly hub: Hub;
   readonly now: () => number;
   /** Names this server answers under besides those of its own machine. */
   readonly hosts: readonly string[];

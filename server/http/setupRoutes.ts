@@ -1,4 +1,3 @@
-import type { Context } from 'hono';
 import { endpoints } from '../../api/endpoints.ts';
 import type { NamesForChanges } from '../../core/setup/terms/part.ts';
 import { namesOf } from '../catalog/namesOf.ts';
@@ -25,7 +24,10 @@ const nothingToDo = {
 /** What a write of a draft is answered with: the state it leaves, or why it was refused. */
 export async function written(here: Desk, writing: Promise<WriteOutcome>): Promise<ReturnType<typeof deskState>> {
   const outcome = await writing;
-  if (!('refusal' in outcome)) return deskState(here);
+  if (!('refusal' in outcome)) {
+    here.tellChanged(outcome.revision);
+    return deskState(here);
+  }
   const { refusal } = outcome;
   if (refusal.code === 'stale-write')
     throw new Refused(409, {
@@ -37,21 +39,17 @@ export async function written(here: Desk, writing: Promise<WriteOutcome>): Promi
         changes: describeChanges(refusal.changes, namesOf(here.catalogs.current())),
       },
     });
+  if (refusal.code === 'changed-since')
+    throw new Refused(409, {
+      code: refusal.code,
+      message: `${refusal.who.join(' and ') || 'Somebody'} changed this since. Nothing was taken back.`,
+      details: { who: [...refusal.who], changes: describeChanges(refusal.changes, namesOf(here.catalogs.current())) },
+    });
   if ('part' in refusal) {
     const field = [refusal.part, refusal.key.slice(0, 80), refusal.field].filter(Boolean).join('.');
     throw new Refused(400, { code: refusal.code, message: `${field}: ${refusal.message}`, field });
   }
   throw new Refused(409, { code: refusal.code, message: nothingToDo[refusal.code] });
-}
-
-/** Who says they make a change: a name the browser keeps. */
-export function who(context: Context): string {
-  const said = context.req.header('x-person') ?? '';
-  try {
-    return decodeURIComponent(said).trim().slice(0, 80) || 'Merchandiser';
-  } catch {
-    return said.slice(0, 80);
-  }
 }
 
 /** The draft, its steps and the releases. */
@@ -61,30 +59,34 @@ export function serveSetup(serve: Serve, { writer, now }: Pick<Services, 'writer
     if (!here.catalogs.current() && here.setups.revision() === 0) throw noCatalog();
     return deskState(here);
   });
-  serve.desk(endpoints.edit, (here, _, { revision, edits }, context) =>
+  serve.desk(endpoints.edit, (here, _, { revision, edits }) =>
     written(
       here,
       writer.edit(
         here.ref,
         edits.map(({ part, key, value }) => ({ part, key, value: value ?? null })),
         revision,
-        who(context),
+        here.person,
         now(),
       ),
     ),
   );
-  serve.desk(endpoints.undo, (here, _, { revision }, context) =>
-    written(here, writer.undo(here.ref, revision, who(context), now())),
+  serve.desk(endpoints.undo, (here, _, { revision, changedSince }) =>
+    written(here, writer.undo(here.ref, revision, here.person, now(), changedSince)),
   );
-  serve.desk(endpoints.redo, (here, _, { revision }, context) =>
-    written(here, writer.redo(here.ref, revision, who(context), now())),
+  serve.desk(endpoints.redo, (here, _, { revision, changedSince }) =>
+    written(here, writer.redo(here.ref, revision, here.person, now(), changedSince)),
   );
-  serve.desk(endpoints.publish, (here, _, { revision, note }, context) =>
-    written(here, writer.publish(here.ref, revision, who(context), note, now())),
-  );
-  serve.desk(endpoints.takeBack, (here, _, { number }, context) =>
-    written(here, writer.publishAgain(here.ref, number, who(context), now())),
-  );
+  serve.desk(endpoints.publish, async (here, _, { revision, note }) => {
+    const state = await written(here, writer.publish(here.ref, revision, here.person, note, now()));
+    here.tellAround(`published release ${state.release?.number}`);
+    return state;
+  });
+  serve.desk(endpoints.takeBack, async (here, _, { number }) => {
+    const state = await written(here, writer.publishAgain(here.ref, number, here.person, now()));
+    here.tellAround(`made release ${number} live again`);
+    return state;
+  });
   /** A release never changes, so what it changed is reported once for each catalog. */
   const described = new Map<string, { readonly names: NamesForChanges; readonly sentences: string[] }>();
   const sentencesOf = ({ id, releases }: Desk, number: number, names: NamesForChanges): string[] => {

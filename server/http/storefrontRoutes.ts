@@ -4,7 +4,8 @@ import { noCatalog, Refused } from '../refused.ts';
 import { firstDraft } from '../store/setupStore.ts';
 import type { Desk, Services } from './services.ts';
 import type { Serve } from './serving.ts';
-import { who, written } from './setupRoutes.ts';
+import { written } from './setupRoutes.ts';
+import { who } from './who.ts';
 
 /** Days without a change after which a draft is pointed out. */
 const leftAloneAfter = 90 * 86_400_000;
@@ -91,16 +92,19 @@ export function serveDrafts(serve: Serve, services: Services): void {
   serve.desk(endpoints.beginDraft, async (here, _, { name, note, from }, context) => ({
     id: await writer.beginDraft(here.id, { name, note, from: named(here, from) }, who(context), now()),
   }));
-  serve.desk(endpoints.nameDraft, async ({ id: storefront }, _, { draft, name, note }) => {
+  serve.desk(endpoints.nameDraft, async ({ id: storefront, tellAround }, _, { draft, name, note }) => {
     await writer.nameDraft({ storefront, draft }, name, note);
+    tellAround('');
     return {};
   });
-  serve.desk(endpoints.takeOutDraft, async ({ id: storefront }, _, { draft }) => {
+  serve.desk(endpoints.takeOutDraft, async ({ id: storefront, tellAround }, _, { draft }) => {
     await writer.takeOutDraft({ storefront, draft }, now());
+    tellAround('took a draft out');
     return {};
   });
-  serve.desk(endpoints.putBackDraft, async ({ id: storefront }, _, { draft }) => {
+  serve.desk(endpoints.putBackDraft, async ({ id: storefront, tellAround }, _, { draft }) => {
     await writer.putBackDraft({ storefront, draft });
+    tellAround('put a draft back');
     return {};
   });
   serve.desk(endpoints.mergePreview, (here, { from }) => {

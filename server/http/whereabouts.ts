@@ -1,7 +1,13 @@
 import type { Context } from 'hono';
 import { unnamed } from '../../api/paths.ts';
+import { namesOf } from '../catalog/namesOf.ts';
 import { noSuchSetup, noSuchStorefront, shopClosed } from '../refused.ts';
+import { describeChanges } from './deskState.ts';
 import type { Desk, Services, Storefront } from './services.ts';
+import { who } from './who.ts';
+
+/** Sentences of a change that are told as it happens. */
+const sentencesTold = 5;
 
 /** Finds what a request's address is about. */
 export interface Whereabouts {
@@ -11,7 +17,7 @@ export interface Whereabouts {
   shopIn(context: Context): Storefront;
 }
 
-export function whereaboutsOf({ storefronts, at }: Pick<Services, 'storefronts' | 'at'>): Whereabouts {
+export function whereaboutsOf({ storefronts, at, hub }: Pick<Services, 'storefronts' | 'at' | 'hub'>): Whereabouts {
   const headIn = (context: Context) => {
     const id = context.req.param('storefront') ?? unnamed;
     const head = id === unnamed ? storefronts.first() : storefronts.storefront(id);
@@ -33,10 +39,21 @@ export function whereaboutsOf({ storefronts, at }: Pick<Services, 'storefronts' 
       const setups = storefront.setups(ref.draft);
       // A storefront without a catalog has no draft yet: its screens say what is missing.
       if (setups.revision() === 0 && storefront.releases.liveNumber() !== null) throw noSuchSetup(ref);
+      const person = who(context);
+      const tab = (context.req.header('x-tab') ?? '').slice(0, 80);
       return {
-        ...storefront,
-        ref,
-        setups,
+        ...{ ...storefront, ref, person, tab, setups },
+        tellChanged(revision) {
+          const step = setups.stepAt(revision);
+          if (!step) return;
+          const told = describeChanges(step.changes, namesOf(storefront.catalogs.current()));
+          hub.tell(ref, {
+            ...{ kind: 'changed', revision, tab, who: step.who },
+            parts: [...new Set(step.changes.map(({ part }) => part))],
+            sentences: told.flatMap(({ sentences }) => sentences).slice(0, sentencesTold),
+          });
+        },
+        tellAround: (what) => hub.tellAll(id, { kind: 'around', who: person, tab, what }),
         heads: () => ({ storefront: storefronts.storefront(id), draft: storefronts.draft(ref) }),
       };
     },

@@ -38,7 +38,7 @@ test('a draft begun from what is live has no changes, and what is done in one is
   edit(winter, 'relevance', 'closeCall', { width: 9 });
   expect([width(winter), width(main)]).toEqual([9, 3]);
   expect([stores.draft(winter).changes().length, stores.draft(main).changes().length]).toEqual([1, 0]);
-  expect(stores.draft(main).nextUndo()).toBeNull();
+  expect(stores.draft(main).nextUndo('Ada')).toBeNull();
 });
 
 test('one begun from an older release is behind, and has what that release had', () => {

@@ -22,11 +22,11 @@ test('a slider drawn in one go is one step for undo; another hand or a pause mak
   const { setups } = shelf;
   for (const [at, value] of [4, 5, 6].entries())
     setups.edit(width(value), setups.revision(), 'Ada', 2_000_000 + at * 100);
-  expect(setups.nextUndo()).toMatchObject([{ before: { width: 3 }, after: { width: 6 } }]);
+  expect(setups.nextUndo('Ada')).toMatchObject([{ before: { width: 3 }, after: { width: 6 } }]);
   setups.edit(width(7), setups.revision(), 'Ben', 2_000_300);
-  expect(setups.nextUndo()).toMatchObject([{ before: { width: 6 }, after: { width: 7 } }]);
+  expect(setups.nextUndo('Ben')).toMatchObject([{ before: { width: 6 }, after: { width: 7 } }]);
   setups.edit(width(8), setups.revision(), 'Ben', 2_060_000);
-  expect(setups.nextUndo()).toMatchObject([{ before: { width: 7 }, after: { width: 8 } }]);
+  expect(setups.nextUndo('Ben')).toMatchObject([{ before: { width: 7 }, after: { width: 8 } }]);
 });
 
 test('two people at different things do not block each other; at the same thing the later one is told', () => {
@@ -60,7 +60,7 @@ test('an edit that changes nothing leaves no step behind', () => {
   const { setups } = shelf;
   const seen = setups.revision();
   expect(setups.edit(width(3), seen, 'Ada', 1)).toEqual({ revision: seen });
-  expect(setups.nextUndo()).toBeNull();
+  expect(setups.nextUndo('Ada')).toBeNull();
 });
 
 test('another connection, as a search thread has, sees an edit at once and rebuilds no index', () => {
@@ -85,7 +85,7 @@ test('what was written is there when the folder is opened again', () => {
   setups.edit(width(9), setups.revision(), 'Ada', 1);
   const again = openDatabase(shelf.folder.database);
   expect(openSetupStore(again, shelf.ref).draft()).toEqual(setups.draft());
-  expect(openSetupStore(again, shelf.ref).nextUndo()).toEqual(setups.nextUndo());
+  expect(openSetupStore(again, shelf.ref).nextUndo('Ada')).toEqual(setups.nextUndo('Ada'));
   again.close();
 });
 
@@ -95,7 +95,7 @@ test('steps joined into one keep what they touched: who looked in between is tol
   setups.edit([{ ...hiding, value: { what: 'product', product: 'b' } }], setups.revision(), 'Ada', 2_000_000);
   const lookedAt = setups.revision();
   setups.edit([{ ...hiding, value: null }], lookedAt, 'Ada', 2_000_200);
-  expect(setups.nextUndo()).toBeNull();
+  expect(setups.nextUndo('Ada')).toBeNull();
   expect(setups.draft().hiding).toEqual({});
   const other = [{ ...hiding, value: { what: 'product', product: 'b', from: ['results'] } }];
   expect(setups.edit(other, lookedAt, 'Ben', 2_000_300)).toMatchObject({ refusal: { code: 'stale-write' } });
@@ -155,4 +155,34 @@ test('the draft that is kept up to date by its journal is the one read anew, aft
     expect(other.draft()).toEqual(anew.draft());
     expect(setups.changes()).toEqual(changesBetween(anew.live()!.setup, anew.draft()));
   }
+});
+
+test('undo takes back one’s own last step, whatever others did since', () => {
+  const { setups } = shelf;
+  setups.edit(width(9), setups.revision(), 'Ada', 2_000_000);
+  setups.edit(spelling(false), setups.revision(), 'Ben', 2_010_000);
+  expect(setups.undo(setups.revision(), 'Ada', 2_020_000)).toHaveProperty('revision');
+  expect(setups.draft().relevance).toMatchObject({ closeCall: { width: 3 }, spelling: { tolerance: false } });
+  expect(setups.undo(setups.revision(), 'Ada', 2_030_000)).toMatchObject({ refusal: { code: 'nothing-to-undo' } });
+  expect(setups.redo(setups.revision(), 'Ben', 2_040_000)).toMatchObject({ refusal: { code: 'nothing-to-redo' } });
+  // Somebody else's edit leaves what can be made again.
+  setups.edit(spelling(true), setups.revision(), 'Ben', 2_050_000);
+  expect(setups.redo(setups.revision(), 'Ada', 2_060_000)).toHaveProperty('revision');
+  expect(setups.draft().relevance.closeCall.width).toBe(9);
+});
+
+test('what somebody else changed since is asked about, with both values, and the rest can go without it', () => {
+  const { setups } = shelf;
+  setups.edit([...width(9), ...spelling(false)], setups.revision(), 'Ada', 2_000_000);
+  setups.edit(width(5), setups.revision(), 'Ben', 2_010_000);
+  expect(setups.undo(setups.revision(), 'Ada', 2_020_000)).toMatchObject({
+    refusal: { code: 'changed-since', who: ['Ben'], changes: [{ before: { width: 3 }, after: { width: 5 } }] },
+  });
+  expect(setups.draft().relevance).toMatchObject({ closeCall: { width: 5 }, spelling: { tolerance: false } });
+  setups.undo(setups.revision(), 'Ada', 2_030_000, 'keep');
+  expect(setups.draft().relevance).toMatchObject({ closeCall: { width: 5 }, spelling: { tolerance: true } });
+  setups.edit(width(7), setups.revision(), 'Ada', 2_040_000);
+  setups.edit(width(6), setups.revision(), 'Ben', 2_050_000);
+  setups.undo(setups.revision(), 'Ada', 2_060_000, 'take');
+  expect(setups.draft().relevance.closeCall.width).toBe(5);
 });

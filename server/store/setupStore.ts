@@ -30,7 +30,13 @@ export interface UnknownRevision {
 }
 export type WriteOutcome =
   | { readonly revision: number }
-  | { readonly refusal: EditRefusal | StaleWrite | UnknownRevision | NothingToDo };
+  | { readonly refusal: EditRefusal | StaleWrite | UnknownRevision | ChangedAgain | NothingToDo };
+/** Others changed entries of a step since it was made: what each would become, and what it is. */
+export interface ChangedAgain {
+  readonly code: 'changed-since';
+  readonly changes: readonly EntryChange[];
+  readonly who: readonly string[];
+}
 export interface NothingToDo {
   readonly code:
     | 'nothing-to-undo'
@@ -63,14 +69,19 @@ const ourselves = 'Clever Shelf';
 /** The draft that a storefront begins with. */
 export const firstDraft = 'main';
 
+/** What becomes of entries of a step that others changed since. */
+export type ChangedSince = 'ask' | 'keep' | 'take';
+
 /** Edits of the same entries by the same person within this time, in milliseconds, are one step for undo. */
 const oneStep = 1500;
 
 /** One draft, its journal and the releases of its storefront, for reading. */
 export interface SetupReader extends DraftReader {
-  /** The change that undo (redo) would take back (make again), or null. */
-  nextUndo(): readonly EntryChange[] | null;
-  nextRedo(): readonly EntryChange[] | null;
+  /** The change of somebody's own that undo (redo) would take back (make again), or null. */
+  nextUndo(who: string): readonly EntryChange[] | null;
+  nextRedo(who: string): readonly EntryChange[] | null;
+  /** The step that brought the draft to a revision, or null. */
+  stepAt(revision: number): { readonly who: string; readonly changes: readonly EntryChange[] } | null;
 }
 
 /** The same with its writes. Every write is one transaction. */
@@ -83,8 +94,12 @@ export interface SetupStore extends SetupReader {
    */
   beginWithCatalog(usual: Setup, at: number): void;
   edit(edits: readonly EntryEdit[], seen: number, who: string, at: number): WriteOutcome;
-  undo(seen: number, who: string, at: number): WriteOutcome;
-  redo(seen: number, who: string, at: number): WriteOutcome;
+  /**
+   * Takes back somebody's own last step. Entries that others changed since are asked about (`ask`: refused, with both
+   * values), left as they are (`keep`), or taken back like the others (`take`).
+   */
+  undo(seen: number, who: string, at: number, changedSince?: ChangedSince): WriteOutcome;
+  redo(seen: number, who: string, at: number, changedSince?: ChangedSince): WriteOutcome;
   publish(seen: number, who: string, note: string, at: number): WriteOutcome;
   publishAgain(number: number, who: string, at: number): WriteOutcome;
   /** Takes changes over from another setup, as one step; refused where anything was changed since `seen`. */
@@ -145,9 +160,10 @@ export function openSetupStore(
     )
     .pluck();
   const steps = (state: 'done' | 'undone', order: 'DESC' | 'ASC') =>
-    db.prepare<typeof names, JournalRow>(
+    db.prepare<typeof names & { who: string }, JournalRow>(
       `SELECT id, who, at, changes, source, base_before AS baseBefore, base_after AS baseAfter FROM journal
-       WHERE storefront = @storefront AND draft = @draft AND kind = 'edit' AND state = '${state}' ORDER BY id ${order} LIMIT 1`,
+       WHERE storefront = @storefront AND draft = @draft AND kind = 'edit' AND state = '${state}' AND who = @who
+       ORDER BY id ${order} LIMIT 1`,
     );
   const lastDone = steps('done', 'DESC');
   const firstUndone = steps('undone', 'ASC');
@@ -159,6 +175,12 @@ export function openSetupStore(
   const changesSince = db.prepare<typeof names & { revision: number }, Pick<JournalRow, 'who' | 'changes'>>(
     'SELECT who, changes FROM journal WHERE storefront = @storefront AND draft = @draft AND revision > @revision ORDER BY id',
   );
+  const changesAfter = db.prepare<typeof names & { id: number }, Pick<JournalRow, 'who' | 'changes'>>(
+    'SELECT who, changes FROM journal WHERE storefront = @storefront AND draft = @draft AND id > @id ORDER BY id',
+  );
+  const stepOf = db.prepare<typeof names & { revision: number }, Pick<JournalRow, 'who' | 'changes'>>(
+    'SELECT who, changes FROM journal WHERE storefront = @storefront AND draft = @draft AND revision = @revision',
+  );
   const addStep = db.prepare(
     `INSERT INTO journal (storefront, draft, revision, who, at, kind, changes, state, source, base_before, base_after)
      VALUES (@storefront, @draft, @revision, @who, @at, @kind, @changes, 'done', @source, @before, @after)`,
@@ -168,8 +190,8 @@ export function openSetupStore(
   const joinStep = db.prepare(
     'UPDATE journal SET changes = @changes, revision = @revision, at = @at, state = @state WHERE id = @id',
   );
-  const dropUndone = db.prepare<typeof names>(
-    `UPDATE journal SET state = 'gone' WHERE storefront = @storefront AND draft = @draft AND state = 'undone'`,
+  const dropUndone = db.prepare<typeof names & { who: string }>(
+    `UPDATE journal SET state = 'gone' WHERE storefront = @storefront AND draft = @draft AND state = 'undone' AND who = @who`,
   );
   const lastRelease = db
     .prepare<[string], number | null>('SELECT max(number) FROM release WHERE storefront = ?')
@@ -241,15 +263,8 @@ export function openSetupStore(
    * they began stay in the step: who looked in between saw something else.
    */
   const joinToLast = (changes: readonly EntryChange[], who: string, at: number): number | null => {
-    const last = lastDone.get(names);
-    if (
-      !last ||
-      last.source !== null ||
-      lastJournaled.get(names) !== last.id ||
-      last.who !== who ||
-      at - last.at > oneStep
-    )
-      return null;
+    const last = lastDone.get({ ...names, who });
+    if (!last || last.source !== null || lastJournaled.get(names) !== last.id || at - last.at > oneStep) return null;
     // What has been published in between is a step of its own: undo must be able to go back to just that.
     if ((reader.live()?.at ?? 0) >= last.at) return null;
     const before = JSON.parse(last.changes) as EntryChange[];
@@ -264,14 +279,42 @@ export function openSetupStore(
     joinStep.run({ id: last.id, changes: JSON.stringify(joined), revision: now, at, state });
     return now;
   };
-  const step = (kind: 'undo' | 'redo', seen: number, who: string, at: number): WriteOutcome => {
-    const row = (kind === 'undo' ? lastDone : firstUndone).get(names);
-    if (!row) return { refusal: { code: kind === 'undo' ? 'nothing-to-undo' : 'nothing-to-redo' } };
-    const changes = (JSON.parse(row.changes) as EntryChange[]).map((change) =>
-      kind === 'undo' ? { ...change, before: change.after, after: change.before } : change,
+  /** Who changed some entries after a step was made. */
+  const changedAfter = (id: number, changes: readonly EntryChange[]): string[] => {
+    const keys = new Set(changes.map(entryKey));
+    const later = changesAfter.all({ ...names, id });
+    const theirs = later.filter(({ changes: text }) =>
+      (JSON.parse(text) as EntryChange[]).some((change) => keys.has(entryKey(change))),
     );
-    const refusal = stale(new Set(changes.map(entryKey)), seen);
-    if (refusal) return { refusal };
+    return [...new Set(theirs.map(({ who }) => who))];
+  };
+  const step = (
+    kind: 'undo' | 'redo',
+    seen: number,
+    who: string,
+    at: number,
+    changedSince: ChangedSince,
+  ): WriteOutcome => {
+    const row = (kind === 'undo' ? lastDone : firstUndone).get({ ...names, who });
+    if (!row) return { refusal: { code: kind === 'undo' ? 'nothing-to-undo' : 'nothing-to-redo' } };
+    if (seen > revision()) return { refusal: { code: 'unknown-revision', revision: revision() } };
+    const wanted = (JSON.parse(row.changes) as EntryChange[])
+      .map((change) => (kind === 'undo' ? { ...change, before: change.after, after: change.before } : change))
+      .map((change) => ({ ...change, is: stored(change.part, change.key) }));
+    const isMine = ({ before, is }: { before: unknown; is: unknown }): boolean => canonical(before) === canonical(is);
+    const others = wanted
+      .filter((each) => !isMine(each))
+      .map(({ part, key, is, after }): EntryChange => ({ part, key, before: after, after: is }));
+    if (others.length > 0 && changedSince === 'ask')
+      return { refusal: { code: 'changed-since', changes: others, who: changedAfter(row.id, others) } };
+    const changes = wanted
+      .filter((each) => changedSince === 'take' || isMine(each))
+      .map(({ part, key, is, after }): EntryChange => ({ part, key, before: is, after }));
+    if (changes.length === 0) {
+      // All of it is somebody else's by now and stays: the step before it is next.
+      setStepState.run({ id: row.id, state: 'gone' });
+      return { revision: revision() };
+    }
     for (const { part, key, after } of changes) writeEntry({ part, key, value: after });
     setStepState.run({ id: row.id, state: kind === 'undo' ? 'undone' : 'done' });
     // Without what a merge brought, the draft is no longer up to what it was brought up to.
@@ -306,8 +349,12 @@ export function openSetupStore(
 
   return {
     ...reader,
-    nextUndo: () => readUndo(lastDone.get(names)),
-    nextRedo: () => readRedo(firstUndone.get(names)),
+    nextUndo: (who) => readUndo(lastDone.get({ ...names, who })),
+    nextRedo: (who) => readRedo(firstUndone.get({ ...names, who })),
+    stepAt(revision) {
+      const row = stepOf.get({ ...names, revision });
+      return row ? { who: row.who, changes: (JSON.parse(row.changes) as EntryChange[]).filter(isChange) } : null;
+    },
     begin: db.transaction((setup: Setup, at: number, who = ourselves) => {
       addDraft.run({ ...names, name: 'Main draft', who, at, format: setupVersion });
       for (const entry of entriesOf(setup)) writeEntry(entry);
@@ -340,11 +387,15 @@ export function openSetupStore(
       if (changes.length === 0) return { revision: revision() };
       for (const { part, key, after } of changes) writeEntry({ part, key, value: after });
       holdToSchema(changes);
-      dropUndone.run(names);
+      dropUndone.run({ ...names, who });
       return { revision: joinToLast(changes, who, at) ?? journal('edit', changes, who, at) };
     }),
-    undo: inOne((seen: number, who: string, at: number) => step('undo', seen, who, at)),
-    redo: inOne((seen: number, who: string, at: number) => step('redo', seen, who, at)),
+    undo: inOne((seen: number, who: string, at: number, changedSince: ChangedSince = 'ask') =>
+      step('undo', seen, who, at, changedSince),
+    ),
+    redo: inOne((seen: number, who: string, at: number, changedSince: ChangedSince = 'ask') =>
+      step('redo', seen, who, at, changedSince),
+    ),
     publish: inOne((seen: number, who: string, note: string, at: number): WriteOutcome => {
       const refusal = stale(null, seen);
       if (refusal) return { refusal };
@@ -365,7 +416,7 @@ export function openSetupStore(
         if (refusal) return { refusal };
         for (const { part, key, after } of changes) writeEntry({ part, key, value: after });
         holdToSchema(changes);
-        dropUndone.run(names);
+        dropUndone.run({ ...names, who });
         const now = journal('edit', changes, who, at, { source, before: reader.baseNumber(), after: base });
         setBase.run({ ...names, base });
         return { revision: now };

@@ -2,7 +2,6 @@ import type { AnswerOf, BodyOf, QueryOf } from '../../api/endpoint.ts';
 import type { endpoints } from '../../api/endpoints.ts';
 import { type EndpointName, pathFor, paths } from '../../api/paths.ts';
 import type { Problem } from '../../api/problem.ts';
-import { personNow } from './person.ts';
 import { type Place, placeNow } from './place.ts';
 
 /** What a refused request says of itself. */
@@ -23,6 +22,9 @@ const passing: ReadonlySet<string> = new Set(['no-connection', 'storage-busy', '
 export const isPassing = (error: unknown): boolean => error instanceof CallProblem && passing.has(error.code);
 /** After how long something refused in passing is tried again, in milliseconds. */
 export const tryAgainAfter = 2000;
+
+/** Names this page, so that it is not told what it did itself. */
+export const tab = crypto.randomUUID?.() ?? String(Math.random()).slice(2);
 
 type Values = Readonly<Record<string, unknown>>;
 type Of<Name extends EndpointName> = (typeof endpoints)[Name];
@@ -71,11 +73,7 @@ export function call<Name extends EndpointName>(
   const init: RequestInit = { method: method.toUpperCase(), ...(given.signal && { signal: given.signal }) };
   if (given.body !== undefined) {
     init.body = JSON.stringify(given.body);
-    const person = personNow();
-    init.headers = {
-      'content-type': 'application/json',
-      ...(person && { 'x-person': encodeURIComponent(person) }),
-    };
+    init.headers = { 'content-type': 'application/json', 'x-tab': tab };
   }
   return send(address(addressOf(path, given.place), (given.query ?? {}) as Values), init) as Promise<
     AnswerOf<Of<Name>>

@@ -1,18 +1,18 @@
-const key = 'clever-shelf.person';
+import { personCookie } from '../../api/person.ts';
 
-/** Who works at this browser: a name that it keeps, empty where none was said. */
+/** How long a browser keeps the name, in seconds. */
+const keptFor = 400 * 86_400;
+
+/** Who works at this browser: a name that it keeps, and says with every request; empty where none was said. */
 export function personNow(): string {
+  const said = document.cookie.split('; ').find((each) => each.startsWith(`${personCookie}=`));
   try {
-    return localStorage.getItem(key) ?? '';
+    return decodeURIComponent(said?.slice(personCookie.length + 1) ?? '');
   } catch {
-    // A browser that keeps nothing knows nobody.
     return '';
   }
 }
 export function setPerson(name: string): void {
-  try {
-    localStorage.setItem(key, name);
-  } catch {
-    // It is forgotten with the page.
-  }
+  // biome-ignore lint/suspicious/noDocumentCookie: the other way is not in every browser yet
+  document.cookie = `${personCookie}=${encodeURIComponent(name)}; path=/; max-age=${name === '' ? 0 : keptFor}; samesite=strict`;
 }

@@ -6,12 +6,15 @@ import { Loading } from '../parts/Screen.tsx';
 import { useDeskStateQuery } from '../state/deskState.ts';
 import { step } from '../state/edits.ts';
 import { useShopWindow } from '../state/shopWindow.ts';
+import { useTogether } from '../state/together.ts';
 import { useFirstTrial } from '../state/useFirstTrial.ts';
 import { useIsNarrow } from '../state/useIsNarrow.ts';
 import { BehindNotice } from './BehindNotice.tsx';
+import { ChangedSince } from './ChangedSince.tsx';
 import { EffectStrip } from './effect/EffectStrip.tsx';
 import { Navigation } from './Navigation.tsx';
 import { NoCatalogNotice } from './NoCatalogNotice.tsx';
+import { TypingHere } from './PeopleHere.tsx';
 import { SetAsideNotice } from './SetAsideNotice.tsx';
 import { ShopWindow } from './ShopWindow.tsx';
 import { TopBar } from './TopBar.tsx';
@@ -74,11 +77,12 @@ function Editor() {
     <main
       id="screen"
       tabIndex={-1}
-      className="group/editor h-full scroll-pb-40 overflow-y-auto px-[22px] pt-5 pb-10 outline-none max-[939px]:px-3.5"
+      className="group/editor relative h-full scroll-pb-40 overflow-y-auto px-[22px] pt-5 pb-10 outline-none max-[939px]:px-3.5"
     >
       <SetAsideNotice />
       <BehindNotice />
       <NoCatalogNotice />
+      <TypingHere />
       <Suspense fallback={<Loading what="Opening the screen" />}>
         <Outlet />
       </Suspense>
@@ -122,6 +126,7 @@ export function Desk() {
   // biome-ignore lint/correctness/useExhaustiveDependencies: who goes to another screen wants to see it
   useEffect(() => useShopWindow.getState().showEditor(), [pathname]);
   const isOpen = data !== undefined && hasTrial;
+  useTogether(pathname, isOpen);
   if (error && !data) return <CannotOpen problem={error.message} again={() => void refetch()} />;
   if (isNarrow)
     return !isOpen ? (
@@ -170,6 +175,7 @@ export function Desk() {
         )}
       </Group>
       <Messages />
+      <ChangedSince />
     </div>
   );
 }

@@ -48,6 +48,12 @@ const groups: readonly { readonly name: string; readonly places: readonly Place[
   },
 ];
 
+/** What the screen at an address is called. */
+export function screenName(path: string): string {
+  const all = groups.flatMap(({ places }) => places);
+  return all.find(({ to }) => path === to || path.startsWith(`${to}/`))?.label ?? 'another screen';
+}
+
 export function Navigation() {
   return (
     <nav aria-label="Screens" className="flex flex-col overflow-y-auto py-3.5 pr-2.5 pl-3.5">

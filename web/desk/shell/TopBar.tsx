@@ -8,6 +8,7 @@ import { useShopWindow } from '../state/shopWindow.ts';
 import { ChangesButton } from './ChangesButton.tsx';
 import { DraftMenu } from './DraftMenu.tsx';
 import { NavigationDrawer } from './NavigationDrawer.tsx';
+import { PeopleHere } from './PeopleHere.tsx';
 import { PublishButton } from './PublishButton.tsx';
 import { ShopName } from './ShopName.tsx';
 import { TrialSearch } from './TrialSearch.tsx';
@@ -56,6 +57,7 @@ export function TopBar({ isNarrow = false }: { readonly isNarrow?: boolean }) {
       <DraftMenu />
       {!isNarrow && <TrialSearch />}
       <div className="ml-auto flex shrink-0 items-center gap-1">
+        <PeopleHere />
         <IconButton
           label={canUndo ? `Undo: ${canUndo}` : 'Nothing to undo'}
           disabled={canUndo === null}

@@ -1,10 +1,10 @@
 import { toast } from 'sonner';
 import { create } from 'zustand';
 import { mostEdits } from '../../../api/limits.ts';
-import type { DeskState } from '../../../api/stateSchema.ts';
+import type { DescribedChange, DeskState } from '../../../api/stateSchema.ts';
 import type { EntryEdit } from '../../../core/setup/withEntry.ts';
-import { call, isPassing, tryAgainAfter } from '../../client/call.ts';
-import { adoptState, knownState, showUnsaved } from './deskState.ts';
+import { CallProblem, call, isPassing, tryAgainAfter } from '../../client/call.ts';
+import { adoptState, knownState, readState, showUnsaved } from './deskState.ts';
 import { useShopWindow } from './shopWindow.ts';
 import { describeStaleWrite } from './staleWrite.ts';
 import { addWaiting, giveBack, hasWaiting, leftUnderWay, takeWaiting, type WaitingEdit } from './waitingEdits.ts';
@@ -113,13 +113,15 @@ export function edit(...edits: EntryEdit[]): Promise<void> {
 
 /**
  * A change of the draft that the server works out, such as one act on many products: it waits for edits on their way
- * and acts before it, shows what it answers, and tells a refusal. Answers null where it was refused.
+ * and acts before it, shows what it answers, and tells a refusal, but for one that `isTold` tells itself. Answers null
+ * where it was refused.
  */
 export function act<Answer>(
   call: (revision: number) => Promise<Answer>,
   stateIn: (answer: Answer) => DeskState,
+  isTold: (error: unknown) => boolean = () => false,
 ): Promise<Answer | null> {
-  const done = acting.then(() => actNow(call, stateIn));
+  const done = acting.then(() => actNow(call, stateIn, isTold));
   acting = done;
   return done;
 }
@@ -127,6 +129,7 @@ export function act<Answer>(
 async function actNow<Answer>(
   call: (revision: number) => Promise<Answer>,
   stateIn: (answer: Answer) => DeskState,
+  isTold: (error: unknown) => boolean,
 ): Promise<Answer | null> {
   await sending;
   const known = knownState();
@@ -137,7 +140,7 @@ async function actNow<Answer>(
     adopt(stateIn(answer));
     return answer;
   } catch (error) {
-    await refused(error);
+    if (!isTold(error)) await refused(error);
     return null;
   } finally {
     useSaving.setState({ isSaving: false });
@@ -150,23 +153,54 @@ const itself = (state: DeskState): DeskState => state;
 export const discardGroup = (group: string): Promise<DeskState | null> =>
   act((revision) => call('discard', { body: { revision, group } }), itself);
 
+/** Shows what others changed: after what is on its way here, so that neither comes over the other. */
+export async function takeOver(): Promise<void> {
+  await settled();
+  try {
+    adopt(await readState());
+  } catch {
+    // The server does not answer: what is shown stays until it does.
+  }
+}
+
 /** Resolves when nothing that was changed here is on its way any more. */
 export async function settled(): Promise<void> {
   await acting;
   await sending;
 }
 
-type Step = 'undo' | 'redo';
+export type Step = 'undo' | 'redo';
 
-/** Undoes, or redoes, one step of the draft; asked for twice, however quickly, two. */
-export async function step(which: Step): Promise<void> {
+/** Undoes, or redoes, one step of one's own; asked for twice, however quickly, two. */
+export async function step(which: Step, changedSince: 'ask' | 'keep' | 'take' = 'ask'): Promise<void> {
   let reason: string | null = null;
-  const done = await act((revision) => {
-    const known = knownState();
-    reason = (which === 'undo' ? known?.canUndo : known?.canRedo) ?? null;
-    return call(which, { body: { revision } });
-  }, itself);
+  const done = await act(
+    (revision) => {
+      const known = knownState();
+      reason = (which === 'undo' ? known?.canUndo : known?.canRedo) ?? null;
+      return call(which, { body: { revision, changedSince } });
+    },
+    itself,
+    (error) => askAboutOthers(which, error),
+  );
   if (done) toast(which === 'undo' ? 'Undone' : 'Redone', { description: reason });
+}
+
+/** A step of which others changed something since, as long as it is not said what becomes of that. */
+interface AskedAboutOthers {
+  readonly which: Step;
+  readonly who: readonly string[];
+  /** What they made of it. */
+  readonly sentences: readonly string[];
+}
+export const useAskedAboutOthers = create<{ readonly asked: AskedAboutOthers | null }>(() => ({ asked: null }));
+
+/** Others changed some of a step since: says to what, and asks what becomes of it. Answers whether it was that. */
+function askAboutOthers(which: Step, error: unknown): boolean {
+  if (!(error instanceof CallProblem) || error.code !== 'changed-since') return false;
+  const { who, changes } = error.details as { who: string[]; changes: DescribedChange[] };
+  useAskedAboutOthers.setState({ asked: { which, who, sentences: changes.flatMap((change) => change.sentences) } });
+  return true;
 }
 
 /** Publishes the draft as the person saw it; answers whether it is live. */
