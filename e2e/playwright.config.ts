@@ -16,7 +16,7 @@ async function desk(name: string): Promise<{ readonly port: string; readonly dat
 const screens = await desk('SCREENS');
 const jobs = await desk('JOBS');
 /** Tests that start servers of their own, and those that look at every screen or change the catalog. */
-const ownServers = ['crash.spec.ts', 'firmGround.spec.ts'];
+const ownServers = ['crash.spec.ts', 'firmGround.spec.ts', 'together.spec.ts'];
 const ofScreens = ['catalog.spec.ts', 'everyScreen.spec.ts', 'narrow.spec.ts'];
 const at = (port: string): string => `http://127.0.0.1:${port}`;
 

@@ -45,7 +45,9 @@ test('import, attributes, set, publish: each shows in the next', () => {
   expect(first()).toBe('3');
   expect(shelf('attribute', 'set', 'material', '--weight', '40', '--data', data).status).toBe(0);
   expect(first()).toBe('3');
-  expect(JSON.parse(shelf('search', 'sable', '--draft', 'main', '--json', '--data', data).stdout).results[0].id).toBe('1');
+  expect(JSON.parse(shelf('search', 'sable', '--draft', 'main', '--json', '--data', data).stdout).results[0].id).toBe(
+    '1',
+  );
   expect(shelf('publish', '--data', data).stdout).toContain('Material counts 40 instead of');
   expect(first()).toBe('1');
   const { attributes } = JSON.parse(shelf('attributes', '--json', '--data', data).stdout);

@@ -87,6 +87,23 @@ export function mergeSetups(
   return { changes, conflicts, taken };
 }
 
+/**
+ * An edit of an entry that somebody else changed since it was looked at, with what they changed in it; null where both
+ * changed the same of it. `base` is the entry as it was looked at, `now` as it is.
+ */
+export function mergeEntry(edit: EntryEdit, base: unknown, now: unknown): EntryEdit | null {
+  const { part, key, value } = edit;
+  const kind = entryKind(part, key);
+  let isAsked = false;
+  const merged = mergeValues(kind?.inside, { base, ours: now, theirs: value }, () => {
+    isAsked = true;
+    return 'ours';
+  });
+  if (isAsked || (merged && kind?.clash?.(merged))) return null;
+  const checked = checkEdit({ part, key, value: merged ?? null });
+  return 'edit' in checked ? checked.edit : null;
+}
+
 /** A part that both sides together fill beyond what it holds: nothing can be chosen, one side has to give something up first. */
 function refuseTooMany(ours: Setup, edits: readonly EntryEdit[], conflicts: MergeConflict[]): void {
   const merged = withEntries(ours, edits);

@@ -136,6 +136,7 @@ ALTER TABLE draft ADD COLUMN who TEXT NOT NULL DEFAULT '';
 ALTER TABLE draft ADD COLUMN made_at INTEGER NOT NULL DEFAULT 0;
 ALTER TABLE draft ADD COLUMN removed_at INTEGER;            -- taken out; its entries and its journal stay
 ALTER TABLE draft ADD COLUMN base_release INTEGER;          -- the release it was begun from or brought up to last
+ALTER TABLE journal ADD COLUMN first_revision INTEGER;      -- of a step that several edits were joined into: the first one's
 ALTER TABLE journal ADD COLUMN source TEXT;                 -- of a merge: the setup it was of, by its name
 ALTER TABLE journal ADD COLUMN base_before INTEGER;         -- of a merge: the draft's base_release before and after
 ALTER TABLE journal ADD COLUMN base_after INTEGER;

@@ -157,6 +157,28 @@ test('the draft that is kept up to date by its journal is the one read anew, aft
   }
 });
 
+test('two people at one plan both have what they did, where both can stand', () => {
+  const { setups } = shelf;
+  const plan = (pins: { product: string; place: number }[], name = 'Brushes') => [
+    { part: 'plans' as const, key: 'p', value: { name, on: true, searches: ['brush'], pins, pulls: [] } },
+  ];
+  setups.edit(plan([]), setups.revision(), 'Ada', 2_000_000);
+  const seen = setups.revision();
+  setups.edit(plan([{ product: 'a', place: 1 }]), seen, 'Ada', 2_010_000);
+  expect(setups.edit(plan([{ product: 'b', place: 2 }], 'All'), seen, 'Ben', 2_020_000)).toHaveProperty('revision');
+  expect(setups.draft().plans.p).toMatchObject({
+    name: 'All',
+    pins: expect.arrayContaining([
+      { product: 'a', place: 1 },
+      { product: 'b', place: 2 },
+    ]),
+  });
+  // Two products at one place, or one name for another, are somebody's choice.
+  expect(setups.edit(plan([{ product: 'c', place: 1 }]), seen, 'Ben', 2_030_000)).toMatchObject({
+    refusal: { code: 'stale-write' },
+  });
+});
+
 test('undo takes back one’s own last step, whatever others did since', () => {
   const { setups } = shelf;
   setups.edit(width(9), setups.revision(), 'Ada', 2_000_000);

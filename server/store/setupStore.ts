@@ -6,6 +6,7 @@ import {
   entriesOf,
   isChange,
 } from '../../core/setup/entries.ts';
+import { mergeEntry } from '../../core/setup/mergeSetups.ts';
 import { readEntry } from '../../core/setup/readSetup.ts';
 import { mostEntries, type Setup, setupVersion } from '../../core/setup/schema.ts';
 import type { DraftRef } from '../../core/setup/setupRef.ts';
@@ -172,8 +173,11 @@ export function openSetupStore(
       'SELECT max(id) FROM journal WHERE storefront = @storefront AND draft = @draft',
     )
     .pluck();
-  const changesSince = db.prepare<typeof names & { revision: number }, Pick<JournalRow, 'who' | 'changes'>>(
-    'SELECT who, changes FROM journal WHERE storefront = @storefront AND draft = @draft AND revision > @revision ORDER BY id',
+  const changesSince = db.prepare<
+    typeof names & { revision: number },
+    Pick<JournalRow, 'who' | 'changes'> & { readonly began: number }
+  >(
+    'SELECT who, changes, coalesce(first_revision, 0) AS began FROM journal WHERE storefront = @storefront AND draft = @draft AND revision > @revision ORDER BY id',
   );
   const changesAfter = db.prepare<typeof names & { id: number }, Pick<JournalRow, 'who' | 'changes'>>(
     'SELECT who, changes FROM journal WHERE storefront = @storefront AND draft = @draft AND id > @id ORDER BY id',
@@ -182,8 +186,8 @@ export function openSetupStore(
     'SELECT who, changes FROM journal WHERE storefront = @storefront AND draft = @draft AND revision = @revision',
   );
   const addStep = db.prepare(
-    `INSERT INTO journal (storefront, draft, revision, who, at, kind, changes, state, source, base_before, base_after)
-     VALUES (@storefront, @draft, @revision, @who, @at, @kind, @changes, 'done', @source, @before, @after)`,
+    `INSERT INTO journal (storefront, draft, revision, who, at, kind, changes, state, first_revision, source, base_before, base_after)
+     VALUES (@storefront, @draft, @revision, @who, @at, @kind, @changes, 'done', @revision, @source, @before, @after)`,
   );
   const setBase = db.prepare('UPDATE draft SET base_release = @base WHERE storefront = @storefront AND id = @draft');
   const setStepState = db.prepare('UPDATE journal SET state = @state WHERE id = @id');
@@ -241,13 +245,36 @@ export function openSetupStore(
     const now = revision();
     if (seen === now) return null;
     if (seen > now) return { code: 'unknown-revision', revision: now };
-    const since = changesSince
-      .all({ ...names, revision: seen })
-      .flatMap(({ who, changes }) => (JSON.parse(changes) as EntryChange[]).map((change) => ({ who, change })))
-      .filter(({ change }) => keys === null || keys.has(entryKey(change)));
+    const since = stepsSince(seen).filter(({ change }) => keys === null || keys.has(entryKey(change)));
     if (keys !== null && since.length === 0) return null;
     const changes = since.map(({ change }) => change);
     return { code: 'stale-write', revision: now, changes, who: [...new Set(since.map(({ who }) => who))] };
+  };
+  /** Every change after a revision. One of a step that began before it does not tell what stood in between. */
+  const stepsSince = (seen: number) =>
+    changesSince
+      .all({ ...names, revision: seen })
+      .flatMap(({ who, changes, began }) =>
+        (JSON.parse(changes) as EntryChange[]).map((change) => ({ who, change, isWhole: began > seen })),
+      );
+  /** Edits as they are where others changed the same entries since `seen` and both can stand, or why they cannot. */
+  const putTogether = (
+    edits: readonly EntryEdit[],
+    seen: number,
+  ): { readonly edits: readonly EntryEdit[] } | { readonly refusal: StaleWrite | UnknownRevision } => {
+    const refusal = stale(new Set(edits.map(entryKey)), seen);
+    if (!refusal) return { edits };
+    if (refusal.code !== 'stale-write') return { refusal };
+    const together: EntryEdit[] = [];
+    const since = stepsSince(seen);
+    for (const edit of edits) {
+      const first = since.find(({ change }) => entryKey(change) === entryKey(edit));
+      if (first && !first.isWhole) return { refusal };
+      const merged = first ? mergeEntry(edit, first.change.before, stored(edit.part, edit.key)) : edit;
+      if (!merged) return { refusal };
+      together.push(merged);
+    }
+    return { edits: together };
   };
   /** `against` is the release before it: the one its changes are reported against. */
   const insertRelease = (setup: Setup, against: Setup | null, who: string, note: string, at: number): void => {
@@ -379,9 +406,9 @@ export function openSetupStore(
         if ('refusal' in outcome) return { refusal: outcome.refusal };
         checked.push(outcome.edit);
       }
-      const refusal = stale(new Set(checked.map(entryKey)), seen);
-      if (refusal) return { refusal };
-      const changes = checked
+      const put = putTogether(checked, seen);
+      if ('refusal' in put) return put;
+      const changes = put.edits
         .map(({ part, key, value }): EntryChange => ({ part, key, before: stored(part, key), after: value }))
         .filter(isChange);
       if (changes.length === 0) return { revision: revision() };

@@ -2,9 +2,11 @@ import { type CSSProperties, Suspense, useEffect } from 'react';
 import { Group, Panel, Separator } from 'react-resizable-panels';
 import { Outlet, useLocation } from 'react-router';
 import { Toaster } from 'sonner';
+import { CallProblem } from '../../client/call.ts';
 import { Loading } from '../parts/Screen.tsx';
-import { useDeskStateQuery } from '../state/deskState.ts';
+import { isGone, useDeskStateQuery } from '../state/deskState.ts';
 import { step } from '../state/edits.ts';
+import { usePlace } from '../state/place.ts';
 import { useShopWindow } from '../state/shopWindow.ts';
 import { useTogether } from '../state/together.ts';
 import { useFirstTrial } from '../state/useFirstTrial.ts';
@@ -99,15 +101,23 @@ function Opening() {
   );
 }
 
-function CannotOpen({ problem, again }: { readonly problem: string; again(): void }) {
+function CannotOpen({ problem, again }: { readonly problem: Error; again(): void }) {
+  const { storefront } = usePlace();
+  const elsewhere = problem instanceof CallProblem && problem.code === 'unknown-draft' ? `/${storefront}` : '/';
   return (
     <div role="alert" className="grid h-full place-items-center p-8 text-center">
       <div>
         <h1 className="font-display font-semibold text-xl">The desk cannot be opened</h1>
-        <p className="mt-1 text-soft">{problem}</p>
-        <button type="button" className="mt-3 font-semibold text-press underline" onClick={again}>
-          Try again
-        </button>
+        <p className="mt-1 text-soft">{problem.message}</p>
+        {isGone(problem) ? (
+          <a href={elsewhere} className="mt-3 inline-block font-semibold text-press underline">
+            {elsewhere === '/' ? 'Go to the first storefront' : 'Go to another draft'}
+          </a>
+        ) : (
+          <button type="button" className="mt-3 font-semibold text-press underline" onClick={again}>
+            Try again
+          </button>
+        )}
       </div>
     </div>
   );
@@ -127,7 +137,7 @@ export function Desk() {
   useEffect(() => useShopWindow.getState().showEditor(), [pathname]);
   const isOpen = data !== undefined && hasTrial;
   useTogether(pathname, isOpen);
-  if (error && !data) return <CannotOpen problem={error.message} again={() => void refetch()} />;
+  if (error && (!data || isGone(error))) return <CannotOpen problem={error} again={() => void refetch()} />;
   if (isNarrow)
     return !isOpen ? (
       <Opening />

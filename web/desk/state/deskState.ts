@@ -1,11 +1,15 @@
 import { queryOptions, useQuery } from '@tanstack/react-query';
 import type { DeskState } from '../../../api/stateSchema.ts';
 import { namedParts } from '../../../core/setup/namedParts.ts';
-import { call, isPassing, tryAgainAfter } from '../../client/call.ts';
+import { CallProblem, call, isPassing, tryAgainAfter } from '../../client/call.ts';
 import { clientHere } from './queryClient.ts';
 import { withUnsaved } from './waitingEdits.ts';
 
 export const stateKey = ['desk', 'state'] as const;
+
+/** Whether a refusal says that the draft, or its storefront, is not there any more. */
+export const isGone = (error: unknown): boolean =>
+  error instanceof CallProblem && (error.code === 'unknown-draft' || error.code === 'unknown-storefront');
 
 /** Counts the states the server answered acts with: a read begun before one of them may be older than it. */
 let adopted = 0;

@@ -4,7 +4,8 @@ import { mostEdits } from '../../../api/limits.ts';
 import type { DescribedChange, DeskState } from '../../../api/stateSchema.ts';
 import type { EntryEdit } from '../../../core/setup/withEntry.ts';
 import { CallProblem, call, isPassing, tryAgainAfter } from '../../client/call.ts';
-import { adoptState, knownState, readState, showUnsaved } from './deskState.ts';
+import { adoptState, isGone, knownState, readState, showUnsaved, stateKey } from './deskState.ts';
+import { clientHere } from './queryClient.ts';
 import { useShopWindow } from './shopWindow.ts';
 import { describeStaleWrite } from './staleWrite.ts';
 import { addWaiting, giveBack, hasWaiting, leftUnderWay, takeWaiting, type WaitingEdit } from './waitingEdits.ts';
@@ -23,14 +24,19 @@ function adopt(state: DeskState): void {
   useShopWindow.getState().refresh();
 }
 
+/** Where the draft is no longer there, the desk says so; where the server does not answer, what is shown stays until it does. */
+function noteGone(error: unknown): void {
+  if (isGone(error)) void clientHere().refetchQueries({ queryKey: stateKey });
+}
+
 /** Tells a refusal and shows what the server has; edits that still wait stay shown. */
 async function refused(error: unknown): Promise<void> {
   const stale = describeStaleWrite(error);
   toast.error(stale?.title ?? 'This was not saved', { description: stale?.text ?? (error as Error).message });
   try {
     adopt(await call('state'));
-  } catch {
-    // The server does not answer: what is shown stays until it does.
+  } catch (problem) {
+    noteGone(problem);
     useShopWindow.getState().refresh();
   }
 }
@@ -158,8 +164,8 @@ export async function takeOver(): Promise<void> {
   await settled();
   try {
     adopt(await readState());
-  } catch {
-    // The server does not answer: what is shown stays until it does.
+  } catch (error) {
+    noteGone(error);
   }
 }
 

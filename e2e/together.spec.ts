@@ -1,0 +1,159 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { type Browser, expect, type Page, test } from '@playwright/test';
+import { type RealServer, startRealServer } from '../server/testing/realServer.ts';
+import { freePort } from './freePort.ts';
+
+/** Two people at two browsers, at one desk: at different things and at the same, in one draft and in several. */
+const root = join(dirname(fileURLToPath(import.meta.url)), '..');
+let data: string;
+let server: RealServer;
+test.beforeAll(async () => {
+  data = mkdtempSync(join(tmpdir(), 'clever-shelf-together-'));
+  server = await startRealServer({ root, data, port: await freePort() });
+});
+test.afterAll(async () => {
+  await server.kill();
+  rmSync(data, { recursive: true, force: true });
+});
+
+/** Somebody at a browser of their own, at a screen of the desk. */
+async function person(browser: Browser, name: string, path: string): Promise<Page> {
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+  const url = server.base;
+  await context.addCookies([{ name: 'clever-shelf-person', value: encodeURIComponent(name), url }]);
+  const page = await context.newPage();
+  await page.goto(server.base + path);
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+  return page;
+}
+const weight = (page: Page, attribute: string) =>
+  page.getByRole('spinbutton', { name: `Exact weight of ${attribute}`, exact: true });
+async function weigh(page: Page, attribute: string, value: number): Promise<void> {
+  await weight(page, attribute).fill(String(value));
+  await page.keyboard.press('Enter');
+}
+
+test('what one does shows with the other, each undoes their own, and what both changed is asked about', async ({
+  browser,
+}) => {
+  const ada = await person(browser, 'Ada', '/main/main/relevance');
+  const ben = await person(browser, 'Ben', '/main/main/relevance');
+  await expect(ada.getByRole('list', { name: 'Also here' })).toHaveText(/Ben is on Relevance/);
+  await weigh(ben, 'Title', 7);
+  await expect(ada.getByText('Ben changed this draft')).toBeVisible();
+  await expect(weight(ada, 'Title')).toHaveValue('7');
+  await weight(ben, 'Brand').focus();
+  await expect(ada.getByText('Ben is in “Exact weight of Brand”.')).toBeVisible();
+  await weigh(ada, 'Brand', 3);
+  await expect(weight(ben, 'Brand')).toHaveValue('3');
+  await ada.getByRole('button', { name: /^Undo/ }).click();
+  await expect(weight(ben, 'Brand')).toHaveValue('5');
+  await expect(weight(ben, 'Title')).toHaveValue('7');
+  await expect(ada.getByRole('button', { name: 'Nothing to undo' })).toBeDisabled();
+  // The same thing: what Ben did was changed again by Ada.
+  await weigh(ada, 'Title', 4);
+  await expect(weight(ben, 'Title')).toHaveValue('4');
+  await ben.getByRole('button', { name: /^Undo/ }).click();
+  const asked = ben.getByRole('alertdialog', { name: 'Ada changed this since' });
+  await expect(asked).toContainText('Title counts 4 instead of 10');
+  await asked.getByRole('button', { name: 'Leave it' }).click();
+  await expect(weight(ben, 'Title')).toHaveValue('4');
+  await ada.getByRole('button', { name: /^Undo/ }).click();
+  await expect(weight(ben, 'Title')).toHaveValue('7');
+  // Published under the other's feet.
+  await ada.getByRole('button', { name: 'Publish…' }).click();
+  await ben.getByRole('button', { name: 'Publish…' }).click();
+  await ben.getByRole('button', { name: 'Publish to shoppers' }).click();
+  await expect(ada.getByText('Ben published release 2')).toBeVisible();
+  await expect(ada.getByRole('button', { name: 'Publish to shoppers' })).toBeDisabled();
+  for (const page of [ada, ben]) await page.context().close();
+});
+
+test('a season is prepared in a draft of its own, brought up to what was published meanwhile, and merged in one step', async ({
+  browser,
+}) => {
+  const ada = await person(browser, 'Ada', '/main/main/drafts');
+  await ada.getByRole('button', { name: 'Begin a draft' }).click();
+  await ada.getByLabel('Name').fill('Winter season');
+  await ada.getByRole('button', { name: 'Begin it' }).click();
+  await expect(ada).toHaveURL(/\/main\/winter-season\/attributes/);
+  await expect(ada.getByRole('button', { name: 'The draft: Winter season' })).toBeVisible();
+  await ada.getByRole('link', { name: 'Relevance' }).click();
+  await weigh(ada, 'Brand', 9);
+  await weigh(ada, 'Shade', 2);
+  await expect(ada.getByText('2 changes not published')).toBeVisible();
+  const ben = await person(browser, 'Ben', '/main/main/relevance');
+  await expect(weight(ben, 'Brand')).toHaveValue('5');
+  await weigh(ben, 'Brand', 4);
+  await weigh(ben, 'Kind', 8);
+  await ben.getByRole('button', { name: 'Publish…' }).click();
+  await ben.getByRole('button', { name: 'Publish to shoppers' }).click();
+  await ada.getByRole('button', { name: 'Bring up to date' }).click();
+  await expect(ada.getByRole('heading', { name: 'Merge', level: 1 })).toBeVisible();
+  await expect(ada.getByText('Kind counts 8 instead of 6.')).toBeVisible();
+  await expect(ada.getByRole('button', { name: 'Merge, after 1 answer' })).toBeDisabled();
+  await ada.getByRole('radio', { name: /Winter season Brand counts 9 instead of 5/ }).check();
+  await ada.getByRole('button', { name: 'Merge', exact: true }).click();
+  await expect(ada.getByText('Merged into Winter season')).toBeVisible();
+  await ada.getByRole('link', { name: 'Relevance' }).click();
+  await expect(weight(ada, 'Kind')).toHaveValue('8');
+  await expect(weight(ada, 'Brand')).toHaveValue('9');
+  // Into the other draft, in one step; then the draft has had its day.
+  await ben.goto(`${server.base}/main/main/drafts`);
+  await ben.getByRole('link', { name: /^Merge into yours.*Winter season/ }).click();
+  await ben.getByRole('button', { name: 'Merge', exact: true }).click();
+  await expect(ben.getByText('2 changes not published')).toBeVisible();
+  await ben.getByRole('button', { name: 'Take out Winter season' }).click();
+  // Taken out under the other's feet: nothing is edited into the void.
+  await expect(ada.getByRole('heading', { name: 'The desk cannot be opened' })).toBeVisible();
+  await ada.getByRole('link', { name: 'Go to another draft' }).click();
+  await expect(ada).toHaveURL(/\/main\/main/);
+  await ben.getByRole('button', { name: 'Put back Winter season' }).click();
+  await expect(ben.getByRole('button', { name: 'Take out Winter season' })).toBeVisible();
+  for (const page of [ada, ben]) await page.context().close();
+});
+
+test('a second storefront answers its shoppers at once, an empty one as soon as it has a catalog, and one is removed by its name', async ({
+  browser,
+}) => {
+  const ada = await person(browser, 'Ada', '/main/main/storefronts');
+  await ada.getByRole('button', { name: 'Make a storefront' }).click();
+  await ada.getByLabel('Called here').fill('Germany');
+  await ada.getByRole('button', { name: 'Make it' }).click();
+  await expect(ada).toHaveURL(/\/germany\/main\/attributes/);
+  await expect(ada.getByRole('button', { name: 'The shop: Germany' })).toBeVisible();
+  expect((await server.get('/shop/germany/search?q=brush')).status).toBe(200);
+  await ada.goto(`${server.base}/germany/main/storefronts?make`);
+  await ada.getByLabel('Called here').fill('Market stall');
+  await ada.getByLabel('Begins with').selectOption({ label: 'Empty' });
+  await ada.getByRole('button', { name: 'Make it' }).click();
+  await expect(ada).toHaveURL(/\/market-stall\/main\/catalog\/bring-in/);
+  await expect(ada.getByText('Market stall has no catalog yet')).toBeVisible();
+  await ada.locator('input[type=file]').setInputFiles({
+    name: 'stall.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from('id,title,price\n1,Honey jar,4\n2,Plum jam,3\n3,Apple juice,2\n'),
+  });
+  await ada.getByRole('button', { name: 'Read the file' }).click();
+  await ada.getByRole('button', { name: /Bring it in|Make it live|Replace/ }).click();
+  await expect(ada.getByText('has no catalog yet')).toBeHidden();
+  await expect
+    .poll(async () => ((await server.get('/shop/market-stall/search?q=jam')).body as { total: number }).total)
+    .toBe(1);
+  expect(((await server.get('/shop/search?q=jam')).body as { total: number }).total).not.toBe(1);
+  await ada.goto(`${server.base}/main/main/storefronts`);
+  await ada.getByRole('button', { name: 'Close Germany' }).click();
+  await expect(ada.getByText('Germany is closed')).toBeVisible();
+  expect((await server.get('/shop/germany/search?q=brush')).status).toBe(410);
+  await ada.getByRole('button', { name: 'Remove … Germany' }).click();
+  await expect(ada.getByRole('button', { name: 'Remove it for good' })).toBeDisabled();
+  await ada.getByLabel('Type “Germany” to remove it').fill('Germany');
+  await ada.getByRole('button', { name: 'Remove it for good' }).click();
+  await expect(ada.getByRole('button', { name: 'Remove … Germany' })).toBeHidden();
+  expect((await server.get('/shop/germany/search?q=brush')).status).toBe(404);
+  expect((await server.get('/shop/main/search?q=brush')).status).toBe(200);
+  await ada.context().close();
+});
