@@ -11,8 +11,10 @@ import { demandEndpoints } from './demandEndpoints.ts';
 import { effectEndpoints } from './effectEndpoints.ts';
 import { endpoint } from './endpoint.ts';
 import { filterEndpoints } from './filterEndpoints.ts';
+import { historyEndpoints } from './historyEndpoints.ts';
 import { longestNote, mostEdits } from './limits.ts';
 import { paths } from './paths.ts';
+import { previewEndpoints } from './previewEndpoints.ts';
 import { productEndpoints } from './productEndpoints.ts';
 import { proposalEndpoints } from './proposalEndpoints.ts';
 import { deskSearchQuery, sayings, setupName, shopSearchQuery } from './searchQuery.ts';
@@ -78,6 +80,27 @@ export const endpoints = {
     query: deskSearchQuery,
     body: none,
     answer: searchAnswerSchema,
+  }),
+  previewSearch: endpoint({
+    ...paths.previewSearch,
+    summary: 'What a shopper would find under the draft that a link leads to.',
+    query: shopSearchQuery,
+    body: none,
+    answer: searchAnswerSchema.extend({ preview: z.object({ name: z.string(), endsAt: z.string() }) }),
+  }),
+  previewProduct: endpoint({
+    ...paths.previewProduct,
+    summary: 'One product as its own page would show it under that draft.',
+    query: z.object({ id: productId }),
+    body: none,
+    answer: productDetailSchema,
+  }),
+  previewArticle: endpoint({
+    ...paths.previewArticle,
+    summary: 'One article as its own page would show it under that draft.',
+    query: z.object({ id: productId }),
+    body: none,
+    answer: articleSchema,
   }),
   shopProduct: endpoint({
     ...paths.shopProduct,
@@ -229,6 +252,8 @@ export const endpoints = {
   ...catalogEndpoints,
   ...productEndpoints,
   ...storefrontEndpoints,
+  ...historyEndpoints,
+  ...previewEndpoints,
   ...demandEndpoints,
   ...contentEndpoints,
   ...proposalEndpoints,

@@ -77,6 +77,14 @@ export const paths = {
   putBackDraft: { method: 'post', path: '/desk/{storefront}/{draft}/drafts/put-back' },
   mergePreview: { method: 'get', path: '/desk/{storefront}/{draft}/merge' },
   merge: { method: 'post', path: '/desk/{storefront}/{draft}/merge' },
+  history: { method: 'get', path: '/desk/{storefront}/{draft}/history' },
+  takeStepBack: { method: 'post', path: '/desk/{storefront}/{draft}/history/take-back' },
+  previewSearch: { method: 'get', path: '/preview/{token}/search' },
+  previewProduct: { method: 'get', path: '/preview/{token}/product' },
+  previewArticle: { method: 'get', path: '/preview/{token}/article' },
+  previews: { method: 'get', path: '/desk/{storefront}/{draft}/previews' },
+  makePreview: { method: 'post', path: '/desk/{storefront}/{draft}/previews/make' },
+  withdrawPreview: { method: 'post', path: '/desk/{storefront}/{draft}/previews/withdraw' },
   place: { method: 'post', path: '/desk/{storefront}/{draft}/here' },
   duplicates: { method: 'get', path: '/desk/{storefront}/{draft}/catalog/duplicates' },
 } as const;
@@ -86,6 +94,7 @@ export type EndpointName = keyof typeof paths;
 export const filePaths = {
   exportCatalog: '/desk/{storefront}/{draft}/catalog/export',
   rejectedRows: '/desk/{storefront}/{draft}/catalog/rejected.csv',
+  history: '/desk/{storefront}/{draft}/history.csv',
   /** A stream of what happens, as `api/deskEvents.ts` says. */
   events: '/desk/{storefront}/{draft}/events',
 } as const;
@@ -123,5 +132,11 @@ export function inFull(path: string): string {
 }
 
 /** Fills in what a path of the contract is about. */
-export const pathFor = (path: string, about: { readonly storefront: string; readonly draft?: string }): string =>
-  path.replace('{storefront}', about.storefront).replace('{draft}', about.draft ?? unnamed);
+export const pathFor = (
+  path: string,
+  about: { readonly storefront: string; readonly draft?: string; readonly preview?: string },
+): string =>
+  path
+    .replace('{storefront}', about.storefront)
+    .replace('{draft}', about.draft ?? unnamed)
+    .replace('{token}', about.preview ?? unnamed);

@@ -9,6 +9,7 @@ export {};
  * npm run bench -- filters: speed with twelve filters beside speed with eight.
  * npm run bench -- fill-up: speed with pages filled up beside speed without.
  * npm run bench -- serving: what shoppers wait while a desk is busy, on a real server.
+ * npm run bench -- storefronts: memory and time of going from one to another, with many storefronts and drafts.
  * npm run bench -- opening: from opening an address of the desk to results in the shop window, and what jumps meanwhile.
  * npm run bench -- importing: rows a second by catalog size, where the time goes, and the memory it takes.
  * npm run bench -- alike: words of real catalogs that stand in the same places, to be judged by hand.
@@ -22,6 +23,7 @@ else if (which === 'vocabulary') (await import('./vocabulary.ts')).runVocabulary
 else if (which === 'filters') (await import('./filters.ts')).runFilters(rest);
 else if (which === 'fill-up') (await import('./fillUp.ts')).runFillUp(rest);
 else if (which === 'serving') await (await import('./serving.ts')).runServing(rest);
+else if (which === 'storefronts') await (await import('./storefronts.ts')).runStorefronts(rest);
 else if (which === 'opening') await (await import('./opening.ts')).runOpening();
 else if (which === 'importing') await (await import('./importing.ts')).runImporting(rest);
 else if (which === 'alike') (await import('./quality/alike.ts')).runAlike(rest);

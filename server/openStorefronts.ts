@@ -1,3 +1,4 @@
+import { localDay } from '../core/base/localDay.ts';
 import type { DraftRef } from '../core/setup/setupRef.ts';
 import { contentVersion } from './catalog/content.ts';
 import type { ImportJobs } from './catalog/importJobs.ts';
@@ -12,8 +13,6 @@ import { openProposalDesk, type ProposalDesk } from './searching/proposalDesk.ts
 import type { Searcher } from './searching/searcher.ts';
 import type { Writer } from './store/writes.ts';
 
-/** Milliseconds in a day: proposals depend on it. */
-const day = 86_400_000;
 /** Drafts of a storefront whose proposals are kept. */
 const proposalDesksKept = 4;
 
@@ -43,7 +42,9 @@ export function openStorefronts(options: {
       const reader = catalogs.current();
       if (!reader) throw noCatalog();
       const stock = `${reader.generation}/${reader.factVersion()}/${contentVersion(shelf.db, id)}`;
-      return `${setups(ref.draft).revision()}/${stock}/${Math.floor(now() / day)}/${log.version()}`;
+      const draft = setups(ref.draft);
+      const today = localDay(draft.draft().storefront.shop.timeZone, now());
+      return `${draft.revision()}/${stock}/${today}/${log.version()}`;
     };
     return (ref: DraftRef): ProposalDesk => {
       const desk = desks.get(ref.draft) ?? openProposalDesk(searcher, ref, versionFor(ref));

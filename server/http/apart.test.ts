@@ -66,6 +66,8 @@ const queries: Readonly<Record<string, string>> = {
   vocabularyNotes: 'key=aardvark',
   attributeValues: 'attribute=brand&q=',
   differences: 'kind=added',
+  // Of the whole storefront it is about all its drafts.
+  history: 'of=draft',
   mergePreview: 'from=release:live',
   shopProduct: 'id=b',
   deskShopProduct: 'id=b',
@@ -73,7 +75,7 @@ const queries: Readonly<Record<string, string>> = {
   deskShopArticle: 'id=aardvark',
 };
 /** Lists of everything there is say everybody's name, and are about nobody in particular. */
-const aboutAll = new Set(['storefronts']);
+const aboutAll = new Set(['storefronts', 'previewSearch', 'previewProduct', 'previewArticle']);
 
 describe('addresses of one storefront or draft never answer with another’s data', () => {
   const asked = Object.entries(endpoints).filter(([name, { method }]) => method === 'get' && !aboutAll.has(name));

@@ -8,8 +8,10 @@ import { openDoor } from './door.ts';
 import { serveEffect } from './effectRoutes.ts';
 import { serveEvents } from './eventRoutes.ts';
 import { serveFilters } from './filterRoutes.ts';
+import { serveHistory } from './historyRoutes.ts';
 import { serveImport } from './importRoutes.ts';
 import { servePictures } from './pictureRoutes.ts';
+import { servePreviews } from './previewRoutes.ts';
 import { invalidRequest, problem } from './problems.ts';
 import { serveProducts } from './productRoutes.ts';
 import { serveProposals } from './proposalRoutes.ts';
@@ -45,6 +47,8 @@ export function createApp(services: Services): OpenAPIHono {
   serveStorefronts(serve, services);
   serveDrafts(serve, services);
   serveEvents(app, serve, services);
+  serveHistory(app, serve, services);
+  servePreviews(serve, services);
   servePictures(app, services);
   app.doc31('/openapi.json', {
     openapi: '3.1.0',

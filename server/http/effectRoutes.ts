@@ -1,4 +1,5 @@
 import { effectEndpoints } from '../../api/effectEndpoints.ts';
+import { localDay } from '../../core/base/localDay.ts';
 import { firstText } from '../../core/catalog/record.ts';
 import { contentVersion } from '../catalog/content.ts';
 import { noCatalog, Refused } from '../refused.ts';
@@ -16,7 +17,7 @@ export function serveEffect(serve: Serve, { db, now }: Pick<Services, 'db' | 'no
     if (!reader) throw noCatalog();
     const revision = setups.revision();
     const searches = await topSearches(searchesLookedAt);
-    const stock = `${reader.generation}/${reader.factVersion()}/${contentVersion(db, id)}/${Math.floor(now() / 86_400_000)}`;
+    const stock = `${reader.generation}/${reader.factVersion()}/${contentVersion(db, id)}/${localDay(setups.draft().storefront.shop.timeZone, now())}`;
     const { signal } = context.req.raw;
     const worked = await effectOfDraft.effect(
       ref,

@@ -15,6 +15,8 @@ const nothingToDo = {
   'nothing-to-redo': 'There is nothing to redo.',
   'nothing-to-publish': 'The draft holds nothing that is not published already.',
   'unknown-release': 'There is no release of that number.',
+  'unknown-step': 'There is no such step in this draft.',
+  'nothing-to-take-back': 'There is nothing of it left to take back.',
   conflicts: 'Both changed the same thing. Say first which of the two holds.',
   behind: 'Another release is live since this draft was begun. Bring the draft up to it first.',
   'unknown-draft': 'This draft has been taken out meanwhile. Nothing was saved; choose another one.',

@@ -1,4 +1,4 @@
-import { readFileSync } from 'node:fs';
+import { readFile } from 'node:fs/promises';
 import { serveStatic as staticFrom } from '@hono/node-server/serve-static';
 import type { OpenAPIHono } from '@hono/zod-openapi';
 import type { Context } from 'hono';
@@ -30,10 +30,9 @@ export function serveStatic(
 ): void {
   const page = (name: string) => staticFrom({ path: `${folders.web}/${name}`, onFound: keep('no-cache') });
   const shop = page('shop.html');
-  const html = readFileSync(`${folders.web}/index.html`, 'utf8');
   const firstDraftOf = (storefront: string): string =>
     storefronts.drafts(storefront).find(({ removedAt }) => removedAt === null)?.id ?? firstDraft;
-  const desk = (context: Context): Response => {
+  const desk = async (context: Context): Promise<Response> => {
     const { pathname, search } = new URL(context.req.url);
     const [, storefront = '', draft, ...rest] = pathname.split('/');
     if (!idPattern.test(storefront) || reservedIds.has(storefront) || screenNames.has(storefront)) {
@@ -42,6 +41,8 @@ export function serveStatic(
     }
     if (!draft || (!idPattern.test(draft) && rest.length === 0))
       return context.redirect(`/${storefront}/${firstDraftOf(storefront)}${search}`);
+    // Read each time: a page of before names files that a newer build no longer has.
+    const html = await readFile(`${folders.web}/index.html`, 'utf8');
     context.header('cache-control', 'no-cache');
     return context.html(html.replaceAll(unnamedDesk, `/desk/${storefront}/${draft}/`));
   };
@@ -59,6 +60,7 @@ export function serveStatic(
   app.get('/favicon.svg', staticFrom({ root: folders.web, onFound: keep('no-cache') }));
   for (const gone of ['/assets/*', '/pictures/*', '/favicon.svg', '/desk/*', '/openapi.json/*'])
     app.get(gone, (context) => context.notFound());
+  app.get('/preview/*', shop);
   app.get('/shop', shop);
   app.get('/shop/*', shop);
   app.get('*', desk);

@@ -5,6 +5,7 @@ import { demandQuestions } from '../questions/demandQuestions.ts';
 import { duplicateQuestions } from '../questions/duplicateQuestions.ts';
 import { exportQuestions } from '../questions/exportQuestions.ts';
 import { filterQuestions } from '../questions/filterQuestions.ts';
+import { historyQuestions } from '../questions/historyQuestions.ts';
 import { importQuestions } from '../questions/importQuestions.ts';
 import { mergeQuestions } from '../questions/mergeQuestions.ts';
 import { productQuestions } from '../questions/productQuestions.ts';
@@ -33,6 +34,7 @@ export const openLocalSearch = (bench: Workbench) => ({
   ...importQuestions(bench),
   ...duplicateQuestions(bench),
   ...mergeQuestions(bench),
+  ...historyQuestions(bench),
 });
 export type LocalSearch = ReturnType<typeof openLocalSearch>;
 
@@ -76,6 +78,8 @@ const lanes: Readonly<Record<keyof LocalSearch, LaneName>> = {
   duplicates: 'long',
   countChanges: 'desk',
   mergePreview: 'desk',
+  history: 'desk',
+  historyPeople: 'desk',
 };
 export const questionNames = Object.keys(lanes) as readonly (keyof LocalSearch)[];
 

@@ -1,3 +1,4 @@
+import { localDay } from '../../core/base/localDay.ts';
 import { decisionsByProduct } from '../../core/rules/decisions.ts';
 import {
   type ContentEngine,
@@ -57,9 +58,6 @@ export interface Workbench {
 /** Setups kept ready: what is live, and the drafts looked at last. Those with the same decisions share one patched index. */
 const setupsKept = 6;
 
-/** Milliseconds in a day: newness is told by days. */
-const day = 86_400_000;
-
 export function openWorkbench(options: {
   readonly folder: DataFolder;
   readonly storefront: string;
@@ -92,8 +90,8 @@ export function openWorkbench(options: {
   const upToDate = (ref: SetupRef): Ready => {
     if (ref.storefront !== storefront) throw new Error(`A workbench of ${storefront} was asked about ${keyOf(ref)}.`);
     const inVersion = contentVersion(db, storefront);
-    const today = Math.floor(now() / day);
     const { number, setup } = standing(ref);
+    const today = localDay(setup.storefront.shop.timeZone, now());
     const version = [reader.generation, number, current.facts, inVersion, today].join('/');
     const before = known.get(keyOf(ref));
     if (before?.version === version) return before;

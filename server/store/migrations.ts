@@ -148,6 +148,16 @@ CREATE TABLE draft_base (                                   -- what two drafts o
   document TEXT NOT NULL,
   PRIMARY KEY (storefront, one, other, step)
 ) STRICT, WITHOUT ROWID;
+CREATE TABLE preview (                                      -- links by which a draft's shop is shown without the desk
+  token TEXT PRIMARY KEY,
+  storefront TEXT NOT NULL,
+  draft TEXT NOT NULL,
+  who TEXT NOT NULL,
+  made_at INTEGER NOT NULL,
+  ends_at INTEGER NOT NULL,
+  withdrawn_at INTEGER
+) STRICT;
+CREATE INDEX preview_by_draft ON preview (storefront, draft, made_at);
 UPDATE storefront SET made_at = coalesce((SELECT min(at) FROM release WHERE storefront = storefront.id), 0);
 UPDATE draft SET name = 'Main draft', who = 'Clever Shelf',
   made_at = coalesce((SELECT min(at) FROM release WHERE storefront = draft.storefront), 0),

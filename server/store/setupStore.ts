@@ -46,7 +46,9 @@ export interface NothingToDo {
     | 'unknown-release'
     | 'unknown-draft'
     | 'behind'
-    | 'conflicts';
+    | 'conflicts'
+    | 'unknown-step'
+    | 'nothing-to-take-back';
 }
 
 interface JournalRow {
@@ -103,6 +105,8 @@ export interface SetupStore extends SetupReader {
   redo(seen: number, who: string, at: number, changedSince?: ChangedSince): WriteOutcome;
   publish(seen: number, who: string, note: string, at: number): WriteOutcome;
   publishAgain(number: number, who: string, at: number): WriteOutcome;
+  /** Takes one step back, whoever made it and however long ago, as a new step of one's own. */
+  takeStepBack(id: number, seen: number, who: string, at: number, changedSince?: ChangedSince): WriteOutcome;
   /** Takes changes over from another setup, as one step; refused where anything was changed since `seen`. */
   takeOver(changes: readonly EntryChange[], from: TakenFrom, seen: number, who: string, at: number): WriteOutcome;
 }
@@ -117,6 +121,8 @@ function stepReader(): (row: JournalRow | undefined) => EntryChange[] | null {
     return known.changes;
   };
 }
+
+const backwards = (change: EntryChange): EntryChange => ({ ...change, before: change.after, after: change.before });
 
 /** A write that is refused after it has begun: what it wrote is rolled back. */
 class RolledBack extends Error {
@@ -181,6 +187,9 @@ export function openSetupStore(
   );
   const changesAfter = db.prepare<typeof names & { id: number }, Pick<JournalRow, 'who' | 'changes'>>(
     'SELECT who, changes FROM journal WHERE storefront = @storefront AND draft = @draft AND id > @id ORDER BY id',
+  );
+  const stepById = db.prepare<typeof names & { id: number }, Pick<JournalRow, 'changes'>>(
+    'SELECT changes FROM journal WHERE storefront = @storefront AND draft = @draft AND id = @id',
   );
   const stepOf = db.prepare<typeof names & { revision: number }, Pick<JournalRow, 'who' | 'changes'>>(
     'SELECT who, changes FROM journal WHERE storefront = @storefront AND draft = @draft AND revision = @revision',
@@ -315,6 +324,25 @@ export function openSetupStore(
     );
     return [...new Set(theirs.map(({ who }) => who))];
   };
+  /** The changes that are made of those wanted, each from what the entry is now; refused where others are to be asked about. */
+  const sortOut = (
+    after: number,
+    wanted: readonly EntryChange[],
+    changedSince: ChangedSince,
+  ): { readonly changes: EntryChange[] } | { readonly refusal: ChangedAgain } => {
+    const now = wanted.map((change) => ({ change, is: stored(change.part, change.key) }));
+    const isMine = ({ change, is }: (typeof now)[number]): boolean => canonical(change.before) === canonical(is);
+    const others = now
+      .filter((each) => !isMine(each))
+      .map(({ change: { part, key, after }, is }): EntryChange => ({ part, key, before: after, after: is }))
+      .filter(isChange);
+    if (others.length > 0 && changedSince === 'ask')
+      return { refusal: { code: 'changed-since', changes: others, who: changedAfter(after, others) } };
+    const changes = now
+      .filter((each) => changedSince === 'take' || isMine(each))
+      .map(({ change: { part, key, after }, is }): EntryChange => ({ part, key, before: is, after }));
+    return { changes: changes.filter(isChange) };
+  };
   const step = (
     kind: 'undo' | 'redo',
     seen: number,
@@ -325,18 +353,11 @@ export function openSetupStore(
     const row = (kind === 'undo' ? lastDone : firstUndone).get({ ...names, who });
     if (!row) return { refusal: { code: kind === 'undo' ? 'nothing-to-undo' : 'nothing-to-redo' } };
     if (seen > revision()) return { refusal: { code: 'unknown-revision', revision: revision() } };
-    const wanted = (JSON.parse(row.changes) as EntryChange[])
-      .map((change) => (kind === 'undo' ? { ...change, before: change.after, after: change.before } : change))
-      .map((change) => ({ ...change, is: stored(change.part, change.key) }));
-    const isMine = ({ before, is }: { before: unknown; is: unknown }): boolean => canonical(before) === canonical(is);
-    const others = wanted
-      .filter((each) => !isMine(each))
-      .map(({ part, key, is, after }): EntryChange => ({ part, key, before: after, after: is }));
-    if (others.length > 0 && changedSince === 'ask')
-      return { refusal: { code: 'changed-since', changes: others, who: changedAfter(row.id, others) } };
-    const changes = wanted
-      .filter((each) => changedSince === 'take' || isMine(each))
-      .map(({ part, key, is, after }): EntryChange => ({ part, key, before: is, after }));
+    const steps = JSON.parse(row.changes) as EntryChange[];
+    const wanted = kind === 'undo' ? steps.map(backwards) : steps;
+    const sorted = sortOut(row.id, wanted, changedSince);
+    if ('refusal' in sorted) return sorted;
+    const { changes } = sorted;
     if (changes.length === 0) {
       // All of it is somebody else's by now and stays: the step before it is next.
       setStepState.run({ id: row.id, state: 'gone' });
@@ -447,6 +468,21 @@ export function openSetupStore(
         const now = journal('edit', changes, who, at, { source, before: reader.baseNumber(), after: base });
         setBase.run({ ...names, base });
         return { revision: now };
+      },
+    ),
+    takeStepBack: inOne(
+      (id: number, seen: number, who: string, at: number, changedSince: ChangedSince = 'ask'): WriteOutcome => {
+        if (seen > revision()) return { refusal: { code: 'unknown-revision', revision: revision() } };
+        const row = stepById.get({ ...names, id });
+        if (!row) return { refusal: { code: 'unknown-step' } };
+        const sorted = sortOut(id, (JSON.parse(row.changes) as EntryChange[]).map(backwards), changedSince);
+        if ('refusal' in sorted) return sorted;
+        const { changes } = sorted;
+        if (changes.length === 0) return { refusal: { code: 'nothing-to-take-back' } };
+        for (const { part, key, after } of changes) writeEntry({ part, key, value: after });
+        holdToSchema(changes);
+        dropUndone.run({ ...names, who });
+        return { revision: journal('edit', changes, who, at) };
       },
     ),
     publishAgain: inOne((number: number, who: string, at: number): WriteOutcome => {

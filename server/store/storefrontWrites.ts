@@ -35,7 +35,17 @@ export interface StorefrontWrites {
 
 /** Tables with rows of storefronts besides its own, in an order in which they can be emptied. */
 const ofStorefronts = [
-  ...['setup_entry', 'journal', 'draft_base', 'draft', 'release', 'catalog_import', 'catalog_generation', 'fact_note'],
+  ...[
+    'setup_entry',
+    'journal',
+    'draft_base',
+    'preview',
+    'draft',
+    'release',
+    'catalog_import',
+    'catalog_generation',
+    'fact_note',
+  ],
   ...['search_log', 'log_note', 'mapping', 'family_correction', 'declined', 'content', 'content_version'],
 ] as const;
 /** What goes with a catalog into a copy: how its files were read and put right, its articles and collections. */

@@ -11,6 +11,7 @@ import { openLogWriter } from '../demand/logWriter.ts';
 import { Refused } from '../refused.ts';
 import type { Db } from './database.ts';
 import { openDraftWrites } from './draftWrites.ts';
+import { openPreviewWrites } from './previews.ts';
 import type { SetupStore, WriteOutcome } from './setupStore.ts';
 import { openSetups } from './setups.ts';
 import { openStorefrontWrites } from './storefrontWrites.ts';
@@ -22,6 +23,7 @@ import { openStorefrontWrites } from './storefrontWrites.ts';
 export function openWrites(folder: DataFolder, db: Db) {
   const setups = openSetups(db);
   const drafts = openDraftWrites(db, setups);
+  const previews = openPreviewWrites(db);
   const storefronts = openStorefrontWrites(db, folder, setups, (id) => reservedIds.has(id));
   const log = openLogWriter(db);
   const catalogs = openCatalogWrites(db, folder);
@@ -41,7 +43,7 @@ export function openWrites(folder: DataFolder, db: Db) {
       return work(...given);
     };
   /** A write of a draft, which is named first. */
-  const ofDraft = <Name extends 'edit' | 'undo' | 'redo' | 'publish' | 'publishAgain'>(name: Name) =>
+  const ofDraft = <Name extends 'edit' | 'undo' | 'redo' | 'publish' | 'publishAgain' | 'takeStepBack'>(name: Name) =>
     guarded(
       (ref: DraftRef, ...given: Parameters<SetupStore[Name]>): WriteOutcome =>
         (setups.draft(ref)[name] as (...given: Parameters<SetupStore[Name]>) => WriteOutcome)(...given),
@@ -52,7 +54,10 @@ export function openWrites(folder: DataFolder, db: Db) {
     redo: ofDraft('redo'),
     publish: ofDraft('publish'),
     publishAgain: ofDraft('publishAgain'),
+    takeStepBack: ofDraft('takeStepBack'),
     /** Does not make a proposal again; with null, makes all declined ones again. */
+    makePreview: guarded(previews.makePreview),
+    withdrawPreview: guarded(previews.withdrawPreview),
     beginDraft: guarded(drafts.beginDraft),
     nameDraft: guarded(drafts.nameDraft),
     takeOutDraft: guarded(drafts.takeOutDraft),
@@ -98,6 +103,9 @@ export const writeNames = [
   'redo',
   'publish',
   'publishAgain',
+  'takeStepBack',
+  'makePreview',
+  'withdrawPreview',
   'beginDraft',
   'nameDraft',
   'takeOutDraft',

@@ -4,6 +4,8 @@ import { unnamed } from '../../api/paths.ts';
 export interface Place {
   readonly storefront: string;
   readonly draft: string;
+  /** The link that leads here, where the shop is shown under a draft to somebody without the desk. */
+  readonly preview?: string;
 }
 
 /** Until a page says otherwise, the storefront and the draft that are meant where none is named. */
@@ -11,6 +13,8 @@ let now: Place = { storefront: unnamed, draft: unnamed };
 
 /** What calls are about that do not say it themselves. */
 export const placeNow = (): Place => now;
+/** Whether the shop is shown under a draft, by a link, to somebody who is no shopper. */
+export const isPreview = (): boolean => now.preview !== undefined;
 export function setPlace(place: Place): void {
   now = place;
 }

@@ -64,6 +64,7 @@ const routes: RouteObject[] = [
       { path: 'storefronts', ...lazily(() => import('./screens/storefronts/Storefronts.tsx'), 'Storefronts') },
       { path: 'drafts', ...lazily(() => import('./screens/drafts/Drafts.tsx'), 'Drafts') },
       { path: 'drafts/merge', ...lazily(() => import('./screens/drafts/Merge.tsx'), 'Merge') },
+      { path: 'history', ...lazily(() => import('./screens/history/History.tsx'), 'History') },
       { path: 'releases', ...lazily(() => import('./screens/Releases.tsx'), 'Releases') },
       { path: '*', element: <Navigate to="/attributes" replace /> },
     ],

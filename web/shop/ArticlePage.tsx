@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { call } from '../client/call.ts';
+import { isPreview } from '../client/place.ts';
 import { Fetched } from './Fetched.tsx';
 import type { PageOf } from './ProductPage.tsx';
 
@@ -11,7 +12,7 @@ export function ArticlePage({ id, desk, isReady }: PageOf) {
     queryFn: ({ signal }) =>
       desk
         ? call('deskShopArticle', { query: { id, from: desk.from }, signal })
-        : call('shopArticle', { query: { id }, signal }),
+        : call(isPreview() ? 'previewArticle' : 'shopArticle', { query: { id }, signal }),
   });
   return (
     <Fetched what="article" query={query}>

@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { ProductDetail } from '../../core/product/productDetail.ts';
 import { call } from '../client/call.ts';
+import { isPreview } from '../client/place.ts';
 import { ProductPicture } from '../look/ProductPicture.tsx';
 import { price, priceRange } from '../look/price.ts';
 import { Fetched } from './Fetched.tsx';
@@ -23,7 +24,7 @@ export function ProductPage({ id, desk, isReady }: PageOf) {
     queryFn: ({ signal }) =>
       desk
         ? call('deskShopProduct', { query: { id, from: desk.from }, signal })
-        : call('shopProduct', { query: { id }, signal }),
+        : call(isPreview() ? 'previewProduct' : 'shopProduct', { query: { id }, signal }),
   });
   return (
     <Fetched what="product" query={query}>

@@ -4,6 +4,7 @@ import { useEffect, useId, useState } from 'react';
 import type { Result } from '../../core/answer/answer.ts';
 import { longestQuery } from '../../core/query/readUnits.ts';
 import { call } from '../client/call.ts';
+import { isPreview } from '../client/place.ts';
 import { ProductPicture } from '../look/ProductPicture.tsx';
 import { counted, price } from '../look/price.ts';
 import { openedBesides } from './shopperLog.ts';
@@ -34,7 +35,7 @@ function useBoxProducts(text: string, isOpen: boolean, desk: DeskView | null, is
       const query = { q: sought, typing: '1', box: '1', limit: String(shown) } as const;
       return desk
         ? call('deskSearch', { query: { ...query, from: desk.from }, signal })
-        : call('shopSearch', { query, signal });
+        : call(isPreview() ? 'previewSearch' : 'shopSearch', { query, signal });
     },
   });
   return sought.length >= 2 && data ? data : null;

@@ -1,5 +1,7 @@
 import { useEffect } from 'react';
+import { taxInWords } from '../../core/setup/terms/taxInWords.ts';
 import { CallProblem } from '../client/call.ts';
+import { day } from '../look/dates.ts';
 import { ArticlePage } from './ArticlePage.tsx';
 import { ProductPage } from './ProductPage.tsx';
 import { ResultsPage } from './ResultsPage.tsx';
@@ -9,14 +11,23 @@ import { type Shopper, useShopper } from './useShopper.ts';
 /** The shop: the page a shopper uses, and the very same page in the desk's window. */
 export function Shop() {
   const shopper = useShopper();
-  const name = shopper.results.data?.shop.name;
+  const results = shopper.results.data;
+  const name = results?.shop.name;
+  const tax = results ? taxInWords(results.shop) : null;
   useEffect(() => {
     if (name) document.title = name;
   }, [name]);
+  const preview = (results as { preview?: { name: string; endsAt: string } } | undefined)?.preview;
   return (
     <div className="flex min-h-full flex-col bg-surface text-ink">
+      {preview && (
+        <p className="bg-changed-soft px-4 py-1.5 text-center text-[13px] text-on-changed">
+          A preview of “{preview.name}”, until {day(preview.endsAt)}. Nothing here is live, and nothing is noted.
+        </p>
+      )}
       <ShopHeader shopper={shopper} />
       <Page shopper={shopper} />
+      {tax && <footer className="border-line border-t px-5 py-3 text-[13px] text-soft">{tax}.</footer>}
     </div>
   );
 }
@@ -25,6 +36,7 @@ export function Shop() {
 const nobodyHome = {
   closed: 'This shop is closed.',
   'no-catalog': 'There is nothing on the shelves of this shop yet.',
+  'preview-ended': 'This preview has ended. Ask who sent it to you for another link.',
   'unknown-storefront': 'There is no shop at this address.',
 } as const;
 

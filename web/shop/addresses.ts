@@ -27,11 +27,16 @@ function decoded(said: string): string {
 
 export const usePlaceShown = () => placeIn(useLocation().pathname);
 
-/** Below which address a shop's pages are, and which storefront that names; null for the first. */
-export function shopIn(path: string): { readonly base: string; readonly storefront: string | null } {
-  const [, , named = ''] = path.split('/', 3);
+/** Below which address a shop's pages are, and which storefront that names, or which preview; null for the first. */
+export function shopIn(path: string): {
+  readonly base: string;
+  readonly storefront: string | null;
+  readonly preview: string | null;
+} {
+  const [, side, named = ''] = path.split('/', 3);
+  if (side === 'preview') return { base: `/preview/${named}`, storefront: null, preview: named };
   const isPlace = Object.values(places).includes(`/${named}/` as (typeof places)[PlaceKind]);
   return idPattern.test(named) && !isPlace
-    ? { base: `/shop/${named}`, storefront: named }
-    : { base: '/shop', storefront: null };
+    ? { base: `/shop/${named}`, storefront: named, preview: null }
+    : { base: '/shop', storefront: null, preview: null };
 }

@@ -1,4 +1,5 @@
 import { call } from '../client/call.ts';
+import { isPreview } from '../client/place.ts';
 import type { ShopperSearch } from './useResults.ts';
 
 /** Names this visit; it ends with the page's tab and names nobody. */
@@ -15,7 +16,8 @@ let last: { readonly key: string; readonly id: Promise<number | null> } | null =
 /** Notes a search when its first page is shown; the same one shown again is not another. */
 export function noteSearch({ query, filters, page }: ShopperSearch, results: number, inDesk: boolean): void {
   const key = JSON.stringify([query, filters]);
-  if (query.trim() === '' || page > 1 || last?.key === key) return;
+  // Who looks at a preview is no shopper.
+  if (isPreview() || query.trim() === '' || page > 1 || last?.key === key) return;
   const chosen = Object.fromEntries(Object.entries(filters).map(([name, values]) => [name, [...values]]));
   const id = call('noteSearch', { body: { session: visit(), search: query, filters: chosen, results, inDesk } })
     .then((answer) => answer.id)

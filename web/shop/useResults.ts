@@ -6,6 +6,7 @@ import { named } from '../../core/base/named.ts';
 import { liveOf, nameOf } from '../../core/setup/setupRef.ts';
 import { isLanguage } from '../../core/text/languages.ts';
 import { call, isPassing, tryAgainAfter } from '../client/call.ts';
+import { isPreview } from '../client/place.ts';
 import type { DeskView } from './useDesk.ts';
 
 export interface ShopperSearch {
@@ -83,7 +84,7 @@ function ask(
   desk: DeskView | null,
   signal: AbortSignal,
 ): Promise<SearchAnswer> {
-  if (!desk) return call('shopSearch', { query, signal });
+  if (!desk) return call(isPreview() ? 'previewSearch' : 'shopSearch', { query, signal });
   // Places are compared with what shoppers get.
   const movement = desk.from === nameOf(liveOf('')) ? '0' : '1';
   return call('deskSearch', { query: { ...query, from: desk.from, movement }, signal });

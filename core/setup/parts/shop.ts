@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { isTimeZone } from '../../base/localDay.ts';
 import { longest } from '../terms/limits.ts';
 
 /** What shoppers read at the head of the shop, and what its prices are in. */
@@ -13,6 +14,21 @@ export const shopSchema = z.strictObject({
     .string()
     .regex(/^[A-Z]{3}$/, 'A currency is three capital letters, as EUR.')
     .describe('By ISO 4217.'),
+  address: z
+    .string()
+    .trim()
+    .max(longest.webAddress)
+    .regex(/^https?:\/\/[^\s/]+/, 'A web address begins with http:// or https://.')
+    .optional()
+    .describe('Where shoppers know it from.'),
+  /** Whether its prices have the tax in them, and at which rate in percent; absent: nothing is said of tax. */
+  tax: z.strictObject({ included: z.boolean(), rate: z.number().min(0).max(100) }).optional(),
+  timeZone: z
+    .string()
+    .max(60)
+    .refine(isTimeZone, 'There is no such time zone.')
+    .optional()
+    .describe('In which its days begin and end; absent: UTC.'),
 });
 export type Shop = z.infer<typeof shopSchema>;
 

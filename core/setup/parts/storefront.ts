@@ -4,6 +4,7 @@ import { filterPositions, usualLayout } from '../terms/filterTerms.ts';
 import { language } from '../terms/filterTexts.ts';
 import { most } from '../terms/limits.ts';
 import { fixedEntry, fixedPart, listed } from '../terms/part.ts';
+import { taxInWords } from '../terms/taxInWords.ts';
 import { shopSchema, usualShop } from './shop.ts';
 
 /** Where the filters stand by the width of the shopper's window, and whether a new search keeps what was chosen. */
@@ -51,6 +52,11 @@ const shop = fixedEntry({
     return [
       ...(before?.name === is.name ? [] : [`The shop is called “${is.name}”`]),
       ...(before?.currency === is.currency ? [] : [`Prices are in ${is.currency}`]),
+      ...(before?.address === is.address
+        ? []
+        : [is.address ? `Its web address is ${is.address}` : 'It has no web address']),
+      ...(taxInWords(before ?? usualShop) === taxInWords(is) ? [] : [taxInWords(is) ?? 'Nothing is said of tax']),
+      ...(before?.timeZone === is.timeZone ? [] : [`Its days are those of ${is.timeZone ?? 'UTC'}`]),
     ];
   },
 });

@@ -21,6 +21,7 @@ export const longest = {
   planName: 120,
   orderLabel: 60,
   shopName: 60,
+  webAddress: 200,
   prefix: 60,
   picture: 500,
   /** A value decided for a product: a text, or one of several. */

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import type { AttributeProfile } from '../../catalog/profileAttributes.ts';
+import type { Shop } from '../parts/shop.ts';
 import type { Inside } from './inside.ts';
 
 /** Names for what a change refers to by key; a missing name is shown as its key. */
@@ -18,7 +19,7 @@ export interface Change<Value> {
 /** What a setup begins with. */
 export interface Beginning {
   readonly profiles: readonly AttributeProfile[];
-  readonly shop: { readonly name: string; readonly currency: string };
+  readonly shop: Shop;
 }
 
 /** What all entries that follow one schema have in common. */

@@ -2,7 +2,7 @@ import type { DescribedChange } from '../../../api/stateSchema.ts';
 import { knownState } from '../state/deskState.ts';
 import { discardGroup, edit } from '../state/edits.ts';
 
-const partNames = {
+export const partNames = {
   attributes: 'Attributes',
   relevance: 'Relevance',
   filters: 'Filters',

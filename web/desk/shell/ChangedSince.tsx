@@ -1,16 +1,16 @@
 import { AlertDialog } from 'radix-ui';
 import { Button } from '../parts/Button.tsx';
-import { step, useAskedAboutOthers } from '../state/edits.ts';
+import { useAskedAboutOthers } from '../state/edits.ts';
 
 /** Asked where undo or redo would go over what somebody else changed since. */
 export function ChangedSince() {
   const { asked } = useAskedAboutOthers();
   if (!asked) return null;
-  const { which, who, sentences } = asked;
+  const { who, sentences } = asked;
   const close = (): void => useAskedAboutOthers.setState({ asked: null });
   const answer = (changedSince: 'keep' | 'take'): void => {
     close();
-    void step(which, changedSince);
+    asked.answer(changedSince);
   };
   return (
     <AlertDialog.Root open onOpenChange={(isOpen) => !isOpen && close()}>
@@ -21,7 +21,7 @@ export function ChangedSince() {
             {who.join(' and ') || 'Somebody'} changed this since
           </AlertDialog.Title>
           <AlertDialog.Description className="mt-1 text-soft">
-            Nothing is {which === 'undo' ? 'taken back' : 'made again'} yet. As it is now, against what it would be:
+            Nothing is done yet. As it is now, against what it would be:
           </AlertDialog.Description>
           <ul className="mt-2 max-h-[40vh] space-y-1 overflow-y-auto">
             {sentences.map((sentence) => (
@@ -32,9 +32,7 @@ export function ChangedSince() {
             <AlertDialog.Cancel asChild>
               <Button>Cancel</Button>
             </AlertDialog.Cancel>
-            <Button onClick={() => answer('take')}>
-              {which === 'undo' ? 'Take it back all the same' : 'Make it again all the same'}
-            </Button>
+            <Button onClick={() => answer('take')}>Do it all the same</Button>
             <Button tone="strong" onClick={() => answer('keep')}>
               Leave it
             </Button>

@@ -44,6 +44,7 @@ const groups: readonly { readonly name: string; readonly places: readonly Place[
       { to: '/demand', label: 'Demand', parts: [] },
       { to: '/drafts', label: 'Drafts', parts: [] },
       { to: '/releases', label: 'Releases', parts: [] },
+      { to: '/history', label: 'History', parts: [] },
     ],
   },
 ];

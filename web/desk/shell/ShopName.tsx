@@ -1,25 +1,28 @@
 import { ChevronDown } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { Link } from 'react-router';
-import type { Setup } from '../../../core/setup/schema.ts';
+import type { Shop } from '../../../core/setup/parts/shop.ts';
 import { longest } from '../../../core/setup/terms/limits.ts';
 import { usualCurrencies } from '../../../core/setup/usualCurrencies.ts';
 import { PopoverPanel } from '../../look/PopoverPanel.tsx';
 import { price } from '../../look/price.ts';
-import { Choice, TextField } from '../parts/Controls.tsx';
+import { Choice, NumberField, TextField } from '../parts/Controls.tsx';
 import { useDeskState } from '../state/deskState.ts';
 import { edit } from '../state/edits.ts';
 import { goTo, usePlace } from '../state/place.ts';
 import { useStorefronts } from '../state/storefronts.ts';
 
+const zones = ['UTC', ...Intl.supportedValuesOf('timeZone').filter((zone) => zone !== 'UTC')];
 const currencyNames = new Intl.DisplayNames('en-GB', { type: 'currency' });
 
 /** What the shop is called and what its prices are in: said here, seen in the shop window, published like all else. */
 export function ShopName() {
   const { setup, storefront } = useDeskState();
   const { shop } = setup.storefront;
-  const change = (to: Partial<Setup['storefront']['shop']>): void =>
-    void edit({ part: 'storefront', key: 'shop', value: { ...shop, ...to } });
+  const change = (to: { readonly [Key in keyof Shop]?: Shop[Key] | undefined }): void => {
+    const said = Object.entries({ ...shop, ...to }).filter(([, value]) => value !== undefined);
+    void edit({ part: 'storefront', key: 'shop', value: Object.fromEntries(said) });
+  };
   const currencies = usualCurrencies.includes(shop.currency) ? usualCurrencies : [shop.currency, ...usualCurrencies];
   return (
     <Popover.Root>
@@ -30,7 +33,7 @@ export function ShopName() {
         <span className="truncate">{storefront.name}</span>
         <ChevronDown size={14} className="shrink-0" aria-hidden />
       </Popover.Trigger>
-      <PopoverPanel label="The shop" className="w-[330px] p-4">
+      <PopoverPanel label="The shop" className="max-h-[80vh] w-[360px] p-4">
         <OtherStorefronts />
         <h2 className="font-display font-semibold text-[15px]">The shop</h2>
         <p className="mt-0.5 text-[13px] text-soft">
@@ -54,6 +57,52 @@ export function ShopName() {
             value={shop.currency}
             options={currencies.map((code) => [code, `${code}, ${currencyNames.of(code) ?? code}`] as const)}
             change={(currency) => change({ currency })}
+          />
+          <span className="text-[13px]">Tax</span>
+          <span className="flex items-center gap-1.5">
+            <Choice
+              label="Whether its prices have the tax in them"
+              className="min-w-0 flex-1"
+              value={shop.tax ? (shop.tax.included ? 'with' : 'without') : 'unsaid'}
+              options={[
+                ['unsaid', 'nothing is said'],
+                ['with', 'prices are with tax of'],
+                ['without', 'prices are without tax of'],
+              ]}
+              change={(to) =>
+                change({ tax: to === 'unsaid' ? undefined : { included: to === 'with', rate: shop.tax?.rate ?? 20 } })
+              }
+            />
+            {shop.tax && (
+              <>
+                <NumberField
+                  label="Rate of the tax, in percent"
+                  value={shop.tax.rate}
+                  least={0}
+                  most={100}
+                  change={(rate) => change({ tax: { included: shop.tax!.included, rate } })}
+                />
+                %
+              </>
+            )}
+          </span>
+          <span className="text-[13px]">Time zone</span>
+          <Choice
+            label="Time zone in which its days begin"
+            className="w-full"
+            value={shop.timeZone ?? 'UTC'}
+            options={zones.map((zone) => [zone, zone.replaceAll('_', ' ')] as const)}
+            change={(timeZone) => change({ timeZone: timeZone === 'UTC' ? undefined : timeZone })}
+          />
+          <span className="text-[13px]">Web address</span>
+          <TextField
+            label="Web address of the shop"
+            placeholder="https://"
+            mayBeEmpty
+            maxLength={longest.webAddress}
+            className="w-full"
+            value={shop.address ?? ''}
+            change={(address) => change({ address: address === '' ? undefined : address })}
           />
         </div>
       </PopoverPanel>

@@ -7,8 +7,10 @@ import { IconButton } from '../parts/Button.tsx';
 import { TeachLink } from '../parts/TeachLink.tsx';
 import { usePlace } from '../state/place.ts';
 import { actOn } from '../state/planActs.ts';
+import { setupInWords } from '../state/setupInWords.ts';
 import { type Device, devices, useShopWindow } from '../state/shopWindow.ts';
 import { useTrial } from '../state/trial.ts';
+import { ShownSetup } from './ShownSetup.tsx';
 import { type AskedWhy, WhyHere } from './WhyHere.tsx';
 import { HowItIsRead } from './words/HowItIsRead.tsx';
 
@@ -41,7 +43,7 @@ function useFrameSize(device: Device) {
  */
 export function ShopWindow({ isTold, isReady }: { readonly isTold: boolean; readonly isReady: boolean }) {
   const frame = useRef<HTMLIFrameElement>(null);
-  const { turn, other, device, total, show, setDevice, setTotal, fold } = useShopWindow();
+  const { turn, other, device, total, setDevice, setTotal, fold } = useShopWindow();
   const { storefront, draft } = usePlace();
   const from = other ?? nameOf({ storefront, draft });
   const live = nameOf(liveOf(storefront));
@@ -92,20 +94,7 @@ export function ShopWindow({ isTold, isReady }: { readonly isTold: boolean; read
     <aside aria-label="Shop window" className="flex h-full flex-col bg-paper-deep px-4 pt-3 pb-4">
       <div className="mb-2.5 flex flex-wrap items-center gap-x-1.5 gap-y-1 text-[13px] text-soft">
         <h2 className="mr-auto whitespace-nowrap font-semibold text-ink">Shop window</h2>
-        <ToggleGroup.Root
-          type="single"
-          aria-label="Which setup the window shows"
-          className="flex"
-          value={from}
-          onValueChange={(value) => value && show(value === live ? live : null)}
-        >
-          <ToggleGroup.Item value={nameOf({ storefront, draft })} className={pressed}>
-            Draft
-          </ToggleGroup.Item>
-          <ToggleGroup.Item value={live} className={pressed}>
-            Live
-          </ToggleGroup.Item>
-        </ToggleGroup.Root>
+        <ShownSetup />
         <ToggleGroup.Root
           type="single"
           aria-label="Width of the shop"
@@ -157,8 +146,11 @@ export function ShopWindow({ isTold, isReady }: { readonly isTold: boolean; read
           </span>
         </p>
       )}
-      {from === live && (
-        <p className="mt-2 text-[12.5px] text-soft">This is what shoppers get now. Your changes show under Draft.</p>
+      {other !== null && (
+        <p className="mt-2 text-[12.5px] text-soft">
+          {from === live ? 'This is what shoppers get now.' : `This is ${setupInWords(from)}.`} Your changes show under
+          Draft.
+        </p>
       )}
       <WhyHere asked={asked} close={() => setAsked(null)} />
     </aside>

@@ -175,7 +175,7 @@ export async function settled(): Promise<void> {
   await sending;
 }
 
-export type Step = 'undo' | 'redo';
+type Step = 'undo' | 'redo';
 
 /** Undoes, or redoes, one step of one's own; asked for twice, however quickly, two. */
 export async function step(which: Step, changedSince: 'ask' | 'keep' | 'take' = 'ask'): Promise<void> {
@@ -187,25 +187,35 @@ export async function step(which: Step, changedSince: 'ask' | 'keep' | 'take' = 
       return call(which, { body: { revision, changedSince } });
     },
     itself,
-    (error) => askAboutOthers(which, error),
+    (error) => askAboutOthers(error, (answer) => void step(which, answer)),
   );
   if (done) toast(which === 'undo' ? 'Undone' : 'Redone', { description: reason });
 }
 
 /** A step of which others changed something since, as long as it is not said what becomes of that. */
 interface AskedAboutOthers {
-  readonly which: Step;
   readonly who: readonly string[];
   /** What they made of it. */
   readonly sentences: readonly string[];
+  answer(changedSince: 'keep' | 'take'): void;
 }
 export const useAskedAboutOthers = create<{ readonly asked: AskedAboutOthers | null }>(() => ({ asked: null }));
 
+/** Takes one step back, whoever made it and however long ago; answers whether it was done. */
+export async function takeStepBack(id: number, changedSince: 'ask' | 'keep' | 'take' = 'ask'): Promise<boolean> {
+  const done = await act(
+    (revision) => call('takeStepBack', { body: { revision, step: id, changedSince } }),
+    itself,
+    (error) => askAboutOthers(error, (answer) => void takeStepBack(id, answer)),
+  );
+  return done !== null;
+}
+
 /** Others changed some of a step since: says to what, and asks what becomes of it. Answers whether it was that. */
-function askAboutOthers(which: Step, error: unknown): boolean {
+function askAboutOthers(error: unknown, answer: AskedAboutOthers['answer']): boolean {
   if (!(error instanceof CallProblem) || error.code !== 'changed-since') return false;
   const { who, changes } = error.details as { who: string[]; changes: DescribedChange[] };
-  useAskedAboutOthers.setState({ asked: { which, who, sentences: changes.flatMap((change) => change.sentences) } });
+  useAskedAboutOthers.setState({ asked: { answer, who, sentences: changes.flatMap((change) => change.sentences) } });
   return true;
 }
 

@@ -14,6 +14,7 @@ import { bringUpTo } from '../../shell/BehindNotice.tsx';
 import { goTo, usePlace } from '../../state/place.ts';
 import { arrange, useDrafts } from '../../state/storefronts.ts';
 import { BeginDraft } from './BeginDraft.tsx';
+import { Previews } from './Previews.tsx';
 
 /** Watch: plans that are under way at the same time, each in a draft of its own. */
 export function Drafts() {
@@ -49,6 +50,7 @@ export function Drafts() {
           ))}
         </ul>
       )}
+      <Previews />
       {out.length > 0 && (
         <Section title="Taken out" note="Nobody finds these any more; all that was in them is kept.">
           <ul className="space-y-1">
