@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { shopSchema } from '../core/setup/parts/shop.ts';
+import { shopSchema } from '../core/setup/terms/shop.ts';
 import { endpoint } from './endpoint.ts';
 import { longestNote } from './limits.ts';
 import { paths } from './paths.ts';

@@ -1,5 +1,5 @@
 import { namesOf } from '../server/catalog/namesOf.ts';
-import { describeChanges } from '../server/http/deskState.ts';
+import { describeChanges } from '../server/questions/describeChanges.ts';
 import { type About, Failure, openWithCatalog, UsageError } from './usage.ts';
 
 export async function publishCommand(

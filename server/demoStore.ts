@@ -1,6 +1,6 @@
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
-import type { Shop } from '../core/setup/parts/shop.ts';
+import type { Shop } from '../core/setup/terms/shop.ts';
 import { bringIn, type ImportJobs } from './catalog/importJobs.ts';
 import type { Writer } from './store/writes.ts';
 

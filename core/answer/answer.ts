@@ -1,7 +1,7 @@
 import { z } from 'zod';
-import { shopSchema } from '../setup/parts/shop.ts';
 import { filterLayoutSchema } from '../setup/parts/storefront.ts';
 import { filterKinds } from '../setup/terms/filterTerms.ts';
+import { shopSchema } from '../setup/terms/shop.ts';
 
 /**
  * The one shape in which results are reported: by the shop's interface, the desk's preview and the terminal. Scores and

@@ -1,9 +1,9 @@
 import { named } from '../base/named.ts';
 import type { AttributeProfile } from '../catalog/profileAttributes.ts';
-import { type Shop, usualShop } from './parts/shop.ts';
 import { definitionOf, setupParts } from './registry.ts';
 import { type Setup, setupVersion } from './schema.ts';
 import type { Beginning } from './terms/part.ts';
+import { type Shop, usualShop } from './terms/shop.ts';
 
 /** A setup to begin with, from what the catalog holds; deterministic, so the same catalog always begins the same way. */
 export function initialSetup(profiles: readonly AttributeProfile[], shop: Shop = usualShop): Setup {

@@ -23,7 +23,7 @@ const merged = (
   theirs: readonly EntryEdit[],
   answers?: ReadonlyMap<string, 'ours' | 'theirs'>,
 ) => mergeSetups({ base, ours: withEntries(base, ours), theirs: withEntries(base, theirs) }, answers);
-const after = (ours: readonly EntryEdit[], theirs: readonly EntryEdit[]): Setup => {
+const merging = (ours: readonly EntryEdit[], theirs: readonly EntryEdit[]): Setup => {
   const { changes, conflicts } = merged(ours, theirs);
   expect(conflicts).toEqual([]);
   return withEntries(
@@ -41,7 +41,7 @@ describe('two people’s work on one entry', () => {
       ],
     });
     const yours = plans({ pins: [{ product: 'c', place: 5 }], name: 'All brushes' });
-    expect(after([mine], [yours]).plans.brushes).toEqual(
+    expect(merging([mine], [yours]).plans.brushes).toEqual(
       plan({
         name: 'All brushes',
         pins: [
@@ -52,7 +52,9 @@ describe('two people’s work on one entry', () => {
     );
   });
   test('words of one set, whatever their order', () => {
-    expect(after([words('ink', 'wash', 'stain')], [words('dye', 'ink', 'wash', 'tint')]).vocabulary.ink).toMatchObject({
+    expect(
+      merging([words('ink', 'wash', 'stain')], [words('dye', 'ink', 'wash', 'tint')]).vocabulary.ink,
+    ).toMatchObject({
       words: ['ink', 'wash', 'stain', 'tint'],
     });
   });

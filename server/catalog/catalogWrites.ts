@@ -1,6 +1,6 @@
 import { constants, copyFileSync, existsSync } from 'node:fs';
 import { initialSetup } from '../../core/setup/initialSetup.ts';
-import type { Shop } from '../../core/setup/parts/shop.ts';
+import type { Shop } from '../../core/setup/terms/shop.ts';
 import { type DataFolder, generationFiles } from '../dataFolder.ts';
 import { Refused } from '../refused.ts';
 import type { Db } from '../store/database.ts';

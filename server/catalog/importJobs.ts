@@ -4,7 +4,7 @@ import type { ImportJob } from '../../api/catalogEndpoints.ts';
 import type { FileForm } from '../../core/catalog/fileForm.ts';
 import { type ImportEvent, isWorkingPhase, nextPhase } from '../../core/catalog/importPhases.ts';
 import type { Mapping } from '../../core/catalog/mappingSchema.ts';
-import type { Shop } from '../../core/setup/parts/shop.ts';
+import type { Shop } from '../../core/setup/terms/shop.ts';
 import type { DataFolder } from '../dataFolder.ts';
 import type { Writer } from '../store/writes.ts';
 import type { CatalogStore } from './catalogStore.ts';

@@ -1,8 +1,9 @@
 import { chosenFilters } from '../../api/filterParameters.ts';
 import { productEndpoints } from '../../api/productEndpoints.ts';
 import type { EntryEdit } from '../../core/setup/withEntry.ts';
+import { groupOf } from '../questions/describeChanges.ts';
 import { noCatalog } from '../refused.ts';
-import { deskState, groupOf } from './deskState.ts';
+import { deskState } from './deskState.ts';
 import type { Desk, Services } from './services.ts';
 import type { Serve } from './serving.ts';
 import { written } from './setupRoutes.ts';

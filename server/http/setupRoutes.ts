@@ -1,9 +1,10 @@
 import { endpoints } from '../../api/endpoints.ts';
 import type { NamesForChanges } from '../../core/setup/terms/part.ts';
 import { namesOf } from '../catalog/namesOf.ts';
+import { describeChanges } from '../questions/describeChanges.ts';
 import { noCatalog, Refused } from '../refused.ts';
 import type { WriteOutcome } from '../store/setupStore.ts';
-import { describeChanges, deskState } from './deskState.ts';
+import { deskState } from './deskState.ts';
 import type { Desk, Services } from './services.ts';
 import type { Serve } from './serving.ts';
 

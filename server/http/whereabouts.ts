@@ -1,8 +1,8 @@
 import type { Context } from 'hono';
 import { unnamed } from '../../api/paths.ts';
 import { namesOf } from '../catalog/namesOf.ts';
+import { describeChanges } from '../questions/describeChanges.ts';
 import { noSuchSetup, noSuchStorefront, shopClosed } from '../refused.ts';
-import { describeChanges } from './deskState.ts';
 import type { Desk, Services, Storefront } from './services.ts';
 import { who } from './who.ts';
 

@@ -1,9 +1,9 @@
 import { isChange } from '../../core/setup/entries.ts';
 import type { SetupRef } from '../../core/setup/setupRef.ts';
 import { namesOf } from '../catalog/namesOf.ts';
-import { describeChanges } from '../http/deskState.ts';
 import type { Workbench } from '../searching/workbench.ts';
 import { type HistoryFilter, openHistoryReader } from '../store/historyReader.ts';
+import { describeChanges } from './describeChanges.ts';
 
 /** Sentences of one step that are told. */
 const sentencesTold = 12;

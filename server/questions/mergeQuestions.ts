@@ -2,9 +2,9 @@ import { describeChange } from '../../core/setup/describeChange.ts';
 import type { EntryChange } from '../../core/setup/entries.ts';
 import type { DraftRef, SetupRef } from '../../core/setup/setupRef.ts';
 import { namesOf } from '../catalog/namesOf.ts';
-import { describeChanges } from '../http/deskState.ts';
 import type { Workbench } from '../searching/workbench.ts';
 import { mergedInto } from '../store/draftWrites.ts';
+import { describeChanges } from './describeChanges.ts';
 
 /** What drafts hold, and what merging one into another would do. */
 export function mergeQuestions({ db, setups, current }: Workbench) {

@@ -12,7 +12,7 @@ import type { SetupStores, SetupsReader } from './setups.ts';
 import { openStorefrontReader } from './storefronts.ts';
 
 /** Drafts one storefront may have, those taken out not counted. */
-export const mostDrafts = 200;
+const mostDrafts = 200;
 
 /** What a draft is begun with. */
 export interface NewDraft {
@@ -46,7 +46,7 @@ export interface DraftWrites {
 }
 
 /** What two drafts, or a draft and a release, come from. */
-export function commonBase(db: Db, setups: SetupsReader, ours: DraftRef, theirs: SetupRef): Setup {
+function commonBase(db: Db, setups: SetupsReader, ours: DraftRef, theirs: SetupRef): Setup {
   const draft = setups.draft(ours);
   const releases = setups.releases(ours.storefront);
   const ofRelease = (number: number | null): Setup | null =>

@@ -1,8 +1,8 @@
 import { constants, copyFileSync, existsSync, rmSync } from 'node:fs';
 import { idFor } from '../../core/setup/idFor.ts';
 import { initialSetup } from '../../core/setup/initialSetup.ts';
-import type { Shop } from '../../core/setup/parts/shop.ts';
 import type { Setup } from '../../core/setup/schema.ts';
+import type { Shop } from '../../core/setup/terms/shop.ts';
 import { type DataFolder, generationFiles } from '../dataFolder.ts';
 import { noSuchStorefront, Refused } from '../refused.ts';
 import type { Db } from './database.ts';
@@ -11,7 +11,7 @@ import type { SetupStores } from './setups.ts';
 import { openStorefrontReader } from './storefronts.ts';
 
 /** Storefronts one data folder may hold. */
-export const mostStorefronts = 50;
+const mostStorefronts = 50;
 
 /** What a storefront is made with. */
 export interface NewStorefront {

@@ -4,8 +4,8 @@ import { filterPositions, usualLayout } from '../terms/filterTerms.ts';
 import { language } from '../terms/filterTexts.ts';
 import { most } from '../terms/limits.ts';
 import { fixedEntry, fixedPart, listed } from '../terms/part.ts';
+import { shopSchema, usualShop } from '../terms/shop.ts';
 import { taxInWords } from '../terms/taxInWords.ts';
-import { shopSchema, usualShop } from './shop.ts';
 
 /** Where the filters stand by the width of the shopper's window, and whether a new search keeps what was chosen. */
 export const filterLayoutSchema = z.strictObject({

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import type { AttributeProfile } from '../../catalog/profileAttributes.ts';
-import type { Shop } from '../parts/shop.ts';
 import type { Inside } from './inside.ts';
+import type { Shop } from './shop.ts';
 
 /** Names for what a change refers to by key; a missing name is shown as its key. */
 export interface NamesForChanges {

@@ -1,4 +1,4 @@
-import type { Shop } from '../parts/shop.ts';
+import type { Shop } from './shop.ts';
 
 /** What the shop says of tax, in a sentence without a full stop; null where it says nothing. */
 export const taxInWords = ({ tax }: Pick<Shop, 'tax'>): string | null =>

@@ -1,8 +1,8 @@
 import { ChevronDown } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { Link } from 'react-router';
-import type { Shop } from '../../../core/setup/parts/shop.ts';
 import { longest } from '../../../core/setup/terms/limits.ts';
+import type { Shop } from '../../../core/setup/terms/shop.ts';
 import { usualCurrencies } from '../../../core/setup/usualCurrencies.ts';
 import { PopoverPanel } from '../../look/PopoverPanel.tsx';
 import { price } from '../../look/price.ts';

@@ -7,7 +7,7 @@ import { useShopWindow } from './shopWindow.ts';
 export const usePlace = create<Place>(() => placeNow());
 
 /** The desk's address begins with the storefront and the draft. */
-export function placeIn(path: string): Place {
+function placeIn(path: string): Place {
   const [, storefront = '', draft = ''] = path.split('/', 3);
   return { storefront, draft };
 }

@@ -11,7 +11,10 @@ import { effectInWords, moveInWords } from './tellEffect.ts';
 import { useEffectOfDraft } from './useEffectOfDraft.ts';
 
 /** Screens on which nothing is edited that moves results. */
-const without = ['/demand', '/releases', '/catalog/bring-in', '/catalog/reading', '/catalog/feed'];
+const without = [
+  ...['/demand', '/releases', '/history', '/drafts', '/drafts/merge', '/storefronts'],
+  ...['/catalog/bring-in', '/catalog/reading', '/catalog/feed'],
+];
 
 /** Hangs at the foot of the screen: what the unpublished changes do to the searches shoppers make most. */
 export function EffectStrip() {

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { isTimeZone } from '../../base/localDay.ts';
-import { longest } from '../terms/limits.ts';
+import { longest } from './limits.ts';
 
 /** What shoppers read at the head of the shop, and what its prices are in. */
 export const shopSchema = z.strictObject({
