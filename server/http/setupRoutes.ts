@@ -3,7 +3,7 @@ import type { NamesForChanges } from '../../core/setup/terms/part.ts';
 import { namesOf } from '../catalog/namesOf.ts';
 import { describeChanges } from '../questions/describeChanges.ts';
 import { noCatalog, Refused } from '../refused.ts';
-import type { WriteOutcome } from '../store/setupStore.ts';
+import type { WriteOutcome } from '../store/writeOutcome.ts';
 import { deskState } from './deskState.ts';
 import type { Desk, Services } from './services.ts';
 import type { Serve } from './serving.ts';

@@ -7,9 +7,9 @@ import { type DraftRef, nameOf, type SetupRef } from '../../core/setup/setupRef.
 import { canonical } from '../../core/setup/terms/canonical.ts';
 import { noSuchSetup, Refused } from '../refused.ts';
 import type { Db } from './database.ts';
-import type { WriteOutcome } from './setupStore.ts';
 import type { SetupStores, SetupsReader } from './setups.ts';
 import { openStorefrontReader } from './storefronts.ts';
+import type { WriteOutcome } from './writeOutcome.ts';
 
 /** Drafts one storefront may have, those taken out not counted. */
 const mostDrafts = 200;

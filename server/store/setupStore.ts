@@ -14,52 +14,9 @@ import { canonical } from '../../core/setup/terms/canonical.ts';
 import type { EntryEdit } from '../../core/setup/withEntry.ts';
 import type { Db } from './database.ts';
 import { type DraftReader, entryKey, openDraftReader } from './draftReader.ts';
+import { meant, openJournal, type TakenOver } from './journal.ts';
 import { openReleaseReader, type ReleaseReader } from './releaseReader.ts';
-
-/** Someone else changed the same entries (or the draft) since the writer looked. */
-export interface StaleWrite {
-  readonly code: 'stale-write';
-  readonly revision: number;
-  readonly changes: readonly EntryChange[];
-  /** Who made them, each once. */
-  readonly who: readonly string[];
-}
-/** The writer names a revision that is not there yet: it looked at another folder, or at one before it was put back. */
-export interface UnknownRevision {
-  readonly code: 'unknown-revision';
-  readonly revision: number;
-}
-export type WriteOutcome =
-  | { readonly revision: number }
-  | { readonly refusal: EditRefusal | StaleWrite | UnknownRevision | ChangedAgain | NothingToDo };
-/** Others changed entries of a step since it was made: what each would become, and what it is. */
-export interface ChangedAgain {
-  readonly code: 'changed-since';
-  readonly changes: readonly EntryChange[];
-  readonly who: readonly string[];
-}
-export interface NothingToDo {
-  readonly code:
-    | 'nothing-to-undo'
-    | 'nothing-to-redo'
-    | 'nothing-to-publish'
-    | 'unknown-release'
-    | 'unknown-draft'
-    | 'behind'
-    | 'conflicts'
-    | 'unknown-step'
-    | 'nothing-to-take-back';
-}
-
-interface JournalRow {
-  readonly id: number;
-  readonly who: string;
-  readonly at: number;
-  readonly changes: string;
-  readonly source: string | null;
-  readonly baseBefore: number | null;
-  readonly baseAfter: number | null;
-}
+import type { ChangedAgain, ChangedSince, StaleWrite, UnknownRevision, WriteOutcome } from './writeOutcome.ts';
 
 /** Where changes come from that are taken over from another setup, and the release the draft is up to with them. */
 export interface TakenFrom {
@@ -71,9 +28,6 @@ export interface TakenFrom {
 const ourselves = 'Clever Shelf';
 /** The draft that a storefront begins with. */
 export const firstDraft = 'main';
-
-/** What becomes of entries of a step that others changed since. */
-export type ChangedSince = 'ask' | 'keep' | 'take';
 
 /** Edits of the same entries by the same person within this time, in milliseconds, are one step for undo. */
 const oneStep = 1500;
@@ -111,17 +65,6 @@ export interface SetupStore extends SetupReader {
   takeOver(changes: readonly EntryChange[], from: TakenFrom, seen: number, who: string, at: number): WriteOutcome;
 }
 
-/** Reads what a step changes, keeping the last one: it may be ten thousands, and is asked for with every state. */
-function stepReader(): (row: JournalRow | undefined) => EntryChange[] | null {
-  let known: { readonly row: JournalRow; readonly changes: EntryChange[] } | null = null;
-  return (row) => {
-    if (!row) return null;
-    if (known?.row.id !== row.id || known.row.changes !== row.changes)
-      known = { row, changes: (JSON.parse(row.changes) as EntryChange[]).filter(isChange) };
-    return known.changes;
-  };
-}
-
 const backwards = (change: EntryChange): EntryChange => ({ ...change, before: change.after, after: change.before });
 
 /** A write that is refused after it has begun: what it wrote is rolled back. */
@@ -143,7 +86,7 @@ export function openSetupStore(
   const names = { storefront, draft: ref.draft };
   const reader = openDraftReader(db, ref, releases);
   const { revision } = reader;
-  const [readUndo, readRedo] = [stepReader(), stepReader()];
+  const journal = openJournal(db, ref);
   const readStored = db
     .prepare<typeof names & { part: string; key: string }, string>(
       'SELECT value FROM setup_entry WHERE storefront = @storefront AND draft = @draft AND part = @part AND key = @key',
@@ -166,46 +109,7 @@ export function openSetupStore(
       'UPDATE draft SET revision = revision + 1 WHERE storefront = @storefront AND id = @draft RETURNING revision',
     )
     .pluck();
-  const steps = (state: 'done' | 'undone', order: 'DESC' | 'ASC') =>
-    db.prepare<typeof names & { who: string }, JournalRow>(
-      `SELECT id, who, at, changes, source, base_before AS baseBefore, base_after AS baseAfter FROM journal
-       WHERE storefront = @storefront AND draft = @draft AND kind = 'edit' AND state = '${state}' AND who = @who
-       ORDER BY id ${order} LIMIT 1`,
-    );
-  const lastDone = steps('done', 'DESC');
-  const firstUndone = steps('undone', 'ASC');
-  const lastJournaled = db
-    .prepare<typeof names, number | null>(
-      'SELECT max(id) FROM journal WHERE storefront = @storefront AND draft = @draft',
-    )
-    .pluck();
-  const changesSince = db.prepare<
-    typeof names & { revision: number },
-    Pick<JournalRow, 'who' | 'changes'> & { readonly began: number }
-  >(
-    'SELECT who, changes, coalesce(first_revision, 0) AS began FROM journal WHERE storefront = @storefront AND draft = @draft AND revision > @revision ORDER BY id',
-  );
-  const changesAfter = db.prepare<typeof names & { id: number }, Pick<JournalRow, 'who' | 'changes'>>(
-    'SELECT who, changes FROM journal WHERE storefront = @storefront AND draft = @draft AND id > @id ORDER BY id',
-  );
-  const stepById = db.prepare<typeof names & { id: number }, Pick<JournalRow, 'changes'>>(
-    'SELECT changes FROM journal WHERE storefront = @storefront AND draft = @draft AND id = @id',
-  );
-  const stepOf = db.prepare<typeof names & { revision: number }, Pick<JournalRow, 'who' | 'changes'>>(
-    'SELECT who, changes FROM journal WHERE storefront = @storefront AND draft = @draft AND revision = @revision',
-  );
-  const addStep = db.prepare(
-    `INSERT INTO journal (storefront, draft, revision, who, at, kind, changes, state, first_revision, source, base_before, base_after)
-     VALUES (@storefront, @draft, @revision, @who, @at, @kind, @changes, 'done', @revision, @source, @before, @after)`,
-  );
   const setBase = db.prepare('UPDATE draft SET base_release = @base WHERE storefront = @storefront AND id = @draft');
-  const setStepState = db.prepare('UPDATE journal SET state = @state WHERE id = @id');
-  const joinStep = db.prepare(
-    'UPDATE journal SET changes = @changes, revision = @revision, at = @at, state = @state WHERE id = @id',
-  );
-  const dropUndone = db.prepare<typeof names & { who: string }>(
-    `UPDATE journal SET state = 'gone' WHERE storefront = @storefront AND draft = @draft AND state = 'undone' AND who = @who`,
-  );
   const lastRelease = db
     .prepare<[string], number | null>('SELECT max(number) FROM release WHERE storefront = ?')
     .pluck();
@@ -234,38 +138,28 @@ export function openSetupStore(
     if (value === null) removeEntry.run({ ...names, part, key });
     else storeEntry.run({ ...names, part, key, value: JSON.stringify(value) });
   };
-  const journal = (
+  /** Journals a step, which brings the draft to its next revision. */
+  const note = (
     kind: 'edit' | 'undo' | 'redo',
     changes: readonly EntryChange[],
     who: string,
     at: number,
-    taken: { readonly source: string; readonly before: number | null; readonly after: number | null } | null = null,
-  ): number => {
+    taken: TakenOver | null = null,
+  ): { readonly revision: number } => {
     const now = bumpRevision.get(names)!;
-    const { source, before, after } = taken ?? { source: null, before: null, after: null };
-    addStep.run({
-      ...{ ...names, revision: now, who, at, kind, source, before, after },
-      changes: JSON.stringify(changes),
-    });
-    return now;
+    journal.add(kind, now, changes, who, at, taken);
+    return { revision: now };
   };
   /** What others changed in these entries since the writer looked, or null where nothing. */
   const stale = (keys: ReadonlySet<string> | null, seen: number): StaleWrite | UnknownRevision | null => {
     const now = revision();
     if (seen === now) return null;
     if (seen > now) return { code: 'unknown-revision', revision: now };
-    const since = stepsSince(seen).filter(({ change }) => keys === null || keys.has(entryKey(change)));
+    const since = journal.since(seen).filter(({ change }) => keys === null || keys.has(entryKey(change)));
     if (keys !== null && since.length === 0) return null;
     const changes = since.map(({ change }) => change);
     return { code: 'stale-write', revision: now, changes, who: [...new Set(since.map(({ who }) => who))] };
   };
-  /** Every change after a revision. One of a step that began before it does not tell what stood in between. */
-  const stepsSince = (seen: number) =>
-    changesSince
-      .all({ ...names, revision: seen })
-      .flatMap(({ who, changes, began }) =>
-        (JSON.parse(changes) as EntryChange[]).map((change) => ({ who, change, isWhole: began > seen })),
-      );
   /** Edits as they are where others changed the same entries since `seen` and both can stand, or why they cannot. */
   const putTogether = (
     edits: readonly EntryEdit[],
@@ -275,7 +169,7 @@ export function openSetupStore(
     if (!refusal) return { edits };
     if (refusal.code !== 'stale-write') return { refusal };
     const together: EntryEdit[] = [];
-    const since = stepsSince(seen);
+    const since = journal.since(seen);
     for (const edit of edits) {
       const first = since.find(({ change }) => entryKey(change) === entryKey(edit));
       if (first && !first.isWhole) return { refusal };
@@ -299,11 +193,11 @@ export function openSetupStore(
    * they began stay in the step: who looked in between saw something else.
    */
   const joinToLast = (changes: readonly EntryChange[], who: string, at: number): number | null => {
-    const last = lastDone.get({ ...names, who });
-    if (!last || last.source !== null || lastJournaled.get(names) !== last.id || at - last.at > oneStep) return null;
+    const last = journal.lastDone(who);
+    if (!last || last.source !== null || journal.lastId() !== last.id || at - last.at > oneStep) return null;
     // What has been published in between is a step of its own: undo must be able to go back to just that.
     if ((reader.live()?.at ?? 0) >= last.at) return null;
-    const before = JSON.parse(last.changes) as EntryChange[];
+    const before = last.changes;
     const sameEntries =
       before.length === changes.length &&
       before.every((change, index) => entryKey(change) === entryKey(changes[index]!));
@@ -312,17 +206,8 @@ export function openSetupStore(
     const now = bumpRevision.get(names)!;
     // Done and taken back in one movement: there is nothing left to undo.
     const state = joined.some(isChange) ? 'done' : 'gone';
-    joinStep.run({ id: last.id, changes: JSON.stringify(joined), revision: now, at, state });
+    journal.join(last.id, now, joined, at, state);
     return now;
-  };
-  /** Who changed some entries after a step was made. */
-  const changedAfter = (id: number, changes: readonly EntryChange[]): string[] => {
-    const keys = new Set(changes.map(entryKey));
-    const later = changesAfter.all({ ...names, id });
-    const theirs = later.filter(({ changes: text }) =>
-      (JSON.parse(text) as EntryChange[]).some((change) => keys.has(entryKey(change))),
-    );
-    return [...new Set(theirs.map(({ who }) => who))];
   };
   /** The changes that are made of those wanted, each from what the entry is now; refused where others are to be asked about. */
   const sortOut = (
@@ -337,7 +222,7 @@ export function openSetupStore(
       .map(({ change: { part, key, after }, is }): EntryChange => ({ part, key, before: after, after: is }))
       .filter(isChange);
     if (others.length > 0 && changedSince === 'ask')
-      return { refusal: { code: 'changed-since', changes: others, who: changedAfter(after, others) } };
+      return { refusal: { code: 'changed-since', changes: others, who: journal.changedAfter(after, others) } };
     const changes = now
       .filter((each) => changedSince === 'take' || isMine(each))
       .map(({ change: { part, key, after }, is }): EntryChange => ({ part, key, before: is, after }));
@@ -350,24 +235,23 @@ export function openSetupStore(
     at: number,
     changedSince: ChangedSince,
   ): WriteOutcome => {
-    const row = (kind === 'undo' ? lastDone : firstUndone).get({ ...names, who });
+    const row = kind === 'undo' ? journal.lastDone(who) : journal.firstUndone(who);
     if (!row) return { refusal: { code: kind === 'undo' ? 'nothing-to-undo' : 'nothing-to-redo' } };
     if (seen > revision()) return { refusal: { code: 'unknown-revision', revision: revision() } };
-    const steps = JSON.parse(row.changes) as EntryChange[];
-    const wanted = kind === 'undo' ? steps.map(backwards) : steps;
+    const wanted = kind === 'undo' ? row.changes.map(backwards) : row.changes;
     const sorted = sortOut(row.id, wanted, changedSince);
     if ('refusal' in sorted) return sorted;
     const { changes } = sorted;
     if (changes.length === 0) {
       // All of it is somebody else's by now and stays: the step before it is next.
-      setStepState.run({ id: row.id, state: 'gone' });
+      journal.setState(row.id, 'gone');
       return { revision: revision() };
     }
     for (const { part, key, after } of changes) writeEntry({ part, key, value: after });
-    setStepState.run({ id: row.id, state: kind === 'undo' ? 'undone' : 'done' });
+    journal.setState(row.id, kind === 'undo' ? 'undone' : 'done');
     // Without what a merge brought, the draft is no longer up to what it was brought up to.
     if (row.source !== null) setBase.run({ ...names, base: kind === 'undo' ? row.baseBefore : row.baseAfter });
-    return { revision: journal(kind, changes, who, at) };
+    return note(kind, changes, who, at);
   };
   /** Throws where what has just been written could not be read again, or is more than a part holds. */
   const holdToSchema = (changes: readonly EntryChange[]): void => {
@@ -397,11 +281,11 @@ export function openSetupStore(
 
   return {
     ...reader,
-    nextUndo: (who) => readUndo(lastDone.get({ ...names, who })),
-    nextRedo: (who) => readRedo(firstUndone.get({ ...names, who })),
+    nextUndo: (who) => meant(journal.lastDone(who)),
+    nextRedo: (who) => meant(journal.firstUndone(who)),
     stepAt(revision) {
-      const row = stepOf.get({ ...names, revision });
-      return row ? { who: row.who, changes: (JSON.parse(row.changes) as EntryChange[]).filter(isChange) } : null;
+      const step = journal.at(revision);
+      return step && { who: step.who, changes: meant(step)! };
     },
     begin: db.transaction((setup: Setup, at: number, who = ourselves) => {
       addDraft.run({ ...names, name: 'Main draft', who, at, format: setupVersion });
@@ -411,13 +295,13 @@ export function openSetupStore(
     }).immediate,
     beginWithCatalog: db.transaction((usual: Setup, at: number) => {
       const own = reader.draft();
-      const isUntouched = lastJournaled.get(names) === null && Object.keys(own.attributes).length === 0;
+      const isUntouched = journal.lastId() === null && Object.keys(own.attributes).length === 0;
       const changes = changesBetween(own, usual).filter(
         ({ part, before }) => isUntouched || (part === 'attributes' && before === null),
       );
       if (changes.length === 0) return;
       for (const { part, key, after } of changes) writeEntry({ part, key, value: after });
-      journal('edit', changes, ourselves, at);
+      note('edit', changes, ourselves, at);
       if (isUntouched && !reader.isBehind()) insertRelease(reader.draft(), newest(), ourselves, 'First catalog', at);
     }).immediate,
     edit: inOne((edits: readonly EntryEdit[], seen: number, who: string, at: number): WriteOutcome => {
@@ -435,8 +319,9 @@ export function openSetupStore(
       if (changes.length === 0) return { revision: revision() };
       for (const { part, key, after } of changes) writeEntry({ part, key, value: after });
       holdToSchema(changes);
-      dropUndone.run({ ...names, who });
-      return { revision: joinToLast(changes, who, at) ?? journal('edit', changes, who, at) };
+      journal.dropUndone(who);
+      const joined = joinToLast(changes, who, at);
+      return joined === null ? note('edit', changes, who, at) : { revision: joined };
     }),
     undo: inOne((seen: number, who: string, at: number, changedSince: ChangedSince = 'ask') =>
       step('undo', seen, who, at, changedSince),
@@ -464,25 +349,25 @@ export function openSetupStore(
         if (refusal) return { refusal };
         for (const { part, key, after } of changes) writeEntry({ part, key, value: after });
         holdToSchema(changes);
-        dropUndone.run({ ...names, who });
-        const now = journal('edit', changes, who, at, { source, before: reader.baseNumber(), after: base });
+        journal.dropUndone(who);
+        const outcome = note('edit', changes, who, at, { source, before: reader.baseNumber(), after: base });
         setBase.run({ ...names, base });
-        return { revision: now };
+        return outcome;
       },
     ),
     takeStepBack: inOne(
       (id: number, seen: number, who: string, at: number, changedSince: ChangedSince = 'ask'): WriteOutcome => {
         if (seen > revision()) return { refusal: { code: 'unknown-revision', revision: revision() } };
-        const row = stepById.get({ ...names, id });
+        const row = journal.byId(id);
         if (!row) return { refusal: { code: 'unknown-step' } };
-        const sorted = sortOut(id, (JSON.parse(row.changes) as EntryChange[]).map(backwards), changedSince);
+        const sorted = sortOut(id, row.changes.map(backwards), changedSince);
         if ('refusal' in sorted) return sorted;
         const { changes } = sorted;
         if (changes.length === 0) return { refusal: { code: 'nothing-to-take-back' } };
         for (const { part, key, after } of changes) writeEntry({ part, key, value: after });
         holdToSchema(changes);
-        dropUndone.run({ ...names, who });
-        return { revision: journal('edit', changes, who, at) };
+        journal.dropUndone(who);
+        return note('edit', changes, who, at);
       },
     ),
     publishAgain: inOne((number: number, who: string, at: number): WriteOutcome => {

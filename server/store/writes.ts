@@ -12,9 +12,10 @@ import { Refused } from '../refused.ts';
 import type { Db } from './database.ts';
 import { openDraftWrites } from './draftWrites.ts';
 import { openPreviewWrites } from './previews.ts';
-import type { SetupStore, WriteOutcome } from './setupStore.ts';
+import type { SetupStore } from './setupStore.ts';
 import { openSetups } from './setups.ts';
 import { openStorefrontWrites } from './storefrontWrites.ts';
+import type { WriteOutcome } from './writeOutcome.ts';
 
 /**
  * Everything that is ever written while a data folder is open, in one place, so that one thread can do it all: writes
