@@ -72,6 +72,7 @@ async function start(): Promise<void> {
         throw error;
       }
     },
+    whenClosed: (storefront) => shelf.at(storefront).catalogs.letGo(),
     whenFree: (storefront) =>
       void storefronts
         .at(storefront)
@@ -145,6 +146,7 @@ async function start(): Promise<void> {
   const hub = openHub();
   const app = createApp({
     ...{ db: shelf.db, folder, storefronts: shelf.storefronts, at: storefronts.at },
+    ready: searcher.ready,
     async forget(storefront) {
       await storefronts.forget(storefront);
       await searcher.close(storefront);

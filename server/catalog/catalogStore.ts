@@ -24,6 +24,10 @@ export interface CatalogStore {
   generation(): number;
   /** The reader of the generation in force, opened anew after it changed; null where there is none. */
   current(): CatalogReader | null;
+  /** The same where it is open already, and null where it would have to be opened. */
+  opened(): CatalogReader | null;
+  /** Lets go of the reader; it is opened anew when it is asked for. */
+  letGo(): void;
   /** Hands over a reader that is open already, for when its generation is put in force. */
   adopt(reader: CatalogReader): void;
   info(): CatalogInfo | null;
@@ -82,6 +86,14 @@ export function openCatalogStore(db: Db, folder: DataFolder, storefront: string)
       // The old reader is left to the garbage collector: a request may still be reading by it.
       if (reader?.generation !== now) reader = adopted?.generation === now ? adopted : open(now);
       return reader;
+    },
+    opened() {
+      const now = generation();
+      return [reader, adopted].find((each) => each?.generation === now) ?? null;
+    },
+    letGo() {
+      reader = null;
+      adopted = null;
     },
     adopt(opened) {
       adopted = opened;

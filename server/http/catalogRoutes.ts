@@ -44,7 +44,7 @@ export function serveCatalog(app: OpenAPIHono, serve: Serve, services: Services)
         message: `format: is one of ${exportFormats.join(', ')}.`,
         field: 'format',
       });
-    const path = await searcher.exportCatalog(deskIn(context).ref, format);
+    const path = await searcher.exportCatalog((await deskIn(context)).ref, format);
     const type = { csv: 'text/csv', jsonl: 'application/jsonl', jsonld: 'application/ld+json' }[format];
     context.header('content-type', `${type}; charset=utf-8`);
     context.header('content-disposition', `attachment; filename="catalog.${format}"`);

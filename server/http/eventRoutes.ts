@@ -16,8 +16,8 @@ const mostWaiting = 200;
 export function serveEvents(app: OpenAPIHono, serve: Serve, services: Services): void {
   const { hub } = services;
   const { deskIn } = whereaboutsOf(services);
-  app.get(routeOf(filePaths.events), (context) => {
-    const { ref, person } = deskIn(context);
+  app.get(routeOf(filePaths.events), async (context) => {
+    const { ref, person } = await deskIn(context);
     const tab = (context.req.query('tab') ?? '').slice(0, 80) || crypto.randomUUID();
     const screen = (context.req.query('screen') ?? '').slice(0, 200);
     return streamSSE(context, async (stream) => {

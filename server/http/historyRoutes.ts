@@ -46,7 +46,7 @@ export function serveHistory(app: OpenAPIHono, serve: Serve, services: Services)
     written(here, writer.takeStepBack(here.ref, step, revision, here.person, now(), changedSince)),
   );
   app.get(routeOf(filePaths.history), async (context) => {
-    const { id, ref } = deskIn(context);
+    const { id, ref } = await deskIn(context);
     const query = historyQuery.safeParse(context.req.query());
     if (!query.success) return problem(context, 400, invalidRequest(query.error));
     const drafts = namesIn(id);

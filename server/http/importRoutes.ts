@@ -112,8 +112,12 @@ function serveReady(app: OpenAPIHono, serve: Serve, services: Services): void {
       ? ofReady(here, (records) => readRejected(records, limit))
       : (here.catalogs.current()?.rejectedRows(limit) ?? []);
   serve.desk(catalogEndpoints.rejectedRows, (here, { of }) => ({ rows: rejectedRows(here, of, rejectedShown) }));
-  app.get(routeOf(filePaths.rejectedRows), (context) => {
-    const rows = rejectedRows(deskIn(context), context.req.query('of') === 'ready' ? 'ready' : 'force', rejectedSaved);
+  app.get(routeOf(filePaths.rejectedRows), async (context) => {
+    const rows = rejectedRows(
+      await deskIn(context),
+      context.req.query('of') === 'ready' ? 'ready' : 'force',
+      rejectedSaved,
+    );
     context.header('content-type', 'text/csv; charset=utf-8');
     context.header('content-disposition', 'attachment; filename="refused-rows.csv"');
     return context.body(

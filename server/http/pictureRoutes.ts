@@ -25,7 +25,8 @@ export function servePictures(app: OpenAPIHono, { storefronts, at, pictures }: S
   /** What a storefront's catalog, what is live there or one of its drafts names. */
   const addressIn = (storefront: string, id: string, mark: string): string | undefined => {
     const { catalogs, releases, setups } = at(storefront);
-    const reader = catalogs.current();
+    // A page that shows it has asked about its storefront: what is not open shows none.
+    const reader = catalogs.opened();
     const ordinal = reader?.findRecord(id) ?? -1;
     if (!reader || ordinal < 0) return undefined;
     const { familyId, values } = reader.record(ordinal);

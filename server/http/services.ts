@@ -48,6 +48,8 @@ export interface Services {
   readonly storefronts: StorefrontReader;
   /** What is done for a storefront that is there. */
   at(storefront: string): Storefront;
+  /** Resolves when a storefront's catalog is open for reading, or cannot be. */
+  ready(storefront: string): Promise<void>;
   /** Lets go of a storefront that has been removed. */
   forget(storefront: string): Promise<void>;
   readonly pictures: PictureDesk;

@@ -57,7 +57,7 @@ const parametersOf = (path: string) =>
 /** Registers endpoints of the contract, each validated by its own schema and described in the OpenAPI document. */
 export function servingOn(app: OpenAPIHono, { deskIn, shopIn }: Whereabouts): Serve {
   const about =
-    <Here>(hereIn: (context: Context) => Here): ServeAbout<Here> =>
+    <Here>(hereIn: (context: Context) => Here | Promise<Here>): ServeAbout<Here> =>
     (endpoint, handle, takesJson = endpoint.method === 'post') => {
       const { method, path, summary, query, body, answer, mostBytes = usualBytes } = endpoint;
       const content = (schema: z.ZodType) => ({ content: { 'application/json': { schema } } });
@@ -97,7 +97,7 @@ export function servingOn(app: OpenAPIHono, { deskIn, shopIn }: Whereabouts): Se
       }
       app.openapi<RouteConfig, Given<z.output<typeof query>, z.output<typeof body>>>(route, async (context) => {
         const json = takesJson ? context.req.valid('json') : body.parse({});
-        const answered = await handle(hereIn(context), context.req.valid('query'), json, context);
+        const answered = await handle(await hereIn(context), context.req.valid('query'), json, context);
         return context.body(JSON.stringify(answered), 200, { 'content-type': 'application/json' });
       });
     };

@@ -12,12 +12,17 @@ const sentencesTold = 5;
 /** Finds what a request's address is about. */
 export interface Whereabouts {
   /** The storefront and the draft; refused where either is not there. */
-  deskIn(context: Context): Desk;
+  deskIn(context: Context): Promise<Desk>;
   /** The storefront, which is open; refused else. */
   shopIn(context: Context): Storefront;
 }
 
-export function whereaboutsOf({ storefronts, at, hub }: Pick<Services, 'storefronts' | 'at' | 'hub'>): Whereabouts {
+export function whereaboutsOf({
+  storefronts,
+  at,
+  hub,
+  ready,
+}: Pick<Services, 'storefronts' | 'at' | 'hub' | 'ready'>): Whereabouts {
   const headIn = (context: Context) => {
     const id = context.req.param('storefront') ?? unnamed;
     const head = id === unnamed ? storefronts.first() : storefronts.storefront(id);
@@ -30,8 +35,9 @@ export function whereaboutsOf({ storefronts, at, hub }: Pick<Services, 'storefro
       if (archivedAt !== null) throw shopClosed();
       return at(id);
     },
-    deskIn(context) {
+    async deskIn(context) {
       const { id } = headIn(context);
+      await ready(id);
       const said = context.req.param('draft') ?? unnamed;
       const draft = said === unnamed ? storefronts.drafts(id).find(({ removedAt }) => removedAt === null)?.id : said;
       const storefront = at(id);

@@ -41,6 +41,8 @@ export interface LanedSearcher extends Searcher {
    * other, so that no shopper waits for it. Resolves when all of them answer by it.
    */
   followWrites(storefront?: string): Promise<void>;
+  /** Resolves when a storefront's catalog is open, or cannot be: whoever reads it in this thread then need not wait for a disk. */
+  ready(storefront: string): Promise<void>;
   /** Lets go of a storefront's catalog: nothing is answered about it any more. */
   close(storefront: string): Promise<void>;
   /** Generations that threads still answer from. */
@@ -58,10 +60,12 @@ export function lanedSearcher(options: {
   readonly openLater: (storefront: string) => Promise<CatalogHandle>;
   /** Bytes of indexes kept open; beyond, the storefront asked least recently is closed, and opened anew when it is asked. */
   readonly mostBytes?: number;
+  /** Called when a storefront is no longer kept open. */
+  readonly whenClosed?: (storefront: string) => void;
   /** Called when threads have let go of something. */
   readonly whenFree?: (storefront: string) => void;
 }): LanedSearcher {
-  const { folder, worker, openLater, mostBytes = indexBytesKept, whenFree = () => {} } = options;
+  const { folder, worker, openLater, mostBytes = indexBytesKept, whenClosed = () => {}, whenFree = () => {} } = options;
   const names = Object.keys(laneSettings) as LaneName[];
   const lanes = Object.fromEntries(names.map((name) => [name, openLane(name, folder, worker)])) as Record<
     LaneName,
@@ -104,6 +108,7 @@ export function lanedSearcher(options: {
     inForce.delete(storefront);
     lanes.shop.beginWith(storefront, null);
     if (!before) return;
+    whenClosed(storefront);
     leaving.add(before.generation);
     await letGo(before);
   };
@@ -180,6 +185,9 @@ export function lanedSearcher(options: {
     followWrites: async (storefront) => {
       const which = storefront === undefined ? [...inForce.keys()] : [storefront];
       await Promise.all(which.map(follow));
+    },
+    ready: async (storefront) => {
+      await aboutNow(storefront).catch(() => {});
     },
     close,
     used: () => new Set([...leaving, ...[...inForce.values()].map(({ generation }) => generation)]),
