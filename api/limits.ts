@@ -8,3 +8,7 @@ export const mostCells = 5000;
 export const mostIds = 20_000;
 /** A release's note, in characters. */
 export const longestNote = 300;
+/** What a storefront, a draft or a person is called at the desk, in characters. */
+export const longestName = 60;
+/** For how many days a preview link may be made. */
+export const previewDays = [1, 7, 30, 90] as const;

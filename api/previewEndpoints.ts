@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { endpoint } from './endpoint.ts';
+import { previewDays } from './limits.ts';
 import { paths } from './paths.ts';
 
 const none = z.object({});
@@ -10,9 +11,6 @@ const previewSchema = z.object({
   endsAt: z.string(),
 });
 export type PreviewRow = z.infer<typeof previewSchema>;
-
-/** For how many days a link may be made. */
-export const previewDays = [1, 7, 30, 90] as const;
 
 /** Links by which a draft's shop is shown to somebody without the desk. */
 export const previewEndpoints = {

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { shopSchema } from '../core/setup/terms/shop.ts';
 import { endpoint } from './endpoint.ts';
-import { longestNote } from './limits.ts';
+import { longestName, longestNote } from './limits.ts';
 import { paths } from './paths.ts';
 import { setupName } from './searchQuery.ts';
 import { changeSchema, deskStateSchema } from './stateSchema.ts';
@@ -9,8 +9,6 @@ import { changeSchema, deskStateSchema } from './stateSchema.ts';
 const none = z.object({});
 const whole = z.number().int();
 const id = z.string().min(1).max(80);
-/** What a storefront, or a draft, is called at the desk. */
-export const longestName = 60;
 const name = z.string().trim().min(1, 'It needs a name.').max(longestName);
 const moment = z.string().describe('ISO 8601.');
 

@@ -1,6 +1,7 @@
 import { entriesOf } from '../../core/setup/entries.ts';
 import { idFor } from '../../core/setup/idFor.ts';
 import { type MergeAnswers, type Merged, mergeSetups } from '../../core/setup/mergeSetups.ts';
+import type { MergeSide } from '../../core/setup/mergeValues.ts';
 import { readSetup } from '../../core/setup/readSetup.ts';
 import { type Setup, setupVersion } from '../../core/setup/schema.ts';
 import { type DraftRef, nameOf, type SetupRef } from '../../core/setup/setupRef.ts';
@@ -22,6 +23,9 @@ export interface NewDraft {
   readonly from: SetupRef;
 }
 
+/** Which side holds in one conflict of a merge, by the conflict's id. */
+type AnsweredConflict = readonly [conflict: string, side: MergeSide];
+
 /** Writes about the drafts of storefronts as wholes; each is one transaction. */
 export interface DraftWrites {
   /** Begins a draft; answers its id. */
@@ -38,7 +42,7 @@ export interface DraftWrites {
   mergeInto(
     ref: DraftRef,
     from: SetupRef,
-    answers: readonly (readonly [string, 'ours' | 'theirs'])[],
+    answers: readonly AnsweredConflict[],
     seen: number,
     who: string,
     at: number,
@@ -181,7 +185,7 @@ export function openDraftWrites(db: Db, setups: SetupStores): DraftWrites {
       (
         ref: DraftRef,
         from: SetupRef,
-        answers: readonly (readonly [string, 'ours' | 'theirs'])[],
+        answers: readonly AnsweredConflict[],
         seen: number,
         who: string,
         at: number,

@@ -1,7 +1,7 @@
 import { UserRound } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { useState } from 'react';
-import { longestName } from '../../../api/storefrontEndpoints.ts';
+import { longestName } from '../../../api/limits.ts';
 import { personNow, setPerson } from '../../client/person.ts';
 import { PopoverPanel } from '../../look/PopoverPanel.tsx';
 import { TextField } from '../parts/Controls.tsx';

@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import { longestNote } from '../../../../api/limits.ts';
-import { type DraftRow, longestName } from '../../../../api/storefrontEndpoints.ts';
+import { longestName, longestNote } from '../../../../api/limits.ts';
+import type { DraftRow } from '../../../../api/storefrontEndpoints.ts';
 import { liveOf, nameOf } from '../../../../core/setup/setupRef.ts';
 import { call } from '../../../client/call.ts';
 import { Button } from '../../parts/Button.tsx';

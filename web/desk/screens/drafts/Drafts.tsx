@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { toast } from 'sonner';
-import { longestNote } from '../../../../api/limits.ts';
-import { type DraftRow, longestName } from '../../../../api/storefrontEndpoints.ts';
+import { longestName, longestNote } from '../../../../api/limits.ts';
+import type { DraftRow } from '../../../../api/storefrontEndpoints.ts';
 import { nameOf } from '../../../../core/setup/setupRef.ts';
 import { call } from '../../../client/call.ts';
 import { ago, dayAndTime } from '../../../look/dates.ts';

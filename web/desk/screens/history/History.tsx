@@ -58,8 +58,8 @@ export function History() {
           </a>
         }
       >
-        Everything anybody did here, newest first. Any step of the draft you work in can be taken back, however long ago
-        it was.
+        Everything anybody did here, newest first. Any step of the draft you work in can be undone, however long ago it
+        was.
       </ScreenHead>
       <div className="mb-3 flex flex-wrap items-center gap-2">
         <Choice
@@ -116,14 +116,14 @@ export function History() {
   );
 }
 
-const did = { edit: '', undo: 'took back', redo: 'made again', release: 'published' } as const;
+const did = { edit: '', undo: 'undid', redo: 'redid', release: 'published' } as const;
 
 function Step({ step }: { readonly step: HistoryRow }) {
   const { id, at, who, kind, draftName, isHere, source, note, sentences, more } = step;
   const when = new Date(at);
   const what = source ? `merged ${source.replace(/^(draft|release):/, '$1 ')}` : did[kind];
   const takeBack = async (): Promise<void> => {
-    if (await takeStepBack(id)) toast('Taken back', { description: sentences[0] ?? null });
+    if (await takeStepBack(id)) toast('Undone', { description: sentences[0] ?? null });
   };
   return (
     <li className={`${shelfRow(false)} px-3 py-2`}>
@@ -146,7 +146,7 @@ function Step({ step }: { readonly step: HistoryRow }) {
       </ul>
       {isHere && kind !== 'release' && (
         <Button tone="quiet" className="mt-0.5 -ml-2 px-2 py-0.5 text-[13px]" onClick={() => void takeBack()}>
-          Take back<span className="sr-only">: {sentences[0]}</span>
+          Undo this<span className="sr-only">: {sentences[0]}</span>
         </Button>
       )}
     </li>

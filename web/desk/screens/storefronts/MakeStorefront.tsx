@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { longestName, type StorefrontRow } from '../../../../api/storefrontEndpoints.ts';
+import { longestName } from '../../../../api/limits.ts';
+import type { StorefrontRow } from '../../../../api/storefrontEndpoints.ts';
 import { longest } from '../../../../core/setup/terms/limits.ts';
 import { usualCurrencies } from '../../../../core/setup/usualCurrencies.ts';
 import { call } from '../../../client/call.ts';
