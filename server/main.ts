@@ -148,8 +148,9 @@ async function start(): Promise<void> {
     ...{ db: shelf.db, folder, storefronts: shelf.storefronts, at: storefronts.at },
     ready: searcher.ready,
     async forget(storefront) {
-      await storefronts.forget(storefront);
+      // The threads first: what they let go of is tidied by what goes on for the storefront.
       await searcher.close(storefront);
+      await storefronts.forget(storefront);
     },
     ...{ writer, searcher, pictures, hub, now, hosts: values.host },
     noteMistake: (error) => log.error(error),

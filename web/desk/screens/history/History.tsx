@@ -19,9 +19,18 @@ interface Sought {
   readonly who: string;
   readonly part: SetupPart | '';
   readonly product: string;
+  /** A day as `2026-11-28`: nothing that was done after it. Empty: until now. */
+  readonly until: string;
 }
 
-const everything: Sought = { of: 'storefront', who: '', part: '', product: '' };
+/** Where the history of a day begins, read backwards: with all that was done before the next one. */
+function endOf(day: string): string | undefined {
+  const [year, month, date] = day.split('-').map(Number);
+  if (!year || !month || !date) return undefined;
+  return `${new Date(year, month - 1, date + 1).getTime()}/-999999999`;
+}
+
+const everything: Sought = { of: 'storefront', who: '', part: '', product: '', until: '' };
 
 /** The parts of a setup as the desk calls them; those that share a name are one choice. */
 const parts = Object.entries(partNames) as [SetupPart, string][];
@@ -30,11 +39,11 @@ const parts = Object.entries(partNames) as [SetupPart, string][];
 export function History() {
   const [sought, setSought] = useState(everything);
   const { draft, revision } = useDeskState();
-  const { part, ...others } = sought;
+  const { part, until, ...others } = sought;
   const query = { ...others, ...(part && { part }) };
   const { data, error, refetch, hasNextPage, fetchNextPage, isFetchingNextPage } = useInfiniteQuery({
     queryKey: ['desk', 'history', sought, revision],
-    initialPageParam: undefined as string | undefined,
+    initialPageParam: endOf(until),
     queryFn: ({ signal, pageParam }) =>
       call('history', { query: { ...query, ...(pageParam && { before: pageParam }) }, signal }),
     getNextPageParam: ({ next }) => next ?? undefined,
@@ -43,6 +52,8 @@ export function History() {
   const people = data?.pages[0]?.people ?? [];
   const steps = data?.pages.flatMap((page) => page.steps) ?? [];
   const file = new URLSearchParams(Object.entries(query).filter(([, value]) => value !== ''));
+  const beginning = endOf(until);
+  if (beginning) file.set('before', beginning);
   return (
     <>
       <ScreenHead
@@ -91,6 +102,16 @@ export function History() {
           value={sought.product}
           change={(product) => setSought({ ...sought, product })}
         />
+        <label className="inline-flex items-center gap-1.5 text-[13px] text-soft">
+          until
+          <input
+            type="date"
+            aria-label="Until which day"
+            className="rounded-md border bg-surface px-2 py-[2px] text-ink hover:border-edge"
+            value={until}
+            onChange={(event) => setSought({ ...sought, until: event.target.value })}
+          />
+        </label>
       </div>
       {error && !data ? (
         <LoadProblem error={error} again={() => void refetch()} />
