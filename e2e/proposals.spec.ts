@@ -7,8 +7,8 @@ const working = /^Working out what/;
 /** What is proposed, once it is worked out: the buttons that say `word`, and the title of the first row that has one. */
 async function firstOf(page: Page, word: 'Accept' | 'Decline') {
   const buttons = page.getByRole('button', { name: new RegExp(`^${word} : `) });
-  await expect(buttons.first()).toBeVisible({ timeout: 30_000 });
-  await expect(page.getByText(working)).toBeHidden({ timeout: 30_000 });
+  await expect(buttons.first()).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText(working)).toBeHidden({ timeout: 60_000 });
   const row = page.getByRole('listitem').filter({ has: buttons }).first();
   return { buttons, title: await row.getByRole('paragraph').first().innerText() };
 }
@@ -25,11 +25,11 @@ test('an accepted proposal is gone at once, and comes back when it is taken back
   await expect(accept.first()).toBeFocused();
   await expect.poll(() => desk.unpublished()).toBe(1);
   // What is left is worked out anew; what was accepted does not come back with it.
-  await expect(page.getByText(working)).toBeHidden({ timeout: 30_000 });
+  await expect(page.getByText(working)).toBeHidden({ timeout: 60_000 });
   await expect(own).toHaveCount(0);
   await page.getByRole('button', { name: /^Undo: / }).click();
-  await expect(own).toHaveCount(1, { timeout: 30_000 });
-  await expect(accept).toHaveCount(before, { timeout: 30_000 });
+  await expect(own).toHaveCount(1, { timeout: 60_000 });
+  await expect(accept).toHaveCount(before, { timeout: 60_000 });
 });
 
 test('a declined proposal is gone at once, and can be shown again', async ({ page }) => {
@@ -41,6 +41,6 @@ test('a declined proposal is gone at once, and can be shown again', async ({ pag
   await expect(own).toHaveCount(0);
   const again = page.getByRole('button', { name: 'Show 1 declined proposal again' });
   await again.click();
-  await expect(own).toHaveCount(1, { timeout: 30_000 });
+  await expect(own).toHaveCount(1, { timeout: 60_000 });
   await expect(again).toHaveCount(0);
 });
