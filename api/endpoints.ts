@@ -11,8 +11,9 @@ import { demandEndpoints } from './demandEndpoints.ts';
 import { effectEndpoints } from './effectEndpoints.ts';
 import { endpoint } from './endpoint.ts';
 import { filterEndpoints } from './filterEndpoints.ts';
+import { followingEndpoints } from './followingEndpoints.ts';
 import { historyEndpoints } from './historyEndpoints.ts';
-import { longestNote, mostEdits } from './limits.ts';
+import { longestNote, mostEdits, mostStorefronts } from './limits.ts';
 import { paths } from './paths.ts';
 import { previewEndpoints } from './previewEndpoints.ts';
 import { productEndpoints } from './productEndpoints.ts';
@@ -208,7 +209,15 @@ export const endpoints = {
     ...paths.publish,
     summary: 'Makes the draft what shoppers get, in one step.',
     query: none,
-    body: z.strictObject({ revision, note: z.string().max(longestNote).default('') }),
+    body: z.strictObject({
+      revision,
+      note: z.string().max(longestNote).default(''),
+      heldBack: z
+        .array(z.string().max(80))
+        .max(mostStorefronts)
+        .default([])
+        .describe('Storefronts that follow parts of this one and are to keep them as they are.'),
+    }),
     answer: deskStateSchema,
   }),
   releases: endpoint({
@@ -252,6 +261,7 @@ export const endpoints = {
   ...catalogEndpoints,
   ...productEndpoints,
   ...storefrontEndpoints,
+  ...followingEndpoints,
   ...historyEndpoints,
   ...previewEndpoints,
   ...demandEndpoints,

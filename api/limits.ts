@@ -12,3 +12,5 @@ export const longestNote = 300;
 export const longestName = 60;
 /** For how many days a preview link may be made. */
 export const previewDays = [1, 7, 30, 90] as const;
+/** Storefronts one data folder may hold. */
+export const mostStorefronts = 50;

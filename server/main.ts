@@ -145,7 +145,7 @@ async function start(): Promise<void> {
   });
   const hub = openHub();
   const app = createApp({
-    ...{ db: shelf.db, folder, storefronts: shelf.storefronts, at: storefronts.at },
+    ...{ db: shelf.db, folder, storefronts: shelf.storefronts, followers: shelf.followers, at: storefronts.at },
     ready: searcher.ready,
     async forget(storefront) {
       // The threads first: what they let go of is tidied by what goes on for the storefront.

@@ -16,6 +16,7 @@ import { type LogStore, openLogStore } from './demand/logStore.ts';
 import { type FolderLock, lockFolder } from './folderLock.ts';
 import { storageRefusal } from './storageProblem.ts';
 import { type Db, openDatabase } from './store/database.ts';
+import { type FollowersReader, openFollowersReader } from './store/followers.ts';
 import { databaseVersion, versionOf } from './store/migrations.ts';
 import type { ReleaseReader } from './store/releaseReader.ts';
 import type { SetupReader } from './store/setupStore.ts';
@@ -39,6 +40,7 @@ export interface Shelf {
   readonly folder: DataFolder;
   readonly db: Db;
   readonly storefronts: StorefrontReader;
+  readonly followers: FollowersReader;
   /** A storefront's own, whether or not there is one of that id. */
   at(storefront: string): StorefrontShelf;
 }
@@ -65,6 +67,7 @@ function over(folder: DataFolder, db: Db): Shelf {
     folder,
     db,
     storefronts: openStorefrontReader(db),
+    followers: openFollowersReader(db, setups.releases),
     at(storefront) {
       const shelf = known.get(storefront) ?? open(storefront);
       known.set(storefront, shelf);

@@ -1,5 +1,7 @@
 import { own } from '../base/named.ts';
 import { changesBetween, checkEdit, type EntryChange, isChange, partOf } from './entries.ts';
+import { leaderOf } from './following.ts';
+import { mergeFollowing } from './mergeFollowing.ts';
 import { type MergeSide, mergeValues, type Sides } from './mergeValues.ts';
 import { definitionOf, type SetupPart, setupParts } from './registry.ts';
 import { entryKind, mostEntries, type Setup } from './schema.ts';
@@ -46,16 +48,34 @@ export function mergeSetups(
   let taken = 0;
   const entryOf = (setup: Setup, part: SetupPart, key: string): unknown => own(partOf(setup, part), key) ?? null;
 
-  for (const { part, key, before, after } of changesBetween(base, theirs)) {
-    const mine = entryOf(ours, part, key);
-    if (!isChange({ part, key, before: mine, after })) continue;
-    const entry: Sides = { base: before, ours: mine, theirs: after };
-    const settle = (path: readonly string[], sides: Sides, reason: string | null): MergeSide => {
+  const settleIn =
+    (part: SetupPart, key: string, entry: Sides) =>
+    (path: readonly string[], sides: Sides, reason: string | null): MergeSide => {
       const id = JSON.stringify([part, key, ...path]);
       const answer = answers.get(id);
       if (answer === undefined) conflicts.push({ id, part, key, path, ...sides, entry, reason });
       return answer ?? 'ours';
     };
+
+  // Of a part that follows another storefront there is nothing to merge: it is what that one has.
+  const followed = new Set<SetupPart>();
+  const following = mergeFollowing(setups, (part, reason) => {
+    const at = (setup: Setup): unknown => entryOf(setup, 'following', part);
+    const entry: Sides = { base: at(base), ours: at(ours), theirs: at(theirs) };
+    return settleIn('following', part, entry)([], entry, reason);
+  });
+  for (const { part, leader } of following) {
+    if (leader !== null) followed.add(part);
+    if (leader === leaderOf(ours, part)) continue;
+    edits.push({ part: 'following', key: part, value: leader === null ? null : { storefront: leader } });
+    taken++;
+  }
+  for (const { part, key, before, after } of changesBetween(base, theirs)) {
+    if (part === 'following' || followed.has(part)) continue;
+    const mine = entryOf(ours, part, key);
+    if (!isChange({ part, key, before: mine, after })) continue;
+    const entry: Sides = { base: before, ours: mine, theirs: after };
+    const settle = settleIn(part, key, entry);
     if (!isChange({ part, key, before, after: mine })) {
       edits.push({ part, key, value: after });
       taken++;

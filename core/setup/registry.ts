@@ -2,6 +2,7 @@ import { attributes } from './parts/attributes.ts';
 import { content } from './parts/content.ts';
 import { emptyShelf } from './parts/emptyShelf.ts';
 import { filters } from './parts/filters.ts';
+import { following } from './parts/following.ts';
 import { hiding } from './parts/hiding.ts';
 import { plans } from './parts/plans.ts';
 import { products } from './parts/products.ts';
@@ -27,6 +28,7 @@ export const registry = {
   vocabulary,
   valueGroups,
   storefront,
+  following,
 } as const satisfies Readonly<Record<string, PartDefinition>>;
 
 export type SetupPart = keyof typeof registry;

@@ -8,6 +8,7 @@ import { openDoor } from './door.ts';
 import { serveEffect } from './effectRoutes.ts';
 import { serveEvents } from './eventRoutes.ts';
 import { serveFilters } from './filterRoutes.ts';
+import { serveFollowing } from './followingRoutes.ts';
 import { serveHistory } from './historyRoutes.ts';
 import { serveImport } from './importRoutes.ts';
 import { servePictures } from './pictureRoutes.ts';
@@ -48,6 +49,7 @@ export function createApp(services: Services): OpenAPIHono {
   serveDrafts(serve, services);
   serveEvents(app, serve, services);
   serveHistory(app, serve, services);
+  serveFollowing(serve, services);
   servePreviews(serve, services);
   servePictures(app, services);
   app.doc31('/openapi.json', {

@@ -10,6 +10,7 @@ import type { EffectOfDraft } from '../searching/effectOfDraft.ts';
 import type { ProposalDesk } from '../searching/proposalDesk.ts';
 import type { Searcher } from '../searching/searcher.ts';
 import type { Db } from '../store/database.ts';
+import type { FollowersReader } from '../store/followers.ts';
 import type { SetupReader } from '../store/setupStore.ts';
 import type { DraftHead, StorefrontHead, StorefrontReader } from '../store/storefronts.ts';
 import type { Writer } from '../store/writes.ts';
@@ -33,11 +34,13 @@ export interface Desk extends Omit<Storefront, 'setups'> {
   /** The browser tab that asks, empty for a program; what it does itself it need not be told. */
   readonly tab: string;
   readonly setups: SetupReader;
-  /** How the storefront and the draft are listed, read when they are asked for. */
   /** Tells whoever has the draft open that it was changed, up to a revision. */
   tellChanged(revision: number): void;
   /** Tells every desk of the storefront of something else that all see. */
   tellAround(what: string): void;
+  /** Tells the desks of other storefronts, which follow this one: `reached` are shown something else by now. */
+  tellFollowers(reached: readonly string[]): void;
+  /** How the storefront and the draft are listed, read when they are asked for. */
   heads(): { readonly storefront: StorefrontHead | null; readonly draft: DraftHead | null };
 }
 
@@ -46,6 +49,7 @@ export interface Services {
   readonly db: Db;
   readonly folder: DataFolder;
   readonly storefronts: StorefrontReader;
+  readonly followers: FollowersReader;
   /** What is done for a storefront that is there. */
   at(storefront: string): Storefront;
   /** Resolves when a storefront's catalog is open for reading, or cannot be. */

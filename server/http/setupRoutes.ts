@@ -1,4 +1,5 @@
 import { endpoints } from '../../api/endpoints.ts';
+import { followable } from '../../core/setup/terms/followable.ts';
 import type { NamesForChanges } from '../../core/setup/terms/part.ts';
 import { namesOf } from '../catalog/namesOf.ts';
 import { describeChanges } from '../questions/describeChanges.ts';
@@ -29,6 +30,7 @@ export async function written(here: Desk, writing: Promise<WriteOutcome>): Promi
   const outcome = await writing;
   if (!('refusal' in outcome)) {
     here.tellChanged(outcome.revision);
+    if (outcome.reached) here.tellFollowers(outcome.reached);
     return deskState(here);
   }
   const { refusal } = outcome;
@@ -48,6 +50,14 @@ export async function written(here: Desk, writing: Promise<WriteOutcome>): Promi
       message: `${refusal.who.join(' and ') || 'Somebody'} changed this since. Nothing was taken back.`,
       details: { who: [...refusal.who], changes: describeChanges(refusal.changes, namesOf(here.catalogs.current())) },
     });
+  if ('follows' in refusal) {
+    const { code, follows: part, storefront } = refusal;
+    const message =
+      code === 'followed'
+        ? `${followable[part]} follow the storefront “${storefront}”. Make them this storefront’s own first.`
+        : `The storefront “${storefront}” follows this one in ${followable[part].toLowerCase()}, so these cannot follow another one’s.`;
+    throw new Refused(409, { code, message, details: { part, storefront } });
+  }
   if ('part' in refusal) {
     const field = [refusal.part, refusal.key.slice(0, 80), refusal.field].filter(Boolean).join('.');
     throw new Refused(400, { code: refusal.code, message: `${field}: ${refusal.message}`, field });
@@ -80,8 +90,8 @@ export function serveSetup(serve: Serve, { writer, now }: Pick<Services, 'writer
   serve.desk(endpoints.redo, (here, _, { revision, changedSince }) =>
     written(here, writer.redo(here.ref, revision, here.person, now(), changedSince)),
   );
-  serve.desk(endpoints.publish, async (here, _, { revision, note }) => {
-    const state = await written(here, writer.publish(here.ref, revision, here.person, note, now()));
+  serve.desk(endpoints.publish, async (here, _, { revision, note, heldBack }) => {
+    const state = await written(here, writer.publish(here.ref, revision, here.person, note, now(), heldBack));
     here.tellAround(`published release ${state.release?.number}`);
     return state;
   });

@@ -5,6 +5,7 @@ import { firstDraft } from '../store/setupStore.ts';
 import type { Desk, Services } from './services.ts';
 import type { Serve } from './serving.ts';
 import { written } from './setupRoutes.ts';
+import { nameOfStorefront } from './storefrontNames.ts';
 import { who } from './who.ts';
 
 /** Days without a change after which a draft is pointed out. */
@@ -50,7 +51,7 @@ export function serveStorefronts(serve: Serve, services: Services): void {
   });
   serve.all(endpoints.removeStorefront, async (_, __, { id, typed }) => {
     const head = storefronts.storefront(id);
-    const name = head && (head.name || at(id).releases.live()?.setup.storefront.shop.name || id);
+    const name = head && nameOfStorefront(services, id);
     if (name !== null && typed.trim() !== name)
       throw new Refused(400, {
         code: 'not-the-name',

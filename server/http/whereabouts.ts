@@ -60,6 +60,14 @@ export function whereaboutsOf({
           });
         },
         tellAround: (what) => hub.tellAll(id, { kind: 'around', who: person, tab, what }),
+        tellFollowers(reached) {
+          const name = storefronts.storefront(id)?.name || id;
+          for (const other of storefronts.storefronts()) {
+            // Of a storefront not reached, drafts may follow all the same: they are read anew, and nothing is said.
+            const what = reached.includes(other.id) ? `published what this storefront follows of ${name}` : '';
+            if (other.id !== id) hub.tellAll(other.id, { kind: 'around', who: person, tab, what });
+          }
+        },
         heads: () => ({ storefront: storefronts.storefront(id), draft: storefronts.draft(ref) }),
       };
     },

@@ -13,7 +13,9 @@ export function shownWrites(writer: Writer, follow: (storefront: string) => Prom
     call,
     async (first: string | SetupRef, ...given: unknown[]) => {
       const answer = await (writer[call] as (...given: unknown[]) => Promise<unknown>)(first, ...given);
-      await follow(typeof first === 'string' ? first : first.storefront);
+      const here = typeof first === 'string' ? first : first.storefront;
+      const reached = (answer as { readonly reached?: readonly string[] } | undefined)?.reached ?? [];
+      await Promise.all([here, ...reached].map(follow));
       return answer;
     },
   ]);

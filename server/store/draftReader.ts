@@ -1,20 +1,24 @@
 import { own } from '../../core/base/named.ts';
 import type { EntryChange } from '../../core/setup/entries.ts';
 import { changesBetween, isChange, partOf } from '../../core/setup/entries.ts';
+import { followedParts, withFollowed } from '../../core/setup/following.ts';
 import { type ReadSetup, readEntries, readEntry, type SetAside, usualEntry } from '../../core/setup/readSetup.ts';
 import { type SetupPart, setupParts } from '../../core/setup/registry.ts';
 import type { Setup } from '../../core/setup/schema.ts';
 import type { DraftRef } from '../../core/setup/setupRef.ts';
 import { type EntryEdit, withEntries } from '../../core/setup/withEntry.ts';
 import type { Db } from './database.ts';
-import { openReleaseReader, type ReleaseReader } from './releaseReader.ts';
+import { openReleases, type ReleaseReader } from './releaseReader.ts';
 
 /** Reads one draft beside the releases of its storefront; each revision is parsed once and kept. */
 export interface DraftReader extends ReleaseReader {
   readonly ref: DraftRef;
   /** 0 where there is no such draft, or it has been taken out. */
   revision(): number;
+  /** The draft as it is shown: with the parts it follows as they are live where they are followed from. */
   draft(): Setup;
+  /** Its own entries, those under followed parts too. */
+  stored(): Setup;
   /** Entries of the draft that this version cannot read; they stay where they are. */
   setAside(): readonly SetAside[];
   /** The release it was begun from or brought up to last, which its changes are told against; null where there is none. */
@@ -81,12 +85,13 @@ function applied(state: State, revision: number, changes: Iterable<EntryChange>)
   return { revision, setup: withEntries(state.setup, edits), setAside: [...setAside.values()] };
 }
 
-/** `releases` are those of the draft's storefront, where somebody reads them already. */
+/** `releasesOf` gives the releases of storefronts, where somebody reads them already. */
 export function openDraftReader(
   db: Db,
   ref: DraftRef,
-  releases: ReleaseReader = openReleaseReader(db, ref.storefront),
+  releasesOf: (storefront: string) => ReleaseReader = openReleases(db),
 ): DraftReader {
+  const releases = releasesOf(ref.storefront);
   const names = { storefront: ref.storefront, draft: ref.draft };
   const readRevision = db
     .prepare<typeof names, number>(
@@ -125,9 +130,19 @@ export function openDraftReader(
     state = read();
     return state;
   };
+  let shown: { readonly stored: Setup; readonly leaders: string; readonly setup: Setup } | null = null;
+  const draft = (): Setup => {
+    const { setup: stored } = current();
+    const parts = followedParts(stored);
+    if (parts.length === 0) return stored;
+    const leaders = parts.map(([, leader]) => `${leader}@${releasesOf(leader).liveNumber()}`).join(' ');
+    if (shown?.stored !== stored || shown.leaders !== leaders)
+      shown = { stored, leaders, setup: withFollowed(stored, (leader) => releasesOf(leader).live()?.setup ?? null) };
+    return shown.setup;
+  };
   const baseNumber = (): number | null => readBase.get(names) ?? releases.liveNumber();
   const differenceNow = (): Difference => {
-    const { setup } = current();
+    const setup = draft();
     const number = baseNumber();
     const before = difference;
     if (before?.base === number && before.setup === setup) return before;
@@ -158,7 +173,8 @@ export function openDraftReader(
     ...releases,
     ref,
     revision,
-    draft: () => current().setup,
+    draft,
+    stored: () => current().setup,
     setAside: () => current().setAside,
     baseNumber,
     isBehind: () => baseNumber() !== releases.liveNumber(),

@@ -1,13 +1,17 @@
-import { entriesOf } from '../../core/setup/entries.ts';
+import { changesBetween, type EntryChange, entriesOf } from '../../core/setup/entries.ts';
 import { idFor } from '../../core/setup/idFor.ts';
 import { type MergeAnswers, type Merged, mergeSetups } from '../../core/setup/mergeSetups.ts';
 import type { MergeSide } from '../../core/setup/mergeValues.ts';
 import { readSetup } from '../../core/setup/readSetup.ts';
+import type { SetupPart } from '../../core/setup/registry.ts';
 import { type Setup, setupVersion } from '../../core/setup/schema.ts';
 import { type DraftRef, nameOf, type SetupRef } from '../../core/setup/setupRef.ts';
 import { canonical } from '../../core/setup/terms/canonical.ts';
+import { isFollowable } from '../../core/setup/terms/followable.ts';
+import { withEntries } from '../../core/setup/withEntry.ts';
 import { noSuchSetup, Refused } from '../refused.ts';
 import type { Db } from './database.ts';
+import type { SetupReader } from './setupStore.ts';
 import type { SetupStores, SetupsReader } from './setups.ts';
 import { openStorefrontReader } from './storefronts.ts';
 import type { WriteOutcome } from './writeOutcome.ts';
@@ -102,6 +106,26 @@ export const mergedInto = (
     answers,
   );
 
+/**
+ * The changes of a merge as they are written: where a followed part becomes the draft's own, all of it, since what lies
+ * under it is not what was shown.
+ */
+function withOwnParts(changes: readonly EntryChange[], draft: SetupReader): readonly EntryChange[] {
+  const freed = new Set<SetupPart>(
+    changes.flatMap(({ part, key, after }) =>
+      part === 'following' && after === null && isFollowable(key) ? [key] : [],
+    ),
+  );
+  if (freed.size === 0) return changes;
+  const stored = draft.stored();
+  const merged = withEntries(
+    draft.draft(),
+    changes.map(({ part, key, after }) => ({ part, key, value: after })),
+  );
+  const whole = changesBetween(stored, merged).filter(({ part }) => freed.has(part));
+  return [...changes.filter(({ part }) => !freed.has(part)), ...whole];
+}
+
 export function openDraftWrites(db: Db, setups: SetupStores): DraftWrites {
   const { drafts, draft: headOf } = openStorefrontReader(db);
   const add = db.prepare(
@@ -195,9 +219,10 @@ export function openDraftWrites(db: Db, setups: SetupStores): DraftWrites {
         const { changes, conflicts } = mergedInto(db, setups, ref, from, new Map(answers));
         if (conflicts.length > 0) return { refusal: { code: 'conflicts' } };
         const draft = setups.draft(ref);
+        const whole = withOwnParts(changes, draft);
         const before = draft.baseNumber();
         const base = 'draft' in from ? before : (setups.releases(ref.storefront).liveNumber() ?? before);
-        const outcome = draft.takeOver(changes, { source: nameOf(from), base }, seen, who, at);
+        const outcome = draft.takeOver(whole, { source: nameOf(from), base }, seen, who, at);
         if ('refusal' in outcome) return outcome;
         if ('draft' in from) noteBase(ref, from.draft, lastStep.get(ref.storefront, ref.draft)!, theirs);
         return outcome;

@@ -29,7 +29,7 @@ export interface ReleaseReader {
 /** Releases kept parsed. A setup of 20,000 decisions takes about 12 MB. */
 const releasesKept = 4;
 
-export function openReleaseReader(db: Db, storefront: string): ReleaseReader {
+function openReleaseReader(db: Db, storefront: string): ReleaseReader {
   const readLiveNumber = db.prepare<[string], number | null>('SELECT release FROM storefront WHERE id = ?').pluck();
   const readRelease = db.prepare<[string, number], ReleaseHead & { document: string }>(
     'SELECT number, at, who, note, document FROM release WHERE storefront = ? AND number = ?',
@@ -72,5 +72,15 @@ export function openReleaseReader(db: Db, storefront: string): ReleaseReader {
       const [before, after] = [release(number - 1), release(number)];
       return before && after ? changesBetween(before.setup, after.setup) : [];
     },
+  };
+}
+
+/** The releases of each storefront, opened once and kept. */
+export function openReleases(db: Db): (storefront: string) => ReleaseReader {
+  const known = new Map<string, ReleaseReader>();
+  return (storefront) => {
+    const reader = known.get(storefront) ?? openReleaseReader(db, storefront);
+    known.set(storefront, reader);
+    return reader;
   };
 }

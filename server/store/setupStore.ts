@@ -1,22 +1,20 @@
-import {
-  changesBetween,
-  checkEdit,
-  type EditRefusal,
-  type EntryChange,
-  entriesOf,
-  isChange,
-} from '../../core/setup/entries.ts';
+import { changesBetween, checkEdit, type EntryChange, entriesOf, isChange } from '../../core/setup/entries.ts';
+import { makeOwn } from '../../core/setup/following.ts';
 import { mergeEntry } from '../../core/setup/mergeSetups.ts';
 import { readEntry } from '../../core/setup/readSetup.ts';
 import { mostEntries, type Setup, setupVersion } from '../../core/setup/schema.ts';
 import type { DraftRef } from '../../core/setup/setupRef.ts';
 import { canonical } from '../../core/setup/terms/canonical.ts';
+import type { FollowablePart } from '../../core/setup/terms/followable.ts';
 import type { EntryEdit } from '../../core/setup/withEntry.ts';
 import type { Db } from './database.ts';
 import { type DraftReader, entryKey, openDraftReader } from './draftReader.ts';
+import { refusedAsChain, refusedByFollowing } from './followChecks.ts';
+import { openFollowersReader } from './followers.ts';
 import { meant, openJournal, type TakenOver } from './journal.ts';
-import { openReleaseReader, type ReleaseReader } from './releaseReader.ts';
-import type { ChangedAgain, ChangedSince, StaleWrite, UnknownRevision, WriteOutcome } from './writeOutcome.ts';
+import { openReleases, type ReleaseReader } from './releaseReader.ts';
+import { openReleaseWrites, type Publishing } from './releaseWrites.ts';
+import type { ChangedAgain, ChangedSince, Refusal, StaleWrite, UnknownRevision, WriteOutcome } from './writeOutcome.ts';
 
 /** Where changes come from that are taken over from another setup, and the release the draft is up to with them. */
 export interface TakenFrom {
@@ -57,10 +55,13 @@ export interface SetupStore extends SetupReader {
    */
   undo(seen: number, who: string, at: number, changedSince?: ChangedSince): WriteOutcome;
   redo(seen: number, who: string, at: number, changedSince?: ChangedSince): WriteOutcome;
-  publish(seen: number, who: string, note: string, at: number): WriteOutcome;
+  /** `heldBack` names storefronts whose followed parts stay as they are. */
+  publish(seen: number, who: string, note: string, at: number, heldBack?: readonly string[]): WriteOutcome;
   publishAgain(number: number, who: string, at: number): WriteOutcome;
   /** Takes one step back, whoever made it and however long ago, as a new step of one's own. */
   takeStepBack(id: number, seen: number, who: string, at: number, changedSince?: ChangedSince): WriteOutcome;
+  /** Makes a part that follows another storefront's the storefront's own, as it is there. */
+  ownPart(part: FollowablePart, seen: number, who: string, at: number): WriteOutcome;
   /** Takes changes over from another setup, as one step; refused where anything was changed since `seen`. */
   takeOver(changes: readonly EntryChange[], from: TakenFrom, seen: number, who: string, at: number): WriteOutcome;
 }
@@ -69,22 +70,24 @@ const backwards = (change: EntryChange): EntryChange => ({ ...change, before: ch
 
 /** A write that is refused after it has begun: what it wrote is rolled back. */
 class RolledBack extends Error {
-  readonly refusal: EditRefusal;
-  constructor(refusal: EditRefusal) {
-    super(refusal.message);
+  readonly refusal: Refusal;
+  constructor(refusal: Refusal) {
+    super(refusal.code);
     this.refusal = refusal;
   }
 }
 
-/** `releases` are those of the draft's storefront, where somebody reads them already. */
+/** `releasesOf` gives the releases of storefronts, where somebody reads them already. */
 export function openSetupStore(
   db: Db,
   ref: DraftRef,
-  releases: ReleaseReader = openReleaseReader(db, ref.storefront),
+  releasesOf: (storefront: string) => ReleaseReader = openReleases(db),
 ): SetupStore {
   const { storefront } = ref;
   const names = { storefront, draft: ref.draft };
-  const reader = openDraftReader(db, ref, releases);
+  const reader = openDraftReader(db, ref, releasesOf);
+  const followers = openFollowersReader(db, releasesOf);
+  const releases = openReleaseWrites(db, releasesOf, followers);
   const { revision } = reader;
   const journal = openJournal(db, ref);
   const readStored = db
@@ -110,14 +113,6 @@ export function openSetupStore(
     )
     .pluck();
   const setBase = db.prepare('UPDATE draft SET base_release = @base WHERE storefront = @storefront AND id = @draft');
-  const lastRelease = db
-    .prepare<[string], number | null>('SELECT max(number) FROM release WHERE storefront = ?')
-    .pluck();
-  const addRelease = db.prepare(
-    `INSERT INTO release (storefront, number, at, who, note, document, changes)
-     VALUES (@storefront, @number, @at, @who, @note, @document, @changes)`,
-  );
-  const setLive = db.prepare('UPDATE storefront SET release = @number WHERE id = @storefront');
   const noteMade = db.prepare('UPDATE storefront SET made_at = @at WHERE id = @storefront AND made_at = 0');
   const addDraft = db.prepare(
     `INSERT INTO draft (storefront, id, revision, format, name, who, made_at, base_release)
@@ -179,15 +174,19 @@ export function openSetupStore(
     }
     return { edits: together };
   };
-  /** `against` is the release before it: the one its changes are reported against. */
-  const insertRelease = (setup: Setup, against: Setup | null, who: string, note: string, at: number): void => {
-    const number = (lastRelease.get(storefront) ?? 0) + 1;
-    const changes = against === null ? null : JSON.stringify(changesBetween(against, setup));
-    addRelease.run({ storefront, number, at, who, note, document: canonical(setup), changes });
-    setLive.run({ storefront, number });
-    setBase.run({ ...names, base: number });
+  /** Makes a setup live, and with it what others follow of it. */
+  const release = (setup: Setup, publishing: Publishing, heldBack: readonly string[] = []): readonly string[] => {
+    setBase.run({ ...names, base: releases.insert(storefront, setup, publishing) });
+    return releases.renewFollowers(storefront, new Set(heldBack), publishing);
   };
-  const newest = (): Setup | null => reader.release(lastRelease.get(storefront) ?? 0)?.setup ?? null;
+  const refuseFollowed = (changes: readonly EntryChange[]): void => {
+    const refusal = refusedByFollowing(releasesOf, storefront, changes, reader.stored());
+    if (refusal) throw new RolledBack(refusal);
+  };
+  const refuseChains = (setup: Setup): void => {
+    const refusal = refusedAsChain(releasesOf, storefront, setup, followers.followerIn);
+    if (refusal) throw new RolledBack(refusal);
+  };
   /**
    * Joins an edit to the one before it where both are one movement of the hand (a slider, typing). Entries that end as
    * they began stay in the step: who looked in between saw something else.
@@ -247,6 +246,7 @@ export function openSetupStore(
       journal.setState(row.id, 'gone');
       return { revision: revision() };
     }
+    refuseFollowed(changes);
     for (const { part, key, after } of changes) writeEntry({ part, key, value: after });
     journal.setState(row.id, kind === 'undo' ? 'undone' : 'done');
     // Without what a merge brought, the draft is no longer up to what it was brought up to.
@@ -291,7 +291,7 @@ export function openSetupStore(
       addDraft.run({ ...names, name: 'Main draft', who, at, format: setupVersion });
       for (const entry of entriesOf(setup)) writeEntry(entry);
       noteMade.run({ storefront, at });
-      insertRelease(setup, null, who, 'Initial setup', at);
+      release(setup, { who, note: 'Initial setup', at });
     }).immediate,
     beginWithCatalog: db.transaction((usual: Setup, at: number) => {
       const own = reader.draft();
@@ -302,7 +302,7 @@ export function openSetupStore(
       if (changes.length === 0) return;
       for (const { part, key, after } of changes) writeEntry({ part, key, value: after });
       note('edit', changes, ourselves, at);
-      if (isUntouched && !reader.isBehind()) insertRelease(reader.draft(), newest(), ourselves, 'First catalog', at);
+      if (isUntouched && !reader.isBehind()) release(reader.draft(), { who: ourselves, note: 'First catalog', at });
     }).immediate,
     edit: inOne((edits: readonly EntryEdit[], seen: number, who: string, at: number): WriteOutcome => {
       const checked: EntryEdit[] = [];
@@ -317,6 +317,7 @@ export function openSetupStore(
         .map(({ part, key, value }): EntryChange => ({ part, key, before: stored(part, key), after: value }))
         .filter(isChange);
       if (changes.length === 0) return { revision: revision() };
+      refuseFollowed(changes);
       for (const { part, key, after } of changes) writeEntry({ part, key, value: after });
       holdToSchema(changes);
       journal.dropUndone(who);
@@ -329,13 +330,28 @@ export function openSetupStore(
     redo: inOne((seen: number, who: string, at: number, changedSince: ChangedSince = 'ask') =>
       step('redo', seen, who, at, changedSince),
     ),
-    publish: inOne((seen: number, who: string, note: string, at: number): WriteOutcome => {
-      const refusal = stale(null, seen);
+    publish: inOne(
+      (seen: number, who: string, note: string, at: number, heldBack: readonly string[] = []): WriteOutcome => {
+        const refusal = stale(null, seen);
+        if (refusal) return { refusal };
+        if (reader.isBehind()) return { refusal: { code: 'behind' } };
+        if (reader.changes().length === 0) return { refusal: { code: 'nothing-to-publish' } };
+        refuseChains(reader.draft());
+        const reached = release(reader.draft(), { who, note, at }, heldBack);
+        return { revision: revision(), reached };
+      },
+    ),
+    ownPart: inOne((part: FollowablePart, seen: number, who: string, at: number): WriteOutcome => {
+      const refusal = stale(new Set([entryKey({ part: 'following', key: part })]), seen);
       if (refusal) return { refusal };
-      if (reader.isBehind()) return { refusal: { code: 'behind' } };
-      if (reader.changes().length === 0) return { refusal: { code: 'nothing-to-publish' } };
-      insertRelease(reader.draft(), newest(), who, note, at);
-      return { revision: revision() };
+      const changes = makeOwn(part, reader.draft(), reader.stored())
+        .map((made): EntryChange => ({ ...made, before: stored(made.part, made.key), after: made.value }))
+        .filter(isChange);
+      if (changes.length === 0) return { revision: revision() };
+      for (const { part, key, after } of changes) writeEntry({ part, key, value: after });
+      holdToSchema(changes);
+      journal.dropUndone(who);
+      return note('edit', changes, who, at);
     }),
     takeOver: inOne(
       (
@@ -364,6 +380,7 @@ export function openSetupStore(
         if ('refusal' in sorted) return sorted;
         const { changes } = sorted;
         if (changes.length === 0) return { refusal: { code: 'nothing-to-take-back' } };
+        refuseFollowed(changes);
         for (const { part, key, after } of changes) writeEntry({ part, key, value: after });
         holdToSchema(changes);
         journal.dropUndone(who);
@@ -371,10 +388,11 @@ export function openSetupStore(
       },
     ),
     publishAgain: inOne((number: number, who: string, at: number): WriteOutcome => {
-      const release = reader.release(number);
-      if (!release) return { refusal: { code: 'unknown-release' } };
-      insertRelease(release.setup, newest(), who, `Release ${number} again`, at);
-      return { revision: revision() };
+      const earlier = reader.release(number);
+      if (!earlier) return { refusal: { code: 'unknown-release' } };
+      refuseChains(earlier.setup);
+      const reached = release(earlier.setup, { who, note: `Release ${number} again`, at });
+      return { revision: revision(), reached };
     }),
   };
 }

@@ -1,7 +1,7 @@
 import { type DraftRef, keyOf } from '../../core/setup/setupRef.ts';
 import type { Db } from './database.ts';
 import type { ReleaseReader } from './releaseReader.ts';
-import { openReleaseReader } from './releaseReader.ts';
+import { openReleases } from './releaseReader.ts';
 import { openSetupStore, type SetupReader, type SetupStore } from './setupStore.ts';
 
 /** Drafts and releases of all storefronts, each opened once and kept: for reading. */
@@ -19,16 +19,11 @@ const draftsKept = 12;
 
 export function openSetups(db: Db): SetupStores {
   const drafts = new Map<string, SetupStore>();
-  const releases = new Map<string, ReleaseReader>();
-  const releasesOf = (storefront: string): ReleaseReader => {
-    const known = releases.get(storefront) ?? openReleaseReader(db, storefront);
-    releases.set(storefront, known);
-    return known;
-  };
+  const releasesOf = openReleases(db);
   return {
     draft(ref) {
       const key = keyOf(ref);
-      const known = drafts.get(key) ?? openSetupStore(db, ref, releasesOf(ref.storefront));
+      const known = drafts.get(key) ?? openSetupStore(db, ref, releasesOf);
       drafts.delete(key);
       drafts.set(key, known);
       if (drafts.size > draftsKept) drafts.delete(drafts.keys().next().value!);

@@ -1,4 +1,5 @@
 import { constants, copyFileSync, existsSync, rmSync } from 'node:fs';
+import { mostStorefronts } from '../../api/limits.ts';
 import { idFor } from '../../core/setup/idFor.ts';
 import { initialSetup } from '../../core/setup/initialSetup.ts';
 import type { Setup } from '../../core/setup/schema.ts';
@@ -6,12 +7,10 @@ import type { Shop } from '../../core/setup/terms/shop.ts';
 import { type DataFolder, generationFiles } from '../dataFolder.ts';
 import { noSuchStorefront, Refused } from '../refused.ts';
 import type { Db } from './database.ts';
+import { openFollowersReader } from './followers.ts';
 import { firstDraft } from './setupStore.ts';
 import type { SetupStores } from './setups.ts';
 import { openStorefrontReader } from './storefronts.ts';
-
-/** Storefronts one data folder may hold. */
-const mostStorefronts = 50;
 
 /** What a storefront is made with. */
 export interface NewStorefront {
@@ -63,6 +62,7 @@ export function openStorefrontWrites(
   isReserved: (id: string) => boolean,
 ): StorefrontWrites {
   const { storefronts, storefront: headOf } = openStorefrontReader(db);
+  const followers = openFollowersReader(db, setups.releases);
   const add = db.prepare('INSERT INTO storefront (id, name, made_at) VALUES (?, ?, ?)');
   const rename = db.prepare('UPDATE storefront SET name = ? WHERE id = ?');
   const archive = db.prepare('UPDATE storefront SET archived_at = ? WHERE id = ?');
@@ -144,6 +144,12 @@ export function openStorefrontWrites(
     removeStorefront(id) {
       known(id);
       refuseLast(id, 'This is the only storefront that is open. Make another one first.');
+      const [follower] = followers.followers(id);
+      if (follower !== undefined)
+        throw new Refused(409, {
+          code: 'is-followed',
+          message: `The storefront “${headOf(follower)?.name || follower}” follows parts of this one. Make these its own and publish it first.`,
+        });
       const generations = ownGenerations.all(id);
       db.transaction(() => {
         db.prepare(

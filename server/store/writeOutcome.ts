@@ -1,4 +1,5 @@
 import type { EditRefusal, EntryChange } from '../../core/setup/entries.ts';
+import type { FollowablePart } from '../../core/setup/terms/followable.ts';
 
 /** Someone else changed the same entries (or the draft) since the writer looked. */
 export interface StaleWrite {
@@ -19,6 +20,18 @@ export interface ChangedAgain {
   readonly changes: readonly EntryChange[];
   readonly who: readonly string[];
 }
+/** A part follows another storefront's, so nothing of one's own can be in it. */
+export interface FollowedPart {
+  readonly code: 'followed';
+  readonly follows: FollowablePart;
+  readonly storefront: string;
+}
+/** Storefronts that follow a part of this one, which therefore cannot follow yet another one's. */
+export interface IsFollowed {
+  readonly code: 'is-followed';
+  readonly follows: FollowablePart;
+  readonly storefront: string;
+}
 export interface NothingToDo {
   readonly code:
     | 'nothing-to-undo'
@@ -31,10 +44,22 @@ export interface NothingToDo {
     | 'unknown-step'
     | 'nothing-to-take-back';
 }
+export type Refusal =
+  | EditRefusal
+  | StaleWrite
+  | UnknownRevision
+  | ChangedAgain
+  | FollowedPart
+  | IsFollowed
+  | NothingToDo;
 /** What a write of a draft comes to: the revision it leaves, or why it was refused. */
 export type WriteOutcome =
-  | { readonly revision: number }
-  | { readonly refusal: EditRefusal | StaleWrite | UnknownRevision | ChangedAgain | NothingToDo };
+  | {
+      readonly revision: number;
+      /** Of a release: the other storefronts in which it renewed what they follow. */
+      readonly reached?: readonly string[];
+    }
+  | { readonly refusal: Refusal };
 
 /** What becomes of entries of a step that others changed since. */
 export type ChangedSince = 'ask' | 'keep' | 'take';

@@ -44,7 +44,9 @@ export function openWrites(folder: DataFolder, db: Db) {
       return work(...given);
     };
   /** A write of a draft, which is named first. */
-  const ofDraft = <Name extends 'edit' | 'undo' | 'redo' | 'publish' | 'publishAgain' | 'takeStepBack'>(name: Name) =>
+  const ofDraft = <Name extends 'edit' | 'undo' | 'redo' | 'publish' | 'publishAgain' | 'takeStepBack' | 'ownPart'>(
+    name: Name,
+  ) =>
     guarded(
       (ref: DraftRef, ...given: Parameters<SetupStore[Name]>): WriteOutcome =>
         (setups.draft(ref)[name] as (...given: Parameters<SetupStore[Name]>) => WriteOutcome)(...given),
@@ -56,6 +58,7 @@ export function openWrites(folder: DataFolder, db: Db) {
     publish: ofDraft('publish'),
     publishAgain: ofDraft('publishAgain'),
     takeStepBack: ofDraft('takeStepBack'),
+    ownPart: ofDraft('ownPart'),
     /** Does not make a proposal again; with null, makes all declined ones again. */
     makePreview: guarded(previews.makePreview),
     withdrawPreview: guarded(previews.withdrawPreview),
@@ -105,6 +108,7 @@ export const writeNames = [
   'publish',
   'publishAgain',
   'takeStepBack',
+  'ownPart',
   'makePreview',
   'withdrawPreview',
   'beginDraft',

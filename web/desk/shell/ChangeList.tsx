@@ -14,6 +14,7 @@ export const partNames = {
   vocabulary: 'Vocabulary',
   valueGroups: 'Value groups',
   storefront: 'Filters',
+  following: 'Followed parts',
 } as const;
 
 /** Changes against what is published, in words, each of which can be dropped by itself. */

@@ -1,0 +1,17 @@
+/** The parts a storefront can follow another one's in, with what is in each, as it stands at the head of a sentence. */
+export const followable = {
+  attributes: 'Attributes',
+  relevance: 'Settings of relevance',
+  filters: 'Filters',
+  valueGroups: 'Value groups',
+  vocabulary: 'Words of the vocabulary',
+  plans: 'Shelf plans',
+  hiding: 'Rules of hiding',
+  emptyShelf: 'Settings of the empty shelf',
+  products: 'Decisions about products',
+  content: 'Decisions about articles and collections',
+} as const;
+
+export type FollowablePart = keyof typeof followable;
+export const followableParts = Object.keys(followable) as FollowablePart[];
+export const isFollowable = (part: string): part is FollowablePart => Object.hasOwn(followable, part);
