@@ -1,14 +1,10 @@
-import { own } from '../base/named.ts';
 import { changesBetween, type EntryChange, partOf } from './entries.ts';
+import { leaderOf } from './leaderOf.ts';
 import type { SetupPart } from './registry.ts';
 import type { Setup } from './schema.ts';
 import { canonical } from './terms/canonical.ts';
 import { type FollowablePart, followableParts } from './terms/followable.ts';
 import { type EntryEdit, withEntries } from './withEntry.ts';
-
-/** The storefront that a part of a setup follows, or null where the part is the storefront's own. */
-export const leaderOf = (setup: Setup, part: SetupPart): string | null =>
-  own(setup.following, part)?.storefront ?? null;
 
 /** The parts of a setup that follow another storefront's, with that storefront. */
 export const followedParts = (setup: Setup): (readonly [part: FollowablePart, storefront: string])[] =>

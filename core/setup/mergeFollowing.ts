@@ -1,5 +1,5 @@
 import { changesBetween } from './entries.ts';
-import { leaderOf } from './following.ts';
+import { leaderOf } from './leaderOf.ts';
 import type { MergeSide } from './mergeValues.ts';
 import type { Setup } from './schema.ts';
 import { type FollowablePart, followable, followableParts } from './terms/followable.ts';

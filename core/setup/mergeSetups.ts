@@ -1,6 +1,6 @@
 import { own } from '../base/named.ts';
 import { changesBetween, checkEdit, type EntryChange, isChange, partOf } from './entries.ts';
-import { leaderOf } from './following.ts';
+import { leaderOf } from './leaderOf.ts';
 import { mergeFollowing } from './mergeFollowing.ts';
 import { type MergeSide, mergeValues, type Sides } from './mergeValues.ts';
 import { definitionOf, type SetupPart, setupParts } from './registry.ts';

@@ -1,5 +1,6 @@
 import type { EditRefusal, EntryChange } from '../../core/setup/entries.ts';
-import { followedPartIn, followedParts, leaderOf } from '../../core/setup/following.ts';
+import { followedPartIn, followedParts } from '../../core/setup/following.ts';
+import { leaderOf } from '../../core/setup/leaderOf.ts';
 import type { Setup } from '../../core/setup/schema.ts';
 import { type FollowablePart, isFollowable } from '../../core/setup/terms/followable.ts';
 import type { ReleaseReader } from './releaseReader.ts';

@@ -1,4 +1,5 @@
-import { leaderOf, type Reached, reachedBy } from '../../core/setup/following.ts';
+import { type Reached, reachedBy } from '../../core/setup/following.ts';
+import { leaderOf } from '../../core/setup/leaderOf.ts';
 import type { Setup } from '../../core/setup/schema.ts';
 import type { FollowablePart } from '../../core/setup/terms/followable.ts';
 import type { Db } from './database.ts';

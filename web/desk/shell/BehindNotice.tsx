@@ -2,6 +2,7 @@ import { GitMerge } from 'lucide-react';
 import { Link, useLocation } from 'react-router';
 import { liveOf, nameOf } from '../../../core/setup/setupRef.ts';
 import { useDeskState } from '../state/deskState.ts';
+import { Notice } from './Notice.tsx';
 
 /** Leads to what bringing the draft up to the live release would do. */
 export const bringUpTo = (storefront: string): string =>
@@ -14,18 +15,12 @@ export function BehindNotice() {
   // Where it is being brought up to it, nobody needs to be told.
   if (!draft.isBehind || !release || pathname === '/drafts/merge') return null;
   return (
-    <section
-      aria-label="The draft is behind"
-      className="mb-4 flex items-start gap-2 rounded-lg border bg-surface px-3 py-2.5"
-    >
-      <GitMerge size={16} className="mt-0.5 shrink-0 text-press" aria-hidden />
-      <p>
-        Release {release.number} by {release.who} is live since this draft was begun
-        {draft.base === null ? '' : ` from release ${draft.base}`}. What it changed is not in this draft yet.{' '}
-        <Link to={bringUpTo(storefront.id)} className="whitespace-nowrap text-press underline">
-          Bring the draft up to it
-        </Link>
-      </p>
-    </section>
+    <Notice label="The draft is behind" icon={GitMerge}>
+      Release {release.number} by {release.who} is live since this draft was begun
+      {draft.base === null ? '' : ` from release ${draft.base}`}. What it changed is not in this draft yet.{' '}
+      <Link to={bringUpTo(storefront.id)} className="whitespace-nowrap text-press underline">
+        Bring the draft up to it
+      </Link>
+    </Notice>
   );
 }

@@ -11,9 +11,11 @@ import { useShopWindow } from '../state/shopWindow.ts';
 import { useTogether } from '../state/together.ts';
 import { useFirstTrial } from '../state/useFirstTrial.ts';
 import { useIsNarrow } from '../state/useIsNarrow.ts';
+import { AskToOwn } from './AskToOwn.tsx';
 import { BehindNotice } from './BehindNotice.tsx';
 import { ChangedSince } from './ChangedSince.tsx';
 import { EffectStrip } from './effect/EffectStrip.tsx';
+import { FollowedNotice } from './FollowedNotice.tsx';
 import { Navigation } from './Navigation.tsx';
 import { NoCatalogNotice } from './NoCatalogNotice.tsx';
 import { TypingHere } from './PeopleHere.tsx';
@@ -84,6 +86,7 @@ function Editor() {
       <SetAsideNotice />
       <BehindNotice />
       <NoCatalogNotice />
+      <FollowedNotice />
       <TypingHere />
       <Suspense fallback={<Loading what="Opening the screen" />}>
         <Outlet />
@@ -151,6 +154,8 @@ export function Desk() {
         </div>
         {isInstead && <ShopWindow isTold isReady />}
         <Messages />
+        <ChangedSince />
+        <AskToOwn />
       </div>
     );
   return (
@@ -186,6 +191,7 @@ export function Desk() {
       </Group>
       <Messages />
       <ChangedSince />
+      <AskToOwn />
     </div>
   );
 }

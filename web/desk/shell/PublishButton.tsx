@@ -7,8 +7,10 @@ import { Button } from '../parts/Button.tsx';
 import { DialogFrame } from '../parts/DialogFrame.tsx';
 import { useDeskState } from '../state/deskState.ts';
 import { publish } from '../state/edits.ts';
+import { useReach } from '../state/following.ts';
 import { bringUpTo } from './BehindNotice.tsx';
 import { ChangeList } from './ChangeList.tsx';
+import { Reaches } from './Reaches.tsx';
 
 /** Publish: shows what would go live, in words, and makes it live in one step. */
 export function PublishButton() {
@@ -16,12 +18,15 @@ export function PublishButton() {
   const [isOpen, setOpen] = useState(false);
   const [note, setNote] = useState('');
   const [isBusy, setBusy] = useState(false);
+  const [heldBack, setHeldBack] = useState<ReadonlySet<string>>(new Set());
+  const reached = useReach(isOpen).data?.storefronts ?? [];
   const confirm = async (): Promise<void> => {
     setBusy(true);
-    const isLive = await publish(note);
+    const isLive = await publish(note, [...heldBack]);
     setBusy(false);
     if (!isLive) return;
     setNote('');
+    setHeldBack(new Set());
     setOpen(false);
   };
   const go = useNavigate();
@@ -45,6 +50,7 @@ export function PublishButton() {
         <div className="max-h-[46vh] overflow-auto">
           <ChangeList changes={changes} />
         </div>
+        {reached.length > 0 && <Reaches reached={reached} heldBack={heldBack} hold={setHeldBack} />}
         <label className="mt-3 block text-[13px]">
           A note for your colleagues, if you like
           <input

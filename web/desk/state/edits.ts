@@ -2,9 +2,11 @@ import { toast } from 'sonner';
 import { create } from 'zustand';
 import { mostEdits } from '../../../api/limits.ts';
 import type { DescribedChange, DeskState } from '../../../api/stateSchema.ts';
+import type { FollowablePart } from '../../../core/setup/terms/followable.ts';
 import type { EntryEdit } from '../../../core/setup/withEntry.ts';
 import { CallProblem, call, isPassing, tryAgainAfter } from '../../client/call.ts';
 import { adoptState, isGone, knownState, readState, showUnsaved, stateKey } from './deskState.ts';
+import { followedAmong, tellOwned, useAskedToOwn } from './following.ts';
 import { clientHere } from './queryClient.ts';
 import { useShopWindow } from './shopWindow.ts';
 import { describeStaleWrite } from './staleWrite.ts';
@@ -111,6 +113,13 @@ async function sendWaiting(): Promise<void> {
 
 /** Changes entries of the draft: shown at once, saved in the order made, taken back where the server refuses. */
 export function edit(...edits: EntryEdit[]): Promise<void> {
+  const followed = followedAmong(edits);
+  if (followed !== null) {
+    askToOwn(followed, async () => {
+      if (await ownPart(followed)) await edit(...edits);
+    });
+    return Promise.resolve();
+  }
   addWaiting(edits);
   showUnsaved();
   if (!isSending) sending = sendWaiting();
@@ -154,6 +163,18 @@ async function actNow<Answer>(
 }
 
 const itself = (state: DeskState): DeskState => state;
+
+/** Makes a part that follows another storefront's this one's own, as a copy; answers whether it is. */
+export async function ownPart(part: FollowablePart): Promise<boolean> {
+  const state = await act((revision) => call('ownPart', { body: { revision, part } }), itself);
+  if (state) tellOwned(part);
+  return state !== null;
+}
+
+function askToOwn(part: FollowablePart, andThen: () => Promise<void>): void {
+  const storefront = knownState()?.setup.following[part]?.storefront ?? '';
+  useAskedToOwn.setState({ asked: { part, storefront, andThen: () => void andThen() } });
+}
 
 /** Discards decisions about products that are reported as one change. */
 export const discardGroup = (group: string): Promise<DeskState | null> =>
@@ -220,8 +241,8 @@ function askAboutOthers(error: unknown, answer: AskedAboutOthers['answer']): boo
 }
 
 /** Publishes the draft as the person saw it; answers whether it is live. */
-export async function publish(note: string): Promise<boolean> {
-  const state = await act((revision) => call('publish', { body: { revision, note } }), itself);
+export async function publish(note: string, heldBack: readonly string[] = []): Promise<boolean> {
+  const state = await act((revision) => call('publish', { body: { revision, note, heldBack: [...heldBack] } }), itself);
   if (state) toast.success(`Release ${state.release?.number} is live`, { description: 'Shoppers get it from now on.' });
   return state !== null;
 }

@@ -12,6 +12,7 @@ import { TextField } from '../../parts/Controls.tsx';
 import { Loading, LoadProblem, ScreenHead, shelfRow } from '../../parts/Screen.tsx';
 import { goTo, usePlace } from '../../state/place.ts';
 import { arrange, useStorefronts } from '../../state/storefronts.ts';
+import { Following } from './Following.tsx';
 import { MakeStorefront } from './MakeStorefront.tsx';
 import { RemoveStorefront } from './RemoveStorefront.tsx';
 
@@ -47,6 +48,7 @@ export function Storefronts() {
           ))}
         </ul>
       )}
+      <Following />
     </>
   );
 }
