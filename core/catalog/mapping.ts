@@ -99,6 +99,9 @@ export function checkMapping(mapping: Mapping): { readonly column: string; reado
           message: `Two columns are the ${role.replaceAll('_', ' ')}; only one can be.`,
         });
   const used = new Map<string, string>();
+  for (const { column, otherwise } of readings)
+    if (otherwise !== undefined && (otherwise === column || !columns.has(otherwise)))
+      problems.push({ column, message: `There is no other column “${otherwise}” to take where it is empty.` });
   for (const { column, as: role, key } of readings) {
     if (role === 'skip' || (role !== 'attribute' && role !== 'option')) continue;
     if ((roles as readonly string[]).includes(key) || key === 'availability')

@@ -27,6 +27,8 @@ export const columnReadingSchema = z.strictObject({
     .string()
     .regex(/^[a-z]{2}$/)
     .optional(),
+  /** The column whose cell is taken where this one's is empty. Absent: nothing is. */
+  otherwise: z.string().min(1).max(200).optional(),
 });
 export type ColumnReading = z.infer<typeof columnReadingSchema>;
 

@@ -1,9 +1,11 @@
 import { namesLanguage } from '../text/guessLanguage.ts';
 import type { ColumnFacts } from './describeColumns.ts';
+import { type FiguresByShop, figuresByShop } from './figuresByShop.ts';
 import { usualReading } from './mapping.ts';
 import type { ColumnReading, Mapping } from './mappingSchema.ts';
 import { patternFor, writingFor } from './proposeWriting.ts';
 import { freeAttributeKey, nameKey, type Role, roles, rolesNamed, sharedRoles } from './roles.ts';
+import type { ShopTerms } from './shopTerms.ts';
 import { titleLikeness } from './titleLikeness.ts';
 import { languageLabel, sureOfName, type Translated, translatedColumns } from './translations.ts';
 
@@ -136,9 +138,10 @@ function guessesFor(
   place: number,
   columns: readonly ColumnFacts[],
   translated: Translated | undefined,
+  figures: FiguresByShop | undefined,
 ): Guess[] {
-  if (translated?.isOther) return [];
-  const named = rolesNamed(translated?.name ?? facts.column).map(({ role, confidence }): Guess => {
+  if (translated?.isOther || figures?.isOther) return [];
+  const named = rolesNamed(translated?.name ?? figures?.name ?? facts.column).map(({ role, confidence }): Guess => {
     const fitting = fitness(role, facts);
     return {
       facts,
@@ -191,11 +194,16 @@ function separatorOf(role: ColumnReading['as'], facts: ColumnFacts): string {
  * A mapping proposed from the columns' names and values. Each role goes to the column that is surest of it; columns
  * left over become attributes of their own, empty ones are passed over. Deterministic.
  */
-export function proposeMapping(columns: readonly ColumnFacts[]): ProposedReading[] {
-  const translated = translatedColumns(columns);
+export function proposeMapping(columns: readonly ColumnFacts[], terms: ShopTerms = {}): ProposedReading[] {
+  const { languages: ownLanguages = [] } = terms;
+  const translated = translatedColumns(columns, ownLanguages[0]);
+  const figures = figuresByShop(columns, terms);
   const guesses = columns
     .flatMap((facts, place) =>
-      guessesFor(facts, place, columns, translated.get(facts.column)).map((guess) => ({ ...guess, place })),
+      guessesFor(facts, place, columns, translated.get(facts.column), figures.get(facts.column)).map((guess) => ({
+        ...guess,
+        place,
+      })),
     )
     .sort((a, b) => b.confidence - a.confidence || a.place - b.place || roles.indexOf(a.role) - roles.indexOf(b.role));
   const used = new Map<string, Guess>();
@@ -214,9 +222,23 @@ export function proposeMapping(columns: readonly ColumnFacts[]): ProposedReading
     !isFigure(facts) &&
     fitness('stock', facts) > 0 &&
     rolesNamed(facts.column).some(({ role, confidence }) => role === 'stock' && confidence >= sureOfName);
+  /** Whether a column is for other storefronts, or only fills up this one's own. */
+  const isElsewhere = (column: string): boolean => {
+    const [said, figure] = [translated.get(column), figures.get(column)];
+    if (figure?.isOther) return true;
+    if (!said?.isOther || ownLanguages.length === 0) return false;
+    return said.language === undefined || !ownLanguages.includes(said.language);
+  };
   const asOf = (facts: ColumnFacts): ColumnReading['as'] =>
-    used.get(facts.column)?.role ?? (facts.cells === 0 ? 'skip' : 'attribute');
+    used.get(facts.column)?.role ?? (facts.cells === 0 || isElsewhere(facts.column) ? 'skip' : 'attribute');
   const keys = new Set<string>([...roles, 'availability']);
+  // What is the storefront's own has the name, before the column that only stands in for it.
+  const ownKeys = new Map<string, string>();
+  for (const [column, { name, otherwise }] of translated) {
+    if (otherwise === undefined) continue;
+    ownKeys.set(column, freeAttributeKey(name, keys));
+    keys.add(ownKeys.get(column)!);
+  }
   return columns.map((facts, place): ProposedReading => {
     const guess = used.get(facts.column);
     const isSaid = !guess && facts.cells > 0 && isCounted(facts);
@@ -224,18 +246,26 @@ export function proposeMapping(columns: readonly ColumnFacts[]): ProposedReading
     const isUnit = !guess && amounts !== undefined && patternFor(asOf(amounts), amounts, facts)?.pattern.endsWith('}');
     const as = isSaid || isUnit ? 'skip' : asOf(facts);
     const inLanguage = translated.get(facts.column);
+    const ofShop = figures.get(facts.column);
+    const otherwise = inLanguage?.otherwise ?? ofShop?.otherwise;
     const pattern = patternFor(as, facts, columns[place + 1]);
     const writing = writingFor(as, facts);
     const usual = usualReading(facts.column, as);
     const key =
       as === 'attribute' || as === 'option' || as === 'skip'
-        ? freeAttributeKey(inLanguage && !inLanguage.isOther ? inLanguage.name : facts.column, keys)
+        ? (ownKeys.get(facts.column) ??
+          freeAttributeKey(inLanguage && !inLanguage.isOther ? inLanguage.name : facts.column, keys))
         : usual.key;
     keys.add(key);
     const reason =
       guess?.reason ??
       (isSaid ? `“${counted!.facts.column}” counts what is in stock` : null) ??
-      (inLanguage?.isOther ? `it says “${inLanguage.of}” in ${languageLabel(inLanguage.language)}` : null) ??
+      (ofShop?.isOther ? ofShop.reason : null) ??
+      (inLanguage?.isOther
+        ? inLanguage.language === undefined
+          ? `it is taken where “${inLanguage.of}” is empty`
+          : `it says “${inLanguage.of}” in ${languageLabel(inLanguage.language)}`
+        : null) ??
       (isUnit ? `it holds the unit of “${amounts.column}”` : null) ??
       otherReason(facts, used);
     return {
@@ -244,9 +274,18 @@ export function proposeMapping(columns: readonly ColumnFacts[]): ProposedReading
       split: separatorOf(as, facts),
       pattern: pattern?.pattern ?? '',
       ...(writing && { writing: writing.writing }),
-      ...(inLanguage && { language: inLanguage.language }),
+      ...(inLanguage?.language !== undefined && { language: inLanguage.language }),
+      ...(otherwise !== undefined && { otherwise }),
       confidence: guess?.confidence ?? (facts.cells === 0 ? 0.9 : 0.7),
-      reason: [reason, pattern?.reason, writing?.reason].filter(Boolean).join('; '),
+      reason: [
+        reason,
+        ofShop && !ofShop.isOther ? ofShop.reason : null,
+        otherwise === undefined ? null : `where it is empty, “${otherwise}” is taken`,
+        pattern?.reason,
+        writing?.reason,
+      ]
+        .filter(Boolean)
+        .join('; '),
     };
   });
 }
@@ -303,10 +342,11 @@ export function mappingOf(readings: readonly ProposedReading[], families: Mappin
   return {
     format: 'clever-shelf-mapping',
     version: 1,
-    columns: readings.map(({ column, as, key, split, pattern, writing, language }) => ({
+    columns: readings.map(({ column, as, key, split, pattern, writing, language, otherwise }) => ({
       ...{ column, as, key, split, pattern },
       ...(writing && { writing }),
       ...(language && { language }),
+      ...(otherwise !== undefined && { otherwise }),
     })),
     families,
   };

@@ -9,6 +9,7 @@ import { proposeIdentity } from './proposeIdentity.ts';
 import { type JoiningProposal, proposeJoining } from './proposeJoining.ts';
 import { doubtOfTitle, mappingOf, type ProposedReading, proposeMapping, type TitleDoubt } from './proposeMapping.ts';
 import { bindMapping, type Cells, readRow } from './readRow.ts';
+import type { ShopTerms } from './shopTerms.ts';
 
 /** How a file's rows might be read: its columns with what they hold, ways of joining variants, and the mapping of both. */
 export interface ProposedFile {
@@ -68,9 +69,14 @@ const leastMarkers = 3;
 
 /**
  * The language of the texts that shoppers read: the title and the description; failing that, the one that most of the other
- * columns are in, those left out whose names say another language. English is not said, being what holds anyway.
+ * columns are in, those left out whose names say another language. A storefront that says its own language holds to that. English is not said, being what holds anyway.
  */
-function languageOf(rows: readonly Cells[], readings: readonly ProposedReading[]): Pick<Mapping, 'language'> {
+function languageOf(
+  rows: readonly Cells[],
+  readings: readonly ProposedReading[],
+  { languages: [own] = [] }: ShopTerms,
+): Pick<Mapping, 'language'> {
+  if (own !== undefined && isLanguage(own)) return own === 'en' ? {} : { language: own };
   const said = readings.find(({ as }) => as === 'title')?.language;
   if (said !== undefined && isLanguage(said)) return said === 'en' ? {} : { language: said };
   const looked = rows.slice(0, rowsForLanguage);
@@ -89,11 +95,15 @@ function languageOf(rows: readonly Cells[], readings: readonly ProposedReading[]
 }
 
 /** Looks at rows of a file, which has these columns in order, and proposes how to read it. Cost: a few passes. */
-export function proposeReading(rows: readonly Cells[], columns: readonly string[]): ProposedFile {
+export function proposeReading(
+  rows: readonly Cells[],
+  columns: readonly string[],
+  terms: ShopTerms = {},
+): ProposedFile {
   const describer = columnDescriber();
   for (const row of rows) describer.add(row);
   const facts = describer.finish(columns);
-  const guessed = withSaidOptions(rows, proposeMapping(facts));
+  const guessed = withSaidOptions(rows, proposeMapping(facts, terms));
   const hasId = guessed.some(({ as }) => as === 'id' || as === 'sku');
   const identity = hasId
     ? {}
@@ -120,6 +130,6 @@ export function proposeReading(rows: readonly Cells[], columns: readonly string[
     columns: described,
     joinings,
     titleDoubt: doubtOfTitle(facts, readings),
-    mapping: { ...mappingOf(readings, joinings[0]!.joining), ...identity, ...languageOf(rows, readings) },
+    mapping: { ...mappingOf(readings, joinings[0]!.joining), ...identity, ...languageOf(rows, readings, terms) },
   };
 }

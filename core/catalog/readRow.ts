@@ -189,8 +189,8 @@ export function readRow(cells: Cells, bound: BoundMapping): RowReading {
   const draft: Draft = { id: '', sku: '', named: '', soldOut: null, levels: [], values: named() };
   for (const reading of bound.columns) {
     const cell = own(cells, reading.column);
-    if (cell === undefined) continue;
-    let texts = textsIn(cell);
+    let texts = cell === undefined ? [] : textsIn(cell);
+    if (texts.length === 0 && reading.otherwise !== undefined) texts = textsIn(own(cells, reading.otherwise) ?? '');
     if (texts.length > 0 && !isWritten.has(reading.as)) texts = texts.map(plainTextOf).filter(Boolean);
     if (texts.length === 0) continue;
     const longest = isProse(reading) ? longestProse : longestValue;

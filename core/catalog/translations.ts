@@ -12,19 +12,25 @@ function meaningOf(name: string): string {
 }
 
 /** A column of which the file has others that say the same in other languages. */
-export interface Translated extends InLanguage {
+export interface Translated extends Pick<InLanguage, 'name'> {
+  /** Absent where its name says none. */
+  readonly language?: string;
   /** Whether another column says it in the shop's own language. */
   readonly isOther: boolean;
   /** That column. */
   readonly of: string;
+  /** The column that is taken where this one is empty: the one that names no language. */
+  readonly otherwise?: string;
 }
 
 /**
- * The columns that say the same in several languages, by their names. The shop's own is the one that names no language,
- * and where all do, the language in which most of them are, or the first in the file of as many.
+ * The columns that say the same in several languages, by their names. The shop's own is the one in its language, where
+ * that is said; else the one that names no language, and where all do, the language in which most of them are, or the
+ * first in the file of as many.
  */
 export function translatedColumns(
   columns: readonly (Pick<ColumnFacts, 'column'> & Partial<Pick<ColumnFacts, 'numeric'>>)[],
+  ownLanguage?: string,
 ): ReadonlyMap<string, Translated> {
   const sets = new Map<string, { plain: string | null; named: (InLanguage & { column: string })[] }>();
   for (const { column, numeric = 0 } of columns) {
@@ -48,11 +54,19 @@ export function translatedColumns(
   const [own] = [...votes].sort((a, b) => b[1] - a[1]);
   return new Map(
     several.flatMap(({ plain, named }) => {
-      const main = plain ?? (named.find(({ language }) => language === own![0]) ?? named[0]!).column;
-      return named.map(({ column, name, language }): [string, Translated] => [
-        column,
-        { name, language, isOther: column !== main, of: main },
-      ]);
+      const said = named.find(({ language }) => language === ownLanguage)?.column;
+      const main = said ?? plain ?? (named.find(({ language }) => language === own![0]) ?? named[0]!).column;
+      const isFilledUp = said !== undefined && plain !== null;
+      return [
+        ...named.map(({ column, name, language }): [string, Translated] => [
+          column,
+          {
+            ...{ name, language, isOther: column !== main, of: main },
+            ...(isFilledUp && column === main && { otherwise: plain }),
+          },
+        ]),
+        ...(isFilledUp ? [[plain, { name: plain, isOther: true, of: main }] satisfies [string, Translated]] : []),
+      ];
     }),
   );
 }
