@@ -5,10 +5,13 @@ import { columnReadingSchema, joiningSchema, mappingSchema } from '../core/catal
 import { concernCodes } from '../core/catalog/replaceConcerns.ts';
 import { languages } from '../core/text/languages.ts';
 import { endpoint } from './endpoint.ts';
+import { mostStorefronts } from './limits.ts';
 import { paths } from './paths.ts';
 
 const none = z.object({});
 const whole = z.number().int();
+
+const storefrontName = z.object({ id: z.string(), name: z.string() });
 
 const differencesSchema = z.object({
   added: whole,
@@ -141,6 +144,8 @@ export const catalogEndpoints = {
       language: z.enum(languages).nullable().describe('What its words are read in; null where there is no catalog.'),
       articles: whole,
       collections: whole,
+      shares: storefrontName.nullable().describe('The storefront whose records it shares; null: they are its own.'),
+      sharedBy: z.array(storefrontName).describe('Storefronts that share its records.'),
       earlier: z
         .array(
           z.object({ generation: whole, file: z.string(), importedAt: z.string(), records: whole, families: whole }),
@@ -231,7 +236,14 @@ export const catalogEndpoints = {
     summary:
       'Puts the catalog that is ready in force, in one step; what has to be asked about first is to be accepted.',
     query: none,
-    body: z.strictObject({ accept: z.array(z.enum(concernCodes)).max(concernCodes.length).default([]) }),
+    body: z.strictObject({
+      accept: z.array(z.enum(concernCodes)).max(concernCodes.length).default([]),
+      also: z
+        .array(z.string().max(80))
+        .max(mostStorefronts)
+        .default([])
+        .describe('Other storefronts that read the file too, each by its own mapping.'),
+    }),
     answer: importJobSchema,
   }),
   cancelImport: endpoint({

@@ -86,6 +86,7 @@ export const paths = {
   makePreview: { method: 'post', path: '/desk/{storefront}/{draft}/previews/make' },
   withdrawPreview: { method: 'post', path: '/desk/{storefront}/{draft}/previews/withdraw' },
   place: { method: 'post', path: '/desk/{storefront}/{draft}/here' },
+  shareCatalog: { method: 'post', path: '/desk/{storefront}/{draft}/catalog/share' },
   reach: { method: 'get', path: '/desk/{storefront}/{draft}/reach' },
   ownPart: { method: 'post', path: '/desk/{storefront}/{draft}/following/own' },
   duplicates: { method: 'get', path: '/desk/{storefront}/{draft}/catalog/duplicates' },

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { shopSchema } from '../core/setup/terms/shop.ts';
+import { languages } from '../core/text/languages.ts';
 import { endpoint } from './endpoint.ts';
 import { longestName, longestNote } from './limits.ts';
 import { paths } from './paths.ts';
@@ -18,6 +19,7 @@ const storefrontSchema = z.object({
   shop: shopSchema.nullable().describe('As shoppers see it now.'),
   madeAt: moment,
   archivedAt: moment.nullable().describe('Since when shoppers are told that it is closed.'),
+  shares: z.string().nullable().describe('The storefront whose records it shares; null: its catalog is its own.'),
   records: whole,
   families: whole,
   release: whole.nullable(),
@@ -64,14 +66,34 @@ export const storefrontEndpoints = {
   }),
   makeStorefront: endpoint({
     ...paths.makeStorefront,
-    summary: 'Makes a storefront: empty, or with what is live in another one, with or without its catalog.',
+    summary:
+      'Makes a storefront: empty, or with what is live in another one, with its catalog, sharing its records, or without.',
     query: none,
     body: z.strictObject({
       name,
       shop: shopSchema,
-      from: z.strictObject({ storefront: id, catalog: z.boolean() }).nullable(),
+      language: z
+        .enum(languages)
+        .nullable()
+        .default(null)
+        .describe('What its catalog is read in; null: as its texts are.'),
+      from: z
+        .strictObject({
+          storefront: id,
+          catalog: z.enum(['none', 'copy', 'share']),
+          follow: z.boolean().default(false).describe('Whether it follows the other one in every part.'),
+        })
+        .nullable(),
     }),
     answer: z.object({ id: z.string(), draft: z.string() }),
+  }),
+  shareCatalog: endpoint({
+    ...paths.shareCatalog,
+    summary:
+      'Has the storefront share another one’s records, read by its own mapping; with null it keeps what it has for its own.',
+    query: none,
+    body: z.strictObject({ storefront: id.nullable() }),
+    answer: none,
   }),
   nameStorefront: endpoint({
     ...paths.nameStorefront,

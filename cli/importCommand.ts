@@ -5,6 +5,7 @@ import { type Mapping, mappingSchema } from '../core/catalog/mappingSchema.ts';
 import { replaceConcerns } from '../core/catalog/replaceConcerns.ts';
 import { examineFile } from '../server/catalog/examineFile.ts';
 import { importCatalog } from '../server/catalog/importCatalog.ts';
+import { shopTermsOf } from '../server/catalog/shopTermsOf.ts';
 import { FileProblem } from '../server/catalog/sources/source.ts';
 import { readInThread } from '../server/catalog/threadedRows.ts';
 import { openShelf } from '../server/openShelf.ts';
@@ -57,9 +58,9 @@ export async function importCommand(data: string, files: readonly string[], valu
   if (values.report) return reportOn(file, values.json);
   const shelf = openShelf(data);
   const { folder, writer } = shelf;
-  const { id, catalogs, mappings } = storefrontOf(shelf, values);
+  const { id, catalogs, mappings, releases } = storefrontOf(shelf, values);
   try {
-    const examined = await examineFile(file);
+    const examined = await examineFile(file, undefined, shopTermsOf(releases.live()?.setup));
     const known = mappings.known(examined.columns.map(({ column }) => column));
     const mapping = values.mapping === undefined ? (known ?? examined.mapping) : readMapping(values.mapping);
     const [mistake] = checkMapping(mapping);

@@ -6,6 +6,8 @@ import { pino } from 'pino';
 import { openCatalogLater } from './catalog/catalogReader.ts';
 import { openImportJobs } from './catalog/importJobs.ts';
 import { IndexDamaged } from './catalog/indexFile.ts';
+import { openSharing } from './catalog/sharing.ts';
+import { shopTermsOf } from './catalog/shopTermsOf.ts';
 import { StartProblem } from './dataFolder.ts';
 import { demoShop, loadDemoStore } from './demoStore.ts';
 import { createApp } from './http/app.ts';
@@ -27,6 +29,8 @@ const worker = (name: string): URL => new URL(`./${name}.js`, import.meta.url);
 const tidyEvery = 600_000;
 /** How often shoppers' threads look for what changes with the day, in milliseconds. */
 const followEvery = 60_000;
+/** How often storefronts that share records are brought up to them where that could not be done at once, in milliseconds. */
+const shareEvery = 60_000;
 /** Longest time that requests under way are waited for when the server stops, in milliseconds. */
 const patience = 3000;
 
@@ -83,11 +87,12 @@ async function start(): Promise<void> {
   const storefronts = openStorefronts({
     ...{ shelf, writer, searcher, now },
     onError: (error) => log.warn(error),
-    importsFor: ({ id, catalogs, mappings }) =>
+    importsFor: ({ id, catalogs, mappings, releases }) =>
       openImportJobs({
         ...{ storefront: id, folder, catalogs, mappings, writer, now },
         worker: worker('importWorker'),
         used: searcher.used,
+        terms: () => shopTermsOf(releases.live()?.setup, demoShop),
         firstShop: demoShop,
         removeFile: (path) => path.startsWith(folder.incoming),
         async handOver(generation, putInForce) {
@@ -119,6 +124,14 @@ async function start(): Promise<void> {
   tidy();
   setInterval(tidy, tidyEvery).unref();
   setInterval(() => void searcher.followWrites(), followEvery).unref();
+  const hub = openHub();
+  const sharing = openSharing({
+    storefronts: shelf.storefronts,
+    at: storefronts.at,
+    onShared: (storefront) => hub.tellAll(storefront, { kind: 'around', who: '', tab: '', what: '' }),
+    onError: (error) => log.warn(error),
+  });
+  setInterval(() => void sharing.catchUp(), shareEvery).unref();
   const demo = resolve(values.demo);
   /** Opens the catalog in force; where its index cannot be used, it is built anew while the desk says so. */
   const openInForce = async (storefront: string): Promise<void> => {
@@ -143,7 +156,6 @@ async function start(): Promise<void> {
     fetch: fetchPicture,
     now,
   });
-  const hub = openHub();
   const app = createApp({
     ...{ db: shelf.db, folder, storefronts: shelf.storefronts, followers: shelf.followers, at: storefronts.at },
     ready: searcher.ready,
@@ -152,7 +164,7 @@ async function start(): Promise<void> {
       await searcher.close(storefront);
       await storefronts.forget(storefront);
     },
-    ...{ writer, searcher, pictures, hub, now, hosts: values.host },
+    ...{ writer, searcher, sharing, pictures, hub, now, hosts: values.host },
     noteMistake: (error) => log.error(error),
   });
   serveStatic(app, { web: join(here, '..', 'web'), pictures: join(demo, 'pictures') }, shelf.storefronts);

@@ -13,6 +13,8 @@ export interface CatalogInfo {
   readonly families: number;
   readonly rejected: number;
   readonly index_bytes: number;
+  /** The generation of another storefront's catalog whose rows it was read from; 0: none. */
+  readonly lent: number;
 }
 
 /** Generations before the one in force that are kept, so that a catalog can be put back. */
@@ -51,7 +53,7 @@ export function openCatalogStore(db: Db, folder: DataFolder, storefront: string)
   const readGeneration = db.prepare<[string], number>('SELECT generation FROM storefront WHERE id = ?').pluck();
   const readOwn = db.prepare<[string], number>('SELECT number FROM catalog_generation WHERE storefront = ?').pluck();
   const readImports = db.prepare<[string], CatalogInfo>(
-    `SELECT generation, file, at, records, families, rejected, index_bytes FROM catalog_import
+    `SELECT generation, file, at, records, families, rejected, index_bytes, lent FROM catalog_import
      WHERE storefront = ? ORDER BY generation DESC LIMIT 50`,
   );
   const readFactsAt = db.prepare<[string], number>('SELECT facts_at FROM fact_note WHERE storefront = ?').pluck();

@@ -6,7 +6,7 @@ import { Refused } from '../refused.ts';
 import type { Db } from '../store/database.ts';
 import { firstDraft, openSetupStore } from '../store/setupStore.ts';
 import { openCatalog } from './catalogReader.ts';
-import { type AcceptedFacts, acceptFacts, type FactChange, factsAfter } from './facts.ts';
+import { type AcceptedFacts, acceptFacts, type FactChange, factsAfter, factsLent } from './facts.ts';
 import type { ImportedCatalog } from './importCatalog.ts';
 
 /** Writes about the catalog generations of storefronts. */
@@ -27,7 +27,7 @@ export interface CatalogWrites {
 /** What has to be known of a generation to put it in force. */
 export type PutInForce = Pick<
   ImportedCatalog,
-  'generation' | 'records' | 'families' | 'rejected' | 'indexBytes' | 'base' | 'factsSeen'
+  'generation' | 'records' | 'families' | 'rejected' | 'indexBytes' | 'lent' | 'base' | 'factsSeen'
 >;
 
 interface ImportRow {
@@ -36,6 +36,7 @@ interface ImportRow {
   readonly families: number;
   readonly rejected: number;
   readonly index_bytes: number;
+  readonly lent: number;
 }
 
 function refuseMissing(folder: DataFolder, generation: number): void {
@@ -53,16 +54,25 @@ export function openCatalogWrites(db: Db, folder: DataFolder): CatalogWrites {
     .prepare<[string], number>('INSERT INTO catalog_generation (storefront) VALUES (?) RETURNING number')
     .pluck();
   const readImport = db.prepare<[number, string], ImportRow>(
-    'SELECT file, records, families, rejected, index_bytes FROM catalog_import WHERE generation = ? AND storefront = ?',
+    'SELECT file, records, families, rejected, index_bytes, lent FROM catalog_import WHERE generation = ? AND storefront = ?',
   );
   const addImport = db.prepare(
-    `INSERT INTO catalog_import (generation, storefront, file, at, records, families, rejected, index_bytes)
-     VALUES (@generation, @storefront, @file, @at, @records, @families, @rejected, @indexBytes)`,
+    `INSERT INTO catalog_import (generation, storefront, file, at, records, families, rejected, index_bytes, lent)
+     VALUES (@generation, @storefront, @file, @at, @records, @families, @rejected, @indexBytes, @lent)`,
   );
   const setGeneration = db.prepare('UPDATE storefront SET generation = ? WHERE id = ?');
   const dropFactNote = db.prepare('DELETE FROM fact_note WHERE storefront = ?');
   const noteFacts = db.prepare('INSERT OR REPLACE INTO fact_note (storefront, facts_at) VALUES (?, ?)');
+  const borrowers = db.prepare<[string], string>('SELECT id FROM storefront WHERE shares = ?').pluck();
   const generationOf = (storefront: string): number => readGeneration.get(storefront) ?? 0;
+  /** Takes what holds of some facts for a storefront that shares the records into its catalog; answers whether that changed anything. */
+  const lend = (lender: string, borrower: string, changes: readonly FactChange[], at: number): boolean => {
+    const [from, to] = [generationOf(lender), generationOf(borrower)];
+    const lent = to === 0 ? [] : factsLent(folder, from, to, changes);
+    if (lent.length === 0 || acceptFacts(folder, to, lent).changed === 0) return false;
+    noteFacts.run(borrower, at);
+    return true;
+  };
   return {
     reserveGeneration: (storefront) => reserve.get(storefront)!,
     putInForce(storefront, imported, file, at, firstShop) {
@@ -74,11 +84,11 @@ export function openCatalogWrites(db: Db, folder: DataFolder): CatalogWrites {
         imported.base > 0 && imported.base === inForce ? factsAfter(folder, imported.base, imported.factsSeen) : [];
       if (later.length > 0) acceptFacts(folder, imported.generation, later);
       const attributes = isFirst ? openCatalog(folder, imported.generation).snapshot.attributes : [];
-      const { records, families, rejected, indexBytes } = imported;
+      const { records, families, rejected, indexBytes, lent } = imported;
       db.transaction(() => {
         addImport.run({
           ...{ generation: imported.generation, storefront, file, at },
-          ...{ records, families, rejected, indexBytes },
+          ...{ records, families, rejected, indexBytes, lent },
         });
         setGeneration.run(imported.generation, storefront);
         dropFactNote.run(storefront);
@@ -106,8 +116,10 @@ export function openCatalogWrites(db: Db, folder: DataFolder): CatalogWrites {
     },
     acceptFacts(storefront, changes, at) {
       const accepted = acceptFacts(folder, generationOf(storefront), changes);
-      if (accepted.changed > 0) noteFacts.run(storefront, at);
-      return accepted;
+      if (accepted.changed === 0) return accepted;
+      noteFacts.run(storefront, at);
+      const reached = borrowers.all(storefront).filter((borrower) => lend(storefront, borrower, changes, at));
+      return { ...accepted, reached };
     },
   };
 }

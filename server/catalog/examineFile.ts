@@ -2,6 +2,7 @@ import type { FileForm } from '../../core/catalog/fileForm.ts';
 import { mostColumns } from '../../core/catalog/mappingSchema.ts';
 import { type ProposedFile, proposeReading } from '../../core/catalog/proposeReading.ts';
 import type { Cells } from '../../core/catalog/readRow.ts';
+import type { ShopTerms } from '../../core/catalog/shopTerms.ts';
 import { detectForm } from './sources/detectForm.ts';
 import { openSource } from './sources/openSource.ts';
 import { FileProblem } from './sources/source.ts';
@@ -16,7 +17,7 @@ export interface ExaminedFile extends ProposedFile {
 }
 
 /** Rows whose values are looked at, and of files whose rows have names of their own, rows whose names are. */
-const rowsLookedAt = 5000;
+export const rowsLookedAt = 5000;
 const rowsNamed = 2_000_000;
 /** Different names that are counted, and those beyond the columns that are reported. */
 const mostNames = 20_000;
@@ -47,8 +48,8 @@ async function lookThrough(path: string, form: FileForm): Promise<{ rows: Cells[
   return { rows, names: names.sort((a, b) => times.get(b)! - times.get(a)!) };
 }
 
-/** Looks at a file and proposes how to read it. `form` overrides what is guessed of its writing. */
-export async function examineFile(path: string, given?: FileForm): Promise<ExaminedFile> {
+/** Looks at a file and proposes how a storefront might read it. `given` overrides what is guessed of its writing. */
+export async function examineFile(path: string, given?: FileForm, terms: ShopTerms = {}): Promise<ExaminedFile> {
   const form = given ?? detectForm(path);
   const { rows, names } = await lookThrough(path, form);
   if (names.length === 0) throw new FileProblem('no-rows', 'The file has no rows that could be read.');
@@ -57,6 +58,6 @@ export async function examineFile(path: string, given?: FileForm): Promise<Exami
     form,
     rows: rows.length,
     leftOut: { count: others.length, names: others.slice(0, namesListed).map((name) => name.slice(0, 120)) },
-    ...proposeReading(rows, names.slice(0, mostColumns)),
+    ...proposeReading(rows, names.slice(0, mostColumns), terms),
   };
 }

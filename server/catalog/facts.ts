@@ -1,4 +1,5 @@
 import Database from 'better-sqlite3';
+import { mappingSchema } from '../../core/catalog/mappingSchema.ts';
 import { type CatalogRecord, inKeyOrder } from '../../core/catalog/record.ts';
 import { availability, availabilityOf } from '../../core/catalog/standardColumns.ts';
 import { type DataFolder, generationFiles } from '../dataFolder.ts';
@@ -16,6 +17,8 @@ export interface AcceptedFacts {
   readonly changed: number;
   /** Ids the catalog does not have. */
   readonly unknown: readonly string[];
+  /** Other storefronts that share the records, which show it too. */
+  readonly reached?: readonly string[];
 }
 
 const figures = ['price', 'former_price', 'stock'] as const;
@@ -90,6 +93,68 @@ export function factsAfter(folder: DataFolder, generation: number, version: numb
   } finally {
     db.close();
   }
+}
+
+/** The columns that figures are read from, by the newest mapping of a catalog's file. */
+function figureColumns(db: Database.Database, schema: 'main' | 'lender' | 'own'): ReadonlyMap<string, string> {
+  const text = db
+    .prepare<[], string>(`SELECT mapping FROM ${schema}.source ORDER BY number DESC LIMIT 1`)
+    .pluck()
+    .get();
+  const parsed = text === undefined ? undefined : mappingSchema.safeParse(JSON.parse(text)).data;
+  return new Map(parsed?.columns.map(({ as, column }) => [as, column]) ?? []);
+}
+
+/** Of what a feed says, the figures that a borrower reads from the same columns as the lender; null where it is none. */
+function figuresLent(
+  { id, ...figures }: FactChange,
+  lender: ReadonlyMap<string, string>,
+  own: ReadonlyMap<string, string>,
+): FactChange | null {
+  const kept = Object.entries(figures).filter(([key]) => own.has(key) && own.get(key) === lender.get(key));
+  return kept.length === 0 ? null : { id, ...Object.fromEntries(kept) };
+}
+
+/** What of some facts about a lender's records holds for those of a borrower: figures both read from the same column. */
+export function factsLent(
+  folder: DataFolder,
+  lender: number,
+  borrower: number,
+  changes: readonly FactChange[],
+): FactChange[] {
+  const db = new Database(generationFiles(folder, lender).records, { readonly: true });
+  try {
+    db.prepare('ATTACH ? AS own').run(generationFiles(folder, borrower).records);
+    const [theirs, own] = [figureColumns(db, 'main'), figureColumns(db, 'own')];
+    return changes.flatMap((change) => figuresLent(change, theirs, own) ?? []);
+  } finally {
+    db.close();
+  }
+}
+
+/** Lays what a feed said of the lender's records over staged ones; answers of how many. */
+export function carryLentFacts(db: Database.Database): number {
+  const [theirs, own] = [figureColumns(db, 'lender'), figureColumns(db, 'main')];
+  const said = db
+    .prepare<[], { id: string; figures: string; json: string; before: string | null }>(
+      `SELECT f.id AS id, f.figures AS figures, s.json AS json, b.figures AS before
+       FROM lender.fed f JOIN staged s ON s.id = f.id LEFT JOIN fed b ON b.id = f.id`,
+    )
+    .all();
+  const write = db.prepare('UPDATE staged SET json = ? WHERE id = ?');
+  const keep = db.prepare('INSERT OR REPLACE INTO fed (id, version, figures) VALUES (?, 0, ?)');
+  let carried = 0;
+  db.transaction(() => {
+    for (const { id, figures, json, before } of said) {
+      const change = figuresLent({ ...(JSON.parse(figures) as Omit<FactChange, 'id'>), id }, theirs, own);
+      if (!change) continue;
+      const { id: _, ...kept } = change;
+      write.run(JSON.stringify(withFacts(JSON.parse(json) as CatalogRecord, change)), id);
+      keep.run(id, JSON.stringify({ ...(before && JSON.parse(before)), ...kept }));
+      carried++;
+    }
+  })();
+  return carried;
 }
 
 /**

@@ -2,17 +2,20 @@ import { rmSync } from 'node:fs';
 import Database from 'better-sqlite3';
 import { catalogLooker, type SeenCatalog } from '../../core/catalog/catalogLooker.ts';
 import type { FileForm } from '../../core/catalog/fileForm.ts';
-import { checkMapping } from '../../core/catalog/mapping.ts';
+import { lentMapping } from '../../core/catalog/lentMapping.ts';
+import { checkMapping, shapeOf } from '../../core/catalog/mapping.ts';
 import { type Mapping, mappingSchema } from '../../core/catalog/mappingSchema.ts';
 import { type BoundMapping, bindMapping, type Cells } from '../../core/catalog/readRow.ts';
 import { type CatalogRecord, heldBy } from '../../core/catalog/record.ts';
+import type { ShopTerms } from '../../core/catalog/shopTerms.ts';
 import { snapshotBuilder } from '../../core/index/buildSnapshot.ts';
 import { catalogIndexer, type IndexedCatalog } from '../../core/index/catalogIndexer.ts';
 import type { Language } from '../../core/text/languages.ts';
 import { type DataFolder, generationFiles } from '../dataFolder.ts';
 import { addedTables, fileIndex, stagingTables } from './catalogTables.ts';
 import { compareWithBase, type Differences } from './compareCatalogs.ts';
-import { carryFacts } from './facts.ts';
+import { rowsLookedAt } from './examineFile.ts';
+import { carryFacts, carryLentFacts } from './facts.ts';
 import { type FileToRead, type ReadBatch, readFileRows, readSourceRow, rowLooker } from './readRows.ts';
 import { resolveParts } from './resolveParts.ts';
 import { FileProblem } from './sources/source.ts';
@@ -31,6 +34,8 @@ export interface ImportedCatalog {
   readonly families: number;
   readonly rejected: number;
   readonly indexBytes: number;
+  /** The generation of another storefront's catalog that it was read from; 0: none. */
+  readonly lent: number;
   /** Against the catalog in force when it was read. */
   readonly differences: Differences;
   /** That catalog's generation, and the version of a feed's facts when the reading began: later ones are taken over. */
@@ -47,7 +52,16 @@ export type ImportRows =
       readonly form: FileForm;
       readonly mapping: Mapping;
     }
-  | { readonly kind: 'again'; readonly mappings: Readonly<Record<number, Mapping>> };
+  | { readonly kind: 'again'; readonly mappings: Readonly<Record<number, Mapping>> }
+  | LentRows;
+
+/** The rows another storefront's catalog was read from, read by this storefront's own mappings. */
+export interface LentRows {
+  readonly kind: 'lent';
+  /** The lender's generation. */
+  readonly generation: number;
+  readonly terms: { readonly lender: ShopTerms; readonly own: ShopTerms };
+}
 
 export interface ImportOptions {
   readonly folder: DataFolder;
@@ -58,6 +72,8 @@ export interface ImportOptions {
   readonly rows: ImportRows;
   /** Families corrected by hand: by record id. They hold whatever the file says. */
   readonly corrections?: Readonly<Record<string, string>>;
+  /** The generation of another storefront's catalog that the rows in force were read from; absent: none. */
+  readonly lent?: number;
 }
 
 /** Rejected rows kept with their reasons; beyond it they are only counted. */
@@ -93,6 +109,8 @@ export async function importCatalog(
     if (options.base > 0) db.prepare('ATTACH ? AS base').run(generationFiles(options.folder, options.base).records);
     const version = options.base > 0 ? db.prepare('SELECT max(version) FROM base.fact').pluck().get() : 0;
     const factsSeen = (version as number | null) ?? 0;
+    if (options.rows.kind === 'lent')
+      db.prepare('ATTACH ? AS lender').run(generationFiles(options.folder, options.rows.generation).records);
     const opened = openRows(db, options, readFile);
     const indexer = catalogIndexer(languageOf(db));
     // Records that are kept may be bundles; of those that come it is seen.
@@ -108,6 +126,7 @@ export async function importCatalog(
     let isAsRead = true;
     if (options.base > 0 && options.mode === 'update' && keepOthers(db) > 0) isAsRead = false;
     if (options.base > 0 && carryFacts(db, opened.source) > 0) isAsRead = false;
+    if (options.rows.kind === 'lent' && carryLentFacts(db) > 0) isAsRead = false;
     if (hasBundles && resolveParts(db) > 0) isAsRead = false;
     onProgress({ phase: 'comparing', ...counts, share: 0 });
     const differences = compareWithBase(db, options.base > 0);
@@ -119,13 +138,16 @@ export async function importCatalog(
     const records = db.prepare('SELECT count(*) FROM record').pluck().get() as number;
     const families = db.prepare('SELECT count(DISTINCT family) FROM record').pluck().get() as number;
     if (options.base > 0) db.exec('DETACH base');
+    if (options.rows.kind === 'lent') db.exec('DETACH lender');
     // The last write is synchronised, and with it all that was written to the file before.
     db.pragma('synchronous = FULL');
     fileIndex(db, files.index, new Uint8Array(buffer));
     db.close();
     const { generation, base } = options;
     const { rejected } = counts;
-    return { generation, records, families, rejected, indexBytes: buffer.byteLength, differences, base, factsSeen };
+    const lent = options.rows.kind === 'lent' ? options.rows.generation : (options.lent ?? 0);
+    const indexBytes = buffer.byteLength;
+    return { generation, records, families, rejected, indexBytes, lent, differences, base, factsSeen };
   } catch (error) {
     if (db.open) db.close();
     for (const path of [files.records, files.index]) rmSync(path, { force: true });
@@ -139,22 +161,24 @@ function openRows(
   { rows, base, corrections }: ImportOptions,
   readFile: (file: FileToRead) => AsyncGenerator<ReadBatch>,
 ): { readonly batches: AsyncIterable<ReadBatch & { readonly source: number }>; readonly source: number | null } {
-  const known =
-    base > 0
-      ? (db.prepare('SELECT number, file, mapping FROM base.source').all() as {
-          number: number;
-          file: string;
-          mapping: string;
-        }[])
-      : [];
+  const known = base > 0 ? sourcesIn(db, 'base') : [];
   const note = db.prepare('INSERT INTO source (number, file, mapping) VALUES (?, ?, ?)');
   const corrected = new Map(Object.entries(corrections ?? {}));
   const bound = new Map<number, BoundMapping>();
-  for (const { number, file, mapping } of known) {
-    const used = (rows.kind === 'again' && rows.mappings[number]) || mappingSchema.parse(JSON.parse(mapping));
+  const use = (number: number, file: string, used: Mapping): void => {
     note.run(number, file, JSON.stringify(used));
     bound.set(number, bindMapping(used));
+  };
+  if (rows.kind === 'lent') {
+    const own = new Map(known.map(({ mapping }) => [shapeOf(mapping.columns.map(({ column }) => column)), mapping]));
+    for (const { number, file, mapping } of sourcesIn(db, 'lender')) {
+      const shape = shapeOf(mapping.columns.map(({ column }) => column));
+      use(number, file, own.get(shape) ?? lentMapping(mapping, lentCells(db, number), rows.terms));
+    }
+    return { batches: rowsOf(db, 'lender', bound, corrected), source: null };
   }
+  for (const { number, file, mapping } of known)
+    use(number, file, (rows.kind === 'again' && rows.mappings[number]) || mapping);
   if (rows.kind === 'file') {
     const source = Math.max(0, ...known.map(({ number }) => number)) + 1;
     const { path, name, form, mapping } = rows;
@@ -165,28 +189,54 @@ function openRows(
     };
     return { batches: numbered(), source };
   }
-  const total = db.prepare('SELECT count(*) FROM base.record').pluck().get() as number;
+  return { batches: rowsOf(db, 'base', bound, corrected), source: null };
+}
+
+/** A catalog whose rows are read again: the one in force, or the one that is lent. */
+type KeptRows = 'base' | 'lender';
+
+function sourcesIn(db: Database.Database, kept: KeptRows): { number: number; file: string; mapping: Mapping }[] {
+  const rows = db.prepare(`SELECT number, file, mapping FROM ${kept}.source ORDER BY number`).all();
+  return (rows as { number: number; file: string; mapping: string }[]).map((row) => ({
+    ...row,
+    mapping: mappingSchema.parse(JSON.parse(row.mapping)),
+  }));
+}
+
+/** The first rows of one of the lender's sources, which a mapping is proposed from. */
+const lentCells = (db: Database.Database, source: number): Cells[] =>
+  db
+    .prepare<[number, number], string>('SELECT cells FROM lender.record WHERE source = ? ORDER BY ordinal LIMIT ?')
+    .pluck()
+    .all(source, rowsLookedAt)
+    .map((cells) => JSON.parse(cells) as Cells);
+
+/** The rows of a catalog read by mappings of their sources, one by one. */
+async function* rowsOf(
+  db: Database.Database,
+  kept: KeptRows,
+  bound: ReadonlyMap<number, BoundMapping>,
+  corrected: ReadonlyMap<string, string>,
+): AsyncGenerator<ReadBatch & { readonly source: number }> {
+  const total = db.prepare(`SELECT count(*) FROM ${kept}.record`).pluck().get() as number;
   // Other statements must run while the rows come, so they are fetched in runs by their number.
   const next = db.prepare<[number], { ordinal: number; source: number; cells: string }>(
-    'SELECT ordinal, source, cells FROM base.record WHERE ordinal > ? ORDER BY ordinal LIMIT 1000',
+    `SELECT ordinal, source, cells FROM ${kept}.record WHERE ordinal > ? ORDER BY ordinal LIMIT 1000`,
   );
   const looker = rowLooker();
-  const again = async function* () {
-    let done = 0;
-    for (let last = -1; ; ) {
-      const run = next.all(last);
-      if (run.length === 0) break;
-      last = run.at(-1)!.ordinal;
-      for (const { ordinal, source, cells } of run) {
-        done++;
-        const row = { line: ordinal + 1, cells: JSON.parse(cells) as Cells };
-        const read = readSourceRow(row, bound.get(source)!, corrected, looker.add);
-        yield { source, rows: [read], share: done / Math.max(1, total), isTogether: looker.isTogether() };
-      }
+  let done = 0;
+  for (let last = -1; ; ) {
+    const run = next.all(last);
+    if (run.length === 0) break;
+    last = run.at(-1)!.ordinal;
+    for (const { ordinal, source, cells } of run) {
+      done++;
+      const row = { line: ordinal + 1, cells: JSON.parse(cells) as Cells };
+      const read = readSourceRow(row, bound.get(source)!, corrected, looker.add);
+      yield { source, rows: [read], share: done / Math.max(1, total), isTogether: looker.isTogether() };
     }
-    yield { source: 0, rows: [], share: 1, isTogether: looker.isTogether(), seen: looker.finish() };
-  };
-  return { batches: again(), source: null };
+  }
+  yield { source: 0, rows: [], share: 1, isTogether: looker.isTogether(), seen: looker.finish() };
 }
 
 async function stageRows(

@@ -22,6 +22,7 @@ test('a catalog that is being put back is not tidied away, whenever threads of a
     },
     worker: pathToFileURL('no-thread-is-needed'),
     now: () => 5,
+    terms: () => ({}),
     used: () => new Set(),
     removeFile: () => true,
     async handOver(generation, putInForce) {

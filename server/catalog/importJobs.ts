@@ -4,13 +4,14 @@ import type { ImportJob } from '../../api/catalogEndpoints.ts';
 import type { FileForm } from '../../core/catalog/fileForm.ts';
 import { type ImportEvent, isWorkingPhase, nextPhase } from '../../core/catalog/importPhases.ts';
 import type { Mapping } from '../../core/catalog/mappingSchema.ts';
+import type { ShopTerms } from '../../core/catalog/shopTerms.ts';
 import type { Shop } from '../../core/setup/terms/shop.ts';
 import type { DataFolder } from '../dataFolder.ts';
 import type { Writer } from '../store/writes.ts';
 import type { CatalogStore } from './catalogStore.ts';
 import type { PutInForce } from './catalogWrites.ts';
 import type { ExaminedFile } from './examineFile.ts';
-import type { ImportedCatalog, ImportPhase, ImportRows } from './importCatalog.ts';
+import type { ImportedCatalog, ImportPhase, ImportRows, LentRows } from './importCatalog.ts';
 import type { ImportMessage, ImportOrder } from './importWorker.ts';
 import type { MappingStore } from './mappingStore.ts';
 import { forRows } from './threadedRows.ts';
@@ -44,6 +45,12 @@ export interface ImportJobs {
   read(mapping: Mapping, mode: 'replace' | 'update'): Promise<ImportJob | null>;
   /** Reads the rows in force again by other mappings. */
   readAgain(mappings: Readonly<Record<number, Mapping>>, what: string): Promise<ImportJob | null>;
+  /** Reads the rows another storefront's catalog was read from, by this one's own mappings; it is then ready. `corrections` are the lender's. */
+  borrow(
+    lent: Omit<LentRows, 'kind'>,
+    what: string,
+    corrections: Readonly<Record<string, string>>,
+  ): Promise<ImportJob | null>;
   /** Puts what was read in force. */
   commit(): Promise<ImportJob | null>;
   /** Puts a catalog of before in force again, as a new generation. */
@@ -84,6 +91,8 @@ export interface ImportJobOptions {
   readonly handOver: (generation: number, putInForce: () => Promise<void>) => Promise<void>;
   /** Generations somebody still reads. */
   readonly used: () => ReadonlySet<number>;
+  /** What the storefront's own texts and amounts are in. */
+  readonly terms: () => ShopTerms;
   /** What a shop is called that has no catalog yet; nothing in particular where it is not said. */
   readonly firstShop?: Shop;
   /** Whether the received file is removed when the job is over. */
@@ -188,7 +197,11 @@ export function openImportJobs(options: ImportJobOptions): ImportJobs {
       });
     });
   };
-  const read = async (rows: ImportRows, mode: 'replace' | 'update'): Promise<ImportJob> => {
+  const read = async (
+    rows: ImportRows,
+    mode: 'replace' | 'update',
+    lendersCorrections: Readonly<Record<string, string>> = {},
+  ): Promise<ImportJob> => {
     const id = job!.id;
     // The thread that looked at the file is done; its end, which may come later, is not the end of the reading.
     worker = null;
@@ -198,10 +211,12 @@ export function openImportJobs(options: ImportJobOptions): ImportJobs {
     writing = generation;
     const base = catalogs.comparable();
     const { folder } = options;
-    const corrections = mappings.corrections();
+    const corrections = { ...lendersCorrections, ...mappings.corrections() };
+    // What is read again is still what was lent.
+    const lent = rows.kind === 'again' ? (catalogs.info()?.lent ?? 0) : 0;
     run({
       kind: 'read',
-      options: { folder, generation, base, mode: base === 0 ? 'replace' : mode, rows, corrections },
+      options: { folder, generation, base, mode: base === 0 ? 'replace' : mode, rows, corrections, lent },
     });
     return job!;
   };
@@ -234,7 +249,7 @@ export function openImportJobs(options: ImportJobOptions): ImportJobs {
         return null;
       }
       path = received;
-      run({ kind: 'examine', path, form: form ?? null });
+      run({ kind: 'examine', path, form: form ?? null, terms: options.terms() });
       return job;
     },
     notReceived: fail,
@@ -244,7 +259,7 @@ export function openImportJobs(options: ImportJobOptions): ImportJobs {
         : null,
     lookAgain(form) {
       if (!path || !advance('lookAgain')) return null;
-      run({ kind: 'examine', path, form });
+      run({ kind: 'examine', path, form, terms: options.terms() });
       return job;
     },
     async read(given, mode) {
@@ -257,6 +272,9 @@ export function openImportJobs(options: ImportJobOptions): ImportJobs {
     },
     async readAgain(given, what) {
       return begin('readAgain', what) ? read({ kind: 'again', mappings: given }, 'replace') : null;
+    },
+    async borrow(lent, what, corrections) {
+      return begin('readAgain', what) ? read({ kind: 'lent', ...lent }, 'replace', corrections) : null;
     },
     async commit() {
       const ready = imported;

@@ -1,5 +1,6 @@
 import { parentPort, workerData } from 'node:worker_threads';
 import type { FileForm } from '../../core/catalog/fileForm.ts';
+import type { ShopTerms } from '../../core/catalog/shopTerms.ts';
 import { type DataFolder, dataFolder } from '../dataFolder.ts';
 import { storageRefusal } from '../storageProblem.ts';
 import { comeAfterOthers } from '../threadPriority.ts';
@@ -10,7 +11,7 @@ import { FileProblem } from './sources/source.ts';
 import { importNice, readInThread } from './threadedRows.ts';
 
 export type ImportOrder =
-  | { readonly kind: 'examine'; readonly path: string; readonly form: FileForm | null }
+  | { readonly kind: 'examine'; readonly path: string; readonly form: FileForm | null; readonly terms: ShopTerms }
   | { readonly kind: 'read'; readonly options: ImportOptions }
   | { readonly kind: 'rebuild'; readonly folder: DataFolder; readonly generation: number };
 export type ImportMessage =
@@ -28,7 +29,7 @@ const say = (message: ImportMessage): void => parentPort!.postMessage(message);
 async function work(): Promise<ImportMessage> {
   switch (order.kind) {
     case 'examine':
-      return { examined: await examineFile(order.path, order.form ?? undefined) };
+      return { examined: await examineFile(order.path, order.form ?? undefined, order.terms) };
     case 'read':
       return { imported: await importCatalog(order.options, (progress) => say({ progress }), readInThread) };
     case 'rebuild':

@@ -10,14 +10,18 @@ import { countContent } from '../catalog/content.ts';
 import { problem } from './problems.ts';
 import type { Services } from './services.ts';
 import { routeOf, type Serve } from './serving.ts';
+import { nameOfStorefront } from './storefrontNames.ts';
 import { whereaboutsOf } from './whereabouts.ts';
 
 /** What is known of the catalog in force, and the whole of it to take away. */
 export function serveCatalog(app: OpenAPIHono, serve: Serve, services: Services): void {
   const { db, writer, searcher, pictures } = services;
   const { deskIn } = whereaboutsOf(services);
+  const nameOf = (storefront: string) => ({ id: storefront, name: nameOfStorefront(services, storefront) });
   serve.desk(catalogEndpoints.catalog, ({ id, catalogs, imports }) => {
     const info = catalogs.info();
+    const heads = services.storefronts.storefronts();
+    const shares = heads.find((head) => head.id === id)?.shares ?? null;
     return {
       file: info?.file ?? '',
       importedAt: info ? new Date(info.at).toISOString() : '',
@@ -26,6 +30,8 @@ export function serveCatalog(app: OpenAPIHono, serve: Serve, services: Services)
       rejected: info?.rejected ?? 0,
       indexBytes: info?.index_bytes ?? 0,
       language: catalogs.current()?.snapshot.language ?? null,
+      shares: shares === null ? null : nameOf(shares),
+      sharedBy: heads.filter((head) => head.shares === id).map((head) => nameOf(head.id)),
       articles: countContent(db, id, 'article'),
       collections: countContent(db, id, 'collection'),
       earlier: catalogs.earlier().map(({ generation, file, at, records, families }) => ({

@@ -4,7 +4,7 @@ import type { Desk } from './services.ts';
 
 /** What has to be asked about before the catalog that is ready replaces the one in force. */
 export async function concernsAbout(
-  { ref, imports, catalogs }: Desk,
+  { ref, imports, catalogs }: Pick<Desk, 'ref' | 'imports' | 'catalogs'>,
   searcher: Pick<Searcher, 'shownGone'>,
 ): Promise<Concern[]> {
   const ready = imports.ready();

@@ -6,6 +6,7 @@ import type { Mapping } from '../../core/catalog/mappingSchema.ts';
 import { writeCsv } from '../../core/catalog/writeCsv.ts';
 import { openRecords, readDifferences, readRejected } from '../catalog/catalogReader.ts';
 import { Refused } from '../refused.ts';
+import { firstDraft } from '../store/setupStore.ts';
 import { concernsAbout } from './concernsAbout.ts';
 import { receiveFile } from './receiveFile.ts';
 import type { Desk, Services } from './services.ts';
@@ -26,6 +27,16 @@ const nothingReceived = () =>
 const nothingReady = () =>
   new Refused(409, { code: 'nothing-ready', message: 'No catalog is waiting to replace the live one.' });
 
+/** A storefront that shares another one's records brings none in by itself. */
+function refuseShared({ storefronts }: Pick<Services, 'storefronts'>, id: string): void {
+  const shares = storefronts.storefront(id)?.shares ?? null;
+  if (shares !== null)
+    throw new Refused(409, {
+      code: 'shares-records',
+      message: `This storefront shares the records of “${shares}”. Bring the file in there, or make the records this storefront’s own first.`,
+    });
+}
+
 function refuseMistakes(mapping: Mapping): void {
   const [problem] = checkMapping(mapping);
   if (problem)
@@ -38,11 +49,13 @@ function refuseMistakes(mapping: Mapping): void {
 }
 
 /** A file comes in, is looked at and read, or the rows in force are read again. */
-function serveReading(serve: Serve, { folder }: Pick<Services, 'folder'>): void {
+function serveReading(serve: Serve, services: Pick<Services, 'folder' | 'storefronts'>): void {
+  const { folder } = services;
   serve.desk(catalogEndpoints.importJob, ({ imports }) => ({ job: imports.last() }));
   serve.desk(
     catalogEndpoints.startImport,
-    async ({ imports }, { file }, _, context) => {
+    async ({ id, imports }, { file }, _, context) => {
+      refuseShared(services, id);
       // Refused before a byte of it is received.
       if (!imports.receive(file)) throw busy();
       try {
@@ -130,9 +143,22 @@ function serveReady(app: OpenAPIHono, serve: Serve, services: Services): void {
 }
 
 /** What was read is put in force or dropped, or a catalog of before is put back. */
-function servePuttingInForce(serve: Serve, { searcher }: Pick<Services, 'searcher'>): void {
+function servePuttingInForce(serve: Serve, services: Services): void {
+  const { searcher, sharing, at } = services;
+  /** Reads the rows in force into another storefront; where nothing is to be asked about there, it puts them in force. */
+  const bringInto = async (from: string, to: string): Promise<void> => {
+    if (!(await sharing.readInto(from, to))) return;
+    const { imports, catalogs } = at(to);
+    const ref = { storefront: to, draft: firstDraft };
+    if ((await concernsAbout({ ref, imports, catalogs }, searcher)).length === 0) await imports.commit();
+  };
+  /** What others have of a catalog that was put in force, one after the other. */
+  const intoOthers = async (from: string, also: readonly string[]): Promise<void> => {
+    await sharing.catchUp();
+    for (const to of also) if (to !== from) await bringInto(from, to).catch(services.noteMistake);
+  };
   serve.desk(catalogEndpoints.concerns, async (here) => ({ concerns: await concernsAbout(here, searcher) }));
-  serve.desk(catalogEndpoints.commitImport, async (here, _, { accept }) => {
+  serve.desk(catalogEndpoints.commitImport, async (here, _, { accept, also }) => {
     const { imports } = here;
     const open = (await concernsAbout(here, searcher)).filter(({ code }) => !accept.includes(code));
     if (open.length > 0)
@@ -144,12 +170,15 @@ function servePuttingInForce(serve: Serve, { searcher }: Pick<Services, 'searche
     const job = await imports.commit();
     if (!job) throw imports.isBusy() ? busy() : nothingReady();
     here.tellAround('put another catalog in force');
+    void intoOthers(here.id, also);
     return job;
   });
-  serve.desk(catalogEndpoints.putBackCatalog, async ({ imports, tellAround }, _, { generation }) => {
+  serve.desk(catalogEndpoints.putBackCatalog, async ({ id, imports, tellAround }, _, { generation }) => {
+    refuseShared(services, id);
     const job = await imports.putBack(generation);
     if (!job) throw busy();
     tellAround('put an earlier catalog back');
+    void intoOthers(id, []);
     return job;
   });
   serve.desk(

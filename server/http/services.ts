@@ -1,5 +1,6 @@
 import type { DraftRef } from '../../core/setup/setupRef.ts';
 import type { ImportJobs } from '../catalog/importJobs.ts';
+import type { Sharing } from '../catalog/sharing.ts';
 import type { DataFolder } from '../dataFolder.ts';
 import type { LogDesk } from '../demand/logDesk.ts';
 import type { TopSearches } from '../demand/topSearches.ts';
@@ -56,6 +57,7 @@ export interface Services {
   ready(storefront: string): Promise<void>;
   /** Lets go of a storefront that has been removed. */
   forget(storefront: string): Promise<void>;
+  readonly sharing: Sharing;
   readonly pictures: PictureDesk;
   readonly searcher: Searcher;
   readonly writer: Writer;

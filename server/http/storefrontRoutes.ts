@@ -18,16 +18,16 @@ const named = ({ ref }: Desk, text: string): SetupRef => readName(ref.storefront
 
 /** Storefronts as wholes. */
 export function serveStorefronts(serve: Serve, services: Services): void {
-  const { storefronts, at, writer, now, forget } = services;
+  const { storefronts, at, writer, now, forget, sharing } = services;
   serve.all(endpoints.storefronts, () => ({
-    storefronts: storefronts.storefronts().map(({ id, name, madeAt, archivedAt }) => {
+    storefronts: storefronts.storefronts().map(({ id, name, madeAt, archivedAt, shares }) => {
       const { catalogs, releases } = at(id);
       const live = releases.live();
       const info = catalogs.info();
       const open = storefronts.drafts(id).filter(({ removedAt }) => removedAt === null);
       const shop = live?.setup.storefront.shop ?? null;
       return {
-        ...{ id, shop, madeAt: iso(madeAt), archivedAt: isoOrNull(archivedAt) },
+        ...{ id, shop, shares, madeAt: iso(madeAt), archivedAt: isoOrNull(archivedAt) },
         name: name || shop?.name || id,
         records: info?.records ?? 0,
         families: info?.families ?? 0,
@@ -37,10 +37,17 @@ export function serveStorefronts(serve: Serve, services: Services): void {
       };
     }),
   }));
-  serve.all(endpoints.makeStorefront, async (_, __, given, context) => ({
-    id: await writer.makeStorefront(given, who(context), now()),
-    draft: firstDraft,
-  }));
+  serve.all(endpoints.makeStorefront, async (_, __, given, context) => {
+    const id = await writer.makeStorefront(given, who(context), now());
+    void sharing.catchUp();
+    return { id, draft: firstDraft };
+  });
+  serve.desk(endpoints.shareCatalog, async ({ id, tellAround }, _, { storefront }) => {
+    await writer.shareCatalog(id, storefront);
+    void sharing.catchUp();
+    tellAround(storefront === null ? 'made the catalog the storefront’s own' : 'had the storefront share records');
+    return {};
+  });
   serve.all(endpoints.nameStorefront, async (_, __, { id, name }) => {
     await writer.nameStorefront(id, name);
     return {};

@@ -13,7 +13,10 @@ beforeEach(async () => {
   await shelf.bringIn(smallCatalog);
   for (const name of ['North', 'South'])
     await shelf.writer.makeStorefront(
-      { name, shop: { name, currency: 'EUR' }, from: { storefront: 'main', catalog: true } },
+      {
+        ...{ name, shop: { name, currency: 'EUR' }, language: null },
+        from: { storefront: 'main', catalog: 'copy', follow: false },
+      },
       'Ada',
       now(),
     );

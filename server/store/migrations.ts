@@ -173,7 +173,13 @@ ALTER TABLE storefront DROP COLUMN last_generation;
 `;
 
 /** One step for each version of the main database, the first being from nothing to 1. A step never changes once it has shipped. */
-const steps: readonly string[] = [firstSchema, second, third];
+/** Storefronts that share another one's records. */
+const fourth = `
+ALTER TABLE storefront ADD COLUMN shares TEXT;
+ALTER TABLE catalog_import ADD COLUMN lent INTEGER NOT NULL DEFAULT 0;
+`;
+
+const steps: readonly string[] = [firstSchema, second, third, fourth];
 
 /** Version of the main database that this program reads and writes. */
 export const databaseVersion = steps.length;

@@ -69,6 +69,7 @@ export function openWrites(folder: DataFolder, db: Db) {
     mergeInto: guarded(drafts.mergeInto),
     makeStorefront: guarded(storefronts.makeStorefront),
     nameStorefront: guarded(storefronts.nameStorefront),
+    shareCatalog: guarded(storefronts.shareCatalog),
     archiveStorefront: guarded(storefronts.archiveStorefront),
     removeStorefront: guarded(storefronts.removeStorefront),
     decline: guarded((storefront: string, proposal: string | null): void => {
@@ -118,6 +119,7 @@ export const writeNames = [
   'mergeInto',
   'makeStorefront',
   'nameStorefront',
+  'shareCatalog',
   'archiveStorefront',
   'removeStorefront',
   'decline',

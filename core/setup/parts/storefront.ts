@@ -43,6 +43,8 @@ const languages = fixedEntry({
   ],
 });
 
+const regionLabels = new Intl.DisplayNames('en', { type: 'region' });
+
 const shop = fixedEntry({
   value: shopSchema,
   usual: usualShop,
@@ -55,6 +57,9 @@ const shop = fixedEntry({
       ...(before?.address === is.address
         ? []
         : [is.address ? `Its web address is ${is.address}` : 'It has no web address']),
+      ...(before?.country === is.country
+        ? []
+        : [is.country ? `It sells in ${regionLabels.of(is.country) ?? is.country}` : 'Where it sells is not said']),
       ...(taxInWords(before ?? usualShop) === taxInWords(is) ? [] : [taxInWords(is) ?? 'Nothing is said of tax']),
       ...(before?.timeZone === is.timeZone ? [] : [`Its days are those of ${is.timeZone ?? 'UTC'}`]),
     ];

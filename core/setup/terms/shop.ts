@@ -21,6 +21,11 @@ export const shopSchema = z.strictObject({
     .regex(/^https?:\/\/[^\s/]+/, 'A web address begins with http:// or https://.')
     .optional()
     .describe('Where shoppers know it from.'),
+  country: z
+    .string()
+    .regex(/^[A-Z]{2}$/, 'A country is two capital letters, as DE.')
+    .optional()
+    .describe('Where it sells, by ISO 3166-1: whose stock and prices it takes of a file that has several.'),
   /** Whether its prices have the tax in them, and at which rate in percent; absent: nothing is said of tax. */
   tax: z.strictObject({ included: z.boolean(), rate: z.number().min(0).max(100) }).optional(),
   timeZone: z

@@ -7,6 +7,7 @@ import { usualCurrencies } from '../../../core/setup/usualCurrencies.ts';
 import { PopoverPanel } from '../../look/PopoverPanel.tsx';
 import { price } from '../../look/price.ts';
 import { Choice, NumberField, TextField } from '../parts/Controls.tsx';
+import { countryOptions } from '../state/countries.ts';
 import { useDeskState } from '../state/deskState.ts';
 import { edit } from '../state/edits.ts';
 import { goTo, usePlace } from '../state/place.ts';
@@ -57,6 +58,14 @@ export function ShopName() {
             value={shop.currency}
             options={currencies.map((code) => [code, `${code}, ${currencyNames.of(code) ?? code}`] as const)}
             change={(currency) => change({ currency })}
+          />
+          <span className="text-[13px]">Sells in</span>
+          <Choice
+            label="Country it sells in"
+            className="w-full"
+            value={shop.country ?? ''}
+            options={countryOptions}
+            change={(country) => change({ country: country === '' ? undefined : country })}
           />
           <span className="text-[13px]">Tax</span>
           <span className="flex items-center gap-1.5">

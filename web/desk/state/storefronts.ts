@@ -6,8 +6,17 @@ import { clientHere } from './queryClient.ts';
 const storefrontsKey = ['desk', 'storefronts'] as const;
 const draftsKey = ['desk', 'drafts'] as const;
 
+/** In milliseconds. */
+const lookAgainAfter = 1000;
+
 export const useStorefronts = () =>
-  useQuery({ queryKey: storefrontsKey, queryFn: ({ signal }) => call('storefronts', { signal }) });
+  useQuery({
+    queryKey: storefrontsKey,
+    queryFn: ({ signal }) => call('storefronts', { signal }),
+    // One that shares records reads them as soon as it is made.
+    refetchInterval: ({ state }) =>
+      state.data?.storefronts.some(({ shares, records }) => shares !== null && records === 0) ? lookAgainAfter : false,
+  });
 export const useDrafts = () => useQuery({ queryKey: draftsKey, queryFn: ({ signal }) => call('drafts', { signal }) });
 
 /** Does something to storefronts or drafts as wholes, tells a refusal and shows the lists anew; null where it was refused. */
@@ -18,8 +27,6 @@ export async function arrange<Answer>(doing: () => Promise<Answer>, refused: str
     toast.error(refused, { description: (error as Error).message });
     return null;
   } finally {
-    void clientHere().invalidateQueries({ queryKey: storefrontsKey });
-    void clientHere().invalidateQueries({ queryKey: draftsKey });
-    void clientHere().invalidateQueries({ queryKey: ['desk', 'state'] });
+    void clientHere().invalidateQueries({ queryKey: ['desk'] });
   }
 }

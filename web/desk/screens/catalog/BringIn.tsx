@@ -12,6 +12,7 @@ import { ImportProgress } from './ImportProgress.tsx';
 import { MapFile } from './MapFile.tsx';
 import { ReadyCatalog } from './ReadyCatalog.tsx';
 import { RejectedRows } from './RejectedRows.tsx';
+import { SharedRecords } from './SharedRecords.tsx';
 
 /** Bringing a file in: choose it, say what its columns are, see what changes, put it in the shop. */
 export function BringIn() {
@@ -22,7 +23,7 @@ export function BringIn() {
   if (job?.phase === 'ready') return <ReadyCatalog job={job} />;
   return (
     <div className="max-w-[860px]">
-      <ChooseFile isBusy={isWorking(job)} />
+      {catalog?.shares ? <SharedRecords lender={catalog.shares} /> : <ChooseFile isBusy={isWorking(job)} />}
       {job && <ImportProgress job={job} />}
       {job?.phase === 'done' && (
         <p className="mt-2">
@@ -31,7 +32,7 @@ export function BringIn() {
           </Link>
         </p>
       )}
-      <EarlierCatalogs isBusy={isWorking(job)} />
+      {!catalog?.shares && <EarlierCatalogs isBusy={isWorking(job)} />}
       {catalog && catalog.rejected > 0 && (
         <Section
           title="Rows that were refused"

@@ -98,6 +98,7 @@ export function ColumnRows({
                   set({
                     ...usualReading(column.column, as),
                     ...(reading.language && { language: reading.language }),
+                    ...(as !== 'skip' && reading.otherwise && { otherwise: reading.otherwise }),
                     ...((as === 'attribute' || as === 'option') && { key: ownKey(reading, mapping) }),
                   })
                 }
@@ -108,6 +109,7 @@ export function ColumnRows({
                 <p className="w-[356px] text-[12.5px] text-soft">{reasonFor(column, reading)}</p>
               )}
             </div>
+            {mayBeFilledUp(reading, mapping) && <FilledUp reading={reading} mapping={mapping} set={set} />}
             {problem && (
               <p role="alert" className="mt-1 text-[12.5px] text-wrong">
                 {problem.message}
@@ -120,6 +122,44 @@ export function ColumnRows({
         );
       })}
     </ul>
+  );
+}
+
+const filledUp: ReadonlySet<ColumnReading['as']> = new Set(['title', 'description', 'price', 'former_price', 'stock']);
+/** Whether a column may be filled up from another one: where the file says the same in several languages or for several shops. */
+const mayBeFilledUp = ({ as, otherwise }: ColumnReading, { columns }: Mapping): boolean =>
+  otherwise !== undefined ||
+  (filledUp.has(as) && columns.some((each) => each.otherwise !== undefined || each.language !== undefined));
+
+/** What is taken where a column's cell is empty. */
+function FilledUp({
+  reading,
+  mapping,
+  set,
+}: {
+  readonly reading: ColumnReading;
+  readonly mapping: Mapping;
+  set(reading: ColumnReading): void;
+}) {
+  const { column, otherwise } = reading;
+  const others = mapping.columns.filter((each) => each.column !== column);
+  return (
+    <p className="mt-1 flex items-center justify-end gap-2 text-[12.5px] text-soft">
+      Where it is empty
+      <Choice
+        label={`What is taken where “${column}” is empty`}
+        value={otherwise ?? ''}
+        options={[
+          ['', 'nothing is taken'],
+          ...others.map((each) => [each.column, `“${each.column}” is taken`] as const),
+        ]}
+        className="w-[220px]"
+        change={(next) => {
+          const { otherwise: _, ...rest } = reading;
+          set(next === '' ? rest : { ...rest, otherwise: next });
+        }}
+      />
+    </p>
   );
 }
 

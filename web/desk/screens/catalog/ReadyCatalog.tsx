@@ -16,6 +16,7 @@ import { useDeskState } from '../../state/deskState.ts';
 import { ConfirmReplace } from './ConfirmReplace.tsx';
 import { changedValuesText, pictureIn } from './changedValueText.ts';
 import { noticedInWords } from './noticedInWords.ts';
+import { OtherStorefronts } from './OtherStorefronts.tsx';
 import { RejectedRows } from './RejectedRows.tsx';
 
 type Kind = 'added' | 'changed' | 'gone';
@@ -27,11 +28,13 @@ export function ReadyCatalog({ job }: { readonly job: ImportJob }) {
   const [kind, setKind] = useState<Kind>(first ?? 'changed');
   const [isPutting, setPutting] = useState(false);
   const [concerns, setConcerns] = useState<readonly Concern[]>([]);
+  const [also, setAlso] = useState<ReadonlySet<string>>(new Set());
   const put = async (accept: readonly Concern[]): Promise<void> => {
     setPutting(true);
     setConcerns([]);
     try {
-      takeJob(await call('commitImport', { body: { accept: accept.map(({ code }) => code) } }));
+      const body = { accept: accept.map(({ code }) => code), also: [...also] };
+      takeJob(await call('commitImport', { body }));
       toast.success(`${job.file} is live`, {
         description: `${counted(job.families, 'product')} can be found from now on.`,
       });
@@ -103,6 +106,7 @@ export function ReadyCatalog({ job }: { readonly job: ImportJob }) {
           <RejectedRows of="ready" all={job.rejected} />
         </Section>
       )}
+      <OtherStorefronts also={also} change={setAlso} />
       <ConfirmReplace concerns={concerns} confirm={() => void put(concerns)} close={() => setConcerns([])} />
       <div className="sticky -bottom-10 z-10 mt-6 flex items-center gap-3 border-t bg-paper py-3">
         <Button tone="strong" disabled={isPutting} onClick={() => void put([])}>

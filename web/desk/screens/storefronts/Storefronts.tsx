@@ -44,7 +44,12 @@ export function Storefronts() {
       ) : (
         <ul aria-label="Storefronts" className="space-y-[5px]">
           {data.storefronts.map((storefront) => (
-            <Storefront key={storefront.id} storefront={storefront} isOnly={data.storefronts.length === 1} />
+            <Storefront
+              key={storefront.id}
+              storefront={storefront}
+              isOnly={data.storefronts.length === 1}
+              lender={data.storefronts.find(({ id }) => id === storefront.shares)?.name ?? null}
+            />
           ))}
         </ul>
       )}
@@ -65,7 +70,16 @@ async function close({ id, name }: StorefrontRow, archived: boolean): Promise<vo
     });
 }
 
-function Storefront({ storefront, isOnly }: { readonly storefront: StorefrontRow; readonly isOnly: boolean }) {
+function Storefront({
+  storefront,
+  isOnly,
+  lender,
+}: {
+  readonly storefront: StorefrontRow;
+  readonly isOnly: boolean;
+  /** What the storefront whose records it shares is called. */
+  readonly lender: string | null;
+}) {
   const { storefront: here } = usePlace();
   const { id, name, shop, madeAt, archivedAt, families, release, drafts } = storefront;
   const isHere = id === here;
@@ -103,6 +117,7 @@ function Storefront({ storefront, isOnly }: { readonly storefront: StorefrontRow
       <p className="mt-0.5 text-[13px] text-soft">
         {shop ? `“${shop.name}” in ${shop.currency}` : 'not published yet'},{' '}
         {families === 0 ? 'no catalog yet' : counted(families, 'product')},{' '}
+        {lender && `sharing the records of ${lender}, `}
         {release === null ? 'nothing live' : `release ${release} live`}, {counted(drafts, 'draft')}
       </p>
       <div className="mt-1.5 -ml-2 flex flex-wrap items-center gap-x-1">
