@@ -7,6 +7,7 @@ import type { Cells } from '../core/catalog/readRow.ts';
 import { logLines, makeLog } from './makeLog.ts';
 import { makeArticles, makeCollections } from './makeReading.ts';
 import { columns, makeStore } from './makeStore.ts';
+import { makeStorefronts } from './makeStorefronts.ts';
 
 const seed = 20261101;
 const store = join(dirname(fileURLToPath(import.meta.url)), 'store');
@@ -18,6 +19,7 @@ writeFileSync(join(store, 'catalog.csv'), stringify([...rows], { header: true, c
 const lines = (items: readonly unknown[]): string => items.map((item) => `${JSON.stringify(item)}\n`).join('');
 writeFileSync(join(store, 'articles.jsonl'), lines(makeArticles(seed)));
 writeFileSync(join(store, 'collections.jsonl'), lines(makeCollections()));
+writeFileSync(join(store, 'storefronts.json'), `${JSON.stringify(makeStorefronts(), null, 2)}\n`);
 for (const [name, svg] of pictures) writeFileSync(join(store, 'pictures', name), svg);
 // Packed with a fixed header time, so that the same log gives the same bytes.
 const log = makeLog(seed, rows as Cells[]);

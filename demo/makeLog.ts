@@ -132,7 +132,9 @@ function engineFor(rows: readonly Cells[]) {
   const describer = columnDescriber();
   for (const row of rows.slice(0, 5000)) describer.add(row);
   const columns = [...new Set(rows.slice(0, 50).flatMap((row) => Object.keys(row)))];
-  const bound = bindMapping(mappingOf(proposeMapping(describer.finish(columns)), { by: 'column' }));
+  const bound = bindMapping(
+    mappingOf(proposeMapping(describer.finish(columns), { languages: ['en'], currency: 'GBP' }), { by: 'column' }),
+  );
   const records = rows.flatMap((row): CatalogRecord[] => {
     const reading = readRow(row, bound);
     return 'record' in reading ? [reading.record] : [];

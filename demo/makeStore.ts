@@ -1,5 +1,6 @@
 import { pick, seededRandom } from '../core/base/random.ts';
 import { drawPicture, type Shape } from './drawPicture.ts';
+import { euros, inGerman } from './inGerman.ts';
 import { type Shade, shades } from './palette.ts';
 import { type Range, ranges } from './ranges.ts';
 
@@ -21,6 +22,8 @@ export const columns = [
   ],
   ...['paper_weight', 'series', 'opacity', 'tags', 'price', 'former_price', 'cost', 'stock', 'rating', 'ratings'],
   ...['units_sold', 'date_added', 'picture'],
+  // For the storefront in Germany.
+  ...['title_de', 'description_de', 'colour_de', 'price_eur'],
 ] as const;
 type Column = (typeof columns)[number];
 export type Row = Partial<Record<Column, string>>;
@@ -81,6 +84,8 @@ const opacities = ['Transparent', 'Semi-transparent', 'Opaque', 'opaque', 'semi 
 /** Makes the demo store from a seed: the same seed gives the same rows and pictures, to the last letter. */
 export function makeStore(seed: number): Store {
   const random = seededRandom(seed);
+  // Of its own, so that what there is in English stays the same to the last letter.
+  const german = seededRandom(seed + 1);
   const rows: Row[] = [];
   const pictures = new Map<string, string>();
   const picture = (shape: Shape, hex: string): string => {
@@ -119,6 +124,8 @@ export function makeStore(seed: number): Store {
     const variants = listed.length === 0 ? shades.slice(0, 3) : listed;
     const kept = variants.filter((_, index) => index === 0 || random() < 0.93);
     const brandTyped = random() < 0.05 ? '' : random() < 0.04 ? brand.toUpperCase() : brand;
+    const { noun } = range;
+    const texts = inGerman({ noun, word, shade: shade?.name ?? null, colour: null }, german);
     for (const [index, variant] of kept.entries()) {
       const own = typeof variant === 'string' ? shade : variant;
       const size = typeof variant === 'string' ? variant : '';
@@ -153,6 +160,10 @@ export function makeStore(seed: number): Store {
         units_sold: String(Math.floor(popularity * 900 * (0.4 + random()))),
         date_added: dateBefore(added),
         picture: picture(range.shape, hex),
+        title_de: texts.title,
+        description_de: texts.description,
+        colour_de: own ? inGerman({ noun, word, shade: null, colour: own.family }, german).colour : '',
+        price_eur: euros(price, german),
       });
     }
     // Twins: now and then somebody entered a product a second time under another number.

@@ -9,7 +9,7 @@ import { IndexDamaged } from './catalog/indexFile.ts';
 import { openSharing } from './catalog/sharing.ts';
 import { shopTermsOf } from './catalog/shopTermsOf.ts';
 import { StartProblem } from './dataFolder.ts';
-import { demoShop, loadDemoStore } from './demoStore.ts';
+import { demoShop, demoTerms, loadDemoStore, loadDemoStorefronts } from './demoStore.ts';
 import { createApp } from './http/app.ts';
 import { serveStatic } from './http/staticFiles.ts';
 import { prepareFolder, readFolder, tidyIncoming } from './openShelf.ts';
@@ -20,6 +20,7 @@ import { openPictureDesk } from './pictures/pictureDesk.ts';
 import { noCatalog, rebuildingIndex } from './refused.ts';
 import { lanedSearcher } from './searching/searcher.ts';
 import { shownWrites } from './searching/shownWrites.ts';
+import { firstDraft } from './store/setupStore.ts';
 import { threadedWriter } from './store/writer.ts';
 import { openHub } from './together/hub.ts';
 
@@ -92,7 +93,10 @@ async function start(): Promise<void> {
         ...{ storefront: id, folder, catalogs, mappings, writer, now },
         worker: worker('importWorker'),
         used: searcher.used,
-        terms: () => shopTermsOf(releases.live()?.setup, demoShop),
+        terms() {
+          const live = releases.live();
+          return live ? shopTermsOf(live.setup) : demoTerms;
+        },
         firstShop: demoShop,
         removeFile: (path) => path.startsWith(folder.incoming),
         async handOver(generation, putInForce) {
@@ -149,6 +153,10 @@ async function start(): Promise<void> {
   if (shelf.storefronts.storefronts().every(({ generation }) => generation === 0)) {
     console.log(`Importing the demo store, ${demoShop.name} …`);
     await loadDemoStore(storefronts.at(first.id), writer, demo);
+    await loadDemoStorefronts({
+      ...{ lender: first.id, writer, folder: demo, now },
+      setupsOf: (id) => shelf.at(id).setups(firstDraft),
+    });
   } else if (first.generation > 0) await openInForce(first.id);
   await storefronts.at(first.id).logDesk.ready();
   const pictures = openPictureDesk({
@@ -171,7 +179,11 @@ async function start(): Promise<void> {
   const server = serve({ fetch: app.fetch, port, hostname: '127.0.0.1' }, (address) => {
     const own = `http://127.0.0.1:${address.port}/`;
     lock.serveAt(own);
-    void warmUp(own).finally(() => console.log(`Clever Shelf is at ${own}`));
+    void warmUp(own).finally(() => {
+      console.log(`Clever Shelf is at ${own}`);
+      // What is not up to what it shares is brought up to it now that shoppers are served.
+      void sharing.catchUp();
+    });
   });
   server.on('error', (error: NodeJS.ErrnoException) => {
     const taken = error.code === 'EADDRINUSE';

@@ -1,10 +1,9 @@
 import type { ShopTerms } from '../../core/catalog/shopTerms.ts';
 import type { Setup } from '../../core/setup/schema.ts';
-import type { Shop } from '../../core/setup/terms/shop.ts';
 
 /** What a storefront's own texts and amounts are in, by what is live in it. */
-export function shopTermsOf(live: Setup | undefined, firstShop?: Shop): ShopTerms {
-  const shop = live?.storefront.shop ?? firstShop;
+export function shopTermsOf(live: Setup | undefined): ShopTerms {
+  const shop = live?.storefront.shop;
   const languages = live?.storefront.languages.list ?? [];
   return {
     ...(languages.length > 0 && { languages }),
