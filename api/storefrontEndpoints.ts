@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { followableParts } from '../core/setup/terms/followable.ts';
 import { shopSchema } from '../core/setup/terms/shop.ts';
 import { languages } from '../core/text/languages.ts';
 import { endpoint } from './endpoint.ts';
@@ -20,6 +21,9 @@ const storefrontSchema = z.object({
   madeAt: moment,
   archivedAt: moment.nullable().describe('Since when shoppers are told that it is closed.'),
   shares: z.string().nullable().describe('The storefront whose records it shares; null: its catalog is its own.'),
+  follows: z
+    .array(z.object({ part: z.enum(followableParts), storefront: z.string() }))
+    .describe('The parts in which it follows another one, as is live in it.'),
   records: whole,
   families: whole,
   release: whole.nullable(),

@@ -23,4 +23,9 @@ export const screens = [
   '/hiding',
   '/empty-shelf',
   '/releases',
+  '/drafts',
+  '/drafts/merge?from=release:live',
+  '/storefronts',
+  '/history',
+  '/germany/main/relevance',
 ];

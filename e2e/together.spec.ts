@@ -121,14 +121,15 @@ test('a second storefront answers its shoppers at once, an empty one as soon as 
 }) => {
   const ada = await person(browser, 'Ada', '/main/main/storefronts');
   await ada.getByRole('button', { name: 'Make a storefront' }).click();
-  await ada.getByLabel('Called here').fill('Germany');
+  await ada.getByLabel('Called here').fill('Austria');
+  await ada.getByLabel('Its catalog').selectOption({ label: 'A copy of that of Wren & Umber' });
   await ada.getByRole('button', { name: 'Make it' }).click();
-  await expect(ada).toHaveURL(/\/germany\/main\/attributes/);
-  await expect(ada.getByRole('button', { name: 'The shop: Germany' })).toBeVisible();
-  expect((await server.get('/shop/germany/search?q=brush')).status).toBe(200);
-  await ada.goto(`${server.base}/germany/main/storefronts?make`);
+  await expect(ada).toHaveURL(/\/austria\/main\/attributes/);
+  await expect(ada.getByRole('button', { name: 'The shop: Austria' })).toBeVisible();
+  expect((await server.get('/shop/austria/search?q=brush')).status).toBe(200);
+  await ada.goto(`${server.base}/austria/main/storefronts?make`);
   await ada.getByLabel('Called here').fill('Market stall');
-  await ada.getByLabel('Begins with').selectOption({ label: 'Empty' });
+  await ada.getByLabel('Begins with').selectOption({ label: 'Nothing' });
   await ada.getByRole('button', { name: 'Make it' }).click();
   await expect(ada).toHaveURL(/\/market-stall\/main\/catalog\/bring-in/);
   await expect(ada.getByText('Market stall has no catalog yet')).toBeVisible();
@@ -145,15 +146,61 @@ test('a second storefront answers its shoppers at once, an empty one as soon as 
     .toBe(1);
   expect(((await server.get('/shop/search?q=jam')).body as { total: number }).total).not.toBe(1);
   await ada.goto(`${server.base}/main/main/storefronts`);
-  await ada.getByRole('button', { name: 'Close Germany' }).click();
-  await expect(ada.getByText('Germany is closed')).toBeVisible();
-  expect((await server.get('/shop/germany/search?q=brush')).status).toBe(410);
-  await ada.getByRole('button', { name: 'Remove … Germany' }).click();
+  await ada.getByRole('button', { name: 'Close Austria' }).click();
+  await expect(ada.getByText('Austria is closed')).toBeVisible();
+  expect((await server.get('/shop/austria/search?q=brush')).status).toBe(410);
+  await ada.getByRole('button', { name: 'Remove … Austria' }).click();
   await expect(ada.getByRole('button', { name: 'Remove it for good' })).toBeDisabled();
-  await ada.getByLabel('Type “Germany” to remove it').fill('Germany');
+  await ada.getByLabel('Type “Austria” to remove it').fill('Austria');
   await ada.getByRole('button', { name: 'Remove it for good' }).click();
-  await expect(ada.getByRole('button', { name: 'Remove … Germany' })).toBeHidden();
-  expect((await server.get('/shop/germany/search?q=brush')).status).toBe(404);
+  await expect(ada.getByRole('button', { name: 'Remove … Austria' })).toBeHidden();
+  expect((await server.get('/shop/austria/search?q=brush')).status).toBe(404);
   expect((await server.get('/shop/main/search?q=brush')).status).toBe(200);
   await ada.context().close();
+});
+
+test('a storefront shares records in its own language and money, and follows parts until it makes them its own', async ({
+  browser,
+}) => {
+  const found = async (storefront: string, query: string) =>
+    (await server.get(`/shop/${storefront}/search?q=${encodeURIComponent(query)}`)).body as {
+      total: number;
+      results: { title: string; currency: string; price: number }[];
+    };
+  await expect
+    .poll(async () => (await found('germany', 'kadmiumrot')).results[0])
+    .toMatchObject({ title: expect.stringContaining('Kadmiumrot'), currency: 'EUR' });
+  const ben = await person(browser, 'Ben', '/germany/main/relevance');
+  const width = (page: Page) => page.getByRole('spinbutton', { name: 'Width of a close call, in points' });
+  await expect(ben.getByText('Settings of relevance follow Wren & Umber')).toBeVisible();
+  // Declined, the field shows what holds.
+  await width(ben).pressSequentially('7');
+  await ben.keyboard.press('Enter');
+  await ben.getByRole('alertdialog').getByRole('button', { name: 'Cancel' }).click();
+  await expect(width(ben)).toHaveValue('3');
+
+  const ada = await person(browser, 'Ada', '/main/main/relevance');
+  await width(ada).fill('5');
+  await ada.keyboard.press('Enter');
+  await ada.getByRole('button', { name: 'Publish…' }).click();
+  await expect(ada.getByRole('checkbox', { name: /^Germany follows this one in settings of relevance/ })).toBeChecked();
+  await ada.getByRole('button', { name: 'Publish to shoppers' }).click();
+  await expect(ben.getByText('Ada published what this storefront follows')).toBeVisible();
+  await expect(width(ben)).toHaveValue('5');
+  await expect(ben.getByText('All published')).toBeVisible();
+  // Held back, it keeps what it has, and says so.
+  await width(ada).fill('6');
+  await ada.keyboard.press('Enter');
+  await ada.getByRole('button', { name: 'Publish…' }).click();
+  await ada.getByRole('checkbox', { name: /^Germany/ }).uncheck();
+  await ada.getByRole('button', { name: 'Publish to shoppers' }).click();
+  await expect(ben.getByText('What it published last was held back')).toBeVisible();
+  await ben.getByRole('button', { name: 'Make them this storefront’s own' }).click();
+  await expect(ben.getByText('Settings of relevance follow Wren & Umber')).toBeHidden();
+  await width(ben).fill('8');
+  await ben.keyboard.press('Enter');
+  await expect(width(ben)).toHaveValue('8');
+  await expect(ben.getByText(/changes not published/)).toBeVisible();
+  await expect(width(ada)).toHaveValue('6');
+  for (const page of [ada, ben]) await page.context().close();
 });

@@ -1,4 +1,5 @@
 import { storefrontEndpoints as endpoints } from '../../api/storefrontEndpoints.ts';
+import { followedParts } from '../../core/setup/following.ts';
 import { readName, type SetupRef } from '../../core/setup/setupRef.ts';
 import { noCatalog, Refused } from '../refused.ts';
 import { firstDraft } from '../store/setupStore.ts';
@@ -29,6 +30,7 @@ export function serveStorefronts(serve: Serve, services: Services): void {
       return {
         ...{ id, shop, shares, madeAt: iso(madeAt), archivedAt: isoOrNull(archivedAt) },
         name: name || shop?.name || id,
+        follows: live ? followedParts(live.setup).map(([part, storefront]) => ({ part, storefront })) : [],
         records: info?.records ?? 0,
         families: info?.families ?? 0,
         release: live?.number ?? null,

@@ -21,7 +21,15 @@ export function Ask({
     <AlertDialog.Root open onOpenChange={(isOpen) => !isOpen && close()}>
       <AlertDialog.Portal>
         <AlertDialog.Overlay className="fixed inset-0 z-40 bg-black/40" />
-        <AlertDialog.Content className="fixed top-[20vh] left-1/2 z-50 w-[min(92vw,480px)] -translate-x-1/2 rounded-xl border bg-surface p-5 shadow-2xl">
+        <AlertDialog.Content
+          // The Enter that led here must not be taken for an answer: no button has the focus at first.
+          onOpenAutoFocus={(event) => {
+            event.preventDefault();
+            (event.currentTarget as HTMLElement).focus();
+          }}
+          tabIndex={-1}
+          className="fixed top-[20vh] left-1/2 z-50 w-[min(92vw,480px)] -translate-x-1/2 rounded-xl border bg-surface p-5 shadow-2xl outline-none"
+        >
           <AlertDialog.Title className="font-display font-semibold text-lg">{title}</AlertDialog.Title>
           <AlertDialog.Description className="mt-1 text-soft">{description}</AlertDialog.Description>
           {children}

@@ -1,6 +1,7 @@
 import { ChevronDown } from 'lucide-react';
 import { Switch as Toggle } from 'radix-ui';
 import { type ReactNode, useEffect, useId, useState } from 'react';
+import { useAskedToOwn } from '../state/following.ts';
 
 export function Switch({
   label,
@@ -56,7 +57,9 @@ export function NumberField({
   readonly className?: string;
 }) {
   const [text, setText] = useState(String(value));
-  useEffect(() => setText(String(value)), [value]);
+  const { declined } = useAskedToOwn();
+  // biome-ignore lint/correctness/useExhaustiveDependencies: what was declined is not what holds
+  useEffect(() => setText(String(value)), [value, declined]);
   const commit = (): void => {
     const number = Number(text);
     const isFine = text.trim() !== '' && Number.isFinite(number);
@@ -119,7 +122,9 @@ export function TextField({
   readonly mayBeEmpty?: boolean;
 }) {
   const [text, setText] = useState(value);
-  useEffect(() => setText(value), [value]);
+  const { declined } = useAskedToOwn();
+  // biome-ignore lint/correctness/useExhaustiveDependencies: what was declined is not what holds
+  useEffect(() => setText(value), [value, declined]);
   const commit = (): void => {
     const next = text.trim();
     if (next === '' && !mayBeEmpty) setText(value);

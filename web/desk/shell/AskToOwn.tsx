@@ -13,7 +13,7 @@ export function AskToOwn() {
     <Ask
       title={`${followable[part]} follow ${name}`}
       description={`They are changed there, and come here when it publishes. Made this storefront’s own they begin as a copy of what ${name} has now, and what it changes later no longer comes here.`}
-      close={() => useAskedToOwn.setState({ asked: null })}
+      close={() => useAskedToOwn.setState(({ declined }) => ({ asked: null, declined: declined + 1 }))}
       answers={[{ label: 'Make them its own and change this', answer: andThen }]}
     />
   );

@@ -12,7 +12,7 @@ const partsOfScreens: readonly (readonly [path: string, parts: readonly Followab
   ['/catalog', ['products']],
   ['/content', ['content']],
   ['/attributes', ['attributes']],
-  ['/relevance', ['relevance']],
+  ['/relevance', ['relevance', 'attributes']],
   ['/vocabulary', ['vocabulary']],
   ['/filters/groups', ['valueGroups']],
   ['/filters', ['filters', 'valueGroups']],

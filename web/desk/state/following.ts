@@ -32,7 +32,11 @@ interface AskedToOwn {
   readonly storefront: string;
   andThen(): void;
 }
-export const useAskedToOwn = create<{ readonly asked: AskedToOwn | null }>(() => ({ asked: null }));
+export const useAskedToOwn = create<{
+  readonly asked: AskedToOwn | null;
+  /** How often it was answered with no: fields then show again what holds. */
+  readonly declined: number;
+}>(() => ({ asked: null, declined: 0 }));
 
 export const tellOwned = (part: FollowablePart): unknown =>
   toast(`${followable[part]} are this storefront’s own`, {

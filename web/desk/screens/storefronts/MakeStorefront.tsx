@@ -55,8 +55,8 @@ export function MakeStorefront({
   const mayShare = hasRecords && source.shares === null;
   const taken: Catalog = !hasRecords ? 'none' : catalog === 'share' && !mayShare ? 'copy' : catalog;
   const catalogs: (readonly [Catalog, string])[] = [
-    ...(mayShare ? [['share', `The records of ${source.name}, also those to come`] as const] : []),
-    ...(hasRecords ? [['copy', `A copy of ${source.name}’s catalog as it is now`] as const] : []),
+    ...(mayShare ? [['share', `Shares the records of ${source.name}`] as const] : []),
+    ...(hasRecords ? [['copy', `A copy of that of ${source.name}`] as const] : []),
     ['none', 'None yet'],
   ];
   const make = async (): Promise<void> => {

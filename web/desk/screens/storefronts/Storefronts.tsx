@@ -33,8 +33,8 @@ export function Storefronts() {
           )
         }
       >
-        One desk for more than one shop. Each has a catalog, drafts, releases and shoppers of its own; nothing done in
-        one shows in another.
+        One desk for more than one shop. Each has drafts, releases and shoppers of its own; what is done in one shows in
+        another only where that one shares its records or follows it.
       </ScreenHead>
       {isMaking && data && <MakeStorefront storefronts={data.storefronts} close={() => setParameters({})} />}
       {error && !data ? (
@@ -81,7 +81,7 @@ function Storefront({
   readonly lender: string | null;
 }) {
   const { storefront: here } = usePlace();
-  const { id, name, shop, madeAt, archivedAt, families, release, drafts } = storefront;
+  const { id, name, shop, madeAt, archivedAt, families, release, drafts, follows } = storefront;
   const isHere = id === here;
   const [isNaming, setNaming] = useState(false);
   return (
@@ -118,6 +118,7 @@ function Storefront({
         {shop ? `“${shop.name}” in ${shop.currency}` : 'not published yet'},{' '}
         {families === 0 ? 'no catalog yet' : counted(families, 'product')},{' '}
         {lender && `sharing the records of ${lender}, `}
+        {follows.length > 0 && `following in ${counted(follows.length, 'part')}, `}
         {release === null ? 'nothing live' : `release ${release} live`}, {counted(drafts, 'draft')}
       </p>
       <div className="mt-1.5 -ml-2 flex flex-wrap items-center gap-x-1">
