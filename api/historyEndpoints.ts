@@ -1,10 +1,15 @@
 import { z } from 'zod';
 import { setupParts } from '../core/setup/registry.ts';
 import { endpoint } from './endpoint.ts';
+import { historyDays } from './limits.ts';
 import { paths } from './paths.ts';
 import { deskStateSchema } from './stateSchema.ts';
 
 const whole = z.number().int();
+const keptDays = z
+  .union(historyDays.map((days) => z.literal(days)))
+  .nullable()
+  .describe('For how many days the history is kept; null: for good.');
 
 /** What of the history is asked for. */
 export const historyQuery = z.object({
@@ -47,7 +52,20 @@ export const historyEndpoints = {
       'What anybody did in the storefront, newest first. The same with .csv at the end of the path is a CSV file.',
     query: historyQuery,
     body: z.object({}),
-    answer: z.object({ steps: z.array(stepSchema), people: z.array(z.string()), next: z.string().nullable() }),
+    answer: z.object({
+      steps: z.array(stepSchema),
+      people: z.array(z.string()),
+      next: z.string().nullable(),
+      keptDays,
+    }),
+  }),
+  keepHistory: endpoint({
+    ...paths.keepHistory,
+    summary:
+      'Says for how long the storefront’s history is kept. What undo, the live release or an open draft needs is kept longer.',
+    query: z.object({}),
+    body: z.strictObject({ days: keptDays }),
+    answer: z.object({}),
   }),
   takeStepBack: endpoint({
     ...paths.takeStepBack,

@@ -14,3 +14,5 @@ export const longestName = 60;
 export const previewDays = [1, 7, 30, 90] as const;
 /** Storefronts one data folder may hold. */
 export const mostStorefronts = 50;
+/** For how many days a storefront's history may be kept. */
+export const historyDays = [90, 365, 730] as const;

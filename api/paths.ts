@@ -78,6 +78,7 @@ export const paths = {
   mergePreview: { method: 'get', path: '/desk/{storefront}/{draft}/merge' },
   merge: { method: 'post', path: '/desk/{storefront}/{draft}/merge' },
   history: { method: 'get', path: '/desk/{storefront}/{draft}/history' },
+  keepHistory: { method: 'post', path: '/desk/{storefront}/{draft}/history/keep' },
   takeStepBack: { method: 'post', path: '/desk/{storefront}/{draft}/history/take-back' },
   previewSearch: { method: 'get', path: '/preview/{token}/search' },
   previewProduct: { method: 'get', path: '/preview/{token}/product' },

@@ -1,6 +1,7 @@
 import type { OpenAPIHono } from '@hono/zod-openapi';
 import type { z } from 'zod';
 import { historyEndpoints as endpoints, historyQuery } from '../../api/historyEndpoints.ts';
+import type { historyDays } from '../../api/limits.ts';
 import { filePaths } from '../../api/paths.ts';
 import { writeCsv } from '../../core/catalog/writeCsv.ts';
 import type { HistoryFilter } from '../store/historyReader.ts';
@@ -39,8 +40,15 @@ export function serveHistory(app: OpenAPIHono, serve: Serve, services: Services)
         isHere: step.draft === ref.draft,
       })),
       people: await searcher.historyPeople(ref),
+      keptDays: (storefronts.storefront(id)?.historyDays ?? null) as (typeof historyDays)[number] | null,
       next: last ? `${Date.parse(last.at)}/${last.id}` : null,
     };
+  });
+  serve.desk(endpoints.keepHistory, async ({ id, tellAround }, _, { days }) => {
+    await writer.keepHistory(id, days);
+    await writer.pruneHistory(now());
+    tellAround(days === null ? 'keeps the history for good' : `keeps the history for ${days} days`);
+    return {};
   });
   serve.desk(endpoints.takeStepBack, (here, _, { revision, step, changedSince }) =>
     written(here, writer.takeStepBack(here.ref, step, revision, here.person, now(), changedSince)),

@@ -15,6 +15,8 @@ export interface DraftReader extends ReleaseReader {
   readonly ref: DraftRef;
   /** 0 where there is no such draft, or it has been taken out. */
   revision(): number;
+  /** Up to which revision steps may have been removed from the journal. */
+  prunedTo(): number;
   /** The draft as it is shown: with the parts it follows as they are live where they are followed from. */
   draft(): Setup;
   /** Its own entries, those under followed parts too. */
@@ -103,6 +105,9 @@ export function openDraftReader(
       'SELECT base_release FROM draft WHERE storefront = @storefront AND id = @draft',
     )
     .pluck();
+  const readPruned = db
+    .prepare<typeof names, number>('SELECT pruned_to FROM draft WHERE storefront = @storefront AND id = @draft')
+    .pluck();
   const readAll = db.prepare<typeof names, EntryRow>(
     'SELECT part, key, value FROM setup_entry WHERE storefront = @storefront AND draft = @draft',
   );
@@ -118,7 +123,7 @@ export function openDraftReader(
   const read = db.transaction((): State => {
     const now = revision();
     if (state?.revision === now) return state;
-    if (state && now > state.revision) {
+    if (state && now > state.revision && state.revision >= (readPruned.get(names) ?? 0)) {
       const changes = readSince
         .all({ ...names, revision: state.revision })
         .flatMap((text) => JSON.parse(text) as EntryChange[]);
@@ -173,6 +178,7 @@ export function openDraftReader(
     ...releases,
     ref,
     revision,
+    prunedTo: () => readPruned.get(names) ?? 0,
     draft,
     stored: () => current().setup,
     setAside: () => current().setAside,

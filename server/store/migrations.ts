@@ -172,13 +172,15 @@ INSERT INTO catalog_generation (number, storefront)
 ALTER TABLE storefront DROP COLUMN last_generation;
 `;
 
-/** One step for each version of the main database, the first being from nothing to 1. A step never changes once it has shipped. */
-/** Storefronts that share another one's records. */
+/** Storefronts that share another one's records, and history that is kept for some time. */
 const fourth = `
-ALTER TABLE storefront ADD COLUMN shares TEXT;
-ALTER TABLE catalog_import ADD COLUMN lent INTEGER NOT NULL DEFAULT 0;
+ALTER TABLE storefront ADD COLUMN shares TEXT;                    -- the storefront whose records it shares
+ALTER TABLE storefront ADD COLUMN history_days INTEGER;           -- for how long its history is kept; null: for good
+ALTER TABLE catalog_import ADD COLUMN lent INTEGER NOT NULL DEFAULT 0;  -- another storefront's generation it was read from
+ALTER TABLE draft ADD COLUMN pruned_to INTEGER NOT NULL DEFAULT 0;      -- up to which revision steps may be gone
 `;
 
+/** One step for each version of the main database, the first being from nothing to 1. A step never changes once it has shipped. */
 const steps: readonly string[] = [firstSchema, second, third, fourth];
 
 /** Version of the main database that this program reads and writes. */

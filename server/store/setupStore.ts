@@ -149,7 +149,7 @@ export function openSetupStore(
   const stale = (keys: ReadonlySet<string> | null, seen: number): StaleWrite | UnknownRevision | null => {
     const now = revision();
     if (seen === now) return null;
-    if (seen > now) return { code: 'unknown-revision', revision: now };
+    if (seen > now || seen < reader.prunedTo()) return { code: 'unknown-revision', revision: now };
     const since = journal.since(seen).filter(({ change }) => keys === null || keys.has(entryKey(change)));
     if (keys !== null && since.length === 0) return null;
     const changes = since.map(({ change }) => change);

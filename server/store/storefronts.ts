@@ -13,6 +13,8 @@ export interface StorefrontHead {
   readonly generation: number;
   /** The storefront whose records it shares, or null where its catalog is its own. */
   readonly shares: string | null;
+  /** For how many days its history is kept; null: for good. */
+  readonly historyDays: number | null;
 }
 
 /** A draft as it is listed. */
@@ -42,7 +44,8 @@ export interface StorefrontReader {
   draft(ref: DraftRef): DraftHead | null;
 }
 
-const columns = 'id, name, made_at AS madeAt, archived_at AS archivedAt, generation, shares';
+const columns =
+  'id, name, made_at AS madeAt, archived_at AS archivedAt, generation, shares, history_days AS historyDays';
 const draftColumns = `d.id AS id, d.name AS name, d.note AS note, d.who AS who, d.made_at AS madeAt,
   coalesce((SELECT max(at) FROM journal j WHERE j.storefront = d.storefront AND j.draft = d.id), d.made_at) AS touchedAt,
   d.removed_at AS removedAt, d.base_release AS baseRelease`;

@@ -11,6 +11,7 @@ import { openLogWriter } from '../demand/logWriter.ts';
 import { Refused } from '../refused.ts';
 import type { Db } from './database.ts';
 import { openDraftWrites } from './draftWrites.ts';
+import { openHistoryWrites } from './historyWrites.ts';
 import { openPreviewWrites } from './previews.ts';
 import type { SetupStore } from './setupStore.ts';
 import { openSetups } from './setups.ts';
@@ -25,6 +26,7 @@ export function openWrites(folder: DataFolder, db: Db) {
   const setups = openSetups(db);
   const drafts = openDraftWrites(db, setups);
   const previews = openPreviewWrites(db);
+  const history = openHistoryWrites(db);
   const storefronts = openStorefrontWrites(db, folder, setups, (id) => reservedIds.has(id));
   const log = openLogWriter(db);
   const catalogs = openCatalogWrites(db, folder);
@@ -80,6 +82,8 @@ export function openWrites(folder: DataFolder, db: Db) {
     putInForce: guarded(catalogs.putInForce),
     putBack: guarded(catalogs.putBack),
     acceptFacts: guarded(catalogs.acceptFacts),
+    keepHistory: guarded(history.keepHistory),
+    pruneHistory: guarded(history.pruneHistory),
     keepMapping: guarded((storefront: string, mapping: Mapping, at: number) =>
       openMappingStore(db, storefront).keep(mapping, at),
     ),
@@ -127,6 +131,8 @@ export const writeNames = [
   'putInForce',
   'putBack',
   'acceptFacts',
+  'keepHistory',
+  'pruneHistory',
   'keepMapping',
   'correctFamilies',
   'bringInContent',

@@ -13,6 +13,7 @@ import { Loading, LoadProblem, Nothing, ScreenHead, shelfRow } from '../../parts
 import { partNames } from '../../shell/ChangeList.tsx';
 import { useDeskState } from '../../state/deskState.ts';
 import { takeStepBack } from '../../state/edits.ts';
+import { KeptFor } from './KeptFor.tsx';
 
 interface Sought {
   readonly of: 'draft' | 'storefront';
@@ -113,6 +114,7 @@ export function History() {
           />
         </label>
       </div>
+      {data && <KeptFor days={data.pages[0]!.keptDays} />}
       {error && !data ? (
         <LoadProblem error={error} again={() => void refetch()} />
       ) : !data ? (
