@@ -47,6 +47,11 @@ test('what one does shows with the other, each undoes their own, and what both c
   await expect(weight(ada, 'Title')).toHaveValue('7');
   await weight(ben, 'Brand').focus();
   await expect(ada.getByText('Ben is in “Exact weight of Brand”.')).toBeVisible();
+  const [mark, field] = await Promise.all([
+    ada.locator('[data-typing=Ben]').boundingBox(),
+    weight(ada, 'Brand').boundingBox(),
+  ]);
+  expect(Math.abs(mark!.y - field!.y) + Math.abs(mark!.x - field!.x)).toBeLessThan(4);
   await weigh(ada, 'Brand', 3);
   await expect(weight(ben, 'Brand')).toHaveValue('3');
   await ada.getByRole('button', { name: /^Undo/ }).click();

@@ -14,10 +14,11 @@ const kept = (name: string): unknown => JSON.parse(stored.get(name)!).state;
 
 // The stores read what is kept as soon as they are there, so the storage must be there before them.
 let useTrial: typeof import('./trial.ts')['useTrial'];
+let recallTrial: typeof import('./trial.ts')['recallTrial'];
 let useProductTable: typeof import('./productTable.ts')['useProductTable'];
 let useShopWindow: typeof import('./shopWindow.ts')['useShopWindow'];
 beforeAll(async () => {
-  ({ useTrial } = await import('./trial.ts'));
+  ({ recallTrial, useTrial } = await import('./trial.ts'));
   ({ useProductTable } = await import('./productTable.ts'));
   ({ useShopWindow } = await import('./shopWindow.ts'));
 });
@@ -48,6 +49,17 @@ describe('trial searches', () => {
     const before = useTrial.getState().recent;
     useTrial.getState().search('   ');
     expect(useTrial.getState()).toMatchObject({ query: '', recent: before });
+  });
+  test('each storefront has its own, and goes on with them', () => {
+    const before = useTrial.getState().recent;
+    recallTrial('north');
+    expect(useTrial.getState()).toMatchObject({ query: '', recent: [] });
+    useTrial.getState().search('pinsel');
+    recallTrial('-');
+    expect(useTrial.getState().recent).toEqual(before);
+    recallTrial('north');
+    expect(useTrial.getState()).toMatchObject({ query: 'pinsel', recent: ['pinsel'] });
+    recallTrial('-');
   });
   test('can be forgotten, and are there when the page comes again', () => {
     useTrial.getState().forget('search 13');

@@ -2,6 +2,7 @@ import { create } from 'zustand';
 import { type Place, placeNow, setPlace } from '../../client/place.ts';
 import { settled } from './edits.ts';
 import { useShopWindow } from './shopWindow.ts';
+import { recallTrial } from './trial.ts';
 
 /** The storefront and the draft one works in, as the address says. */
 export const usePlace = create<Place>(() => placeNow());
@@ -13,6 +14,7 @@ function placeIn(path: string): Place {
 }
 
 function enter(place: Place): void {
+  if (place.storefront !== placeNow().storefront) recallTrial(place.storefront);
   setPlace(place);
   useShopWindow.setState({ other: null, total: null });
   usePlace.setState(place);

@@ -6,6 +6,7 @@ import { filePaths } from '../../../api/paths.ts';
 import { addressOf, call, tab } from '../../client/call.ts';
 import { knownState } from './deskState.ts';
 import { takeOver } from './edits.ts';
+import { labelOf } from './fieldCalled.ts';
 import { usePlace } from './place.ts';
 import { clientHere } from './queryClient.ts';
 
@@ -15,10 +16,7 @@ export const useOthers = create<{ readonly others: readonly PersonHere[] }>(() =
 /** The field that has the keys, by its label; empty where none has. */
 function fieldNow(): string {
   const active = document.activeElement;
-  if (!(active instanceof HTMLElement) || !active.closest('#screen')) return '';
-  if (!/^(INPUT|TEXTAREA|SELECT)$/.test(active.tagName)) return '';
-  const label = active.getAttribute('aria-label') ?? (active as HTMLInputElement).labels?.[0]?.textContent ?? '';
-  return label.slice(0, 120);
+  return active?.closest('#screen') ? labelOf(active) : '';
 }
 
 function hear(event: DeskEvent): void {

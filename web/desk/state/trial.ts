@@ -1,5 +1,7 @@
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
+import { unnamed } from '../../../api/paths.ts';
+import { placeNow } from '../../client/place.ts';
 
 const kept = 12;
 
@@ -12,6 +14,9 @@ interface TrialState {
   search(query: string): void;
   forget(query: string): void;
 }
+
+const nameIn = (storefront: string): string =>
+  storefront === unnamed ? 'clever-shelf.trial' : `clever-shelf.trial.${storefront}`;
 
 export const isUntried = ({ query, recent }: Pick<TrialState, 'query' | 'recent'>): boolean =>
   query === '' && recent.length === 0;
@@ -33,6 +38,15 @@ export const useTrial = create<TrialState>()(
         }),
       forget: (query) => set(({ recent }) => ({ recent: recent.filter((each) => each !== query) })),
     }),
-    { name: 'clever-shelf.trial' },
+    {
+      name: nameIn(placeNow().storefront),
+      merge: (kept, current) => ({ ...current, query: '', recent: [], ...(kept as Partial<TrialState> | undefined) }),
+    },
   ),
 );
+
+/** Goes on with what was tried in a storefront: what shoppers look for in one is not what they look for in another. */
+export function recallTrial(storefront: string): void {
+  useTrial.persist.setOptions({ name: nameIn(storefront) });
+  void useTrial.persist.rehydrate();
+}
