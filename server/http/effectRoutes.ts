@@ -16,13 +16,16 @@ export function serveEffect(serve: Serve, { db, now }: Pick<Services, 'db' | 'no
     const reader = catalogs.current();
     if (!reader) throw noCatalog();
     const revision = setups.revision();
+    const [base, live] = [setups.baseNumber(), releases.liveNumber()];
     const searches = await topSearches(searchesLookedAt);
     const stock = `${reader.generation}/${reader.factVersion()}/${contentVersion(db, id)}/${localDay(setups.draft().storefront.shop.timeZone, now())}`;
     const { signal } = context.req.raw;
     const worked = await effectOfDraft.effect(
       ref,
+      // Of a draft that is behind, what others published since is no change of its own.
+      { storefront: id, release: base !== null && base !== live ? base : 'live' },
       searches,
-      (setup) => `${'draft' in setup ? revision : (releases.liveNumber() ?? 0)}/${stock}`,
+      (setup) => `${'draft' in setup ? revision : setup.release === 'live' ? (live ?? 0) : setup.release}/${stock}`,
       () => signal.aborted || setups.revision() !== revision,
     );
     if (!worked)

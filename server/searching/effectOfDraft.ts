@@ -1,7 +1,7 @@
 import type { FirstPage } from '../../core/compare/firstPage.ts';
 import { type PageEffect, pageEffect } from '../../core/compare/pageEffect.ts';
 import type { WeighedSearch } from '../../core/compare/weighedSearch.ts';
-import { type DraftRef, keyOf, liveOf, type SetupRef } from '../../core/setup/setupRef.ts';
+import { type DraftRef, keyOf, type ReleaseRef, type SetupRef } from '../../core/setup/setupRef.ts';
 import type { Searcher } from './searcher.ts';
 
 /** Searches answered in one go: few, so that what a person is waiting for comes in between. */
@@ -17,12 +17,13 @@ interface KnownPages {
 /** First pages under drafts and under what is live, kept until either changes. */
 export interface EffectOfDraft {
   /**
-   * What a draft changes for the searches made most, and how many of them each tie-breaker decides a place of.
+   * What a draft changes against a release for the searches made most, and how many of them each tie-breaker decides a place of.
    * `versionOf` a setup changes with everything its pages depend on. Null where `isOutdated` says, between two
    * stretches of work, that nobody wants the answer any more, and where another catalog was put in force meanwhile.
    */
   effect(
     draft: DraftRef,
+    against: ReleaseRef,
     searches: readonly WeighedSearch[],
     versionOf: (ref: SetupRef) => string,
     isOutdated: () => boolean,
@@ -45,9 +46,8 @@ export function openEffectOfDraft(searcher: Pick<Searcher, 'firstPages'>): Effec
     return pages;
   };
   return {
-    async effect(draft, searches, versionOf, isOutdated) {
-      const live = liveOf(draft.storefront);
-      const sides = [live, draft].map((ref) => ({ ref, known: pagesFor(ref, versionOf(ref)) }));
+    async effect(draft, against, searches, versionOf, isOutdated) {
+      const sides = [against, draft].map((ref) => ({ ref, known: pagesFor(ref, versionOf(ref)) }));
       for (const { ref, known: side } of sides) {
         const missing = searches.map(({ search }) => search).filter((search) => !side.pages.has(search));
         for (let at = 0; at < missing.length; at += atOnce) {
