@@ -32,7 +32,7 @@ export const makeOwn = (part: FollowablePart, shown: Setup, stored: Setup): Entr
 ];
 
 /** The edits that make one part of a setup that of another one. */
-export const partEdits = (part: SetupPart, from: Setup, to: Setup): EntryEdit[] =>
+const partEdits = (part: SetupPart, from: Setup, to: Setup): EntryEdit[] =>
   changesBetween(from, { ...from, [part]: to[part] }).map(({ key, after }): EntryEdit => ({ part, key, value: after }));
 
 /** What a change of a setup is made in: the part of the first change whose part is followed after it and was before. */
@@ -70,7 +70,7 @@ export function reachedBy(leader: string, setup: Setup, followers: readonly Foll
 }
 
 /** The parts of a setup that follow one storefront. */
-export const partsOf = (setup: Setup, leader: string): FollowablePart[] =>
+const partsOf = (setup: Setup, leader: string): FollowablePart[] =>
   followedParts(setup).flatMap(([part, storefront]) => (storefront === leader ? [part] : []));
 
 const isSamePart = (one: Setup, other: Setup, part: FollowablePart): boolean =>

@@ -106,7 +106,9 @@ export function ColumnRows({
               {hasDetails(reading) ? (
                 <Details reading={reading} set={set} />
               ) : (
-                <p className="w-[356px] text-[12.5px] text-soft">{reasonFor(column, reading)}</p>
+                <p className="w-[356px] text-[12.5px] text-soft">
+                  {reasonFor(column, reading) || standsInFor(reading, mapping)}
+                </p>
               )}
             </div>
             {mayBeFilledUp(reading, mapping) && <FilledUp reading={reading} mapping={mapping} set={set} />}
@@ -161,6 +163,12 @@ function FilledUp({
       />
     </p>
   );
+}
+
+/** Which column takes this one's cells where its own are empty, though it is no attribute itself. */
+function standsInFor({ as, column }: ColumnReading, { columns }: Mapping): string {
+  const filled = columns.find(({ otherwise }) => otherwise === column);
+  return as === 'skip' && filled ? `Taken where “${filled.column}” is empty` : '';
 }
 
 /** How sure the guess is and why, while it stands. */

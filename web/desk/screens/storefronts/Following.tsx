@@ -30,7 +30,7 @@ export function Following() {
             <Choice
               label={`Whose the ${followable[part].toLowerCase()} are`}
               value={leaderOf(setup, part) ?? own}
-              options={[[own, 'Its own'], ...others.map(({ id, name }) => [id, `As ${name} publishes them`] as const)]}
+              options={[[own, 'Its own'], ...others.map(({ id, name }) => [id, `Follow ${name}`] as const)]}
               change={(leader) => choose(part, leader)}
               className="w-[230px]"
             />
