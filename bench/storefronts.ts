@@ -90,7 +90,7 @@ export async function runStorefronts(rest: readonly string[]): Promise<void> {
           const { body } = await server.post('/desk/storefronts/make', {
             name: `Shop ${at}`,
             shop: { name: `Shop ${at}`, currency: 'EUR' },
-            from: { storefront: 'main', catalog: true },
+            from: { storefront: 'main', catalog: 'copy' },
           });
           ids.push((body as { id: string }).id);
           await server.get(`/shop/${ids.at(-1)}/search?q=zebra`);

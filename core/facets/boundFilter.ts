@@ -2,9 +2,9 @@ import { levelsOf } from '../catalog/levels.ts';
 import { availability } from '../catalog/standardColumns.ts';
 import type { ValueColumn } from '../index/columns.ts';
 import type { NumberColumn } from '../index/numberColumns.ts';
-import { perSnapshot } from '../index/perSnapshot.ts';
+import { perColumns } from '../index/perColumns.ts';
 import type { Snapshot } from '../index/snapshot.ts';
-import { stockOf } from '../index/stock.ts';
+import { stockAttributes, stockOf } from '../index/stock.ts';
 import { searchKey } from '../query/readUnits.ts';
 import type { FilterSetting } from '../setup/parts/filters.ts';
 import type { ValueGroups } from '../setup/parts/valueGroups.ts';
@@ -33,8 +33,8 @@ export interface BoundFilter extends FilterSetting {
   readonly places: () => Uint32Array | null;
 }
 
-const made = perSnapshot<FilterColumn>(60);
-const ordered = perSnapshot<Uint32Array>(60);
+const made = perColumns<FilterColumn>(120);
+const ordered = perColumns<Uint32Array>(120);
 
 /** What a setting makes of each value of its attribute; null where it shows them as they are. */
 function shownBySetting(setting: FilterSetting, grouping: ValueGroups | null): ((text: string) => string[]) | null {
@@ -71,7 +71,7 @@ function columnOf(
     const numbers = snapshot.numbers.get(attribute);
     if (!numbers) return null;
     const key = JSON.stringify([attribute, kind, thresholds ?? null, bands.some(({ days }) => days) ? today : 0]);
-    return made(snapshot, key, () => {
+    return made(snapshot, [attribute], key, () => {
       const names = bands.map(({ value }) => value);
       const places = bands.map((_, at) => at);
       const shown = layShown(names, snapshot.records, (record) => {
@@ -86,13 +86,15 @@ function columnOf(
   const shownFor = shownBySetting(setting, grouping);
   if (attribute === availability.key) {
     const key = JSON.stringify([attribute, kind, prefix, yes, grouping, 'of products']);
-    return made(snapshot, key, () =>
+    return made(snapshot, [attribute, ...stockAttributes], key, () =>
       openShown(onlyOfProducts(snapshot, column, shownFor ?? ((text) => [text])), snapshot.recordFamily),
     );
   }
   if (!shownFor) return column;
   const key = JSON.stringify([attribute, kind === 'tree' || kind === 'yesNo' ? kind : '', prefix, yes, grouping]);
-  return made(snapshot, key, () => openShown(mapValues(column, snapshot.records, shownFor), snapshot.recordFamily));
+  return made(snapshot, [attribute], key, () =>
+    openShown(mapValues(column, snapshot.records, shownFor), snapshot.recordFamily),
+  );
 }
 
 /** Binds one filter to the catalog; without values and numbers where the catalog has nothing for it. */
@@ -115,7 +117,7 @@ export function bindFilter(
     const { attribute, kind, prefix, byHand, valueOrder: order } = setting;
     if (!values || order === 'count' || bands.length > 0) return 'byCount';
     const from = JSON.stringify([attribute, kind, prefix, grouping, order, order === 'hand' ? byHand : null]);
-    return ordered(snapshot, from, () => {
+    return ordered(snapshot, [attribute], from, () => {
       const names = Array.from({ length: values.size }, (_, value) => values.name(value));
       return placesOf(names, order, byHand);
     });

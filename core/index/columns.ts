@@ -257,3 +257,16 @@ export function openValueColumns(
     }),
   );
 }
+
+/** The arrays one attribute's values stand in, record by record: its run of cells, or of offsets and the values there; none where it has no values. */
+export function valueRuns(
+  { sections, attributes, records }: { sections: Sections; attributes: readonly AttributeProfile[]; records: number },
+  attribute: string,
+): Uint32Array[] {
+  const index = attributes.filter(hasValueColumn).findIndex(({ key }) => key === attribute);
+  if (index < 0) return [];
+  const from = sections.u32('columns.base')[index]!;
+  if (sections.u8('columns.isList')[index] === 0) return [sections.u32('cells').subarray(from, from + records)];
+  const start = sections.u32('lists.start').subarray(from, from + records + 1);
+  return [start, sections.u32('lists.ids').subarray(start[0], start[records])];
+}

@@ -1,4 +1,5 @@
 import { availability } from '../catalog/standardColumns.ts';
+import { perColumns } from './perColumns.ts';
 import type { Snapshot } from './snapshot.ts';
 
 /**
@@ -11,8 +12,14 @@ export interface Stock {
   readonly byFamily: Uint8Array;
 }
 
-/** Cost: a pass over the records. */
-export function stockOf(snapshot: Snapshot): Stock {
+/** The attributes that say what is in stock. */
+export const stockAttributes = [availability.key, 'hidden'] as const;
+
+const known = perColumns<Stock>(8);
+/** Cost: a pass over the records, once for each way they stand. */
+export const stockOf = (snapshot: Snapshot): Stock => known(snapshot, stockAttributes, '', () => countStock(snapshot));
+
+function countStock(snapshot: Snapshot): Stock {
   const { records, families, recordFamily, values } = snapshot;
   const byRecord = new Uint8Array(records).fill(1);
   const column = values.get(availability.key);

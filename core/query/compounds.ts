@@ -1,5 +1,6 @@
 import { perSnapshot } from '../index/perSnapshot.ts';
 import type { Snapshot } from '../index/snapshot.ts';
+import type { Language } from '../text/languages.ts';
 import { stem } from '../text/wordForms.ts';
 
 /** Letters each part of a compound has at least: shorter ones are found everywhere. */
@@ -32,27 +33,94 @@ export function compoundParts(word: string, isWord: (text: string) => boolean): 
 /** Whether the catalog's language writes its compounds as one word. */
 export const hasCompounds = ({ language }: Pick<Snapshot, 'language'>): boolean => language === 'de';
 
-const remembered = perSnapshot<ReadonlyMap<string, readonly number[]>>(1);
+/** The compounds of a catalog, by the stem of a part: numbers of the terms, ascending. */
+export interface Compounds {
+  get(root: string): readonly number[];
+}
+
+/** What is known of a catalog's words, in letters alone, so that it outlives their numbers. */
+interface Worked {
+  readonly words: ReadonlySet<string>;
+  /** Roots of the parts of each compound, and the other way round. */
+  readonly rootsOf: ReadonlyMap<string, ReadonlySet<string>>;
+  readonly compoundsOf: ReadonlyMap<string, ReadonlySet<string>>;
+}
+
+const none: Compounds = { get: () => [] };
+const nothing: Worked = { words: new Set(), rootsOf: new Map(), compoundsOf: new Map() };
+/** Words that may come and go until working all out anew is as quick. */
+const mostChanged = 60;
+
+const remembered = perSnapshot<Compounds>(1);
+/** By the bytes of an index, what was worked out last of it or of what patches made of it. */
+const lastWorked = new WeakMap<SharedArrayBuffer, Worked>();
 
 /**
- * By the stem of a word, the catalog's terms that are compounds of it. Worked out once a snapshot, when first asked: a
- * look at every place where a term might be cut. Empty for languages without such compounds.
+ * The catalog's terms that are compounds of a word. Worked out when first asked: a look at every place where a word might
+ * be cut; where a patch brought or took words, a look at these and at what begins or ends with them. Empty for languages
+ * without such compounds.
  */
-export const compoundsOf = (snapshot: Snapshot): ReadonlyMap<string, readonly number[]> =>
-  remembered(snapshot, '', () => findCompounds(snapshot));
+export const compoundsOf = (snapshot: Snapshot): Compounds =>
+  hasCompounds(snapshot) ? remembered(snapshot, '', () => findCompounds(snapshot)) : none;
 
-function findCompounds(snapshot: Snapshot): ReadonlyMap<string, readonly number[]> {
-  const found = new Map<string, number[]>();
-  if (hasCompounds(snapshot)) {
-    const texts = Array.from({ length: snapshot.terms.length }, (_, term) => snapshot.terms.get(term));
-    const words = new Set(texts.filter((text) => text.length >= leastPart && letters.test(text)));
-    for (const [term, text] of texts.entries())
-      for (const part of new Set(compoundParts(text, (word) => words.has(word)).flat())) {
-        const root = stem(part, snapshot.language);
-        const list = found.get(root) ?? [];
-        if (list.at(-1) !== term) list.push(term);
-        found.set(root, list);
-      }
+function findCompounds(snapshot: Snapshot): Compounds {
+  const { terms, layers, language } = snapshot;
+  const [base] = layers as [SharedArrayBuffer];
+  const words = new Set<string>();
+  for (let term = 0; term < terms.length; term++) {
+    const text = terms.get(term);
+    if (text.length >= leastPart && letters.test(text)) words.add(text);
   }
-  return found;
+  const worked = workedOn(lastWorked.get(base) ?? nothing, words, language);
+  lastWorked.set(base, worked);
+  const known = new Map<string, readonly number[]>();
+  return {
+    get(root) {
+      const numbers =
+        known.get(root) ??
+        [...(worked.compoundsOf.get(root) ?? [])].map((word) => terms.find(word)).sort((a, b) => a - b);
+      known.set(root, numbers);
+      return numbers;
+    },
+  };
+}
+
+/** The compounds among some words, from those among others. */
+function workedOn(before: Worked, words: ReadonlySet<string>, language: Language): Worked {
+  const gone = [...before.words].filter((word) => !words.has(word));
+  const born = [...words].filter((word) => !before.words.has(word));
+  const changed = [...gone, ...born];
+  if (changed.length === 0) return before;
+  if (before !== nothing && changed.length > mostChanged) return workedOn(nothing, words, language);
+  // Another part may make a word a compound, or no longer one.
+  const affected =
+    before === nothing
+      ? words
+      : [...words].filter((word) => changed.some((part) => word.endsWith(part) || word.startsWith(part)));
+  const rootsOf = new Map(before.rootsOf);
+  const compounds = new Map(before.compoundsOf);
+  const own = new Set<string>();
+  /** The compounds of a root, in a set that is this answer's own. */
+  const compoundsAt = (root: string): Set<string> => {
+    const known = compounds.get(root);
+    if (known && own.has(root)) return known as Set<string>;
+    own.add(root);
+    const copy = new Set(known);
+    compounds.set(root, copy);
+    return copy;
+  };
+  const forget = (word: string): void => {
+    for (const root of rootsOf.get(word) ?? []) compoundsAt(root).delete(word);
+    rootsOf.delete(word);
+  };
+  for (const word of gone) forget(word);
+  for (const word of affected) {
+    forget(word);
+    const parts = compoundParts(word, (text) => words.has(text)).flat();
+    if (parts.length === 0) continue;
+    const roots = new Set(parts.map((part) => stem(part, language)));
+    rootsOf.set(word, roots);
+    for (const root of roots) compoundsAt(root).add(word);
+  }
+  return { words, rootsOf, compoundsOf: compounds };
 }

@@ -201,7 +201,7 @@ function sideBySide(
 /** The commonest of the catalog's compounds that a word is a part of, in order of term. */
 function compounds(word: string, snapshot: Snapshot, known: ReadonlySet<number>): number[] {
   const { termRecords } = snapshot.postings;
-  const all = compoundsOf(snapshot).get(stem(word, snapshot.language)) ?? [];
+  const all = compoundsOf(snapshot).get(stem(word, snapshot.language));
   return all
     .filter((term) => !known.has(term))
     .sort((a, b) => termRecords[b]! - termRecords[a]! || a - b)
