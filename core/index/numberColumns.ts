@@ -56,6 +56,21 @@ export function packNumbers(
   return { [`numbers.${key}`]: byRecord, [`familyNumbers.${key}`]: byFamily };
 }
 
+/** Orders by the buffer their amounts stand in and where: what patches left as it is shares them. */
+const orders = new WeakMap<ArrayBufferLike, Map<number, Uint32Array>>();
+/** The records that have an amount, least first. Made when first asked for: a sort of them all. */
+function orderOf(byRecord: Float64Array): Uint32Array {
+  const known = orders.get(byRecord.buffer) ?? new Map<number, Uint32Array>();
+  orders.set(byRecord.buffer, known);
+  const order =
+    known.get(byRecord.byteOffset) ??
+    Uint32Array.from(byRecord.keys())
+      .filter((record) => !Number.isNaN(byRecord[record]!))
+      .sort((a, b) => byRecord[a]! - byRecord[b]!);
+  known.set(byRecord.byteOffset, order);
+  return order;
+}
+
 export function openNumberColumns(
   sections: Sections,
   attributes: readonly AttributeProfile[],
@@ -65,14 +80,7 @@ export function openNumberColumns(
   for (const { key } of attributes.filter(isNumeric)) {
     const byRecord = sections.f64(`numbers.${key}`);
     const byFamily = sections.f64(`familyNumbers.${key}`);
-    let byAmount: Uint32Array | null = null;
-    /** The records that have an amount, least first. Made when first asked for: a sort of them all. */
-    const inOrder = (): Uint32Array => {
-      byAmount ??= Uint32Array.from(byRecord.keys())
-        .filter((record) => !Number.isNaN(byRecord[record]!))
-        .sort((a, b) => byRecord[a]! - byRecord[b]!);
-      return byAmount;
-    };
+    const inOrder = (): Uint32Array => orderOf(byRecord);
     /** The first record that counts, from the end that `step` leaves; -1 where it is not among the first looked at. */
     const firstOf = (counts: (record: number) => boolean, step: 1 | -1): number => {
       const order = inOrder();
