@@ -1,11 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
 import type { SearchAnswer } from '../answer/answer.ts';
 import { withMovement } from '../compare/movement.ts';
-import { pinsOf, plansBySearch, pulledScore, totalPull } from '../rules/plansForSearch.ts';
 import { openEngine, prepareSetup } from '../search/prepareSetup.ts';
 import { search } from '../search/search.ts';
 import { initialSetup } from '../setup/initialSetup.ts';
-import type { ShelfPlan } from '../setup/parts/plans.ts';
 import type { Setup } from '../setup/schema.ts';
 import { recordsOf, snapshotOf } from '../testing/randomCatalog.ts';
 import { mostWords, queryWords, searchKey } from './readUnits.ts';
@@ -123,58 +121,8 @@ describe('a shopper’s words', () => {
   });
 });
 
-describe('plans', () => {
-  const plan = (change: Partial<ShelfPlan>): ShelfPlan => ({
-    name: 'Plan',
-    on: true,
-    searches: ['paper'],
-    pins: [],
-    pulls: [],
-    ...change,
-  });
-  const withPlans = (plans: Setup['plans']): Setup => ({ ...setup, plans });
-
-  test('hold for a search however it is typed, and only while they are on', () => {
-    expect(searchKey(' Café   PAPER ')).toBe(searchKey('cafe paper'));
-    const plans = plansBySearch(
-      withPlans({ a: plan({}), b: plan({ on: false }), c: plan({ searches: ['Paper', 'ink'] }) }),
-    );
-    expect(plans.get('paper')?.map(({ id }) => id)).toEqual(['a', 'c']);
-  });
-  test('pins of several plans: the first to name a product has it', () => {
-    const first = { ...plan({ pins: [{ product: 'x', place: 3 }] }), id: 'a' };
-    const second = {
-      ...plan({
-        pins: [
-          { product: 'x', place: 1 },
-          { product: 'y', place: 2 },
-        ],
-      }),
-      id: 'b',
-    };
-    expect(pinsOf([first, second]).map(({ product, place, plan: id }) => [product, place, id])).toEqual([
-      ['y', 2, 'b'],
-      ['x', 3, 'a'],
-    ]);
-  });
-  test('pulls multiply within bounds; 1 leaves a score to the last thousandth', () => {
-    const pull = (amount: number) => ({ plan: 'a', planName: 'A', pull: amount });
-    expect([
-      totalPull([]),
-      totalPull([pull(2), pull(3)]),
-      totalPull([pull(9), pull(9)]),
-      totalPull([pull(0.1), pull(0.1)]),
-    ]).toEqual([1, 6, 10, 0.1]);
-    expect([pulledScore(12_345, 1), pulledScore(12_345, 0.5)]).toEqual([12_345, 6173]);
-  });
-  test('a pin shows a product that the words do not find; hiding wins over it', () => {
-    const pinned = withPlans({ a: plan({ pins: [{ product: 'g1', place: 1 }] }) });
-    expect(ask('paper', pinned).results[0]).toMatchObject({ id: 'g1', score: 0 });
-    const hidden: Setup = { ...pinned, hiding: { 'product:g1': { what: 'product', product: 'g1' } } };
-    expect(ask('paper', hidden).results.map(({ id }) => id)).not.toContain('g1');
-    expect(ask('WU-5000', hidden).total).toBe(0);
-  });
-});
+test('a search is the same for a plan however it is typed', () =>
+  expect(searchKey(' Café   PAPER ')).toBe(searchKey('cafe paper')));
 
 test('movement tells places gained, lost, and what is new', () => {
   const answer = ask('paper');

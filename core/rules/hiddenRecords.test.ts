@@ -62,17 +62,18 @@ describe('a product’s own boost', () => {
     ]),
   );
   const column = boostColumn(boosted);
-  const pullOf = (id: string) => withBoost([], column, boosted.findFamily(id)).map(({ pull }) => pull);
+  const factorOf = (id: string) => withBoost([], column, boosted.findFamily(id), id).map(({ factor }) => factor);
   test('pulls like a plan does, and as far at most', () => {
-    expect(pullOf('a')).toEqual([2]);
-    expect(pullOf('b')).toEqual([]);
-    expect(pullOf('c')).toEqual([10]);
+    expect(factorOf('a')).toEqual([2]);
+    expect(factorOf('b')).toEqual([]);
+    expect(factorOf('c')).toEqual([10]);
   });
-  test('stands behind the pulls of plans', () => {
-    const pull = { plan: 'p', planName: 'Spring', pull: 3 };
-    expect(withBoost([pull], column, boosted.findFamily('a')).map(({ planName }) => planName)).toEqual([
-      'Spring',
-      'Boost of the product',
+  test('stands behind the factors of plans', () => {
+    const spring = { kind: 'plan', id: 'p', name: 'Spring', how: 'exactly' } as const;
+    const factor = { what: 'factor', product: 'a', factor: 3, source: spring } as const;
+    expect(withBoost([factor], column, boosted.findFamily('a'), 'a').map(({ source }) => source.kind)).toEqual([
+      'plan',
+      'boost',
     ]);
   });
   test('costs a catalog without any nothing', () => expect(boostColumn(snapshot)).toBeNull());

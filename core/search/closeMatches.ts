@@ -1,7 +1,7 @@
 import { testFilters } from '../facets/filters.ts';
 import type { QueryWord } from '../query/understand.ts';
 import { withBoost } from '../rules/boosts.ts';
-import { pulledScore, totalPull } from '../rules/plansForSearch.ts';
+import { scoreAfter, totalFactor } from '../rules/resolve.ts';
 import { affordable } from './affordable.ts';
 import type { Engine, PreparedSetup } from './prepareSetup.ts';
 import { type Ranking, rank, type SearchRequest } from './rank.ts';
@@ -89,7 +89,7 @@ function bestOf(
       worth = score;
     }
     if (shown < 0 || showing.found.has(family)) continue;
-    const match = { family, record: shown, score: pulledScore(worth, showing.pullOf(family)), without };
+    const match = { family, record: shown, score: scoreAfter(worth, showing.pullOf(family)), without };
     if (best.length === wanted && !isBefore(showing, match, best[wanted - 1]!)) continue;
     let place = best.length;
     while (place > 0 && isBefore(showing, match, best[place - 1]!)) place--;
@@ -114,14 +114,17 @@ export function closeMatches(
 ): CloseMatch[] {
   const { snapshot, matcher, boosts } = engine;
   const words = wordsOf(ranking);
-  const { pulls, understood, choices, hidden, soldOutLast } = ranking;
+  const { factors, understood, choices, hidden, soldOutLast } = ranking;
   const showing: Showing = {
     found: new Set(ranking.candidates.families),
     isOut: (family) => soldOutLast && engine.familyInStock[family] === 0,
     pullOf:
-      pulls.size === 0 && boosts === null
+      factors.size === 0 && boosts === null
         ? () => 1
-        : (family) => totalPull(withBoost(pulls.get(snapshot.familyId(family)) ?? [], boosts, family)),
+        : (family) => {
+            const product = snapshot.familyId(family);
+            return totalFactor(withBoost(factors.get(product) ?? [], boosts, family, product));
+          },
   };
   const total = words.reduce((sum, { rarity }) => sum + rarity, 0);
   const best = new Map<number, CloseMatch>();

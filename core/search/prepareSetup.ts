@@ -13,7 +13,7 @@ import { type Matcher, openMatcher } from '../ranking/matcher.ts';
 import { bindSignals, type Signal } from '../ranking/signals.ts';
 import { boostColumn } from '../rules/boosts.ts';
 import { hiddenRecords } from '../rules/hiddenRecords.ts';
-import { type PlanInForce, plansBySearch } from '../rules/plansForSearch.ts';
+import { openTriggers, type Triggers } from '../rules/triggers.ts';
 import { bindGains, type Gains, kindNumber } from '../scoring/gains.ts';
 import type { SortingOrder } from '../setup/parts/relevance/sorting.ts';
 import type { Setup } from '../setup/schema.ts';
@@ -75,7 +75,7 @@ export interface PreparedSetup {
   readonly hidden: Uint8Array | null;
   readonly hiddenFromEmptyShelf: Uint8Array | null;
   readonly filters: readonly BoundFilter[];
-  readonly plans: ReadonlyMap<string, readonly PlanInForce[]>;
+  readonly triggers: Triggers;
   readonly signals: readonly Signal[];
   /** The order of the sorting menu with this key, its signals bound when it is first asked for; null for relevance. */
   sortedBy(key: string | undefined): { readonly order: SortingOrder; readonly signals: readonly Signal[] } | null;
@@ -128,7 +128,7 @@ export function prepareSetup(engine: Engine, setup: Setup, today: number): Prepa
     hidden: results,
     hiddenFromEmptyShelf: hiddenFrom('emptyShelf'),
     filters: bindFilters(snapshot, setup, today),
-    plans: plansBySearch(setup),
+    triggers: openTriggers(setup, snapshot.language),
     signals: bindSignals(engine, tieBreakers.signals, today),
     sortedBy(key) {
       const order = sorting.orders.find((each) => each.key === key);

@@ -10,7 +10,8 @@ import type { Candidates } from '../ranking/groupFamilies.ts';
 import type { Signal } from '../ranking/signals.ts';
 import { arrange, type Placed } from '../rules/arrange.ts';
 import { hasBoost, withBoost } from '../rules/boosts.ts';
-import { type AppliedPin, type AppliedPull, pinsOf, pulledScore, pullsOf, totalPull } from '../rules/plansForSearch.ts';
+import type { FactorEffect, PinEffect } from '../rules/effects.ts';
+import { factorsAmong, pinsAmong, resolve, scoreAfter, totalFactor } from '../rules/resolve.ts';
 import { perfect } from '../scoring/formula.ts';
 import type { SortingOrder } from '../setup/parts/relevance/sorting.ts';
 import type { Language } from '../text/languages.ts';
@@ -53,7 +54,7 @@ export interface SearchRequest {
 function pinnedOnly(
   engine: Engine,
   hidden: Uint8Array | null,
-  pins: readonly AppliedPin[],
+  pins: readonly PinEffect[],
   found: Uint32Array,
 ): number[] {
   const { snapshot } = engine;
@@ -91,8 +92,8 @@ export interface Ranking {
   /** By candidate, after pulls. */
   readonly scores: Int32Array;
   readonly placed: readonly Placed[];
-  readonly pins: readonly { readonly candidate: number; readonly place: number; readonly pin: AppliedPin }[];
-  readonly pulls: ReadonlyMap<string, readonly AppliedPull[]>;
+  readonly pins: readonly { readonly candidate: number; readonly place: number; readonly pin: PinEffect }[];
+  readonly factors: ReadonlyMap<string, readonly FactorEffect[]>;
   /** By candidate in order of relevance: the leader's score of its close-call group. */
   readonly leaders: ReadonlyMap<number, number>;
   readonly skuCandidate: number;
@@ -116,11 +117,12 @@ export interface Ranking {
   readonly ignoredFilters: readonly string[];
 }
 
-/** Everything that pulls on a candidate: the plans of the search and the product's own boost. */
-export function pullsOn({ snapshot, boosts }: Engine, ranking: Ranking, candidate: number): readonly AppliedPull[] {
+/** Everything that multiplies a candidate's score: the plans of the search and the product's own boost. */
+export function factorsOn({ snapshot, boosts }: Engine, ranking: Ranking, candidate: number): readonly FactorEffect[] {
   const family = ranking.candidates.families[candidate]!;
-  const list = ranking.pulls.get(snapshot.familyId(family)) ?? [];
-  return ranking.isBrowsing ? list : withBoost(list, boosts, family);
+  const product = snapshot.familyId(family);
+  const list = ranking.factors.get(product) ?? [];
+  return ranking.isBrowsing ? list : withBoost(list, boosts, family, product);
 }
 
 /** A search as it is understood: the words to look for, and what was recognised besides them. */
@@ -229,8 +231,8 @@ export function rank(
           asTyped,
         });
 
-  const plans = prepared.plans.get(searchKey(request.query)) ?? [];
-  const appliedPins = isBrowsing ? [] : pinsOf(plans);
+  const effects = isBrowsing ? [] : resolve(prepared.triggers, { words: wordsOf(request.query).tokens });
+  const appliedPins = pinsAmong(effects);
   const extra = pinnedOnly(engine, searched, appliedPins, found.matches.records);
   if (sku >= 0) extra.push(sku);
   const everywhere = withRecords(found.matches.records, extra);
@@ -251,23 +253,28 @@ export function rank(
   const { failing, ignored } = testFilters(prepared.filters, choices.chosen, records, engine.failing);
   const candidates = engine.grouper.group(records, failing !== null);
 
-  const pulls = isBrowsing ? new Map<string, readonly AppliedPull[]>() : pullsOf(plans);
-  // Only pulls change scores; without any, the grouper's own column is read as it is.
-  const isPulled = pulls.size > 0 || (engine.boosts !== null && !isBrowsing);
+  const factors = factorsAmong(effects);
+  // Only factors change scores; without any, the grouper's own column is read as it is.
+  const isPulled = factors.size > 0 || (engine.boosts !== null && !isBrowsing);
   const scores = isPulled ? candidates.scores.slice() : candidates.scores;
   const candidateOf = new Map<number, number>();
-  if (pulls.size > 0 || appliedPins.length > 0 || sku >= 0)
+  if (factors.size > 0 || appliedPins.length > 0 || sku >= 0)
     for (let at = 0; at < candidates.families.length; at++) candidateOf.set(candidates.families[at]!, at);
-  for (const [product, list] of pulls) {
+  for (const [product, list] of factors) {
     const at = candidateOf.get(snapshot.findFamily(product));
     if (at !== undefined)
-      scores[at] = pulledScore(scores[at]!, totalPull(withBoost(list, engine.boosts, candidates.families[at]!)));
+      scores[at] = scoreAfter(
+        scores[at]!,
+        totalFactor(withBoost(list, engine.boosts, candidates.families[at]!, product)),
+      );
   }
   if (engine.boosts && !isBrowsing)
     for (let at = 0; at < scores.length; at++) {
       const family = candidates.families[at]!;
-      if (hasBoost(engine.boosts, family) && !pulls.has(snapshot.familyId(family)))
-        scores[at] = pulledScore(scores[at]!, totalPull(withBoost([], engine.boosts, family)));
+      if (!hasBoost(engine.boosts, family)) continue;
+      const product = snapshot.familyId(family);
+      if (!factors.has(product))
+        scores[at] = scoreAfter(scores[at]!, totalFactor(withBoost([], engine.boosts, family, product)));
     }
   const sorted = prepared.sortedBy(request.sort);
   // An order the shopper has chosen is kept to: neither pins nor a part number stand before it.
@@ -297,7 +304,7 @@ export function rank(
     scores,
     placed: arrange(pins, [...lead, ...ordered.order], wanted),
     pins,
-    pulls,
+    factors,
     leaders: ordered.leaders,
     skuCandidate,
     soldOutLast,

@@ -6,13 +6,13 @@ import { answerFilters } from '../facets/filters.ts';
 import type { Selection } from '../index/familyCounts.ts';
 import { isHidden } from '../index/recordMask.ts';
 import { corrected, type QueryWord, weak } from '../query/understand.ts';
-import { totalPull } from '../rules/plansForSearch.ts';
+import { toldSource, totalFactor } from '../rules/resolve.ts';
 import { closeMatches, isFilledUp } from './closeMatches.ts';
 import { findContent, type PreparedContent } from './contentEngine.ts';
 import { ignoredParameters } from './ignoredParameters.ts';
 import { offersFor } from './offers.ts';
 import type { Engine, PreparedSetup } from './prepareSetup.ts';
-import { pullsOn, type Ranking, rank, type SearchRequest } from './rank.ts';
+import { factorsOn, type Ranking, rank, type SearchRequest } from './rank.ts';
 import { bindScope, type Scope } from './scope.ts';
 import { whyHere } from './whyHere.ts';
 
@@ -134,7 +134,7 @@ export function search(
   const first = (request.page - 1) * request.limit;
   const results = ranking.placed.slice(first).map(({ candidate, pin }, offset): Result => {
     const family = candidates.families[candidate]!;
-    const pull = totalPull(pullsOn(engine, ranking, candidate));
+    const pull = totalFactor(factorsOn(engine, ranking, candidate));
     const applied = pin === null ? null : ranking.pins[pin]!.pin;
     return {
       ...cardOf(readRecord(candidates.representatives[candidate]!), familyOf(engine, family), prepared.setup),
@@ -142,7 +142,7 @@ export function search(
       score: ranking.scores[candidate]!,
       ...(request.marks && {
         marks: {
-          ...(applied && { pin: { plan: applied.plan, planName: applied.planName } }),
+          ...(applied && { pin: toldSource(applied.source) }),
           ...(pull !== 1 && { pull }),
           ...(candidate === ranking.skuCandidate && { exactSku: true }),
         },

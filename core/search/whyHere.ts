@@ -2,9 +2,9 @@ import type { ExplainedSignal, Why } from '../answer/answer.ts';
 import { labelFromKey } from '../catalog/standardColumns.ts';
 import { explainMatch } from '../ranking/explainMatch.ts';
 import type { Signal } from '../ranking/signals.ts';
-import { totalPull } from '../rules/plansForSearch.ts';
+import { toldFactor, toldSource, totalFactor } from '../rules/resolve.ts';
 import type { Engine, PreparedSetup } from './prepareSetup.ts';
-import { pullsOn, type Ranking } from './rank.ts';
+import { factorsOn, type Ranking } from './rank.ts';
 
 const amountFor = ({ byRecord, values }: Signal, { candidates }: Ranking, candidate: number): number =>
   values[(byRecord ? candidates.representatives : candidates.families)[candidate]!]!;
@@ -45,7 +45,7 @@ export function whyHere(engine: Engine, prepared: PreparedSetup, ranking: Rankin
   const { candidate, pin } = ranking.placed[index]!;
   const representative = ranking.candidates.representatives[candidate]!;
   const lines = explainMatch(snapshot, prepared.setup, prepared.gains, ranking.words, representative);
-  const pulls = pullsOn(engine, ranking, candidate);
+  const factors = factorsOn(engine, ranking, candidate);
   const isSku = candidate === ranking.skuCandidate;
   const leader = ranking.leaders.get(candidate);
   const labels = new Map(snapshot.attributes.map(({ key, label }) => [key, label]));
@@ -66,8 +66,8 @@ export function whyHere(engine: Engine, prepared: PreparedSetup, ranking: Rankin
     closeness: isSku ? [] : (lines?.closeness ?? []),
     whole: isSku ? null : (lines?.whole ?? null),
     matchScore: ranking.candidates.scores[candidate]!,
-    pulls: [...pulls],
-    totalPull: totalPull(pulls),
+    pulls: factors.map(toldFactor),
+    totalPull: totalFactor(factors),
     score: ranking.scores[candidate]!,
     closeCall:
       leader === undefined
@@ -81,7 +81,7 @@ export function whyHere(engine: Engine, prepared: PreparedSetup, ranking: Rankin
     sorted: ranking.sorted && { label: ranking.sorted.order.label, signals: ranking.sorted.signals.map(explainSignal) },
     afterStock:
       ranking.soldOutLast && pin === null && (!isSku || ranking.sorted !== null) && ranking.isSoldOut(candidate),
-    pin: applied && { plan: applied.plan, planName: applied.planName, place: applied.place },
+    pin: applied && { ...toldSource(applied.source), place: applied.place },
     exactSku: isSku,
     together: [...ranking.together],
     narrowed: [

@@ -13,6 +13,7 @@ import { expander, type Way, type Word } from './obviousExpansion.ts';
 import { obviousFilters } from './obviousFilters.ts';
 import { obviousOrder } from './obviousOrder.ts';
 import { phraseReader } from './obviousPhrases.ts';
+import { obviousPlans } from './obviousPlans.ts';
 import { obviousRuns } from './obviousRecognition.ts';
 import { scorer } from './obviousScore.ts';
 import { joinedWith, type Sought, soughtIn, unitsIn } from './obviousUnits.ts';
@@ -228,11 +229,7 @@ export function obviousSearch(
     }
   }
 
-  const key = texts.length > 0 ? tokenize(typed).join(' ') : null;
-  const plans = Object.keys(setup.plans)
-    .sort()
-    .map((id) => setup.plans[id]!)
-    .filter((plan) => plan.on && key && plan.searches.some((text) => tokenize(text).join(' ') === key));
+  const plans = texts.length > 0 ? obviousPlans(setup, typed, stemOf) : [];
   const pins: { product: string; place: number }[] = [];
   for (const pin of plans.flatMap((plan) => plan.pins))
     if (!pins.some(({ product }) => product === pin.product)) pins.push(pin);

@@ -9,6 +9,7 @@ import { initialSetup } from '../setup/initialSetup.ts';
 import type { FilterSetting } from '../setup/parts/filters.ts';
 import type { TieBreaker } from '../setup/parts/relevance/tieBreakers.ts';
 import type { Setup } from '../setup/schema.ts';
+import { planHows } from '../setup/terms/planTerms.ts';
 import type { Language } from '../text/languages.ts';
 
 /** Words near enough to each other for forms, prefixes, corrections and collisions to happen often. */
@@ -224,9 +225,10 @@ export function randomSetup(random: () => number, snapshot: Snapshot, queries: r
     ...(random() < 0.4 ? [{ what: 'product' as const, product: product() }] : []),
     ...(random() < 0.3 ? [{ what: 'tag' as const, tag: pick(random, tags) }] : []),
   ];
-  const plan = (name: string) => ({
+  const plan = (name: string, how: (typeof planHows)[number]) => ({
     name,
     on: random() < 0.9,
+    how,
     searches: queries.filter((query) => query.trim() !== '' && random() < 0.6),
     pins: Array.from({ length: Math.floor(random() * 3) }, () => ({
       product: product(),
@@ -290,7 +292,14 @@ export function randomSetup(random: () => number, snapshot: Snapshot, queries: r
       }),
       ...(random() < 0.2 && { g: { what: 'neverOffered' as const, words: ['brush', 'round'] } }),
     },
-    plans: random() < 0.6 ? { a: plan('First'), b: plan('Second') } : {},
+    // How is not drawn, so that seeds that once failed keep what they made.
+    plans:
+      random() < 0.6
+        ? {
+            a: plan('First', planHows[(queries[0] ?? '').length % 4]!),
+            b: plan('Second', planHows[(queries[2] ?? '').length % 4]!),
+          }
+        : {},
     hiding: Object.fromEntries(hidings.map((hiding) => [hidingKey(hiding), hiding])),
   };
 }

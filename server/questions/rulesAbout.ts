@@ -1,6 +1,7 @@
 import { type CatalogRecord, textsOf } from '../../core/catalog/record.ts';
 import type { Setup } from '../../core/setup/schema.ts';
 import { placeNames } from '../../core/setup/terms/placeTerms.ts';
+import { planHowTexts, usualHow } from '../../core/setup/terms/planTerms.ts';
 
 export interface RuleAbout {
   readonly kind: 'pin' | 'pull' | 'hidden' | 'file' | 'boost';
@@ -11,8 +12,8 @@ export interface RuleAbout {
 /** Every rule of a setup that touches a product, in words. `records` are its variants as they stand. */
 export function rulesAbout(setup: Setup, records: readonly CatalogRecord[], product: string): RuleAbout[] {
   const rules: RuleAbout[] = [];
-  for (const [plan, { name, on, searches, pins, pulls }] of Object.entries(setup.plans)) {
-    const where = `for ${searches.map((search) => `“${search}”`).join(', ') || 'no search yet'}${on ? '' : ' (switched off)'}`;
+  for (const [plan, { name, on, how = usualHow, searches, pins, pulls }] of Object.entries(setup.plans)) {
+    const where = `${planHowTexts[how]} ${searches.map((search) => `“${search}”`).join(', ') || 'no search yet'}${on ? '' : ' (switched off)'}`;
     for (const pin of pins)
       if (pin.product === product)
         rules.push({ kind: 'pin', plan, text: `“${name}” pins it at place ${pin.place} ${where}.` });

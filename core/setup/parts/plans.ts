@@ -2,11 +2,14 @@ import { z } from 'zod';
 import { aSet, fieldsOf, listBy } from '../terms/inside.ts';
 import { leastPull, longest, most } from '../terms/limits.ts';
 import { listed, openPart } from '../terms/part.ts';
+import { planHows, planHowTexts, usualHow } from '../terms/planTerms.ts';
 import { key, productId, searchText } from '../terms/texts.ts';
 
 const shelfPlanSchema = z.strictObject({
   name: z.string().trim().min(1).max(longest.planName),
   on: z.boolean(),
+  /** How its searches hold for what a shopper types; absent: exactly. */
+  how: z.enum(planHows).optional(),
   /** The searches it holds for, compared folded and word by word. */
   searches: z.array(searchText).max(most.searches),
   /** Products at fixed places, counted from 1. */
@@ -40,6 +43,7 @@ export const plans = openPart({
     const twice = taken.find((place, at) => taken.indexOf(place) < at);
     return twice === undefined ? null : { field: 'pins', reason: `Two products are pinned at place ${twice}.` };
   },
+  usualFields: { how: usualHow },
   inside: fieldsOf({ searches: aSet, pins: listBy('product'), pulls: listBy('product') }),
   describe({ before, after }, names) {
     if (!before) return [`Shelf plan “${after!.name}” is added`];
@@ -48,8 +52,9 @@ export const plans = openPart({
     const said: string[] = [];
     if (before.name !== after.name) said.push(`Shelf plan “${before.name}” is now called “${after.name}”`);
     if (before.on !== after.on) said.push(`${plan} is switched ${after.on ? 'on' : 'off'}`);
-    if (before.searches.join('\n') !== after.searches.join('\n'))
-      said.push(`${plan} holds for: ${listed(after.searches)}`);
+    const [was, is] = [before.how ?? usualHow, after.how ?? usualHow];
+    if (before.searches.join('\n') !== after.searches.join('\n') || was !== is)
+      said.push(`${plan} holds ${planHowTexts[is]}: ${listed(after.searches)}`);
     const pins = productChanges(
       { before: before.pins, after: after.pins },
       {

@@ -3,8 +3,9 @@ import { Link, useNavigate, useParams } from 'react-router';
 import { toast } from 'sonner';
 import type { ShelfPlan } from '../../../core/setup/parts/plans.ts';
 import { leastPull, most } from '../../../core/setup/terms/limits.ts';
+import { type PlanHow, planHows, usualHow } from '../../../core/setup/terms/planTerms.ts';
 import { Button, IconButton } from '../parts/Button.tsx';
-import { NumberField, Switch, TextField } from '../parts/Controls.tsx';
+import { Choice, NumberField, Switch, TextField } from '../parts/Controls.tsx';
 import { ProductLine, useProducts } from '../parts/ProductLine.tsx';
 import { ProductPicker } from '../parts/ProductPicker.tsx';
 import { Nothing, Section, shelfRow } from '../parts/Screen.tsx';
@@ -40,7 +41,21 @@ function firstFreePlace(plan: ShelfPlan): number {
 const pullInWords = (pull: number): string =>
   pull === 1 ? 'neither boosted nor lowered' : pull > 1 ? `boosted: score ×${pull}` : `lowered: score ×${pull}`;
 
+const howLabels: Readonly<Record<PlanHow, string>> = {
+  exactly: 'Exactly these words',
+  meaning: 'The same meaning',
+  beginning: 'Beginning with these',
+  containing: 'Containing these',
+};
+const howNotes: Readonly<Record<PlanHow, string>> = {
+  exactly: 'Just these words in this order, whatever their capitals and accents.',
+  meaning: 'The same words in any order, in any form or as a synonym, and none more.',
+  beginning: 'Searches that begin with these words. A plan that holds more exactly comes first.',
+  containing: 'Searches in which these words stand together. A plan that holds more exactly comes first.',
+};
+
 function PlanEditor({ id, plan }: { readonly id: string; readonly plan: ShelfPlan }) {
+  const how = plan.how ?? usualHow;
   const go = useNavigate();
   const isChanged = useChanged('plans')(id);
   const products = useProducts([...plan.pins, ...plan.pulls].map(({ product }) => product));
@@ -75,7 +90,15 @@ function PlanEditor({ id, plan }: { readonly id: string; readonly plan: ShelfPla
       </div>
       <Section
         title="For these searches"
-        note="Exactly these words, whatever their capitals and accents. Click one to try it."
+        note={`${howNotes[how]} Click one to try it.`}
+        aside={
+          <Choice
+            label="How a search is compared"
+            value={how}
+            options={planHows.map((each) => [each, howLabels[each]] as const)}
+            change={(to) => save({ ...plan, how: to })}
+          />
+        }
       >
         <SearchChips
           label="Searches of this plan"

@@ -2,6 +2,7 @@ import { ChevronRight } from 'lucide-react';
 import { Link, useNavigate } from 'react-router';
 import { searchKey } from '../../../core/query/readUnits.ts';
 import type { ShelfPlan } from '../../../core/setup/parts/plans.ts';
+import { planHowTexts, usualHow } from '../../../core/setup/terms/planTerms.ts';
 import { counted } from '../../look/price.ts';
 import { Button } from '../parts/Button.tsx';
 import { Nothing, ScreenHead, shelfRow } from '../parts/Screen.tsx';
@@ -30,7 +31,9 @@ export function ShelfPlans() {
   const go = useNavigate();
   const plans = Object.entries(setup.plans).sort(([, a], [, b]) => a.name.localeCompare(b.name));
   const key = searchKey(query);
-  const known = plans.find(([, plan]) => plan.searches.some((search) => searchKey(search) === key));
+  const known = plans.find(
+    ([, plan]) => (plan.how ?? usualHow) === 'exactly' && plan.searches.some((search) => searchKey(search) === key),
+  );
   const open = (): void => {
     const { id, plan } = query
       ? planFor(query)
@@ -67,7 +70,7 @@ export function ShelfPlans() {
                   <span className="block truncate font-semibold">{plan.name}</span>
                   <span className="block truncate text-[12.5px] text-soft">
                     {plan.searches.length > 0
-                      ? plan.searches.map((search) => `“${search}”`).join(', ')
+                      ? `${planHowTexts[plan.how ?? usualHow]} ${plan.searches.map((search) => `“${search}”`).join(', ')}`
                       : 'for no search yet'}{' '}
                     · {planInWords(plan)}
                   </span>

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Dialog } from 'radix-ui';
 import { type ReactNode, useState } from 'react';
 import type { FoundLine, Why } from '../../../core/answer/answer.ts';
-import { ownBoost } from '../../../core/rules/boosts.ts';
+import { ownBoost } from '../../../core/rules/effects.ts';
 import { call } from '../../client/call.ts';
 import { day } from '../../look/dates.ts';
 import { count } from '../../look/price.ts';

@@ -2,6 +2,7 @@ import { toast } from 'sonner';
 import { searchKey } from '../../../core/query/readUnits.ts';
 import { hidingKey } from '../../../core/setup/hidingKey.ts';
 import type { ShelfPlan } from '../../../core/setup/parts/plans.ts';
+import { planHowTexts, usualHow } from '../../../core/setup/terms/planTerms.ts';
 import type { ProductAct } from '../../bridge/messages.ts';
 import { knownState } from './deskState.ts';
 import { edit, step } from './edits.ts';
@@ -9,15 +10,25 @@ import { edit, step } from './edits.ts';
 /** How hard the window's "boost" and "lower" pull; the plan's screen sets any other. */
 const menuPulls = { boost: 2, lower: 0.5 } as const;
 
+const isExact = ({ how = usualHow }: ShelfPlan): boolean => how === 'exactly';
+
+/** A plan that holds for other searches too and does something to a product: what is undone in it is undone there as well. */
+function widerPlanWith(does: (plan: ShelfPlan) => boolean): { readonly id: string; readonly plan: ShelfPlan } | null {
+  const found = Object.entries(knownState()?.setup.plans ?? {}).find(
+    ([, plan]) => plan.on && !isExact(plan) && does(plan),
+  );
+  return found ? { id: found[0], plan: found[1] } : null;
+}
+
 type Product = { readonly id: string; readonly title: string };
 
-/** The plan that holds for a search, or a new one for it; the first in order of id where there are several. */
+/** The plan that holds for just this search, or a new one for it; the first in order of id where there are several. */
 export function planFor(query: string): { readonly id: string; readonly plan: ShelfPlan } {
   const plans = knownState()?.setup.plans ?? {};
   const key = searchKey(query);
   const id = Object.keys(plans)
     .sort()
-    .find((each) => plans[each]!.searches.some((search) => searchKey(search) === key));
+    .find((each) => isExact(plans[each]!) && plans[each]!.searches.some((search) => searchKey(search) === key));
   if (id) return { id, plan: plans[id]! };
   const name = query.trim();
   return { id: newPlanId(key), plan: { name, on: true, searches: [name], pins: [], pulls: [] } };
@@ -63,10 +74,39 @@ export function actOn(query: string, product: Product, what: ProductAct): void {
     void edit({ part: 'plans', key: id, value });
     toast(message, { description: `In the shelf plan “${value.name}”, not yet published.`, ...undoable });
   };
+  /** Takes something off a product: in the search's own plan, or, after asking, in the one that holds for others too. */
+  const takeOff = (
+    does: (plan: ShelfPlan) => boolean,
+    without: (plan: ShelfPlan) => ShelfPlan,
+    message: string,
+  ): void => {
+    const wider = does(plan) ? null : widerPlanWith(does);
+    if (!wider) {
+      if (does(plan)) save(without(plan), message);
+      return;
+    }
+    toast(`That is done by the shelf plan “${wider.plan.name}”`, {
+      description: `It holds ${planHowTexts[wider.plan.how ?? usualHow]} ${wider.plan.searches.map((search) => `“${search}”`).join(', ')}.`,
+      action: {
+        label: 'Change it there',
+        onClick: () => void edit({ part: 'plans', key: wider.id, value: without(wider.plan) }),
+      },
+    });
+  };
   if (what.act === 'pin')
     save(withPin(plan, product.id, what.place), `“${product.title}” is pinned at place ${what.place} for “${query}”`);
-  else if (what.act === 'unpin') save(withoutPin(plan, product.id), `“${product.title}” is no longer pinned`);
-  else if (what.act === 'neutral') save(withPull(plan, product.id, 1), `“${product.title}” stands by its own score`);
+  else if (what.act === 'unpin')
+    takeOff(
+      (each) => each.pins.some((pin) => pin.product === product.id),
+      (each) => withoutPin(each, product.id),
+      `“${product.title}” is no longer pinned`,
+    );
+  else if (what.act === 'neutral')
+    takeOff(
+      (each) => each.pulls.some((pull) => pull.product === product.id),
+      (each) => withPull(each, product.id, 1),
+      `“${product.title}” stands by its own score`,
+    );
   else
     save(
       withPull(plan, product.id, menuPulls[what.act]),
