@@ -197,6 +197,19 @@ test('shelf plans: pin, boost and lower from the window and from the plan’s sc
     .first()
     .click();
   await expect(page.getByText(/lowered: score ×/)).toBeVisible();
+  // For searches that contain its words it holds too, and says so where somebody takes off there what it does.
+  await desk.trial('linen sketchbook');
+  const title = before[place - 1]!;
+  expect((await desk.titles())[2]).not.toBe(title);
+  await page.getByLabel('How a search is compared').selectOption({ label: 'Containing these' });
+  await expect.poll(async () => (await desk.titles())[2]).toBe(title);
+  await desk.choose(3, 'Take the pin off');
+  await expect(page.getByText('That is done by the shelf plan')).toBeVisible();
+  expect((await desk.titles())[2]).toBe(title);
+  await page.getByRole('button', { name: 'Change it there' }).click();
+  await expect.poll(async () => (await desk.titles())[2]).not.toBe(title);
+  await page.getByRole('button', { name: /^Undo/ }).first().click();
+  await desk.trial('sketchbook');
   await page.getByRole('switch', { name: 'The plan is in force' }).click();
   await expect.poll(async () => (await desk.titles()).join()).toBe(before.join());
   await desk.undoAll();

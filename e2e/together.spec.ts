@@ -177,7 +177,7 @@ test('a storefront shares records in its own language and money, and follows par
     .toMatchObject({ title: expect.stringContaining('Kadmiumrot'), currency: 'EUR' });
   const ben = await person(browser, 'Ben', '/germany/main/relevance');
   const width = (page: Page) => page.getByRole('spinbutton', { name: 'Width of a close call, in points' });
-  await expect(ben.getByText('Settings of relevance follow Wren & Umber')).toBeVisible();
+  await expect(ben.getByText('Rules of relevance follow Wren & Umber')).toBeVisible();
   // Declined, the field shows what holds.
   await width(ben).pressSequentially('7');
   await ben.keyboard.press('Enter');
@@ -188,7 +188,7 @@ test('a storefront shares records in its own language and money, and follows par
   await width(ada).fill('5');
   await ada.keyboard.press('Enter');
   await ada.getByRole('button', { name: 'Publish…' }).click();
-  await expect(ada.getByRole('checkbox', { name: /^Germany follows this one in settings of relevance/ })).toBeChecked();
+  await expect(ada.getByRole('checkbox', { name: /^Germany follows this one in rules of relevance/ })).toBeChecked();
   await ada.getByRole('button', { name: 'Publish to shoppers' }).click();
   await expect(ben.getByText('Ada published what this storefront follows')).toBeVisible();
   await expect(width(ben)).toHaveValue('5');
@@ -201,7 +201,7 @@ test('a storefront shares records in its own language and money, and follows par
   await ada.getByRole('button', { name: 'Publish to shoppers' }).click();
   await expect(ben.getByText('What it published last was held back')).toBeVisible();
   await ben.getByRole('button', { name: 'Make them this storefront’s own' }).click();
-  await expect(ben.getByText('Settings of relevance follow Wren & Umber')).toBeHidden();
+  await expect(ben.getByText('Rules of relevance follow Wren & Umber')).toBeHidden();
   await width(ben).fill('8');
   await ben.keyboard.press('Enter');
   await expect(width(ben)).toHaveValue('8');

@@ -43,15 +43,17 @@ export interface DraftWrites {
    * Merges another setup of the storefront into a draft, as one step: another draft, or the release that is live, up to
    * which the draft is then. Refused where it has been changed since `seen`, or a conflict is not answered.
    */
-  mergeInto(
-    ref: DraftRef,
-    from: SetupRef,
-    answers: readonly AnsweredConflict[],
-    seen: number,
-    who: string,
-    at: number,
-  ): WriteOutcome;
+  mergeInto: MergeInto;
 }
+
+type MergeInto = (
+  ref: DraftRef,
+  from: SetupRef,
+  answers: readonly AnsweredConflict[],
+  seen: number,
+  who: string,
+  at: number,
+) => WriteOutcome;
 
 /** What two drafts, or a draft and a release, come from. */
 function commonBase(db: Db, setups: SetupsReader, ours: DraftRef, theirs: SetupRef): Setup {
@@ -205,28 +207,19 @@ export function openDraftWrites(db: Db, setups: SetupStores): DraftWrites {
       if (!headOf(ref)) throw noSuchSetup(ref);
       setRemoved.run({ ...ref, at: null });
     }).immediate,
-    mergeInto: db.transaction(
-      (
-        ref: DraftRef,
-        from: SetupRef,
-        answers: readonly AnsweredConflict[],
-        seen: number,
-        who: string,
-        at: number,
-      ): WriteOutcome => {
-        refuseGone(ref);
-        const theirs = setupOf(setups, from);
-        const { changes, conflicts } = mergedInto(db, setups, ref, from, new Map(answers));
-        if (conflicts.length > 0) return { refusal: { code: 'conflicts' } };
-        const draft = setups.draft(ref);
-        const whole = withOwnParts(changes, draft);
-        const before = draft.baseNumber();
-        const base = 'draft' in from ? before : (setups.releases(ref.storefront).liveNumber() ?? before);
-        const outcome = draft.takeOver(whole, { source: nameOf(from), base }, seen, who, at);
-        if ('refusal' in outcome) return outcome;
-        if ('draft' in from) noteBase(ref, from.draft, lastStep.get(ref.storefront, ref.draft)!, theirs);
-        return outcome;
-      },
-    ).immediate,
+    mergeInto: db.transaction((...[ref, from, answers, seen, who, at]: Parameters<MergeInto>): WriteOutcome => {
+      refuseGone(ref);
+      const theirs = setupOf(setups, from);
+      const { changes, conflicts } = mergedInto(db, setups, ref, from, new Map(answers));
+      if (conflicts.length > 0) return { refusal: { code: 'conflicts' } };
+      const draft = setups.draft(ref);
+      const whole = withOwnParts(changes, draft);
+      const before = draft.baseNumber();
+      const base = 'draft' in from ? before : (setups.releases(ref.storefront).liveNumber() ?? before);
+      const outcome = draft.takeOver(whole, { source: nameOf(from), base }, seen, who, at);
+      if ('refusal' in outcome) return outcome;
+      if ('draft' in from) noteBase(ref, from.draft, lastStep.get(ref.storefront, ref.draft)!, theirs);
+      return outcome;
+    }).immediate,
   };
 }

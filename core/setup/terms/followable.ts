@@ -1,7 +1,7 @@
 /** The parts a storefront can follow another one's in, with what is in each, as it stands at the head of a sentence. */
 export const followable = {
   attributes: 'Attributes',
-  relevance: 'Settings of relevance',
+  relevance: 'Rules of relevance',
   filters: 'Filters',
   valueGroups: 'Value groups',
   vocabulary: 'Words of the vocabulary',

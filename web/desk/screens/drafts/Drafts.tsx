@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { Link, useSearchParams } from 'react-router';
+import { Link } from 'react-router';
 import { toast } from 'sonner';
 import { longestName, longestNote } from '../../../../api/limits.ts';
 import type { DraftRow } from '../../../../api/storefrontEndpoints.ts';
@@ -9,7 +9,8 @@ import { ago, dayAndTime } from '../../../look/dates.ts';
 import { counted } from '../../../look/price.ts';
 import { Button } from '../../parts/Button.tsx';
 import { TextField } from '../../parts/Controls.tsx';
-import { Loading, LoadProblem, ScreenHead, Section, shelfRow } from '../../parts/Screen.tsx';
+import { ListScreen } from '../../parts/ListScreen.tsx';
+import { Section, shelfRow } from '../../parts/Screen.tsx';
 import { bringUpTo } from '../../shell/BehindNotice.tsx';
 import { goTo, usePlace } from '../../state/place.ts';
 import { arrange, useDrafts } from '../../state/storefronts.ts';
@@ -18,38 +19,22 @@ import { Previews } from './Previews.tsx';
 
 /** Watch: plans that are under way at the same time, each in a draft of its own. */
 export function Drafts() {
-  const { data, error, refetch } = useDrafts();
-  const [parameters, setParameters] = useSearchParams();
-  const isBeginning = parameters.has('begin');
-  const open = data?.drafts.filter(({ removedAt }) => removedAt === null) ?? [];
-  const out = data?.drafts.filter(({ removedAt }) => removedAt !== null) ?? [];
+  const query = useDrafts();
+  const open = query.data?.drafts.filter(({ removedAt }) => removedAt === null) ?? [];
+  const out = query.data?.drafts.filter(({ removedAt }) => removedAt !== null) ?? [];
   return (
-    <>
-      <ScreenHead
-        title="Drafts"
-        aside={
-          !isBeginning && (
-            <Button tone="strong" onClick={() => setParameters({ begin: '' })}>
-              Begin a draft
-            </Button>
-          )
-        }
-      >
-        Plans that are under way at the same time: a season that is being prepared, a dead end that is mended today.
-        Each has its own undo and its own address.
-      </ScreenHead>
-      {isBeginning && data && <BeginDraft drafts={open} live={data.live} close={() => setParameters({})} />}
-      {error && !data ? (
-        <LoadProblem error={error} again={() => void refetch()} />
-      ) : !data ? (
-        <Loading what="Reading the drafts" />
-      ) : (
-        <ul aria-label="Drafts" className="space-y-[5px]">
-          {open.map((draft) => (
-            <Draft key={draft.id} draft={draft} isOnly={open.length === 1} />
-          ))}
-        </ul>
-      )}
+    <ListScreen
+      title="Drafts"
+      intro="Plans that are under way at the same time: a season that is being prepared, a dead end that is mended today. Each has its own undo and its own address."
+      query={query}
+      loading="Reading the drafts"
+      make={{
+        label: 'Begin a draft',
+        parameter: 'begin',
+        form: ({ live }, close) => <BeginDraft drafts={open} live={live} close={close} />,
+      }}
+      list={() => open.map((draft) => <Draft key={draft.id} draft={draft} isOnly={open.length === 1} />)}
+    >
       <Previews />
       {out.length > 0 && (
         <Section title="Taken out" note="Nobody finds these any more; all that was in them is kept.">
@@ -71,7 +56,7 @@ export function Drafts() {
           </ul>
         </Section>
       )}
-    </>
+    </ListScreen>
   );
 }
 

@@ -1,6 +1,5 @@
 import { ExternalLink } from 'lucide-react';
 import { useState } from 'react';
-import { useSearchParams } from 'react-router';
 import { toast } from 'sonner';
 import { longestName } from '../../../../api/limits.ts';
 import type { StorefrontRow } from '../../../../api/storefrontEndpoints.ts';
@@ -9,7 +8,8 @@ import { ago, dayAndTime } from '../../../look/dates.ts';
 import { counted } from '../../../look/price.ts';
 import { Button } from '../../parts/Button.tsx';
 import { TextField } from '../../parts/Controls.tsx';
-import { Loading, LoadProblem, ScreenHead, shelfRow } from '../../parts/Screen.tsx';
+import { ListScreen } from '../../parts/ListScreen.tsx';
+import { shelfRow } from '../../parts/Screen.tsx';
 import { goTo, usePlace } from '../../state/place.ts';
 import { arrange, useStorefronts } from '../../state/storefronts.ts';
 import { Following } from './Following.tsx';
@@ -18,43 +18,31 @@ import { RemoveStorefront } from './RemoveStorefront.tsx';
 
 /** The shops one desk is for. */
 export function Storefronts() {
-  const { data, error, refetch } = useStorefronts();
-  const [parameters, setParameters] = useSearchParams();
-  const isMaking = parameters.has('make');
+  const query = useStorefronts();
   return (
-    <>
-      <ScreenHead
-        title="Storefronts"
-        aside={
-          !isMaking && (
-            <Button tone="strong" onClick={() => setParameters({ make: '' })}>
-              Make a storefront
-            </Button>
-          )
-        }
-      >
-        One desk for more than one shop. Each has drafts, releases and shoppers of its own; what is done in one shows in
-        another only where that one shares its records or follows it.
-      </ScreenHead>
-      {isMaking && data && <MakeStorefront storefronts={data.storefronts} close={() => setParameters({})} />}
-      {error && !data ? (
-        <LoadProblem error={error} again={() => void refetch()} />
-      ) : !data ? (
-        <Loading what="Reading the storefronts" />
-      ) : (
-        <ul aria-label="Storefronts" className="space-y-[5px]">
-          {data.storefronts.map((storefront) => (
-            <Storefront
-              key={storefront.id}
-              storefront={storefront}
-              isOnly={data.storefronts.length === 1}
-              lender={data.storefronts.find(({ id }) => id === storefront.shares)?.name ?? null}
-            />
-          ))}
-        </ul>
-      )}
+    <ListScreen
+      title="Storefronts"
+      intro="One desk for more than one shop. Each has drafts, releases and shoppers of its own; what is done in one shows in another only where that one shares its records or follows it."
+      query={query}
+      loading="Reading the storefronts"
+      make={{
+        label: 'Make a storefront',
+        parameter: 'make',
+        form: ({ storefronts }, close) => <MakeStorefront storefronts={storefronts} close={close} />,
+      }}
+      list={({ storefronts }) =>
+        storefronts.map((storefront) => (
+          <Storefront
+            key={storefront.id}
+            storefront={storefront}
+            isOnly={storefronts.length === 1}
+            lender={storefronts.find(({ id }) => id === storefront.shares)?.name ?? null}
+          />
+        ))
+      }
+    >
       <Following />
-    </>
+    </ListScreen>
   );
 }
 
