@@ -8,6 +8,7 @@ import type { Setup } from '../../core/setup/schema.ts';
 import type { DraftRef } from '../../core/setup/setupRef.ts';
 import { type EntryEdit, withEntries } from '../../core/setup/withEntry.ts';
 import type { Db } from './database.ts';
+import { oncePerDatabase } from './oncePerDatabase.ts';
 import { openReleases, type ReleaseReader } from './releaseReader.ts';
 
 /** Reads one draft beside the releases of its storefront; each revision is parsed once and kept. */
@@ -41,6 +42,11 @@ const mostApplied = 30_000;
 
 export const entryKey = ({ part, key }: { readonly part: string; readonly key: string }): string => `${part}/${key}`;
 
+/** A draft, as statements name it. */
+export interface Names {
+  readonly storefront: string;
+  readonly draft: string;
+}
 interface EntryRow {
   readonly part: string;
   readonly key: string;
@@ -87,6 +93,29 @@ function applied(state: State, revision: number, changes: Iterable<EntryChange>)
   return { revision, setup: withEntries(state.setup, edits), setAside: [...setAside.values()] };
 }
 
+const statementsOf = oncePerDatabase((db) => {
+  const readRevision = db
+    .prepare<Names, number>(
+      'SELECT revision FROM draft WHERE storefront = @storefront AND id = @draft AND removed_at IS NULL',
+    )
+    .pluck();
+  const readBase = db
+    .prepare<Names, number | null>('SELECT base_release FROM draft WHERE storefront = @storefront AND id = @draft')
+    .pluck();
+  const readPruned = db
+    .prepare<Names, number>('SELECT pruned_to FROM draft WHERE storefront = @storefront AND id = @draft')
+    .pluck();
+  const readAll = db.prepare<Names, EntryRow>(
+    'SELECT part, key, value FROM setup_entry WHERE storefront = @storefront AND draft = @draft',
+  );
+  const readSince = db
+    .prepare<Names & { revision: number }, string>(
+      `SELECT changes FROM journal WHERE storefront = @storefront AND draft = @draft AND revision > @revision ORDER BY id`,
+    )
+    .pluck();
+  return { readRevision, readBase, readPruned, readAll, readSince };
+});
+
 /** `releasesOf` gives the releases of storefronts, where somebody reads them already. */
 export function openDraftReader(
   db: Db,
@@ -95,27 +124,7 @@ export function openDraftReader(
 ): DraftReader {
   const releases = releasesOf(ref.storefront);
   const names = { storefront: ref.storefront, draft: ref.draft };
-  const readRevision = db
-    .prepare<typeof names, number>(
-      'SELECT revision FROM draft WHERE storefront = @storefront AND id = @draft AND removed_at IS NULL',
-    )
-    .pluck();
-  const readBase = db
-    .prepare<typeof names, number | null>(
-      'SELECT base_release FROM draft WHERE storefront = @storefront AND id = @draft',
-    )
-    .pluck();
-  const readPruned = db
-    .prepare<typeof names, number>('SELECT pruned_to FROM draft WHERE storefront = @storefront AND id = @draft')
-    .pluck();
-  const readAll = db.prepare<typeof names, EntryRow>(
-    'SELECT part, key, value FROM setup_entry WHERE storefront = @storefront AND draft = @draft',
-  );
-  const readSince = db
-    .prepare<typeof names & { revision: number }, string>(
-      `SELECT changes FROM journal WHERE storefront = @storefront AND draft = @draft AND revision > @revision ORDER BY id`,
-    )
-    .pluck();
+  const { readRevision, readBase, readPruned, readAll, readSince } = statementsOf(db);
   let state: State | null = null;
   let difference: Difference | null = null;
 

@@ -3,6 +3,7 @@ import { leaderOf } from '../../core/setup/leaderOf.ts';
 import type { Setup } from '../../core/setup/schema.ts';
 import type { FollowablePart } from '../../core/setup/terms/followable.ts';
 import type { Db } from './database.ts';
+import { oncePerDatabase } from './oncePerDatabase.ts';
 import type { ReleaseReader } from './releaseReader.ts';
 
 /** Which storefronts follow others, by what is live in them. */
@@ -15,7 +16,7 @@ export interface FollowersReader {
   reach(storefront: string, setup: Setup): Reached[];
 }
 
-export function openFollowersReader(db: Db, releasesOf: (storefront: string) => ReleaseReader): FollowersReader {
+const statementsOf = oncePerDatabase((db) => {
   const followersOf = db
     .prepare<[string, string], string>(
       `SELECT s.id FROM storefront s JOIN release r ON r.storefront = s.id AND r.number = s.release
@@ -24,6 +25,11 @@ export function openFollowersReader(db: Db, releasesOf: (storefront: string) => 
        ORDER BY s.made_at, s.id`,
     )
     .pluck();
+  return { followersOf };
+});
+
+export function openFollowersReader(db: Db, releasesOf: (storefront: string) => ReleaseReader): FollowersReader {
+  const { followersOf } = statementsOf(db);
   const followers = (leader: string): string[] => followersOf.all(leader, leader);
   const liveIn = (storefront: string): Setup => releasesOf(storefront).live()!.setup;
   return {

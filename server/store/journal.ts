@@ -1,7 +1,8 @@
 import { type EntryChange, isChange } from '../../core/setup/entries.ts';
 import type { DraftRef } from '../../core/setup/setupRef.ts';
 import type { Db } from './database.ts';
-import { entryKey } from './draftReader.ts';
+import { entryKey, type Names } from './draftReader.ts';
+import { oncePerDatabase } from './oncePerDatabase.ts';
 
 /** One step of a draft as it was journaled. */
 export interface Step {
@@ -73,25 +74,24 @@ function stepReader(): (row: Row | undefined) => Step | null {
   };
 }
 
-export function openJournal(db: Db, { storefront, draft }: DraftRef): Journal {
-  const names = { storefront, draft };
+const statementsOf = oncePerDatabase((db) => {
   const ofDraft = 'WHERE storefront = @storefront AND draft = @draft';
   const columns = 'id, who, at, changes, source, base_before AS baseBefore, base_after AS baseAfter';
   const ofState = (state: StepState, order: 'DESC' | 'ASC') =>
-    db.prepare<typeof names & { who: string }, Row>(
+    db.prepare<Names & { who: string }, Row>(
       `SELECT ${columns} FROM journal ${ofDraft} AND kind = 'edit' AND state = '${state}' AND who = @who
        ORDER BY id ${order} LIMIT 1`,
     );
   const [lastDone, firstUndone] = [ofState('done', 'DESC'), ofState('undone', 'ASC')];
-  const byId = db.prepare<typeof names & { id: number }, Row>(`SELECT ${columns} FROM journal ${ofDraft} AND id = @id`);
-  const ofRevision = db.prepare<typeof names & { revision: number }, Row>(
+  const byId = db.prepare<Names & { id: number }, Row>(`SELECT ${columns} FROM journal ${ofDraft} AND id = @id`);
+  const ofRevision = db.prepare<Names & { revision: number }, Row>(
     `SELECT ${columns} FROM journal ${ofDraft} AND revision = @revision`,
   );
-  const lastId = db.prepare<typeof names, number | null>(`SELECT max(id) FROM journal ${ofDraft}`).pluck();
-  const since = db.prepare<typeof names & { revision: number }, { who: string; changes: string; began: number }>(
+  const lastId = db.prepare<Names, number | null>(`SELECT max(id) FROM journal ${ofDraft}`).pluck();
+  const since = db.prepare<Names & { revision: number }, { who: string; changes: string; began: number }>(
     `SELECT who, changes, coalesce(first_revision, 0) AS began FROM journal ${ofDraft} AND revision > @revision ORDER BY id`,
   );
-  const after = db.prepare<typeof names & { id: number }, { who: string; changes: string }>(
+  const after = db.prepare<Names & { id: number }, { who: string; changes: string }>(
     `SELECT who, changes FROM journal ${ofDraft} AND id > @id ORDER BY id`,
   );
   const add = db.prepare(
@@ -105,6 +105,13 @@ export function openJournal(db: Db, { storefront, draft }: DraftRef): Journal {
   );
   const setState = db.prepare('UPDATE journal SET state = @state WHERE id = @id');
   const dropUndone = db.prepare(`UPDATE journal SET state = 'gone' ${ofDraft} AND state = 'undone' AND who = @who`);
+  return { lastDone, firstUndone, byId, ofRevision, lastId, since, after, add, join, setState, dropUndone };
+});
+
+export function openJournal(db: Db, { storefront, draft }: DraftRef): Journal {
+  const names = { storefront, draft };
+  const { lastDone, firstUndone, byId, ofRevision, lastId, since, after, add, join, setState, dropUndone } =
+    statementsOf(db);
   const [readDone, readUndone, readOther] = [stepReader(), stepReader(), stepReader()];
   return {
     lastDone: (who) => readDone(lastDone.get({ ...names, who })),

@@ -3,6 +3,7 @@ import { changesBetween } from '../../core/setup/entries.ts';
 import { readSetup } from '../../core/setup/readSetup.ts';
 import type { Setup } from '../../core/setup/schema.ts';
 import type { Db } from './database.ts';
+import { oncePerDatabase } from './oncePerDatabase.ts';
 
 export interface Release {
   readonly number: number;
@@ -29,7 +30,7 @@ export interface ReleaseReader {
 /** Releases kept parsed. A setup of 20,000 decisions takes about 12 MB. */
 const releasesKept = 4;
 
-function openReleaseReader(db: Db, storefront: string): ReleaseReader {
+const statementsOf = oncePerDatabase((db) => {
   const readLiveNumber = db.prepare<[string], number | null>('SELECT release FROM storefront WHERE id = ?').pluck();
   const readRelease = db.prepare<[string, number], ReleaseHead & { document: string }>(
     'SELECT number, at, who, note, document FROM release WHERE storefront = ? AND number = ?',
@@ -40,6 +41,11 @@ function openReleaseReader(db: Db, storefront: string): ReleaseReader {
   const readChanges = db
     .prepare<[string, number], string | null>('SELECT changes FROM release WHERE storefront = ? AND number = ?')
     .pluck();
+  return { readLiveNumber, readRelease, readHeads, readChanges };
+});
+
+function openReleaseReader(db: Db, storefront: string): ReleaseReader {
+  const { readLiveNumber, readRelease, readHeads, readChanges } = statementsOf(db);
   const known = new Map<number, Release>();
 
   const release = (number: number): Release | null => {

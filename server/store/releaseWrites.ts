@@ -5,6 +5,7 @@ import { canonical } from '../../core/setup/terms/canonical.ts';
 import { followable } from '../../core/setup/terms/followable.ts';
 import type { Db } from './database.ts';
 import type { FollowersReader } from './followers.ts';
+import { oncePerDatabase } from './oncePerDatabase.ts';
 import type { ReleaseReader } from './releaseReader.ts';
 
 /** Who made a release, when, and what is noted about it. */
@@ -25,11 +26,7 @@ export interface ReleaseWrites {
   renewFollowers(storefront: string, heldBack: ReadonlySet<string>, publishing: Publishing): string[];
 }
 
-export function openReleaseWrites(
-  db: Db,
-  releasesOf: (storefront: string) => ReleaseReader,
-  { reach }: FollowersReader,
-): ReleaseWrites {
+const statementsOf = oncePerDatabase((db) => {
   const lastRelease = db
     .prepare<[string], number | null>('SELECT max(number) FROM release WHERE storefront = ?')
     .pluck();
@@ -49,7 +46,15 @@ export function openReleaseWrites(
               AND e.part = 'following' AND json_extract(e.value, '$.storefront') = @leader
               AND e.key IN (SELECT value FROM json_each(@parts))) = @count`,
   );
+  return { lastRelease, add, setLive, bumpFollowing, moveBase };
+});
 
+export function openReleaseWrites(
+  db: Db,
+  releasesOf: (storefront: string) => ReleaseReader,
+  { reach }: FollowersReader,
+): ReleaseWrites {
+  const { lastRelease, add, setLive, bumpFollowing, moveBase } = statementsOf(db);
   const insert = (storefront: string, setup: Setup, { who, note, at }: Publishing): number => {
     const last = lastRelease.get(storefront) ?? 0;
     const against = releasesOf(storefront).release(last)?.setup;

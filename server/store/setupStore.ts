@@ -8,10 +8,11 @@ import { canonical } from '../../core/setup/terms/canonical.ts';
 import type { FollowablePart } from '../../core/setup/terms/followable.ts';
 import type { EntryEdit } from '../../core/setup/withEntry.ts';
 import type { Db } from './database.ts';
-import { type DraftReader, entryKey, openDraftReader } from './draftReader.ts';
+import { type DraftReader, entryKey, type Names, openDraftReader } from './draftReader.ts';
 import { refusedAsChain, refusedByFollowing } from './followChecks.ts';
 import { openFollowersReader } from './followers.ts';
 import { meant, openJournal, type TakenOver } from './journal.ts';
+import { oncePerDatabase } from './oncePerDatabase.ts';
 import { openReleases, type ReleaseReader } from './releaseReader.ts';
 import { openReleaseWrites, type Publishing } from './releaseWrites.ts';
 import type { ChangedAgain, ChangedSince, Refusal, StaleWrite, UnknownRevision, WriteOutcome } from './writeOutcome.ts';
@@ -77,6 +78,38 @@ class RolledBack extends Error {
   }
 }
 
+const statementsOf = oncePerDatabase((db) => {
+  const readStored = db
+    .prepare<Names & { part: string; key: string }, string>(
+      'SELECT value FROM setup_entry WHERE storefront = @storefront AND draft = @draft AND part = @part AND key = @key',
+    )
+    .pluck();
+  const countStored = db
+    .prepare<Names & { part: string }, number>(
+      'SELECT count(*) FROM setup_entry WHERE storefront = @storefront AND draft = @draft AND part = @part',
+    )
+    .pluck();
+  const removeEntry = db.prepare(
+    'DELETE FROM setup_entry WHERE storefront = @storefront AND draft = @draft AND part = @part AND key = @key',
+  );
+  const storeEntry = db.prepare(
+    `INSERT OR REPLACE INTO setup_entry (storefront, draft, part, key, value)
+     VALUES (@storefront, @draft, @part, @key, @value)`,
+  );
+  const bumpRevision = db
+    .prepare<Names, number>(
+      'UPDATE draft SET revision = revision + 1 WHERE storefront = @storefront AND id = @draft RETURNING revision',
+    )
+    .pluck();
+  const setBase = db.prepare('UPDATE draft SET base_release = @base WHERE storefront = @storefront AND id = @draft');
+  const noteMade = db.prepare('UPDATE storefront SET made_at = @at WHERE id = @storefront AND made_at = 0');
+  const addDraft = db.prepare(
+    `INSERT INTO draft (storefront, id, revision, format, name, who, made_at, base_release)
+     VALUES (@storefront, @draft, 1, @format, @name, @who, @at, 1)`,
+  );
+  return { readStored, countStored, removeEntry, storeEntry, bumpRevision, setBase, noteMade, addDraft };
+});
+
 /** `releasesOf` gives the releases of storefronts, where somebody reads them already. */
 export function openSetupStore(
   db: Db,
@@ -90,35 +123,8 @@ export function openSetupStore(
   const releases = openReleaseWrites(db, releasesOf, followers);
   const { revision } = reader;
   const journal = openJournal(db, ref);
-  const readStored = db
-    .prepare<typeof names & { part: string; key: string }, string>(
-      'SELECT value FROM setup_entry WHERE storefront = @storefront AND draft = @draft AND part = @part AND key = @key',
-    )
-    .pluck();
-  const countStored = db
-    .prepare<typeof names & { part: string }, number>(
-      'SELECT count(*) FROM setup_entry WHERE storefront = @storefront AND draft = @draft AND part = @part',
-    )
-    .pluck();
-  const removeEntry = db.prepare(
-    'DELETE FROM setup_entry WHERE storefront = @storefront AND draft = @draft AND part = @part AND key = @key',
-  );
-  const storeEntry = db.prepare(
-    `INSERT OR REPLACE INTO setup_entry (storefront, draft, part, key, value)
-     VALUES (@storefront, @draft, @part, @key, @value)`,
-  );
-  const bumpRevision = db
-    .prepare<typeof names, number>(
-      'UPDATE draft SET revision = revision + 1 WHERE storefront = @storefront AND id = @draft RETURNING revision',
-    )
-    .pluck();
-  const setBase = db.prepare('UPDATE draft SET base_release = @base WHERE storefront = @storefront AND id = @draft');
-  const noteMade = db.prepare('UPDATE storefront SET made_at = @at WHERE id = @storefront AND made_at = 0');
-  const addDraft = db.prepare(
-    `INSERT INTO draft (storefront, id, revision, format, name, who, made_at, base_release)
-     VALUES (@storefront, @draft, 1, @format, @name, @who, @at, 1)`,
-  );
-
+  const { readStored, countStored, removeEntry, storeEntry, bumpRevision, setBase, noteMade, addDraft } =
+    statementsOf(db);
   /** An entry as it is stored, whether or not it can be read; null where there is none. */
   const stored = (part: string, key: string): unknown => {
     const text = readStored.get({ ...names, part, key });
