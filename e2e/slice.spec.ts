@@ -210,6 +210,12 @@ test('shelf plans: pin, boost and lower from the window and from the plan’s sc
   await expect.poll(async () => (await desk.titles())[2]).not.toBe(title);
   await page.getByRole('button', { name: /^Undo/ }).first().click();
   await desk.trial('sketchbook');
+  // On days that are over it does nothing.
+  await page.getByLabel('Last day of the plan').fill('2020-01-06');
+  await expect(page.getByText('Its days are over.')).toBeVisible();
+  await expect.poll(async () => (await desk.titles()).join()).toBe(before.join());
+  await page.getByLabel('Last day of the plan').fill('');
+  await expect.poll(async () => (await desk.titles())[2]).toBe(title);
   await page.getByRole('switch', { name: 'The plan is in force' }).click();
   await expect.poll(async () => (await desk.titles()).join()).toBe(before.join());
   await desk.undoAll();

@@ -14,13 +14,15 @@ const plan = (change: Partial<ShelfPlan>): ShelfPlan => ({
   pulls: [],
   ...change,
 });
+/** 1 December 2026. */
+const today = 20_788;
 const setupWith = (plans: Record<string, ShelfPlan>, vocabulary: Setup['vocabulary'] = {}): Setup => ({
   ...initialSetup([]),
   plans,
   vocabulary,
 });
 const held = (plans: Record<string, ShelfPlan>, search: string, vocabulary: Setup['vocabulary'] = {}) =>
-  openTriggers(setupWith(plans, vocabulary), 'en')
+  openTriggers(setupWith(plans, vocabulary), 'en', today)
     .holdingFor(search.split(' '))
     .map(({ plan: { id } }) => id)
     .join();
@@ -67,6 +69,14 @@ describe('the plans of a search', () => {
     expect(held(plans, 'small round brush')).toBe('b,a');
     expect(held(plans, 'flat brush')).toBe('a,b');
   });
+  test.each([
+    [{ from: '2026-12-01', until: '2026-12-01' }, 'a'],
+    [{ from: '2026-12-02' }, ''],
+    [{ until: '2026-11-30' }, ''],
+    [{ from: '2026-11-01', until: '2026-12-24' }, 'a'],
+  ])('hold on their days, the first and the last among them: %j', (days, ids) =>
+    expect(held({ a: plan({ searches: ['ink'], ...days }) }, 'ink')).toBe(ids),
+  );
   test('a word that is a name of something else in programs is a word', () =>
     expect(held({ constructor: plan({ how: 'containing', searches: ['constructor'] }) }, 'toy constructor')).toBe(
       'constructor',
@@ -75,7 +85,7 @@ describe('the plans of a search', () => {
 
 describe('what plans do together', () => {
   const effectsOf = (plans: Record<string, ShelfPlan>, search: string) =>
-    resolve(openTriggers(setupWith(plans), 'en'), { words: search.split(' ') });
+    resolve(openTriggers(setupWith(plans), 'en', today), { words: search.split(' ') });
   const both = {
     a: plan({
       name: 'Loose',
@@ -114,7 +124,7 @@ describe('what plans do together', () => {
     expect([totalFactor(factors.get('x')!), totalFactor(factors.get('y')!), totalFactor([])]).toEqual([6, 0.5, 1]);
   });
   test('a search without words has none', () =>
-    expect(resolve(openTriggers(setupWith(both), 'en'), { words: [] })).toEqual([]));
+    expect(resolve(openTriggers(setupWith(both), 'en', today), { words: [] })).toEqual([]));
   test('together factors stay between a tenth and ten times', () => {
     const strong = (factor: number): FactorEffect => ({
       what: 'factor',

@@ -1,3 +1,4 @@
+import { dayNumber } from '../base/day.ts';
 import { wordsOf } from '../query/readUnits.ts';
 import type { ShelfPlan } from '../setup/parts/plans.ts';
 import type { Setup } from '../setup/schema.ts';
@@ -36,10 +37,14 @@ function synonymsByStem(setup: Setup, stemOf: (word: string) => string): Readonl
   return all;
 }
 
+/** Whether a day is one of a plan's. */
+const isOnAt = ({ from, until }: ShelfPlan, today: number): boolean =>
+  (from === undefined || dayNumber(from) <= today) && (until === undefined || today <= dayNumber(until));
+
 const keyOfAll = (stems: readonly string[]): string => [...stems].sort().join(' ');
 
-/** Works out once what each plan holds for. Cost: a little for each search of a plan; up to 64 sayings of those by meaning. */
-export function openTriggers(setup: Setup, language: Language): Triggers {
+/** Works out once what each plan holds for on a day, in days since 1970. Cost: a little for each search of a plan; up to 64 sayings of those by meaning. */
+export function openTriggers(setup: Setup, language: Language, today: number): Triggers {
   const stemOf = (word: string): string => stem(word, language);
   const stopWords = new Set(
     Object.values(setup.vocabulary).flatMap((entry) =>
@@ -63,7 +68,7 @@ export function openTriggers(setup: Setup, language: Language): Triggers {
   };
   for (const id of Object.keys(setup.plans).sort()) {
     const plan = { ...setup.plans[id]!, id };
-    if (!plan.on) continue;
+    if (!plan.on || !isOnAt(plan, today)) continue;
     const how = plan.how ?? usualHow;
     for (const search of plan.searches) {
       const sought = wordsOf(search).tokens;

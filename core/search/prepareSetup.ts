@@ -128,7 +128,7 @@ export function prepareSetup(engine: Engine, setup: Setup, today: number): Prepa
     hidden: results,
     hiddenFromEmptyShelf: hiddenFrom('emptyShelf'),
     filters: bindFilters(snapshot, setup, today),
-    triggers: openTriggers(setup, snapshot.language),
+    triggers: openTriggers(setup, snapshot.language, today),
     signals: bindSignals(engine, tieBreakers.signals, today),
     sortedBy(key) {
       const order = sorting.orders.find((each) => each.key === key);

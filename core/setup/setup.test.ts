@@ -54,6 +54,12 @@ describe('an edit', () => {
   };
 
   test('that fits its entry is taken', () => expect(refused('plans', 'a', plan)).toBeNull());
+  test('of days the wrong way round, or of none, is refused in a sentence', () => {
+    expect(refused('plans', 'a', { ...plan, from: '2026-12-02', until: '2026-12-01' })).toMatchObject({
+      ...{ field: 'until', message: 'It ends before it begins.' },
+    });
+    expect(refused('plans', 'a', { ...plan, from: '2026-02-30' })).toMatchObject({ field: 'from' });
+  });
   test('with a wrong field is refused with the field', () =>
     expect(refused('plans', 'a', { ...plan, pins: [{ product: 'p1', place: 0 }] })).toMatchObject({
       code: 'invalid-entry',

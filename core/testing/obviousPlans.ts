@@ -5,7 +5,13 @@ import { tokenize } from '../text/tokenize.ts';
 type How = NonNullable<ShelfPlan['how']>;
 
 /** The plans that hold for a search, the most exact first, by trying each search of each plan: what the fast way is held to. */
-export function obviousPlans(setup: Setup, typed: string, stemOf: (word: string) => string): ShelfPlan[] {
+export function obviousPlans(
+  setup: Setup,
+  typed: string,
+  stemOf: (word: string) => string,
+  today: number,
+): ShelfPlan[] {
+  const now = new Date(today * 86_400_000).toISOString().slice(0, 10);
   const words = tokenize(typed);
   const entries = Object.values(setup.vocabulary);
   const stopWords = entries.flatMap((entry) => (entry.what === 'stopWords' ? entry.words.flatMap(tokenize) : []));
@@ -54,7 +60,8 @@ export function obviousPlans(setup: Setup, typed: string, stemOf: (word: string)
     .flatMap((plan) => {
       const how = plan.how ?? 'exactly';
       const held = plan.searches.map(tokenize).filter((sought) => sought.length > 0 && holds[how](sought));
-      return plan.on && held.length > 0
+      const isItsDay = (plan.from ?? now) <= now && now <= (plan.until ?? now);
+      return plan.on && isItsDay && held.length > 0
         ? [{ plan, rank: order.indexOf(how), most: Math.max(...held.map((sought) => sought.length)) }]
         : [];
     })

@@ -229,7 +229,7 @@ export function obviousSearch(
     }
   }
 
-  const plans = texts.length > 0 ? obviousPlans(setup, typed, stemOf) : [];
+  const plans = texts.length > 0 ? obviousPlans(setup, typed, stemOf, today) : [];
   const pins: { product: string; place: number }[] = [];
   for (const pin of plans.flatMap((plan) => plan.pins))
     if (!pins.some(({ product }) => product === pin.product)) pins.push(pin);

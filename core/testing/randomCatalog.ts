@@ -229,6 +229,8 @@ export function randomSetup(random: () => number, snapshot: Snapshot, queries: r
     name,
     on: random() < 0.9,
     how,
+    ...((queries[0] ?? '').length % 7 === 0 && { from: '1970-01-02' }),
+    ...((queries[2] ?? '').length % 7 === 0 && { until: '1969-12-31' }),
     searches: queries.filter((query) => query.trim() !== '' && random() < 0.6),
     pins: Array.from({ length: Math.floor(random() * 3) }, () => ({
       product: product(),

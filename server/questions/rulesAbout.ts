@@ -12,8 +12,8 @@ export interface RuleAbout {
 /** Every rule of a setup that touches a product, in words. `records` are its variants as they stand. */
 export function rulesAbout(setup: Setup, records: readonly CatalogRecord[], product: string): RuleAbout[] {
   const rules: RuleAbout[] = [];
-  for (const [plan, { name, on, how = usualHow, searches, pins, pulls }] of Object.entries(setup.plans)) {
-    const where = `${planHowTexts[how]} ${searches.map((search) => `“${search}”`).join(', ') || 'no search yet'}${on ? '' : ' (switched off)'}`;
+  for (const [plan, { name, on, how = usualHow, from, until, searches, pins, pulls }] of Object.entries(setup.plans)) {
+    const where = `${planHowTexts[how]} ${searches.map((search) => `“${search}”`).join(', ') || 'no search yet'}${from ? ` from ${from}` : ''}${until ? ` until ${until}` : ''}${on ? '' : ' (switched off)'}`;
     for (const pin of pins)
       if (pin.product === product)
         rules.push({ kind: 'pin', plan, text: `“${name}” pins it at place ${pin.place} ${where}.` });

@@ -1,11 +1,14 @@
 import { ArrowLeft, X } from 'lucide-react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { toast } from 'sonner';
+import { dayText } from '../../../core/base/day.ts';
+import { localDay } from '../../../core/base/localDay.ts';
 import type { ShelfPlan } from '../../../core/setup/parts/plans.ts';
 import { leastPull, most } from '../../../core/setup/terms/limits.ts';
 import { type PlanHow, planHows, usualHow } from '../../../core/setup/terms/planTerms.ts';
 import { Button, IconButton } from '../parts/Button.tsx';
 import { Choice, NumberField, Switch, TextField } from '../parts/Controls.tsx';
+import { DayField } from '../parts/DayField.tsx';
 import { ProductLine, useProducts } from '../parts/ProductLine.tsx';
 import { ProductPicker } from '../parts/ProductPicker.tsx';
 import { Nothing, Section, shelfRow } from '../parts/Screen.tsx';
@@ -53,6 +56,39 @@ const howNotes: Readonly<Record<PlanHow, string>> = {
   beginning: 'Searches that begin with these words. A plan that holds more exactly comes first.',
   containing: 'Searches in which these words stand together. A plan that holds more exactly comes first.',
 };
+
+/** The days on which a plan holds, and what they mean today. */
+function Days({ plan, save }: { readonly plan: ShelfPlan; save(plan: ShelfPlan): void }) {
+  const { setup } = useDeskState();
+  const { from, until } = plan;
+  const today = dayText(localDay(setup.storefront.shop.timeZone, Date.now()));
+  const change = (days: Pick<ShelfPlan, 'from' | 'until'>): void => save({ ...plan, ...days });
+  return (
+    <div className="mt-2.5 flex flex-wrap items-center gap-x-2 gap-y-1 text-[13px]">
+      From
+      <DayField
+        label="First day of the plan"
+        value={from ?? ''}
+        change={(to) => change({ from: to === '' ? undefined : to })}
+      />
+      until
+      <DayField
+        label="Last day of the plan"
+        value={until ?? ''}
+        change={(to) => change({ until: to === '' ? undefined : to })}
+      />
+      {from !== undefined && until !== undefined && until < from ? (
+        <span className="text-on-changed">It ends before it begins.</span>
+      ) : from !== undefined && today < from ? (
+        <span className="text-soft">It is not in force yet.</span>
+      ) : until !== undefined && until < today ? (
+        <span className="text-on-changed">Its days are over.</span>
+      ) : (
+        from === undefined && until === undefined && <span className="text-soft">Without days it always holds.</span>
+      )}
+    </div>
+  );
+}
 
 function PlanEditor({ id, plan }: { readonly id: string; readonly plan: ShelfPlan }) {
   const how = plan.how ?? usualHow;
@@ -105,6 +141,7 @@ function PlanEditor({ id, plan }: { readonly id: string; readonly plan: ShelfPla
           searches={plan.searches}
           change={(searches) => save({ ...plan, searches })}
         />
+        <Days plan={plan} save={save} />
         {plan.searches.length === 0 && (
           <p className="mt-2 text-[13px] text-on-changed">Until a search is named, the plan does nothing.</p>
         )}

@@ -3,6 +3,7 @@ import { Link, useNavigate } from 'react-router';
 import { searchKey } from '../../../core/query/readUnits.ts';
 import type { ShelfPlan } from '../../../core/setup/parts/plans.ts';
 import { planHowTexts, usualHow } from '../../../core/setup/terms/planTerms.ts';
+import { day } from '../../look/dates.ts';
 import { counted } from '../../look/price.ts';
 import { Button } from '../parts/Button.tsx';
 import { Nothing, ScreenHead, shelfRow } from '../parts/Screen.tsx';
@@ -24,6 +25,9 @@ function planInWords(plan: ShelfPlan): string {
 }
 
 /** Arrange: plans for named searches. */
+const daysInWords = ({ from, until }: ShelfPlan): string =>
+  [from && `from ${day(from)}`, until && `until ${day(until)}`].filter(Boolean).join(' ');
+
 export function ShelfPlans() {
   const { setup } = useDeskState();
   const changed = useChanged('plans');
@@ -75,6 +79,9 @@ export function ShelfPlans() {
                     · {planInWords(plan)}
                   </span>
                 </span>
+                {(plan.from ?? plan.until) !== undefined && (
+                  <span className="shrink-0 text-[12.5px] text-soft">{daysInWords(plan)}</span>
+                )}
                 {!plan.on && <span className="rounded bg-paper px-2 py-0.5 text-[12.5px] text-soft">switched off</span>}
                 <ChevronRight size={16} aria-hidden className="text-soft" />
               </Link>

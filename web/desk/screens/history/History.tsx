@@ -9,6 +9,7 @@ import { addressOf, call } from '../../../client/call.ts';
 import { ago, dayAndTime } from '../../../look/dates.ts';
 import { Button } from '../../parts/Button.tsx';
 import { Choice, TextField } from '../../parts/Controls.tsx';
+import { DayField } from '../../parts/DayField.tsx';
 import { Loading, LoadProblem, Nothing, ScreenHead, shelfRow } from '../../parts/Screen.tsx';
 import { partNames } from '../../shell/ChangeList.tsx';
 import { useDeskState } from '../../state/deskState.ts';
@@ -103,16 +104,10 @@ export function History() {
           value={sought.product}
           change={(product) => setSought({ ...sought, product })}
         />
-        <label className="inline-flex items-center gap-1.5 text-[13px] text-soft">
+        <span className="inline-flex items-center gap-1.5 text-[13px] text-soft">
           until
-          <input
-            type="date"
-            aria-label="Until which day"
-            className="rounded-md border bg-surface px-2 py-[2px] text-ink hover:border-edge"
-            value={until}
-            onChange={(event) => setSought({ ...sought, until: event.target.value })}
-          />
-        </label>
+          <DayField label="Until which day" value={until} change={(to) => setSought({ ...sought, until: to })} />
+        </span>
       </div>
       {data && <KeptFor days={data.pages[0]!.keptDays} />}
       {error && !data ? (
