@@ -173,7 +173,9 @@ export function openImportJobs(options: ImportJobOptions): ImportJobs {
   };
   /** Runs an order in a thread; its messages count only while the job is this one and has not been stopped. */
   const run = (order: ImportOrder): void => {
-    const running = new Worker(options.worker, { workerData: order, resourceLimits: forRows });
+    // The first file of a storefront is waited for by its shoppers; what it only shares comes after others all the same.
+    const comesFirst = catalogs.generation() === 0 && !(order.kind === 'read' && order.options.rows.kind === 'lent');
+    const running = new Worker(options.worker, { workerData: { ...order, comesFirst }, resourceLimits: forRows });
     const id = job!.id;
     worker = running;
     startedAt = now();

@@ -10,10 +10,14 @@ import { rebuildIndex } from './mendCatalog.ts';
 import { FileProblem } from './sources/source.ts';
 import { importNice, readInThread } from './threadedRows.ts';
 
-export type ImportOrder =
+export type ImportOrder = {
+  /** Whether nobody comes before it: a storefront has no catalog until this is done. */
+  readonly comesFirst?: boolean;
+} & (
   | { readonly kind: 'examine'; readonly path: string; readonly form: FileForm | null; readonly terms: ShopTerms }
   | { readonly kind: 'read'; readonly options: ImportOptions }
-  | { readonly kind: 'rebuild'; readonly folder: DataFolder; readonly generation: number };
+  | { readonly kind: 'rebuild'; readonly folder: DataFolder; readonly generation: number }
+);
 export type ImportMessage =
   | { readonly progress: ImportProgress }
   | { readonly examined: ExaminedFile }
@@ -22,8 +26,8 @@ export type ImportMessage =
   | { readonly failed: string };
 
 const order = workerData as ImportOrder;
-// Where the shop has no catalog until this is done, nobody comes before it.
-if (order.kind !== 'rebuild') comeAfterOthers(importNice);
+const nice = order.kind === 'rebuild' || order.comesFirst ? 0 : importNice;
+comeAfterOthers(nice);
 const say = (message: ImportMessage): void => parentPort!.postMessage(message);
 
 async function work(): Promise<ImportMessage> {
@@ -31,7 +35,13 @@ async function work(): Promise<ImportMessage> {
     case 'examine':
       return { examined: await examineFile(order.path, order.form ?? undefined, order.terms) };
     case 'read':
-      return { imported: await importCatalog(order.options, (progress) => say({ progress }), readInThread) };
+      return {
+        imported: await importCatalog(
+          order.options,
+          (progress) => say({ progress }),
+          (file) => readInThread(file, nice),
+        ),
+      };
     case 'rebuild':
       rebuildIndex(order.folder, order.generation, (phase, share) =>
         say({ progress: { phase, rows: 0, rejected: 0, share } }),

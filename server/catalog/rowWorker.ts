@@ -1,16 +1,17 @@
 import { once } from 'node:events';
 import { parentPort, workerData } from 'node:worker_threads';
 import { comeAfterOthers } from '../threadPriority.ts';
-import { type FileToRead, readFileRows } from './readRows.ts';
+import { readFileRows } from './readRows.ts';
 import { FileProblem } from './sources/source.ts';
-import { batchesAhead, importNice, type RowMessage } from './threadedRows.ts';
+import { batchesAhead, type RowMessage, type RowWork } from './threadedRows.ts';
 
-comeAfterOthers(importNice);
+const { file, nice } = workerData as RowWork;
+comeAfterOthers(nice);
 const port = parentPort!;
 let ahead = 0;
 port.on('message', () => ahead--);
 try {
-  for await (const batch of readFileRows(workerData as FileToRead)) {
+  for await (const batch of readFileRows(file)) {
     port.postMessage({ batch } satisfies RowMessage);
     // What is not taken yet waits in memory: the file is read no further meanwhile.
     ahead++;

@@ -17,9 +17,15 @@ export const batchesAhead = 6;
 /** Much room for what is soon forgotten, as rows are: looking for them often costs more than the room. */
 export const forRows = { maxYoungGenerationSizeMb: 64 };
 
+/** What a thread is started with: the file, and how far it comes after others. */
+export interface RowWork {
+  readonly file: FileToRead;
+  readonly nice: number;
+}
+
 /** A thread that reads a file. */
-export const rowThread = (worker: URL, file: FileToRead): Worker =>
-  new Worker(worker, { workerData: file, resourceLimits: forRows });
+export const rowThread = (worker: URL, file: FileToRead, nice = importNice): Worker =>
+  new Worker(worker, { workerData: { file, nice } satisfies RowWork, resourceLimits: forRows });
 
 /**
  * A file's rows as `readFileRows` gives them, read by a thread of their own, so that reading goes on while what was read
@@ -43,6 +49,6 @@ export async function* threadedRows(thread: Worker): AsyncGenerator<ReadBatch> {
 
 const built = new URL('rowWorker.js', import.meta.url);
 /** Reads a file in a thread, where the server and the terminal run as they are built. */
-export async function* readInThread(file: FileToRead): AsyncGenerator<ReadBatch> {
-  yield* threadedRows(rowThread(built, file));
+export async function* readInThread(file: FileToRead, nice = importNice): AsyncGenerator<ReadBatch> {
+  yield* threadedRows(rowThread(built, file, nice));
 }

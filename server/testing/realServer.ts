@@ -21,7 +21,7 @@ export interface RealServer extends ServerAt {
   kill(): Promise<void>;
 }
 
-const startsWithin = 60_000;
+const startsWithin = 120_000;
 
 export function serverAt(base: string): ServerAt {
   const answer = async (response: Response) => ({
