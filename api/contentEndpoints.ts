@@ -1,10 +1,34 @@
 import { z } from 'zod';
-import { contentKinds } from '../core/content/contentKinds.ts';
+import { conditionSchema } from '../core/setup/terms/condition.ts';
+import { contentKinds } from '../core/setup/terms/contentTerms.ts';
+import { productId } from '../core/setup/terms/texts.ts';
 import { endpoint } from './endpoint.ts';
 import { paths } from './paths.ts';
 
 const none = z.object({});
 const whole = z.number().int();
+const origin = z
+  .enum(['imported', 'changed', 'here'])
+  .describe('From a file, from a file with something decided here laid over it, or made here.');
+
+const listedArticle = z.object({
+  id: z.string(),
+  origin,
+  title: z.string(),
+  link: z.string(),
+  words: whole,
+  isLeftOut: z.boolean(),
+});
+const listedCollection = z.object({
+  id: z.string(),
+  origin,
+  title: z.string(),
+  rule: z.string().describe('What makes a product belong to it, in words.'),
+  parent: z.string().describe('The collection it stands below, by id; empty for none.'),
+  products: whole,
+  isLeftOut: z.boolean(),
+  isThere: z.boolean().describe('Whether it is there now, by its dates.'),
+});
 
 /** Articles and collections. */
 export const contentEndpoints = {
@@ -14,22 +38,39 @@ export const contentEndpoints = {
     query: none,
     body: none,
     answer: z.object({
-      articles: z.array(
-        z.object({ id: z.string(), title: z.string(), link: z.string(), words: whole, isLeftOut: z.boolean() }),
-      ),
-      collections: z.array(
-        z.object({
-          id: z.string(),
-          title: z.string(),
-          rule: z.string().describe('What makes a product belong to it, in words.'),
-          products: whole,
-          isLeftOut: z.boolean(),
-        }),
-      ),
+      articles: z.array(listedArticle),
+      collections: z.array(listedCollection),
       settings: z.record(
         z.enum(contentKinds),
         z.object({ found: z.boolean(), weights: z.record(z.string(), z.number()) }),
       ),
+    }),
+  }),
+  collection: endpoint({
+    ...paths.collection,
+    summary: 'One collection as the draft decides it, and its products as far as they stand by hand.',
+    query: z.object({ id: productId }),
+    body: none,
+    answer: listedCollection.extend({
+      text: z.string(),
+      picture: z.string(),
+      condition: conditionSchema.nullable().describe('Null where its products are chosen by hand.'),
+      chosen: z.array(z.string()).describe('Its products in their order, where they are chosen by hand.'),
+      first: z.array(z.string()),
+      sort: z.string(),
+      direction: z.enum(['high', 'low']),
+    }),
+  }),
+  article: endpoint({
+    ...paths.article,
+    summary: 'One article as the draft decides it.',
+    query: z.object({ id: productId }),
+    body: none,
+    answer: listedArticle.extend({
+      text: z.string(),
+      markup: z.string().nullable().describe('Its text marked up, safe to show; null where it has no markup.'),
+      picture: z.string(),
+      tags: z.array(z.string()),
     }),
   }),
   bringInContent: endpoint({

@@ -1,9 +1,10 @@
 import { z } from 'zod';
 import { cardSchema, resultSchema, searchAnswerSchema } from '../core/answer/answer.ts';
-import { articleSchema } from '../core/content/content.ts';
+import { shownArticleSchema } from '../core/content/shownArticle.ts';
 import { productDetailSchema } from '../core/product/productDetail.ts';
 import { longestQuery } from '../core/query/readUnits.ts';
 import { setupParts } from '../core/setup/registry.ts';
+import { momentText } from '../core/setup/terms/moments.ts';
 import { decisionKeyText, productId } from '../core/setup/terms/texts.ts';
 import { catalogEndpoints } from './catalogEndpoints.ts';
 import { contentEndpoints } from './contentEndpoints.ts';
@@ -18,6 +19,7 @@ import { paths } from './paths.ts';
 import { previewEndpoints } from './previewEndpoints.ts';
 import { productEndpoints } from './productEndpoints.ts';
 import { proposalEndpoints } from './proposalEndpoints.ts';
+import { ruleEndpoints } from './ruleEndpoints.ts';
 import { deskSearchQuery, sayings, setupName, shopSearchQuery } from './searchQuery.ts';
 import { deskStateSchema } from './stateSchema.ts';
 import { storefrontEndpoints } from './storefrontEndpoints.ts';
@@ -101,7 +103,7 @@ export const endpoints = {
     summary: 'One article as its own page would show it under that draft.',
     query: z.object({ id: productId }),
     body: none,
-    answer: articleSchema,
+    answer: shownArticleSchema,
   }),
   shopProduct: endpoint({
     ...paths.shopProduct,
@@ -122,14 +124,14 @@ export const endpoints = {
     summary: 'One article as its own page shows it, by the published setup.',
     query: z.object({ id: productId }),
     body: none,
-    answer: articleSchema,
+    answer: shownArticleSchema,
   }),
   deskShopArticle: endpoint({
     ...paths.deskShopArticle,
     summary: 'The same under the draft or the published setup.',
     query: z.object({ id: productId, from: setupName.optional() }),
     body: none,
-    answer: articleSchema,
+    answer: shownArticleSchema,
   }),
   why: endpoint({
     ...paths.why,
@@ -142,6 +144,7 @@ export const endpoints = {
         sort: z.string().max(80).default(''),
         collection: z.string().max(200).default(''),
         asWords: sayings,
+        at: momentText.optional().describe('The moment it is asked as of, on the storefront’s clock.'),
       })
       .catchall(z.unknown()),
     body: none,
@@ -267,6 +270,7 @@ export const endpoints = {
   ...demandEndpoints,
   ...contentEndpoints,
   ...proposalEndpoints,
+  ...ruleEndpoints,
   ...effectEndpoints,
   ...filterEndpoints,
   ...vocabularyEndpoints,

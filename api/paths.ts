@@ -31,10 +31,19 @@ export const paths = {
   filterProposals: { method: 'get', path: '/desk/{storefront}/{draft}/filters/proposals' },
   filterWorth: { method: 'get', path: '/desk/{storefront}/{draft}/filters/worth' },
   attributeValues: { method: 'get', path: '/desk/{storefront}/{draft}/filters/values' },
+  conditionMet: { method: 'post', path: '/desk/{storefront}/{draft}/rules/condition' },
+  pullFor: { method: 'post', path: '/desk/{storefront}/{draft}/rules/pull' },
+  ruleUse: { method: 'get', path: '/desk/{storefront}/{draft}/rules/use' },
+  readRules: { method: 'post', path: '/desk/{storefront}/{draft}/rules/read' },
+  amounts: { method: 'post', path: '/desk/{storefront}/{draft}/rules/amounts' },
+  ruleFigures: { method: 'get', path: '/desk/{storefront}/{draft}/rules/figures' },
+  ruleEffect: { method: 'post', path: '/desk/{storefront}/{draft}/rules/effect' },
   proposals: { method: 'get', path: '/desk/{storefront}/{draft}/proposals' },
   acceptProposals: { method: 'post', path: '/desk/{storefront}/{draft}/proposals/accept' },
   declineProposal: { method: 'post', path: '/desk/{storefront}/{draft}/proposals/decline' },
   content: { method: 'get', path: '/desk/{storefront}/{draft}/content' },
+  collection: { method: 'get', path: '/desk/{storefront}/{draft}/content/collection' },
+  article: { method: 'get', path: '/desk/{storefront}/{draft}/content/article' },
   bringInContent: { method: 'post', path: '/desk/{storefront}/{draft}/content/import' },
   topSearches: { method: 'get', path: '/desk/{storefront}/{draft}/demand/searches' },
   demand: { method: 'get', path: '/desk/{storefront}/{draft}/demand' },
@@ -117,7 +126,7 @@ const words = new Map(['desk', 'shop'].map((side) => [side, wordsOf(side)]));
 /** First words of the desk's screens: in addresses of before storefronts had names they stand first. */
 export const screenNames: ReadonlySet<string> = new Set([
   ...['catalog', 'content', 'attributes', 'relevance', 'vocabulary', 'filters', 'proposals', 'plans', 'hiding'],
-  ...['empty-shelf', 'demand', 'releases', 'storefronts', 'drafts', 'history'],
+  ...['house-rules', 'review', 'empty-shelf', 'demand', 'releases', 'storefronts', 'drafts', 'history'],
 ]);
 
 /** Ids no storefront may have, since addresses begin with them. */

@@ -1,7 +1,7 @@
 import { z } from 'zod';
+import { hidingLimits } from '../core/setup/parts/hiding.ts';
 import { decisionSchema } from '../core/setup/parts/products.ts';
 import { longest } from '../core/setup/terms/limits.ts';
-import { places } from '../core/setup/terms/placeTerms.ts';
 import { productId as id, key } from '../core/setup/terms/texts.ts';
 import { endpoint } from './endpoint.ts';
 import { mostCells, mostIds } from './limits.ts';
@@ -53,7 +53,7 @@ export const productActSchema = z.discriminatedUnion('act', [
   z.strictObject({ act: z.literal('removeTag'), tag: z.string().trim().min(1).max(200) }),
   z.strictObject({ act: z.literal('set'), attribute: key, text: z.string().max(longest.decidedText) }),
   z.strictObject({ act: z.literal('discard'), attribute: key.nullable() }),
-  z.strictObject({ act: z.literal('hide'), from: z.array(z.enum(places)).min(1).max(3).optional() }),
+  z.strictObject({ act: z.literal('hide'), ...hidingLimits }),
   z.strictObject({ act: z.literal('show') }),
 ]);
 export type ProductAct = z.infer<typeof productActSchema>;
@@ -111,7 +111,9 @@ export const productEndpoints = {
         z.object({
           kind: z.enum(['pin', 'pull', 'hidden', 'file', 'boost']),
           plan: z.string().nullable(),
+          rule: z.string().nullable(),
           text: z.string(),
+          isInForce: z.boolean(),
         }),
       ),
       searches: z.array(z.object({ query: z.string(), place: whole.nullable(), of: whole })),

@@ -2,6 +2,8 @@ import { z } from 'zod';
 import { longestQuery } from '../core/query/readUnits.ts';
 import type { SearchRequest } from '../core/search/rank.ts';
 import { readName } from '../core/setup/setupRef.ts';
+import { momentText } from '../core/setup/terms/moments.ts';
+import { devices } from '../core/setup/terms/planTerms.ts';
 import { languages } from '../core/text/languages.ts';
 import { chosenFilters } from './filterParameters.ts';
 import { unknownName } from './problem.ts';
@@ -43,6 +45,8 @@ const shopFields = {
   sort: z.string().max(80).default(''),
   /** Sayings to be taken as words though they are recognised. */
   asWords: sayings,
+  /** What the shopper looks with, where the shop says so: plans may hold for some devices only. */
+  device: z.enum(devices).optional(),
   /** Asked by the search box while the shopper types. */
   box: flag.default(false),
   /** The shopper's language, for the names of filters and values. */
@@ -59,6 +63,8 @@ const deskFields = {
   ...shopFields,
   /** Which setup of the storefront answers; absent: the draft that the address names. */
   from: setupName.optional(),
+  /** The moment it is asked as of, on the storefront's clock: what is in force by its dates then; absent: now. */
+  at: momentText.optional(),
   explain: flag.default(false),
   /** Compare places with what is published. */
   movement: flag.default(false),
@@ -103,7 +109,7 @@ export const deskSearchQuery = withFilters(deskFields);
 
 /** The engine's request from a validated query: by the shop, the desk and the terminal alike. */
 export function requestOf(query: z.output<typeof shopSearchQuery>): SearchRequest {
-  const { q, page, limit, typing, collection, sort, asWords, box, language, like, ...rest } = query;
+  const { q, page, limit, typing, collection, sort, asWords, box, device, language, like, ...rest } = query;
   return {
     query: q,
     page,
@@ -114,6 +120,7 @@ export function requestOf(query: z.output<typeof shopSearchQuery>): SearchReques
     asWords,
     box,
     filters: chosenFilters(rest),
+    ...(device && { device }),
     ...(language && { language }),
     ...(like && { like }),
   };

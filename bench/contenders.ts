@@ -3,7 +3,8 @@ import { Document } from 'flexsearch';
 import MiniSearch from 'minisearch';
 import { attributeProfiler } from '../core/catalog/profileAttributes.ts';
 import { type CatalogRecord, textsOf } from '../core/catalog/record.ts';
-import { articleSchema, type Content, collectionSchema } from '../core/content/content.ts';
+import { type ImportedContent, importedArticle, importedCollection } from '../core/content/content.ts';
+import { decidedContent } from '../core/content/decidedContent.ts';
 import { snapshotBuilder } from '../core/index/buildSnapshot.ts';
 import { openSnapshot } from '../core/index/snapshot.ts';
 import { allowedEdits } from '../core/query/spelling.ts';
@@ -39,9 +40,9 @@ function timed<T>(work: () => T): { result: T; milliseconds: number; bytes: numb
  * Articles and collections, as every shop has: each kind has an engine of its own, and code that several engines of a
  * process share is compiled for all of them, which was measured to take half as long again in its hottest loops.
  */
-const content: Content = {
-  articles: [articleSchema.parse({ id: 'a', title: 'Paper and ink', text: 'Which paper takes which ink.' })],
-  collections: [collectionSchema.parse({ id: 'c', title: 'For beginners', products: ['f0'] })],
+const content: ImportedContent = {
+  articles: [importedArticle.parse({ id: 'a', title: 'Paper and ink', text: 'Which paper takes which ink.' })],
+  collections: [importedCollection.parse({ id: 'c', title: 'For beginners', products: ['f0'] })],
 };
 
 export function cleverShelf(
@@ -82,7 +83,7 @@ export function cleverShelf(
     ),
   };
   const prepared = prepareSetup(engine, change(setup), 0);
-  const besides = prepareContent(openContent(content), prepared.setup);
+  const besides = prepareContent(openContent(decidedContent(content, prepared.setup)), prepared.setup, prepared.when);
   return {
     name: 'Clever Shelf',
     settings:

@@ -6,6 +6,7 @@ export {};
  * npm run bench -- inventions: how often a word that a catalog does not have is taken for another.
  * npm run bench -- weights: what other weights would gain in finding known products, on real records.
  * npm run bench -- vocabulary: speed with a large vocabulary beside speed without.
+ * npm run bench -- rules: speed under many plans, house rules and hidings beside speed without, and edits among them.
  * npm run bench -- filters: speed with twelve filters beside speed with eight.
  * npm run bench -- fill-up: speed with pages filled up beside speed without.
  * npm run bench -- serving: what shoppers wait while a desk is busy, on a real server.
@@ -21,6 +22,7 @@ else if (which === 'inventions') (await import('./quality/inventions.ts')).runIn
 else if (which === 'weights') (await import('./quality/weights.ts')).runWeights();
 else if (which === 'vocabulary') (await import('./vocabulary.ts')).runVocabulary(rest);
 else if (which === 'filters') (await import('./filters.ts')).runFilters(rest);
+else if (which === 'rules') (await import('./rules.ts')).runRules(rest);
 else if (which === 'fill-up') (await import('./fillUp.ts')).runFillUp(rest);
 else if (which === 'serving') await (await import('./serving.ts')).runServing(rest);
 else if (which === 'storefronts') await (await import('./storefronts.ts')).runStorefronts(rest);

@@ -24,7 +24,10 @@ function makeVocabulary(random: () => number, words: readonly string[], pairs: r
       price: true,
       attributes: { colour: 'strong', size: 'filter', material: 'strong', brand: 'strong' },
       conditions: [
-        { words: 'best seller', condition: { what: 'number', attribute: 'units_sold', from: 500, to: null } },
+        {
+          words: 'best seller',
+          condition: { match: 'all', tests: [{ how: 'between', attribute: 'units_sold', from: 500, to: null }] },
+        },
       ],
     },
   };

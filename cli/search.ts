@@ -75,8 +75,8 @@ function readable(answer: SearchAnswer, explain: boolean): string {
         lines.push(
           `   ${why!.whole.found} of the ${why!.whole.words} words of ${why!.whole.label}: ${points(why!.whole.points)}`,
         );
-      for (const pull of why!.pulls) lines.push(`   ${pull.planName} pulls by ${pull.pull}`);
-      if (why!.pin) lines.push(`   ${why!.pin.planName} pins it at place ${why!.pin.place}`);
+      for (const pull of why!.pulls) lines.push(`   ${pull.name || 'Boost of the product'} pulls by ${pull.pull}`);
+      if (why!.pin) lines.push(`   ${why!.pin.name} pins it at place ${why!.pin.place}`);
       if (why!.exactSku) lines.push('   its part number is the search');
     }
   return lines.join('\n');

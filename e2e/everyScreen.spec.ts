@@ -3,40 +3,45 @@ import { expect } from '@playwright/test';
 import { deskOn, test } from './desk.ts';
 import { folded, screens } from './screens.ts';
 
-test('axe finds nothing serious on any screen, light or dark', async ({ page }) => {
-  test.setTimeout(480_000);
-  const problems: string[] = [];
-  page.on('pageerror', (error) => problems.push(error.message));
-  const look = async (screen: string, theme: 'light' | 'dark', axe: AxeBuilder): Promise<void> => {
-    await page.emulateMedia({ colorScheme: theme, reducedMotion: 'reduce' });
-    await expect(page.locator('html')).toHaveAttribute('data-theme', theme);
-    const { violations } = await axe.analyze();
-    for (const { id, impact, nodes } of violations)
-      if (impact === 'serious' || impact === 'critical')
-        problems.push(`${screen}, ${theme}: ${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`);
-  };
-  const desk = deskOn(page);
-  await desk.open('/attributes');
-  await desk.trial('brush');
-  const shopPages = ['/shop/products/p0002', '/shop/articles/a-how-to-choose-a-gouache'];
-  for (const [at, screen] of [...screens, '/shop', '/shop?q=zebra+xylophone', ...shopPages].entries()) {
-    await page.goto(screen);
-    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
-    if (folded.includes(screen)) await expect(page.getByRole('heading', { level: 2 }).first()).toBeVisible();
-    else if (!screen.startsWith('/shop')) await desk.titles();
-    else if (shopPages.includes(screen)) await expect(page.getByRole('article')).toBeVisible();
-    else await expect(page.locator('main[aria-busy="false"]')).toBeVisible();
-    // The window beside each screen is the same: it is looked at once. In the dark only colours are others.
-    // In one run within the page: the other way opens a page of its own for each look, which takes half of the time.
-    const axe = (): AxeBuilder => {
-      const whole = new AxeBuilder({ page }).setLegacyMode();
-      return at > 0 ? whole.exclude('iframe') : whole;
+const shopPages = ['/shop/products/p0002', '/shop/articles/a-how-to-choose-a-gouache'];
+const everything = [...screens, '/shop', '/shop?q=zebra+xylophone', ...shopPages];
+/** Looked at in parts: all of it together takes longer than one test should. */
+const parts = 3;
+
+for (const part of Array.from({ length: parts }, (_, at) => at))
+  test(`axe finds nothing serious on any screen, light or dark, part ${part + 1} of ${parts}`, async ({ page }) => {
+    test.setTimeout(360_000);
+    const problems: string[] = [];
+    page.on('pageerror', (error) => problems.push(error.message));
+    const look = async (screen: string, theme: 'light' | 'dark', axe: AxeBuilder): Promise<void> => {
+      await page.emulateMedia({ colorScheme: theme, reducedMotion: 'reduce' });
+      await expect(page.locator('html')).toHaveAttribute('data-theme', theme);
+      const { violations } = await axe.analyze();
+      for (const { id, impact, nodes } of violations)
+        if (impact === 'serious' || impact === 'critical')
+          problems.push(`${screen}, ${theme}: ${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`);
     };
-    await look(screen, 'light', axe().options({ rules: { 'target-size': { enabled: true } } }));
-    await look(screen, 'dark', axe().withRules(['color-contrast', 'link-in-text-block']));
-  }
-  expect(problems).toEqual([]);
-});
+    const desk = deskOn(page);
+    await desk.open('/attributes');
+    await desk.trial('brush');
+    for (const [at, screen] of everything.filter((_, index) => index % parts === part).entries()) {
+      await page.goto(screen);
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+      if (folded.includes(screen)) await expect(page.getByRole('heading', { level: 2 }).first()).toBeVisible();
+      else if (!screen.startsWith('/shop')) await desk.titles();
+      else if (shopPages.includes(screen)) await expect(page.getByRole('article')).toBeVisible();
+      else await expect(page.locator('main[aria-busy="false"]')).toBeVisible();
+      // The window beside each screen is the same: it is looked at once. In the dark only colours are others.
+      // In one run within the page: the other way opens a page of its own for each look, which takes half of the time.
+      const axe = (): AxeBuilder => {
+        const whole = new AxeBuilder({ page }).setLegacyMode();
+        return at > 0 ? whole.exclude('iframe') : whole;
+      };
+      await look(screen, 'light', axe().options({ rules: { 'target-size': { enabled: true } } }));
+      await look(screen, 'dark', axe().withRules(['color-contrast', 'link-in-text-block']));
+    }
+    expect(problems).toEqual([]);
+  });
 
 test('the shop works alone at phone, tablet and desktop width, from the keyboard', async ({ page }) => {
   for (const width of [390, 820, 1240]) {

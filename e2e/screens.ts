@@ -1,10 +1,17 @@
 /** Screens that take the shop window's room. */
-export const folded = ['/catalog/bring-in', '/catalog/reading'];
+export const folded = [
+  '/catalog/bring-in',
+  '/catalog/reading',
+  '/plans/gift-set/board',
+  '/content/collections/papers/board',
+];
 /** Every screen of the desk. */
 export const screens = [
   '/catalog/products',
   '/catalog/products/p0002',
   '/content',
+  '/content/collections/papers',
+  '/content/articles/how-to-stretch-paper',
   '/catalog/duplicates',
   '/catalog/feed',
   '/demand',
@@ -20,7 +27,12 @@ export const screens = [
   '/filters',
   '/filters/material',
   '/plans',
+  '/plans/christmas',
+  '/house-rules',
+  '/house-rules/new',
+  '/house-rules/clearance-last',
   '/hiding',
+  '/review',
   '/empty-shelf',
   '/releases',
   '/drafts',

@@ -100,7 +100,7 @@ test('a word with a condition, kept to by the shop', async ({ page }) => {
   const desk = deskOn(page);
   await desk.open('/vocabulary/values');
   await page.getByLabel('Words that have a condition').fill('bargain');
-  await page.getByLabel('Kind of condition').selectOption('costs less than it did');
+  await page.getByLabel('What is asked about').last().selectOption('It costs less than it did');
   await page.getByLabel('Words that have a condition').press('Enter');
   const list = page.getByRole('list', { name: 'Words that stand for a condition' });
   await expect(list).toContainText('it costs less than it did');

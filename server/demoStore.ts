@@ -2,9 +2,11 @@ import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { z } from 'zod';
 import type { ShopTerms } from '../core/catalog/shopTerms.ts';
+import { checkEdit } from '../core/setup/entries.ts';
 import type { SetupPart } from '../core/setup/registry.ts';
 import { followableParts } from '../core/setup/terms/followable.ts';
 import { type Shop, shopSchema } from '../core/setup/terms/shop.ts';
+import type { EntryEdit } from '../core/setup/withEntry.ts';
 import { languages } from '../core/text/languages.ts';
 import { bringIn, type ImportJobs } from './catalog/importJobs.ts';
 import type { SetupReader } from './store/setupStore.ts';
@@ -15,6 +17,8 @@ import type { Writer } from './store/writes.ts';
 export const demoShop: Shop = { name: 'Wren & Umber', currency: 'GBP' };
 /** What its first storefront's texts and amounts are in. */
 export const demoTerms: ShopTerms = { languages: ['en'], currency: demoShop.currency };
+
+const entriesGiven = z.array(z.strictObject({ part: z.string(), key: z.string(), value: z.unknown() }));
 
 /** Brings a store's files in, a catalog, articles and collections, through the same import a user's file goes through. */
 export async function loadDemoStore(
@@ -30,6 +34,17 @@ export async function loadDemoStore(
   await writer.bringInContent(id, 'collection', join(folder, 'collections.jsonl'));
 }
 
+/** What a store's folder says its setup begins with: entries of any part, held to their schemas. */
+export function demoEntries(folder: string): EntryEdit[] {
+  const file = join(folder, 'setup.json');
+  if (!existsSync(file)) return [];
+  return entriesGiven.parse(JSON.parse(readFileSync(file, 'utf8'))).map((entry) => {
+    const checked = checkEdit({ ...entry, part: entry.part as SetupPart });
+    if ('refusal' in checked) throw new Error(`${file}: ${JSON.stringify(checked.refusal)}`);
+    return checked.edit;
+  });
+}
+
 /** A further storefront of a store, which shares the first one's records. */
 const demoStorefront = z.strictObject({
   name: z.string(),
@@ -38,7 +53,7 @@ const demoStorefront = z.strictObject({
   /** Parts in which it follows the first one. */
   follows: z.array(z.enum(followableParts)),
   /** What is decided for it besides. */
-  entries: z.array(z.strictObject({ part: z.string(), key: z.string(), value: z.unknown() })),
+  entries: entriesGiven,
 });
 
 /** Who makes what nobody asked for. */

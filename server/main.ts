@@ -3,13 +3,14 @@ import { fileURLToPath } from 'node:url';
 import { parseArgs } from 'node:util';
 import { serve } from '@hono/node-server';
 import { pino } from 'pino';
+import { keyOf, liveOf } from '../core/setup/setupRef.ts';
 import { openCatalogLater } from './catalog/catalogReader.ts';
 import { openImportJobs } from './catalog/importJobs.ts';
 import { IndexDamaged } from './catalog/indexFile.ts';
 import { openSharing } from './catalog/sharing.ts';
 import { shopTermsOf } from './catalog/shopTermsOf.ts';
 import { StartProblem } from './dataFolder.ts';
-import { demoShop, demoTerms, loadDemoStore, loadDemoStorefronts } from './demoStore.ts';
+import { demoEntries, demoShop, demoTerms, loadDemoStore, loadDemoStorefronts } from './demoStore.ts';
 import { createApp } from './http/app.ts';
 import { serveStatic } from './http/staticFiles.ts';
 import { prepareFolder, readFolder, tidyIncoming } from './openShelf.ts';
@@ -20,6 +21,7 @@ import { openPictureDesk } from './pictures/pictureDesk.ts';
 import { noCatalog, rebuildingIndex } from './refused.ts';
 import { lanedSearcher } from './searching/searcher.ts';
 import { shownWrites } from './searching/shownWrites.ts';
+import { watchDates } from './searching/watchDates.ts';
 import { firstDraft } from './store/setupStore.ts';
 import { threadedWriter } from './store/writer.ts';
 import { openHub } from './together/hub.ts';
@@ -30,6 +32,8 @@ const worker = (name: string): URL => new URL(`./${name}.js`, import.meta.url);
 const tidyEvery = 600_000;
 /** How often shoppers' threads look for what changes with the day, in milliseconds. */
 const followEvery = 60_000;
+/** How often it is looked whether something begins or ends by its dates. */
+const datesEvery = 1000;
 /** How often storefronts that share records are brought up to them where that could not be done at once, in milliseconds. */
 const shareEvery = 60_000;
 /** Longest time that requests under way are waited for when the server stops, in milliseconds. */
@@ -85,6 +89,9 @@ async function start(): Promise<void> {
         .catch(() => {}),
   });
   const writer = shownWrites(threadedWriter(folder, worker('writeWorker')), searcher.followWrites);
+  const demo = resolve(values.demo);
+  /** Whether the demo store is being brought in. */
+  let isDemo = false;
   const storefronts = openStorefronts({
     ...{ shelf, writer, searcher, now },
     onError: (error) => log.warn(error),
@@ -97,7 +104,8 @@ async function start(): Promise<void> {
           const live = releases.live();
           return live ? shopTermsOf(live.setup) : demoTerms;
         },
-        firstShop: demoShop,
+        // Only what the demo store's own files bring in begins with its setup.
+        beginning: () => ({ shop: demoShop, entries: isDemo ? demoEntries(demo) : [] }),
         removeFile: (path) => path.startsWith(folder.incoming),
         async handOver(generation, putInForce) {
           const reader = await openCatalogLater(folder, generation);
@@ -137,7 +145,30 @@ async function start(): Promise<void> {
     onError: (error) => log.warn(error),
   });
   setInterval(() => void sharing.catchUp(), shareEvery).unref();
-  const demo = resolve(values.demo);
+  const lookAtDates = watchDates(
+    () => [
+      ...storefronts.open().flatMap(({ id, releases }) => {
+        const live = releases.live();
+        return live
+          ? [{ key: keyOf(liveOf(id)), setup: live.setup, changed: () => void searcher.followWrites(id) }]
+          : [];
+      }),
+      ...hub.drafts().flatMap((ref) => {
+        const draft = shelf.at(ref.storefront).setups(ref.draft);
+        const changed = (): void => hub.tell(ref, { kind: 'around', who: '', tab: '', what: '' });
+        return draft.revision() > 0 ? [{ key: keyOf(ref), setup: draft.draft(), changed }] : [];
+      }),
+    ],
+    now,
+  );
+  const look = (): void => {
+    try {
+      lookAtDates();
+    } catch (error) {
+      log.warn(error);
+    }
+  };
+  setInterval(look, datesEvery).unref();
   /** Opens the catalog in force; where its index cannot be used, it is built anew while the desk says so. */
   const openInForce = async (storefront: string): Promise<void> => {
     const { catalogs } = shelf.at(storefront);
@@ -153,7 +184,10 @@ async function start(): Promise<void> {
   const first = shelf.storefronts.first()!;
   if (shelf.storefronts.storefronts().every(({ generation }) => generation === 0)) {
     console.log(`Importing the demo store, ${demoShop.name} …`);
-    await loadDemoStore(storefronts.at(first.id), writer, demo);
+    isDemo = true;
+    await loadDemoStore(storefronts.at(first.id), writer, demo).finally(() => {
+      isDemo = false;
+    });
     await loadDemoStorefronts({
       ...{ lender: first.id, writer, folder: demo, now },
       setupsOf: (id) => shelf.at(id).setups(firstDraft),

@@ -1,4 +1,5 @@
-import { localDay } from '../core/base/localDay.ts';
+import { localDay } from '../core/base/localTime.ts';
+import { periodOf } from '../core/rules/periods.ts';
 import type { DraftRef } from '../core/setup/setupRef.ts';
 import { contentVersion } from './catalog/content.ts';
 import type { ImportJobs } from './catalog/importJobs.ts';
@@ -43,8 +44,9 @@ export function openStorefronts(options: {
       if (!reader) throw noCatalog();
       const stock = `${reader.generation}/${reader.factVersion()}/${contentVersion(shelf.db, id)}`;
       const draft = setups(ref.draft);
-      const today = localDay(draft.draft().storefront.shop.timeZone, now());
-      return `${draft.revision()}/${stock}/${today}/${log.version()}`;
+      const [setup, at] = [draft.draft(), now()];
+      const time = `${localDay(setup.storefront.shop.timeZone, at)}/${periodOf(setup, at)}`;
+      return `${draft.revision()}/${stock}/${time}/${log.version()}`;
     };
     return (ref: DraftRef): ProposalDesk => {
       const desk = desks.get(ref.draft) ?? openProposalDesk(searcher, ref, versionFor(ref));

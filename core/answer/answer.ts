@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { filterLayoutSchema } from '../setup/parts/storefront.ts';
+import { conditionSchema } from '../setup/terms/condition.ts';
 import { filterKinds } from '../setup/terms/filterTerms.ts';
 import { shopSchema } from '../setup/terms/shop.ts';
 
@@ -104,6 +105,13 @@ const signalSchema = z.object({
     ),
 });
 export type ExplainedSignal = z.infer<typeof signalSchema>;
+/** What an effect comes from: a shelf plan, a house rule, or the catalog's boost, which has neither id nor name; nor has any for shoppers. */
+const namedSchema = z.object({ id: z.string(), title: z.string() });
+const sourceSchema = z.object({
+  from: z.enum(['plan', 'rule', 'collection', 'boost']),
+  id: z.string(),
+  name: z.string(),
+});
 export const whySchema = z.object({
   words: z.array(
     z.object({
@@ -118,8 +126,17 @@ export const whySchema = z.object({
     .object({ attribute: z.string(), label: z.string(), found: z.number().int(), words: z.number().int(), points })
     .nullable()
     .describe('How much of a value the search says: so many of its words.'),
+  start: points.describe(
+    'What every product begins with where nothing is searched for, and what a product brought in has for its title; else 0.',
+  ),
+  broughtIn: z.boolean().describe('Whether it shows only since a plan brings it in.'),
+  first: sourceSchema.nullable().describe('The plan, or the order of the collection, that puts it first.'),
+  takenFor: sourceSchema
+    .extend({ search: z.string() })
+    .nullable()
+    .describe('The search that this one was taken for, and by which plan.'),
   matchScore: points.describe('The sum of the lines above.'),
-  pulls: z.array(z.object({ plan: z.string(), planName: z.string(), pull: z.number() })),
+  pulls: z.array(sourceSchema.extend({ pull: z.number() })),
   totalPull: z.number().describe('The product of the pulls, kept between 0.1 and 10.'),
   score: points.describe('The score after pulls.'),
   closeCall: z
@@ -130,12 +147,13 @@ export const whySchema = z.object({
       decidedBy: z.string().nullable().describe('Attribute that put it below the one before it in its group.'),
     })
     .nullable(),
+  sortedByPlan: sourceSchema.nullable().describe('The plan that gives the results this order.'),
   sorted: z
     .object({ label: z.string(), signals: z.array(signalSchema) })
     .nullable()
     .describe('The order chosen from the sorting menu, with its amounts.'),
   afterStock: z.boolean().describe('Whether it stands after everything in stock, being sold out.'),
-  pin: z.object({ plan: z.string(), planName: z.string(), place: z.number().int() }).nullable(),
+  pin: sourceSchema.extend({ place: z.number().int() }).nullable(),
   exactSku: z.boolean(),
   together: z.array(z.string()).describe('Phrases of the search: only what has their words side by side is shown.'),
   narrowed: z.array(z.string()).describe('What narrowed the results instead of being looked for as words.'),
@@ -145,7 +163,9 @@ export type Why = z.infer<typeof whySchema>;
 export type FoundLine = z.infer<typeof foundSchema>;
 
 export const marksSchema = z.object({
-  pin: z.object({ plan: z.string(), planName: z.string() }).optional(),
+  pin: sourceSchema.optional(),
+  first: sourceSchema.optional(),
+  broughtIn: z.boolean().optional(),
   pull: z.number().optional(),
   exactSku: z.boolean().optional(),
   moved: z
@@ -192,8 +212,46 @@ export const closeResultSchema = cardSchema.extend({
 });
 export type CloseResult = z.infer<typeof closeResultSchema>;
 
+/** Why a pinned product is not there. */
+const gapReasons = ['waits', 'soldOut', 'hidden', 'notAmongOnly', 'elsewhere', 'filtered', 'gone'] as const;
+const gapSchema = z.object({
+  product: z.string(),
+  title: z.string(),
+  place: z.number().int(),
+  why: z.enum(gapReasons),
+  plan: z.object({ id: z.string(), name: z.string() }),
+});
+export type Gap = z.infer<typeof gapSchema>;
+
 export const searchAnswerSchema = z.object({
   query: z.string(),
+  scoped: sourceSchema
+    .extend({
+      wordsOut: z.array(z.string()).describe('Words of the search that are not looked for.'),
+      within: conditionSchema.nullable().describe('What is looked at only; null for everything.'),
+    })
+    .nullable()
+    .describe('What a plan takes out of the search, and where it looks.'),
+  gaps: z.array(gapSchema).optional().describe('For the desk: pinned products that are not at their places, by place.'),
+  takenFor: sourceSchema
+    .extend({ search: z.string() })
+    .nullable()
+    .describe('The search that a plan takes this one for; null where it is taken as it is.'),
+  banners: z
+    .array(
+      sourceSchema.extend({
+        where: z.enum(['above', 'grid', 'below']),
+        place: z.number().int().describe('Of one among the results: it stands before the product at this place.'),
+        text: z.string(),
+        link: z.string().nullable(),
+        picture: z.string().nullable(),
+      }),
+    )
+    .describe('What plans say to shoppers on this page, in the order in which it stands.'),
+  redirect: sourceSchema
+    .extend({ link: z.string() })
+    .nullable()
+    .describe('Where a plan sends the shopper instead. The results stand beside it: a shop may show them or go.'),
   total: z.number().int().describe('Products (families) found.'),
   page: z.number().int(),
   limit: z.number().int(),
@@ -246,7 +304,14 @@ export const searchAnswerSchema = z.object({
     )
     .describe('What was asked for and not done: filters, ranges, a sorting or a collection.'),
   collection: z
-    .object({ id: z.string(), title: z.string(), text: z.string() })
+    .object({
+      id: z.string(),
+      title: z.string(),
+      text: z.string(),
+      picture: z.string().nullable(),
+      above: z.array(namedSchema).describe('Collections it stands below, the nearest last.'),
+      below: z.array(namedSchema).describe('Collections right below it.'),
+    })
     .nullable()
     .describe('The collection whose products these are, where one was asked for.'),
   collections: z.array(z.object({ id: z.string(), title: z.string(), picture: z.string().nullable() })),

@@ -22,3 +22,13 @@ export function pictureOf({ id, values }: Pick<CatalogRecord, 'id' | 'values'>):
   if (said === '') return null;
   return isFarPicture(said) ? `/pictures/of/${encodeURIComponent(id)}?mark=${markOf(said)}` : said;
 }
+
+/** What names a picture besides a record: an article, a collection, or a banner, of which shoppers are not told whose plan it is. */
+export type PictureOwner = `${'article' | 'collection'}:${string}` | 'banner';
+
+/** The same for a picture that something else names; null where it names none. */
+export function ownedPicture(owner: PictureOwner, named: string): string | null {
+  const said = named.trim();
+  if (said === '') return null;
+  return isFarPicture(said) ? `/pictures/named/${encodeURIComponent(owner)}?mark=${markOf(said)}` : said;
+}

@@ -1,3 +1,4 @@
+import { indexAmong } from '../base/sorted.ts';
 import { type AttributeProfile, isNumeric } from '../catalog/profileAttributes.ts';
 import { standardColumn } from '../catalog/standardColumns.ts';
 import type { Selection } from './familyCounts.ts';
@@ -22,18 +23,6 @@ export interface NumberColumn {
 const oneIn = 50;
 /** Records looked at so, at each end, before all that are found are gone through after all. */
 const mostTries = 1000;
-
-/** Whether an ascending list has a record: bisection. */
-function isAmong(records: Uint32Array, record: number): boolean {
-  let low = 0;
-  let high = records.length;
-  while (low < high) {
-    const middle = (low + high) >>> 1;
-    if (records[middle]! < record) low = middle + 1;
-    else high = middle;
-  }
-  return records[low] === record;
-}
 
 /** One family's amount from its variants': the sum, the most or the least, as the standard column says (else the most). */
 export function packNumbers(
@@ -95,7 +84,7 @@ export function openNumberColumns(
       range(records, failing, ownBit) {
         if (records.length * oneIn > byRecord.length) {
           const counts = (record: number): boolean =>
-            (failing === null || (failing[record]! & ~ownBit) === 0) && isAmong(records, record);
+            (failing === null || (failing[record]! & ~ownBit) === 0) && indexAmong(records, record) >= 0;
           const first = firstOf(counts, 1);
           const last = first < 0 ? -1 : firstOf(counts, -1);
           if (last >= 0) return { least: byRecord[first]!, most: byRecord[last]! };

@@ -38,7 +38,7 @@ export function describeProduct(
   records: readonly CatalogRecord[],
   setup: Setup,
   written = '',
-): ProductDetail | null {
+): Omit<ProductDetail, 'notIndexed'> | null {
   const [first] = records;
   if (!first) return null;
   const lines = shownAttributes(setup).map(({ key, label }) => ({

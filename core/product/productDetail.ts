@@ -20,6 +20,7 @@ export const productDetailSchema = z.object({
   highest: amount,
   available: z.boolean().describe('Whether at least one variant is in stock.'),
   details: z.array(line).describe('Attributes that all variants share.'),
+  notIndexed: z.boolean().describe('Whether search engines are told to leave its page out.'),
   variants: z.array(
     z.object({
       id: z.string(),

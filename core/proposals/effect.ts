@@ -38,8 +38,8 @@ interface Page {
   readonly dropped: number;
 }
 
-function pagesUnder(engine: Engine, setup: Setup, today: number, searches: readonly WeighedSearch[]): Page[] {
-  const prepared = prepareSetup(engine, setup, today);
+function pagesUnder(engine: Engine, setup: Setup, now: number, searches: readonly WeighedSearch[]): Page[] {
+  const prepared = prepareSetup(engine, setup, now);
   return searches.map(({ search }) => {
     const ranking = rank(engine, prepared, { query: search, filters: {}, page: 1, limit: pageSize }, pageSize);
     const products = ranking.placed.map(({ candidate }) => ranking.candidates.families[candidate]!).join(' ');
@@ -51,13 +51,13 @@ function pagesUnder(engine: Engine, setup: Setup, today: number, searches: reado
 export function effectsOf(
   engine: Engine,
   setup: Setup,
-  today: number,
+  now: number,
   changes: readonly (readonly EntryEdit[])[],
   { searches, areMadeUp }: TriedSearches,
 ): Effect[] {
-  const before = pagesUnder(engine, setup, today, searches);
+  const before = pagesUnder(engine, setup, now, searches);
   return changes.map((edits) => {
-    const after = pagesUnder(engine, edits.reduce(withEntry, setup), today, searches);
+    const after = pagesUnder(engine, edits.reduce(withEntry, setup), now, searches);
     const changed = searches.filter((_, at) => before[at]!.products !== after[at]!.products);
     return {
       areMadeUp,

@@ -28,8 +28,8 @@ const usualHeaviest = 10;
 const leastGain = 0.02;
 
 /** Places of the products that searches are for, from 1, 0 where one is not shown. */
-function placesUnder(engine: Engine, setup: Setup, today: number, searches: readonly KnownItemSearch[]): number[] {
-  const prepared = prepareSetup(engine, setup, today);
+function placesUnder(engine: Engine, setup: Setup, now: number, searches: readonly KnownItemSearch[]): number[] {
+  const prepared = prepareSetup(engine, setup, now);
   return searches.map(({ query, familyId }) => {
     const request = { query, filters: {}, page: 1, limit: depth };
     return shownFamilies(engine, prepared, request, depth).indexOf(familyId) + 1;
@@ -62,7 +62,7 @@ export function betterWeights(
   engine: Engine,
   setup: Setup,
   usual: Pick<Setup, 'attributes'>,
-  today: number,
+  now: number,
   searches: readonly KnownItemSearch[],
 ): BetterWeights | null {
   const chosenBy = searches.filter((_, at) => at % 4 < 2);
@@ -72,7 +72,7 @@ export function betterWeights(
     const { searchable, weight } = setup.attributes[key]!;
     return searchable && weight > 0;
   });
-  const start = meanReciprocal(placesUnder(engine, setup, today, chosenBy));
+  const start = meanReciprocal(placesUnder(engine, setup, now, chosenBy));
   let best = { setup, worth: start };
   const changed = new Set<string>();
   while (changed.size < mostChanges) {
@@ -81,7 +81,7 @@ export function betterWeights(
       .flatMap((key) =>
         weightsTried(best.setup.attributes[key]!.weight, usual.attributes[key]?.weight).flatMap((weight) => {
           const other = withWeight(best.setup, key, weight);
-          return [{ key, setup: other, worth: meanReciprocal(placesUnder(engine, other, today, chosenBy)) }];
+          return [{ key, setup: other, worth: meanReciprocal(placesUnder(engine, other, now, chosenBy)) }];
         }),
       )
       .sort((a, b) => b.worth - a.worth);
@@ -91,8 +91,8 @@ export function betterWeights(
     changed.add(next.key);
   }
   if (best.worth < start + leastGain) return null;
-  const before = placesUnder(engine, setup, today, held);
-  const after = placesUnder(engine, best.setup, today, held);
+  const before = placesUnder(engine, setup, now, held);
+  const after = placesUnder(engine, best.setup, now, held);
   // What is told is how many stand among the first three, so that must be more as well.
   if (meanReciprocal(after) < meanReciprocal(before) + leastGain || firstOnes(after) <= firstOnes(before)) return null;
   return {

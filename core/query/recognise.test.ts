@@ -101,10 +101,16 @@ describe('values that count as strong matches', () => {
 describe('sayings with a condition', () => {
   const setup = recognising({
     conditions: [
-      { words: 'new', condition: { what: 'value', attribute: 'tags', value: 'new' } },
-      { words: 'best seller', condition: { what: 'number', attribute: 'units_sold', from: 50, to: null } },
-      { words: 'sale', condition: { what: 'reduced' } },
-      { words: 'gone', condition: { what: 'number', attribute: 'no_such', from: 1, to: null } },
+      { words: 'new', condition: { match: 'all', tests: [{ how: 'is', attribute: 'tags', values: ['new'] }] } },
+      {
+        words: 'best seller',
+        condition: { match: 'all', tests: [{ how: 'between', attribute: 'units_sold', from: 50, to: null }] },
+      },
+      { words: 'sale', condition: { match: 'all', tests: [{ how: 'reduced' }] } },
+      {
+        words: 'gone',
+        condition: { match: 'all', tests: [{ how: 'between', attribute: 'no_such', from: 1, to: null }] },
+      },
     ],
   });
   test.each([

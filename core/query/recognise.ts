@@ -1,10 +1,11 @@
 import { levelMark } from '../catalog/levels.ts';
 import { labelFromKey } from '../catalog/standardColumns.ts';
+import { bindCondition } from '../conditions/bindCondition.ts';
+import { isIn, type RecordSet } from '../conditions/recordSet.ts';
 import { perSnapshot } from '../index/perSnapshot.ts';
 import type { Snapshot } from '../index/snapshot.ts';
 import { attributeAt } from '../index/spot.ts';
 import type { ValueGroups } from '../setup/parts/valueGroups.ts';
-import type { Condition } from '../setup/parts/vocabulary.ts';
 import type { Setup } from '../setup/schema.ts';
 import { isQuantityToken } from '../text/quantity.ts';
 import { stem } from '../text/wordForms.ts';
@@ -129,28 +130,10 @@ function strongExpansions(snapshot: Snapshot, attribute: string, { numbers, name
   });
 }
 
-/** The record's test for a condition; it lets nothing through where the catalog has no such attribute. */
-function testOf(snapshot: Snapshot, condition: Condition, today: number): (record: number) => boolean {
-  const none = (): boolean => false;
-  if (condition.what === 'value') {
-    const column = snapshot.values.get(condition.attribute);
-    const value = column?.find(condition.value) ?? -1;
-    return value < 0 ? none : hasValue(snapshot, condition.attribute, [value]);
-  }
-  if (condition.what === 'reduced') {
-    const price = snapshot.numbers.get('price');
-    const former = snapshot.numbers.get('former_price');
-    return price && former ? (record) => former.ofRecord(record) > price.ofRecord(record) : none;
-  }
-  const numbers = snapshot.numbers.get(condition.attribute);
-  if (!numbers) return none;
-  if (condition.what === 'newer') return (record) => numbers.ofRecord(record) >= today - condition.days;
-  const { from, to } = condition;
-  return (record) => {
-    const amount = numbers.ofRecord(record);
-    return !Number.isNaN(amount) && (from === null || amount >= from) && (to === null || amount <= to);
-  };
-}
+const testOf =
+  (met: RecordSet) =>
+  (record: number): boolean =>
+    isIn(met, record);
 
 export interface Recogniser {
   /** Whether anything but a limit of price is recognised at all. */
@@ -176,7 +159,7 @@ export function bindRecogniser(
         snapshot,
         readUnits(words, knowsIn(snapshot)).map(({ token }) => token),
       );
-      if (key !== '' && !conditions.has(key)) conditions.set(key, testOf(snapshot, condition, today));
+      if (key !== '' && !conditions.has(key)) conditions.set(key, testOf(bindCondition(snapshot, condition, today)));
     }
   const labelKeys = new Map(
     attributes.flatMap(({ key, label }) =>

@@ -1,7 +1,7 @@
 import type { Snapshot } from '../index/snapshot.ts';
 import { spotSteps, wordsAt } from '../index/spot.ts';
 import type { QueryWord } from '../query/understand.ts';
-import { alsoLine, bestLine, wholeLine, wordPoints } from '../scoring/formula.ts';
+import { alsoLine, bestLine, perfect, wholeLine, wordPoints } from '../scoring/formula.ts';
 import { type Gains, kindNumber, notFound, wholeOnly } from '../scoring/gains.ts';
 import { openWordMatcher } from './matchWords.ts';
 import { wholeValues } from './wholeValues.ts';
@@ -130,7 +130,8 @@ export function openMatcher(snapshot: Snapshot, longest?: number): Matcher {
       return matches(count, steps);
     },
     all(hidden) {
-      score.fill(0);
+      // Where nothing is searched for all begin alike, so that what boosts and lowers products has something to multiply.
+      score.fill(perfect);
       let count = 0;
       for (let record = 0; record < records; record++)
         if (hidden === null || hidden[record] === 0) found[count++] = record;

@@ -2,8 +2,8 @@ import { describe, expect, test } from '@jest/globals';
 import { initialSetup } from '../setup/initialSetup.ts';
 import type { ShelfPlan } from '../setup/parts/plans.ts';
 import type { Setup } from '../setup/schema.ts';
-import type { FactorEffect } from './effects.ts';
-import { factorsAmong, pinsAmong, resolve, scoreAfter, totalFactor } from './resolve.ts';
+import type { When } from '../setup/terms/span.ts';
+import { boundedFactor, pinsAmong, resolve, scoreAfter, takenFor } from './resolve.ts';
 import { openTriggers } from './triggers.ts';
 
 const plan = (change: Partial<ShelfPlan>): ShelfPlan => ({
@@ -15,15 +15,15 @@ const plan = (change: Partial<ShelfPlan>): ShelfPlan => ({
   ...change,
 });
 /** 1 December 2026. */
-const today = 20_788;
+const when: When = { now: 20_788 * 86_400_000, today: 20_788, timeZone: undefined };
 const setupWith = (plans: Record<string, ShelfPlan>, vocabulary: Setup['vocabulary'] = {}): Setup => ({
   ...initialSetup([]),
   plans,
   vocabulary,
 });
 const held = (plans: Record<string, ShelfPlan>, search: string, vocabulary: Setup['vocabulary'] = {}) =>
-  openTriggers(setupWith(plans, vocabulary), 'en', today)
-    .holdingFor(search.split(' '))
+  openTriggers(setupWith(plans, vocabulary), 'en', when)
+    .holdingFor([search.split(' ')])
     .map(({ plan: { id } }) => id)
     .join();
 
@@ -85,7 +85,7 @@ describe('the plans of a search', () => {
 
 describe('what plans do together', () => {
   const effectsOf = (plans: Record<string, ShelfPlan>, search: string) =>
-    resolve(openTriggers(setupWith(plans), 'en', today), { words: search.split(' ') });
+    resolve(openTriggers(setupWith(plans), 'en', when), { words: search.split(' ') });
   const both = {
     a: plan({
       name: 'Loose',
@@ -119,25 +119,56 @@ describe('what plans do together', () => {
     expect(pinsAmong(effectsOf(both, 'red ink'))[0]!.source).toEqual({
       ...{ kind: 'plan', id: 'a', name: 'Loose', how: 'containing' },
     }));
-  test('factors on one product work together', () => {
-    const factors = factorsAmong(effectsOf(both, 'blue ink'));
-    expect([totalFactor(factors.get('x')!), totalFactor(factors.get('y')!), totalFactor([])]).toEqual([6, 0.5, 1]);
-  });
   test('a search without words has none', () =>
-    expect(resolve(openTriggers(setupWith(both), 'en', today), { words: [] })).toEqual([]));
-  test('together factors stay between a tenth and ten times', () => {
-    const strong = (factor: number): FactorEffect => ({
-      what: 'factor',
-      product: 'x',
-      factor,
-      source: { kind: 'boost' },
-    });
-    expect(totalFactor([strong(10), strong(10)])).toBe(10);
-    expect(totalFactor([strong(0.1), strong(0.1)])).toBe(0.1);
-  });
+    expect(resolve(openTriggers(setupWith(both), 'en', when), { words: [] })).toEqual([]));
+  test('together factors stay between a tenth and ten times', () =>
+    expect([0.01, 0.1, 1, 7, 10, 30].map(boundedFactor)).toEqual([0.1, 0.1, 1, 7, 10, 10]));
   test.each([
     [50_000, 1, 50_000],
     [50_001, 0.5, 25_001],
     [33_333, 1.5, 50_000],
   ])('a score of %d times %d is %d', (score, factor, after) => expect(scoreAfter(score, factor)).toBe(after));
+});
+
+describe('what plans do besides', () => {
+  const effectsOf = (plans: Record<string, ShelfPlan>, search: string, collection: string | null = null) => {
+    const triggers = openTriggers(setupWith(plans), 'en', when);
+    const words = search === '' ? [] : search.split(' ');
+    const taken = takenFor(triggers, { words, collection });
+    const effects = resolve(triggers, { words, collection, takenFor: taken?.search.split(' ') });
+    return effects.map((effect) => `${effect.source.kind === 'plan' ? effect.source.id : ''} ${effect.what}`);
+  };
+  test('the most exact says what alone shows and where to go; lists that come first follow each other, each product once', () => {
+    const plans = {
+      loose: plan({
+        ...{ how: 'containing', searches: ['ink'], first: ['x', 'y'], only: true, redirect: '/inks' },
+      }),
+      tight: plan({ searches: ['blue ink'], first: ['z', 'x'], only: true, redirect: '/blue' }),
+    };
+    expect(effectsOf(plans, 'blue ink')).toEqual([
+      ...['tight only', 'tight first', 'tight first', 'tight redirect', 'loose first'],
+    ]);
+  });
+  test('only without a list is nothing', () =>
+    expect(effectsOf({ a: plan({ searches: ['ink'], only: true }) }, 'ink')).toEqual([]));
+  test('a search taken for another one has what holds for either, and goes no further', () => {
+    const plans = {
+      a: plan({ searches: ['gooash'], treatAs: 'gouache', hides: ['p'] }),
+      b: plan({ searches: ['gouache'], treatAs: 'ink', bringIn: ['q'] }),
+      c: plan({ searches: ['ink'], bringIn: ['r'] }),
+    };
+    expect(effectsOf(plans, 'gooash')).toEqual(['a hide', 'b bringIn']);
+    const triggers = openTriggers(setupWith(plans), 'en', when);
+    expect(takenFor(triggers, { words: ['gooash'] })).toMatchObject({ search: 'gouache', source: { id: 'a' } });
+    expect(takenFor(triggers, { words: ['pen'] })).toBeNull();
+  });
+  test('a plan of a collection holds on its page, behind those of a search asked there', () => {
+    const plans = {
+      page: plan({ collections: ['inks'], hides: ['p'] }),
+      search: plan({ how: 'containing', searches: ['ink'], hides: ['q'] }),
+    };
+    expect(effectsOf(plans, '', 'inks')).toEqual(['page hide']);
+    expect(effectsOf(plans, 'blue ink', 'inks')).toEqual(['search hide', 'page hide']);
+    expect(effectsOf(plans, '', 'papers')).toEqual([]);
+  });
 });

@@ -1,29 +1,101 @@
+import { own } from '../base/named.ts';
+import type { ChosenFilters } from '../facets/chosenFilters.ts';
+import type { ShelfPlan } from '../setup/parts/plans.ts';
 import { leastPull, most } from '../setup/terms/limits.ts';
-import { type Effect, type FactorEffect, ownBoost, type PinEffect, type Source } from './effects.ts';
-import type { Triggers } from './triggers.ts';
+import type { Device } from '../setup/terms/planTerms.ts';
+import { type Effect, type FactorEffect, type PinEffect, type Source, toldSource } from './effects.ts';
+import type { Triggered, Triggers } from './triggers.ts';
 
 /** What a search is asked in, as far as rules look at it; built once a search. */
 export interface Context {
   /** The words as they were typed, folded and in order. */
   readonly words: readonly string[];
+  /** The words of the search it is taken for; none where it is taken as it is. */
+  readonly takenFor?: readonly string[] | undefined;
+  /** The collection on whose page it is asked, by id. */
+  readonly collection?: string | null | undefined;
+  /** What the shopper has chosen, by filter. */
+  readonly filters?: ChosenFilters | undefined;
+  /** What the shopper looks with; a plan for some devices does not hold where it is not known. */
+  readonly device?: Device | undefined;
 }
+
+/** Whether a plan's restrictions besides its dates hold. */
+function restrictionsHold({ whenChosen = [], devices }: ShelfPlan, { filters = {}, device }: Context): boolean {
+  if (devices && (device === undefined || !devices.includes(device))) return false;
+  return whenChosen.every(({ filter, values }) => own(filters, filter)?.some((value) => values.includes(value)));
+}
+
+/** The plans that hold, the most exact first. */
+function held(triggers: Triggers, context: Context): readonly Triggered[] {
+  const { words, takenFor = [], collection = null } = context;
+  const readings = [words, takenFor].filter(({ length }) => length > 0);
+  return triggers.holdingFor(readings, collection).filter(({ plan }) => restrictionsHold(plan, context));
+}
+
+/** The search that another one is taken for by the most exact plan that says so, once and never in a chain; null where it is taken as it is. */
+export function takenFor(
+  triggers: Triggers,
+  context: Context,
+): { readonly search: string; readonly source: Source } | null {
+  const found = held(triggers, context).find(({ plan }) => plan.treatAs !== undefined);
+  return found ? { search: found.plan.treatAs!, source: sourceOf(found) } : null;
+}
+
+const sourceOf = ({ plan: { id, name }, how }: Triggered): Source => ({ kind: 'plan', id, name, how });
 
 /**
  * What the rules that hold do to one search. Of plans all that hold are in force together, the most exact first: where
- * two speak of one product's place, or of one place, the first holds, and the other stands at the next free place. So
+ * two speak of one product's place, or of one place, the first holds, and the other stands at the next free place; of
+ * lists of products that alone show, of pages to be sent to, of orders and of scopes, the first holds; lists of products that stand first come one after the other. So
  * whoever ranks, explains or lists reads one order. Pure; costs the lookups and what the plans say.
  */
-export function resolve(triggers: Triggers, { words }: Context): readonly Effect[] {
+export function resolve(triggers: Triggers, context: Context): readonly Effect[] {
   const effects: Effect[] = [];
-  const pinned = new Set<string>();
-  for (const { plan, how } of words.length === 0 ? [] : triggers.holdingFor(words)) {
-    const source: Source = { kind: 'plan', id: plan.id, name: plan.name, how };
+  const [pinned, first, broughtIn] = [new Set<string>(), new Set<string>(), new Set<string>()];
+  let [hasOnly, hasRedirect, hasSort, hasScope] = [false, false, false, false];
+  for (const triggered of held(triggers, context)) {
+    const { plan } = triggered;
+    const source = sourceOf(triggered);
+    for (const product of plan.hides ?? []) effects.push({ what: 'hide', of: { product }, source });
+    for (const condition of plan.conditionHides ?? []) effects.push({ what: 'hide', of: { condition }, source });
+    if (plan.only && (plan.first ?? []).length > 0 && !hasOnly) {
+      hasOnly = true;
+      effects.push({ what: 'only', products: plan.first!, source });
+    }
+    for (const product of plan.first ?? []) {
+      if (first.has(product)) continue;
+      first.add(product);
+      effects.push({ what: 'first', product, source });
+    }
     for (const { product, place } of plan.pins) {
       if (pinned.has(product)) continue;
       pinned.add(product);
-      effects.push({ what: 'pin', product, place, source });
+      effects.push({ what: 'pin', product, place, waits: plan.pinsWait ?? false, source });
+    }
+    for (const product of plan.bringIn ?? []) {
+      if (broughtIn.has(product)) continue;
+      broughtIn.add(product);
+      effects.push({ what: 'bringIn', product, source });
     }
     for (const { product, pull } of plan.pulls) effects.push({ what: 'factor', product, factor: pull, source });
+    const but = new Set(plan.pulls.map(({ product }) => product));
+    for (const { condition, pull } of plan.conditionPulls ?? [])
+      effects.push({ what: 'conditionFactor', condition, but, factor: pull, source });
+    for (const { where, place, text, link, picture } of plan.banners ?? [])
+      effects.push({ what: 'banner', ...{ where, place, text, link, picture, source } });
+    if (plan.sort && !hasSort) {
+      hasSort = true;
+      effects.push({ what: 'sort', ...plan.sort, source });
+    }
+    if ((plan.scope || (plan.wordsOut ?? []).length > 0) && !hasScope) {
+      hasScope = true;
+      effects.push({ what: 'scope', wordsOut: plan.wordsOut ?? [], condition: plan.scope ?? null, source });
+    }
+    if (plan.redirect !== undefined && !hasRedirect) {
+      hasRedirect = true;
+      effects.push({ what: 'redirect', link: plan.redirect, source });
+    }
   }
   return effects;
 }
@@ -32,34 +104,15 @@ export function resolve(triggers: Triggers, { words }: Context): readonly Effect
 export const pinsAmong = (effects: readonly Effect[]): PinEffect[] =>
   effects.filter((effect) => effect.what === 'pin').sort((a, b) => a.place - b.place);
 
-/** The factors among some effects, by product. */
-export function factorsAmong(effects: readonly Effect[]): ReadonlyMap<string, readonly FactorEffect[]> {
-  const factors = new Map<string, FactorEffect[]>();
-  for (const effect of effects)
-    if (effect.what === 'factor') {
-      const known = factors.get(effect.product);
-      if (known) known.push(effect);
-      else factors.set(effect.product, [effect]);
-    }
-  return factors;
-}
-
-/** The product of factors, kept within the bounds; 1 where there are none. */
-export function totalFactor(factors: readonly FactorEffect[]): number {
-  const product = factors.reduce((total, { factor }) => total * factor, 1);
-  return Math.min(most.pull, Math.max(leastPull, product));
-}
+/** What multiplies a score, standing factors and those of plans together, is kept within these bounds. */
+export const boundedFactor = (factor: number): number => Math.min(most.pull, Math.max(leastPull, factor));
 
 /** A score after its factor, in whole thousandths. */
 export const scoreAfter = (score: number, factor: number): number =>
   factor === 1 ? score : Math.round(score * factor);
 
-/** A factor as answers tell it: whose it is, by the plan's id, or none for the product's own boost. */
-export const toldFactor = ({ source, factor }: FactorEffect): { plan: string; planName: string; pull: number } => ({
+/** A factor as answers tell it. */
+export const toldFactor = ({ source, factor }: FactorEffect): ReturnType<typeof toldSource> & { pull: number } => ({
   ...toldSource(source),
   pull: factor,
 });
-export const toldSource = (source: Source): { plan: string; planName: string } =>
-  source.kind === 'plan'
-    ? { plan: source.id, planName: source.name }
-    : { plan: ownBoost, planName: 'Boost of the product' };

@@ -1,8 +1,8 @@
-import { dayNumber } from '../base/day.ts';
 import { wordsOf } from '../query/readUnits.ts';
 import type { ShelfPlan } from '../setup/parts/plans.ts';
 import type { Setup } from '../setup/schema.ts';
 import { usualHow } from '../setup/terms/planTerms.ts';
+import { holdsAt, isAlways, type When } from '../setup/terms/span.ts';
 import type { Language } from '../text/languages.ts';
 import { stem } from '../text/wordForms.ts';
 import { type Exactness, moreExact } from './effects.ts';
@@ -17,9 +17,16 @@ export interface Triggered extends Exactness {
 
 /** The plans that are switched on, by what they hold for: a search that none holds for costs a few lookups. */
 export interface Triggers {
-  /** Those that hold for the words of a search, folded and in order: the most exact first, then in order of their ids. Each once. */
-  holdingFor(words: readonly string[]): readonly Triggered[];
+  /**
+   * Those that hold for the words of a search, folded and in order, or for another way of reading it, or on a collection's
+   * page: the most exact first, then in order of their ids. Each once.
+   */
+  holdingFor(readings: readonly (readonly string[])[], collection?: string | null): readonly Triggered[];
 }
+
+/** How many things besides its searches a plan is limited by. */
+const restrictionsOf = ({ whenChosen = [], devices, ...span }: ShelfPlan): number =>
+  whenChosen.length + (devices ? 1 : 0) + (isAlways(span) ? 0 : 1);
 
 /** Ways of saying a plan's search by synonyms that are kept; more would be made of a few long sets. */
 const mostSayings = 64;
@@ -37,14 +44,28 @@ function synonymsByStem(setup: Setup, stemOf: (word: string) => string): Readonl
   return all;
 }
 
-/** Whether a day is one of a plan's. */
-const isOnAt = ({ from, until }: ShelfPlan, today: number): boolean =>
-  (from === undefined || dayNumber(from) <= today) && (until === undefined || today <= dayNumber(until));
-
 const keyOfAll = (stems: readonly string[]): string => [...stems].sort().join(' ');
 
-/** Works out once what each plan holds for on a day, in days since 1970. Cost: a little for each search of a plan; up to 64 sayings of those by meaning. */
-export function openTriggers(setup: Setup, language: Language, today: number): Triggers {
+type Sought = Triggered & { readonly sought: readonly string[] };
+/** What a plan is found by: keys of its searches, by how they hold. */
+interface PlanSayings {
+  readonly exact: (readonly [string, Triggered])[];
+  readonly meaning: (readonly [string, Triggered])[];
+  readonly first: (readonly [string, Sought])[];
+}
+/** By plan, what it is found by: plans that an edit leaves alone stay the same value, and are bound again with every edit. */
+const known = new WeakMap<
+  ShelfPlan,
+  {
+    readonly id: string;
+    readonly vocabulary: Setup['vocabulary'];
+    readonly language: Language;
+    readonly sayings: PlanSayings;
+  }
+>();
+
+/** Works out once what each plan holds for at an instant. Cost: a little for each search of a plan; up to 64 sayings of those by meaning. */
+export function openTriggers(setup: Setup, language: Language, when: When): Triggers {
   const stemOf = (word: string): string => stem(word, language);
   const stopWords = new Set(
     Object.values(setup.vocabulary).flatMap((entry) =>
@@ -59,49 +80,69 @@ export function openTriggers(setup: Setup, language: Language, today: number): T
   const synonyms = synonymsByStem(setup, stemOf);
   const exact = new Map<string, Triggered[]>();
   const byMeaning = new Map<string, Triggered[]>();
+  const byCollection = new Map<string, Triggered[]>();
   /** By their first word, those that a search begins with or contains. */
-  const byFirst = new Map<string, (Triggered & { readonly sought: readonly string[] })[]>();
+  const byFirst = new Map<string, Sought[]>();
   const add = <T>(map: Map<string, T[]>, key: string, item: T): void => {
     const known = map.get(key);
     if (known) known.push(item);
     else map.set(key, [item]);
   };
-  for (const id of Object.keys(setup.plans).sort()) {
-    const plan = { ...setup.plans[id]!, id };
-    if (!plan.on || !isOnAt(plan, today)) continue;
+  /** What one plan is found by. */
+  const sayingsOf = (plan: PlanInForce): PlanSayings => {
     const how = plan.how ?? usualHow;
+    const sayings: PlanSayings = { exact: [], meaning: [], first: [] };
     for (const search of plan.searches) {
       const sought = wordsOf(search).tokens;
       if (sought.length === 0) continue;
-      const triggered: Triggered = { plan, how, words: sought.length };
-      if (how === 'exactly') add(exact, sought.join(' '), triggered);
+      const triggered: Triggered = { plan, how, words: sought.length, restrictions: restrictionsOf(plan) };
+      if (how === 'exactly') sayings.exact.push([sought.join(' '), triggered]);
       else if (how === 'meaning') {
-        let sayings: (readonly string[])[] = [[]];
+        let said: (readonly string[])[] = [[]];
         for (const word of telling(sought)) {
           const ways = [...(synonyms.get(stemOf(word)) ?? [stemOf(word)])];
-          sayings = sayings.flatMap((saying) => ways.map((way) => [...saying, way])).slice(0, mostSayings);
+          said = said.flatMap((saying) => ways.map((way) => [...saying, way])).slice(0, mostSayings);
         }
-        for (const key of new Set(sayings.map(keyOfAll))) add(byMeaning, key, triggered);
-      } else add(byFirst, sought[0]!, { ...triggered, sought });
+        for (const key of new Set(said.map(keyOfAll))) sayings.meaning.push([key, triggered]);
+      } else sayings.first.push([sought[0]!, { ...triggered, sought }]);
     }
+    return sayings;
+  };
+  for (const id of Object.keys(setup.plans).sort()) {
+    const own = setup.plans[id]!;
+    if (!own.on || !holdsAt(own, when)) continue;
+    const before = known.get(own);
+    const isKnown = before?.vocabulary === setup.vocabulary && before.language === language && before.id === id;
+    const sayings = isKnown ? before.sayings : sayingsOf({ ...own, id });
+    if (!isKnown) known.set(own, { id, vocabulary: setup.vocabulary, language, sayings });
+    for (const [key, triggered] of sayings.exact) add(exact, key, triggered);
+    for (const [key, triggered] of sayings.meaning) add(byMeaning, key, triggered);
+    for (const [key, triggered] of sayings.first) add(byFirst, key, triggered);
+    for (const collection of own.collections ?? [])
+      add(byCollection, collection, {
+        ...{ plan: { ...own, id }, how: 'collection', words: 0, restrictions: restrictionsOf(own) },
+      });
   }
   return {
-    holdingFor(words) {
+    holdingFor(readings, collection = null) {
       const held = new Map<string, Triggered>();
       const hold = (triggered: Triggered): void => {
         const { id } = triggered.plan;
         const before = held.get(id);
         if (!before || moreExact(triggered, before) < 0) held.set(id, triggered);
       };
-      for (const triggered of exact.get(words.join(' ')) ?? []) hold(triggered);
-      if (byMeaning.size > 0)
-        for (const triggered of byMeaning.get(keyOfAll(telling(words).map(stemOf))) ?? []) hold(triggered);
-      for (let at = 0; at < words.length && byFirst.size > 0; at++)
-        for (const triggered of byFirst.get(words[at]!) ?? []) {
-          const { how, sought } = triggered;
-          if ((at === 0 || how === 'containing') && sought.every((word, index) => words[at + index] === word))
-            hold(triggered);
-        }
+      for (const words of readings) {
+        for (const triggered of exact.get(words.join(' ')) ?? []) hold(triggered);
+        if (byMeaning.size > 0)
+          for (const triggered of byMeaning.get(keyOfAll(telling(words).map(stemOf))) ?? []) hold(triggered);
+        for (let at = 0; at < words.length && byFirst.size > 0; at++)
+          for (const triggered of byFirst.get(words[at]!) ?? []) {
+            const { how, sought } = triggered;
+            if ((at === 0 || how === 'containing') && sought.every((word, index) => words[at + index] === word))
+              hold(triggered);
+          }
+      }
+      if (collection !== null) for (const triggered of byCollection.get(collection) ?? []) hold(triggered);
       return [...held.values()].sort((a, b) => moreExact(a, b) || (a.plan.id < b.plan.id ? -1 : 1));
     },
   };

@@ -1,10 +1,9 @@
 import { testFilters } from '../facets/filters.ts';
 import type { QueryWord } from '../query/understand.ts';
-import { withBoost } from '../rules/boosts.ts';
-import { scoreAfter, totalFactor } from '../rules/resolve.ts';
+import { scoreAfter } from '../rules/resolve.ts';
 import { affordable } from './affordable.ts';
 import type { Engine, PreparedSetup } from './prepareSetup.ts';
-import { type Ranking, rank, type SearchRequest } from './rank.ts';
+import { factorOf, type Ranking, rank, type SearchRequest } from './rank.ts';
 import type { Scope } from './scope.ts';
 
 /** A product that lacks one word of the search. */
@@ -112,19 +111,13 @@ export function closeMatches(
   scope: Scope | null,
   wanted: number,
 ): CloseMatch[] {
-  const { snapshot, matcher, boosts } = engine;
+  const { snapshot, matcher } = engine;
   const words = wordsOf(ranking);
-  const { factors, understood, choices, hidden, soldOutLast } = ranking;
+  const { factors, standing, understood, choices, hidden, soldOutLast } = ranking;
   const showing: Showing = {
     found: new Set(ranking.candidates.families),
     isOut: (family) => soldOutLast && engine.familyInStock[family] === 0,
-    pullOf:
-      factors.size === 0 && boosts === null
-        ? () => 1
-        : (family) => {
-            const product = snapshot.familyId(family);
-            return totalFactor(withBoost(factors.get(product) ?? [], boosts, family, product));
-          },
+    pullOf: factors.isNone && standing === null ? () => 1 : (family) => factorOf(ranking, family),
   };
   const total = words.reduce((sum, { rarity }) => sum + rarity, 0);
   const best = new Map<number, CloseMatch>();

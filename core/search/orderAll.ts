@@ -17,6 +17,25 @@ interface ToOrder {
   readonly soldOutLast: boolean;
 }
 
+/** The scores of some candidates. */
+function scoresOf(scores: Int32Array, list: Uint32Array): Int32Array {
+  const own = new Int32Array(list.length);
+  for (let index = 0; index < own.length; index++) own[index] = scores[list[index]!]!;
+  return own;
+}
+
+/** The numbers below one but for some few: stretches between these, since a look at each would cost every search that has a pin. */
+function allBut(count: number, few: ReadonlySet<number>): Uint32Array {
+  const list = new Uint32Array(count - few.size);
+  let next = 0;
+  let from = 0;
+  for (const end of [...[...few].sort((a, b) => a - b), count]) {
+    for (let at = from; at < end; at++) list[next++] = at;
+    from = end + 1;
+  }
+  return list;
+}
+
 /** The candidates that have no place yet, in order: in stock before sold out where that is wanted, each by relevance or as chosen. */
 export function orderAll(
   engine: Engine,
@@ -44,7 +63,7 @@ export function orderAll(
   const leaders = new Map<number, number>();
   const append = (list: Uint32Array | null): void => {
     if (order.length >= wanted) return;
-    const own = list ? Int32Array.from(list, (at) => scores[at]!) : scores;
+    const own = list ? scoresOf(scores, list) : scores;
     const at = list ? (index: number): number => list[index]! : (index: number): number => index;
     const left = wanted - order.length;
     if (chosen) {
@@ -76,6 +95,6 @@ export function orderAll(
     const { familyInStock } = engine;
     append(those((at) => isFree(at) && familyInStock[families[at]!] === 1));
     append(those((at) => isFree(at) && familyInStock[families[at]!] === 0));
-  } else append(apart.size === 0 ? null : those(isFree));
+  } else append(apart.size === 0 ? null : allBut(scores.length, apart));
   return { order, leaders };
 }

@@ -1,3 +1,4 @@
+import { localDay } from '../base/localTime.ts';
 import { type BoundFilter, bindFilters } from '../facets/boundFilter.ts';
 import { type LeftOut, openLeftOut } from '../index/leftOut.ts';
 import type { NumberColumn } from '../index/numberColumns.ts';
@@ -11,13 +12,15 @@ import { bindVocabulary, type Vocabulary } from '../query/vocabulary.ts';
 import { type Grouper, openGrouper } from '../ranking/groupFamilies.ts';
 import { type Matcher, openMatcher } from '../ranking/matcher.ts';
 import { bindSignals, type Signal } from '../ranking/signals.ts';
-import { boostColumn } from '../rules/boosts.ts';
 import { hiddenRecords } from '../rules/hiddenRecords.ts';
+import { rulesInForce } from '../rules/houseRulesInForce.ts';
+import { boostColumn, type Standing, standingAt } from '../rules/standing.ts';
 import { openTriggers, type Triggers } from '../rules/triggers.ts';
 import { bindGains, type Gains, kindNumber } from '../scoring/gains.ts';
 import type { SortingOrder } from '../setup/parts/relevance/sorting.ts';
 import type { Setup } from '../setup/schema.ts';
-import type { Place, SoldOutWay, StockPlace } from '../setup/terms/placeTerms.ts';
+import { type StockPlace, stockPlaces } from '../setup/terms/placeTerms.ts';
+import type { When } from '../setup/terms/span.ts';
 import { noWords, type WordList } from '../text/wordList.ts';
 
 /** A snapshot with the scratch memory for searching it; one search at a time. */
@@ -64,6 +67,8 @@ export interface AtPlace {
   readonly hidden: Uint8Array | null;
   /** Whether what is sold out stands after everything in stock there. */
   readonly soldOutLast: boolean;
+  /** What multiplies scores there whatever is searched for; null where nothing does. */
+  readonly standing: Standing | null;
 }
 
 /** A setup bound to a catalog: everything about it that does not depend on the search. */
@@ -71,6 +76,8 @@ export interface PreparedSetup {
   readonly setup: Setup;
   readonly gains: Gains;
   readonly at: Readonly<Record<StockPlace, AtPlace>>;
+  /** The instant it was bound for. */
+  readonly when: When;
   /** What is hidden from search results, sold out or not; the empty shelf has its own. */
   readonly hidden: Uint8Array | null;
   readonly hiddenFromEmptyShelf: Uint8Array | null;
@@ -86,7 +93,7 @@ export interface PreparedSetup {
   readonly recogniser: Recogniser;
   readonly phrases: Phrases;
   readonly spelling: Spelling;
-  /** In days since 1970. */
+  /** The storefront's day, in days since 1970. */
   readonly today: number;
 }
 
@@ -99,19 +106,22 @@ function withSoldOut({ inStock }: Engine, hidden: Uint8Array | null): Uint8Array
 
 /**
  * Binds a setup to a snapshot. Nothing of the index is rebuilt: this is why a weight, a switch, a filter or a plan
- * shows at once. `today` is in days since 1970, for newness. Cost: a
- * pass over the records for each tie-breaker and where something is hidden.
+ * shows at once. `now` is in milliseconds since 1970: what is bound holds for as long as `periodOf` and the storefront's day
+ * stay the same. Cost: a pass over the records for each tie-breaker and where something is hidden.
  */
-export function prepareSetup(engine: Engine, setup: Setup, today: number): PreparedSetup {
+export function prepareSetup(engine: Engine, setup: Setup, now: number): PreparedSetup {
   const { snapshot } = engine;
+  const { timeZone } = setup.storefront.shop;
+  const today = localDay(timeZone, now);
+  const when: When = { now, today, timeZone };
   const { tieBreakers, closeCall, soldOut, sorting, partNumbers } = setup.relevance;
-  const results = hiddenRecords(snapshot, setup, 'results');
-  // Most hidings hold everywhere: the places then share one array.
-  const differs = Object.values(setup.hiding).some(({ from }) => from !== undefined);
-  const hiddenFrom = (place: Place) => (differs ? hiddenRecords(snapshot, setup, place) : results);
-  const place = (way: SoldOutWay, hidden: Uint8Array | null): AtPlace => ({
-    hidden: way === 'notAtAll' ? withSoldOut(engine, hidden) : hidden,
-    soldOutLast: way === 'last',
+  const rules = rulesInForce(snapshot, setup, when);
+  const hidden = hiddenRecords(snapshot, setup, rules, when);
+  const standing = standingAt(engine, rules, stockPlaces);
+  const place = (name: StockPlace): AtPlace => ({
+    hidden: soldOut[name] === 'notAtAll' ? withSoldOut(engine, hidden[name]) : hidden[name],
+    soldOutLast: soldOut[name] === 'last',
+    standing: standing[name],
   });
   const bound = new Map<string, readonly Signal[]>();
   const vocabulary = bindVocabulary(setup);
@@ -121,14 +131,15 @@ export function prepareSetup(engine: Engine, setup: Setup, today: number): Prepa
     setup,
     gains,
     at: {
-      results: place(soldOut.results, results),
-      box: place(soldOut.box, results),
-      collections: place(soldOut.collections, hiddenFrom('collections')),
+      results: place('results'),
+      box: place('box'),
+      collections: place('collections'),
     },
-    hidden: results,
-    hiddenFromEmptyShelf: hiddenFrom('emptyShelf'),
+    when,
+    hidden: hidden.results,
+    hiddenFromEmptyShelf: hidden.emptyShelf,
     filters: bindFilters(snapshot, setup, today),
-    triggers: openTriggers(setup, snapshot.language, today),
+    triggers: openTriggers(setup, snapshot.language, when),
     signals: bindSignals(engine, tieBreakers.signals, today),
     sortedBy(key) {
       const order = sorting.orders.find((each) => each.key === key);

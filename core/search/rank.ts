@@ -1,3 +1,4 @@
+import { indexAmong, withMore } from '../base/sorted.ts';
 import { type Choices, resolveChoices } from '../facets/choices.ts';
 import type { ChosenFilters } from '../facets/chosenFilters.ts';
 import { testFilters } from '../facets/filters.ts';
@@ -9,15 +10,28 @@ import type { AsTyped, QueryWord } from '../query/understand.ts';
 import type { Candidates } from '../ranking/groupFamilies.ts';
 import type { Signal } from '../ranking/signals.ts';
 import { arrange, type Placed } from '../rules/arrange.ts';
-import { hasBoost, withBoost } from '../rules/boosts.ts';
-import type { FactorEffect, PinEffect } from '../rules/effects.ts';
-import { factorsAmong, pinsAmong, resolve, scoreAfter, totalFactor } from '../rules/resolve.ts';
+import type { Effect, FactorEffect, PinEffect, ScopeEffect, Source } from '../rules/effects.ts';
+import { type PlanFactors, planFactors } from '../rules/planFactors.ts';
+import { boundedFactor, type Context, pinsAmong, resolve, scoreAfter, takenFor } from '../rules/resolve.ts';
+import type { Standing } from '../rules/standing.ts';
 import { perfect } from '../scoring/formula.ts';
 import type { SortingOrder } from '../setup/parts/relevance/sorting.ts';
+import type { StockPlace } from '../setup/terms/placeTerms.ts';
+import type { Device } from '../setup/terms/planTerms.ts';
 import type { Language } from '../text/languages.ts';
 import { affordable } from './affordable.ts';
 import { findMatches } from './findMatches.ts';
 import { orderAll } from './orderAll.ts';
+import {
+  addedByPlans,
+  broughtInScore,
+  firstAmong,
+  hiddenByPlans,
+  hiddenOutside,
+  withoutWaiting,
+  withoutWords,
+} from './planned.ts';
+import { type PlannedOrder, plannedOrder } from './plannedOrder.ts';
 import type { Engine, PreparedSetup } from './prepareSetup.ts';
 import type { Scope } from './scope.ts';
 
@@ -44,36 +58,12 @@ export interface SearchRequest {
   readonly like?: { readonly key: string; readonly text: string };
   /** Only what has all the words: none is dropped. */
   readonly allWords?: boolean;
+  /** What the shopper looks with, where it is known. */
+  readonly device?: Device;
   /** Asked for by the search box, while the shopper types. */
   readonly box?: boolean;
   /** Tell each result's arithmetic. */
   readonly explain?: boolean;
-}
-
-/** Visible records of pinned families that the words do not find, since a pin shows its product all the same. */
-function pinnedOnly(
-  engine: Engine,
-  hidden: Uint8Array | null,
-  pins: readonly PinEffect[],
-  found: Uint32Array,
-): number[] {
-  const { snapshot } = engine;
-  const matching = new Set<number>();
-  const families = new Set(pins.map(({ product }) => snapshot.findFamily(product)).filter((family) => family >= 0));
-  if (families.size === 0) return [];
-  for (const record of found)
-    if (families.has(snapshot.recordFamily[record]!)) matching.add(snapshot.recordFamily[record]!);
-  return [...families]
-    .filter((family) => !matching.has(family))
-    .flatMap((family) => {
-      const [from, to] = snapshot.recordsOf(family);
-      return Array.from({ length: to - from }, (_, index) => from + index);
-    })
-    .filter((record) => !isHidden(hidden, record));
-}
-
-function withRecords(found: Uint32Array, extra: readonly number[]): Uint32Array {
-  return extra.length === 0 ? found : Uint32Array.from(new Set([...found, ...extra])).sort();
 }
 
 /** Everything decided about one search, before cards are made of it; valid until the engine's next search. */
@@ -91,9 +81,26 @@ export interface Ranking {
   readonly asTyped: AsTyped;
   /** By candidate, after pulls. */
   readonly scores: Int32Array;
+  /** Where it is asked. */
+  readonly place: StockPlace;
   readonly placed: readonly Placed[];
   readonly pins: readonly { readonly candidate: number; readonly place: number; readonly pin: PinEffect }[];
-  readonly factors: ReadonlyMap<string, readonly FactorEffect[]>;
+  /** Everything that plans do to the search. */
+  readonly effects: readonly Effect[];
+  readonly factors: PlanFactors;
+  /** By candidate, the plan or the collection's order that puts it first. */
+  readonly first: ReadonlyMap<number, Source>;
+  /** Records of products that a plan brought in, which match as their titles would. */
+  readonly broughtIn: ReadonlySet<number>;
+  /** The search this one was taken for, and by which plan; null where it was taken as it is. */
+  readonly takenFor: { readonly search: string; readonly source: Source } | null;
+  readonly standing: Standing | null;
+  /** What is looked for and at only, by which plan; null where a search is looked for as it is. */
+  readonly scoped: ScopeEffect | null;
+  /** Pins of products that are sold out, and wait. */
+  readonly waiting: readonly PinEffect[];
+  /** The order that a plan gives the results; null where they stand by score, or as the shopper chose. */
+  readonly planned: PlannedOrder | null;
   /** By candidate in order of relevance: the leader's score of its close-call group. */
   readonly leaders: ReadonlyMap<number, number>;
   readonly skuCandidate: number;
@@ -117,13 +124,14 @@ export interface Ranking {
   readonly ignoredFilters: readonly string[];
 }
 
-/** Everything that multiplies a candidate's score: the plans of the search and the product's own boost. */
-export function factorsOn({ snapshot, boosts }: Engine, ranking: Ranking, candidate: number): readonly FactorEffect[] {
-  const family = ranking.candidates.families[candidate]!;
-  const product = snapshot.familyId(family);
-  const list = ranking.factors.get(product) ?? [];
-  return ranking.isBrowsing ? list : withBoost(list, boosts, family, product);
-}
+/** Everything that multiplies a product's score, in the order in which it does: its own boost, house rules, the plans of the search. */
+export const factorsOn = ({ factors, standing }: Ranking, family: number): FactorEffect[] => [
+  ...(standing?.effectsOn(family) ?? []),
+  ...factors.on(family),
+];
+/** The same in one number, within the bounds. */
+export const factorOf = ({ factors, standing }: Pick<Ranking, 'factors' | 'standing'>, family: number): number =>
+  boundedFactor(factors.times(family, standing?.factors[family] ?? 1));
 
 /** A search as it is understood: the words to look for, and what was recognised besides them. */
 interface Understood {
@@ -202,14 +210,25 @@ function rankWithFewer(
 export function rank(
   engine: Engine,
   prepared: PreparedSetup,
-  request: SearchRequest,
+  asked: SearchRequest,
   wanted: number,
   scope: Scope | null = null,
   mode: Narrowing = 'fewer',
 ): Ranking {
   const { snapshot, matcher } = engine;
+  const { filters: chosen, device } = asked;
+  const typed: Context = { words: wordsOf(asked.query).tokens, collection: scope?.id ?? null, filters: chosen, device };
+  const taken = takenFor(prepared.triggers, typed);
+  const said = taken ? taken.search : asked.query;
+  const resolved = resolve(prepared.triggers, { ...typed, takenFor: taken ? wordsOf(taken.search).tokens : [] });
+  const { effects, waiting } = withoutWaiting(snapshot, engine.familyInStock, resolved);
+  const scoped = effects.find((effect) => effect.what === 'scope');
+  const looked = scoped ? withoutWords(said, scoped.wordsOut, knowsIn(snapshot)) : said;
+  const request = looked === asked.query ? asked : { ...asked, query: looked };
   const place = scope ? 'collections' : request.box ? 'box' : 'results';
-  const { hidden, soldOutLast } = prepared.at[place];
+  const { soldOutLast } = prepared.at[place];
+  const byPlans = hiddenByPlans(snapshot, prepared.at[place].hidden, effects, prepared.today);
+  const hidden = scoped?.condition ? hiddenOutside(snapshot, byPlans, scoped.condition, prepared.today) : byPlans;
   const understood = understand(engine, prepared, request, mode !== 'none');
   const { query, price, strong, narrowing } = understood;
   // Words are dropped among what is let through, not among what is not.
@@ -231,18 +250,22 @@ export function rank(
           asTyped,
         });
 
-  const effects = isBrowsing ? [] : resolve(prepared.triggers, { words: wordsOf(request.query).tokens });
   const appliedPins = pinsAmong(effects);
-  const extra = pinnedOnly(engine, searched, appliedPins, found.matches.records);
+  const added = addedByPlans(snapshot, searched, effects, found.matches.records);
+  const extra = [...added.placed, ...added.broughtIn];
   if (sku >= 0) extra.push(sku);
-  const everywhere = withRecords(found.matches.records, extra);
+  const everywhere = withMore(found.matches.records, extra);
   const within = scope ? everywhere.filter((record) => scope.contains(record)) : everywhere;
   const records = price ? affordable(snapshot, within, price) : within;
   if (narrowing.length > 0 && records.length === 0 && mode === 'fewer')
-    return rankWithFewer(engine, prepared, request, wanted, scope, narrowing);
-  // A record that only a pin or its part number brings in has no score from its words.
+    return rankWithFewer(engine, prepared, asked, wanted, scope, narrowing);
+  // A record that only its place or its part number shows has no score from its words.
   const { scores: scoreOf } = matcher;
   for (const record of extra) scoreOf[record] = 0;
+  if (added.broughtIn.length > 0) {
+    const score = broughtInScore(snapshot, prepared.setup);
+    for (const record of added.broughtIn) scoreOf[record] = score;
+  }
   if (sku >= 0) scoreOf[sku] = perfect;
   const choices = resolveChoices(snapshot, prepared.filters, {
     filters: request.filters,
@@ -253,46 +276,55 @@ export function rank(
   const { failing, ignored } = testFilters(prepared.filters, choices.chosen, records, engine.failing);
   const candidates = engine.grouper.group(records, failing !== null);
 
-  const factors = factorsAmong(effects);
-  // Only factors change scores; without any, the grouper's own column is read as it is.
-  const isPulled = factors.size > 0 || (engine.boosts !== null && !isBrowsing);
-  const scores = isPulled ? candidates.scores.slice() : candidates.scores;
-  const candidateOf = new Map<number, number>();
-  if (factors.size > 0 || appliedPins.length > 0 || sku >= 0)
-    for (let at = 0; at < candidates.families.length; at++) candidateOf.set(candidates.families[at]!, at);
-  for (const [product, list] of factors) {
-    const at = candidateOf.get(snapshot.findFamily(product));
-    if (at !== undefined)
-      scores[at] = scoreAfter(
-        scores[at]!,
-        totalFactor(withBoost(list, engine.boosts, candidates.families[at]!, product)),
-      );
-  }
-  if (engine.boosts && !isBrowsing)
-    for (let at = 0; at < scores.length; at++) {
-      const family = candidates.families[at]!;
-      if (!hasBoost(engine.boosts, family)) continue;
-      const product = snapshot.familyId(family);
-      if (!factors.has(product))
-        scores[at] = scoreAfter(scores[at]!, totalFactor(withBoost([], engine.boosts, family, product)));
-    }
   const sorted = prepared.sortedBy(request.sort);
+  const planned = sorted ? null : plannedOrder(engine, prepared, effects);
+  const own = isBrowsing && !sorted && !planned ? scope : null;
+  // A collection put in order by hand or by an attribute keeps it: nothing there is ordered by score.
+  const keepsOrder = own !== null && (own.byHand !== null || own.sort !== null);
+  const standing = keepsOrder ? null : prepared.at[place].standing;
+  const factors = planFactors(snapshot, keepsOrder ? [] : effects, prepared.today);
+  // Only factors change scores; without any, the grouper's own column is read as it is.
+  const isPulled = !factors.isNone || standing !== null;
+  const scores = isPulled ? candidates.scores.slice() : candidates.scores;
+  const candidateOf = (family: number): number => indexAmong(candidates.families, family);
+  if (isPulled) {
+    const total = new Float64Array(scores.length);
+    for (let at = 0; at < total.length; at++) total[at] = standing?.factors[candidates.families[at]!] ?? 1;
+    factors.multiply(total, candidates.families);
+    for (let at = 0; at < total.length; at++)
+      if (total[at] !== 1) scores[at] = scoreAfter(candidates.scores[at]!, boundedFactor(total[at]!));
+  }
   // An order the shopper has chosen is kept to: neither pins nor a part number stand before it.
   const pins = sorted
     ? []
     : appliedPins.flatMap((pin) => {
-        const candidate = candidateOf.get(snapshot.findFamily(pin.product));
-        return candidate === undefined ? [] : [{ candidate, place: pin.place, pin }];
+        const candidate = candidateOf(snapshot.findFamily(pin.product));
+        return candidate < 0 ? [] : [{ candidate, place: pin.place, pin }];
       });
-  const skuCandidate = sku < 0 ? -1 : (candidateOf.get(snapshot.recordFamily[sku]!) ?? -1);
+  const skuCandidate = sku < 0 ? -1 : candidateOf(snapshot.recordFamily[sku]!);
   const leads = skuCandidate >= 0 && !sorted;
 
-  const apart = new Set(pins.map(({ candidate }) => candidate));
+  const first = sorted ? new Map<number, Source>() : firstAmong(snapshot, effects, candidateOf);
+  for (const family of own?.first ?? []) {
+    const candidate = candidateOf(family);
+    if (candidate >= 0 && !first.has(candidate))
+      first.set(candidate, { kind: 'collection', id: own!.id, name: own!.title });
+  }
+  const apart = new Set([...pins.map(({ candidate }) => candidate), ...first.keys()]);
   if (leads) apart.add(skuCandidate);
-  const own = isBrowsing && !sorted ? scope : null;
-  const ordered = orderAll(engine, prepared, { candidates, scores, sorted, own, apart, soldOutLast }, wanted);
-  const skuIsPinned = pins.some(({ candidate }) => candidate === skuCandidate);
-  const lead = leads && !skuIsPinned ? [skuCandidate] : [];
+  const ordered = orderAll(
+    engine,
+    prepared,
+    { candidates, scores, sorted: sorted ?? planned, own, apart, soldOutLast },
+    wanted,
+  );
+  const isPinned = new Set(pins.map(({ candidate }) => candidate));
+  // A part number leads, unless a plan for just these words says what is first.
+  const saysFirst = [...first.values()].some((source) => source.kind === 'plan' && source.how === 'exactly');
+  const named = saysFirst ? [...first.keys(), skuCandidate] : [skuCandidate, ...first.keys()];
+  const lead = [...new Set(named)].filter(
+    (candidate) => !isPinned.has(candidate) && (candidate === skuCandidate ? leads : true),
+  );
   return {
     query,
     words: found.words,
@@ -302,9 +334,18 @@ export function rank(
     asTyped,
     candidates,
     scores,
+    place,
     placed: arrange(pins, [...lead, ...ordered.order], wanted),
     pins,
+    effects,
     factors,
+    first,
+    broughtIn: new Set(added.broughtIn),
+    takenFor: taken,
+    scoped: scoped ?? null,
+    waiting,
+    planned,
+    standing,
     leaders: ordered.leaders,
     skuCandidate,
     soldOutLast,
@@ -321,6 +362,10 @@ export function rank(
     ignoredFilters: [...choices.ignored, ...ignored],
   };
 }
+
+/** Whether a candidate shows only since a plan brought it in. */
+export const isBroughtIn = ({ broughtIn, candidates }: Ranking, candidate: number): boolean =>
+  broughtIn.has(candidates.representatives[candidate]!);
 
 /** Ids of the first `depth` products in order: for comparing two rankings without making cards. */
 export function rankedFamilies(

@@ -1,31 +1,39 @@
-import type { Collection } from '../content/content.ts';
+import { bindCondition } from '../conditions/bindCondition.ts';
+import { isIn } from '../conditions/recordSet.ts';
+import type { Collection } from '../content/decidedContent.ts';
 import type { Snapshot } from '../index/snapshot.ts';
 import type { TieBreaker } from '../setup/parts/relevance/tieBreakers.ts';
 
 /** A collection bound to a catalog: which records are in it, and how its page is ordered where nothing is searched for. */
 export interface Scope {
+  /** The collection's. */
+  readonly id: string;
+  readonly title: string;
   contains(record: number): boolean;
   /** Place in the order made by hand, by family; null where there is none. */
   readonly byHand: ReadonlyMap<number, number> | null;
+  /** Families that stand before its order, in this one. */
+  readonly first: readonly number[];
   readonly sort: TieBreaker | null;
 }
 
-export function bindScope(snapshot: Snapshot, collection: Collection): Scope {
-  const { attribute, values, products, sort, direction } = collection;
-  if (products.length > 0) {
-    const families = products.map((product) => snapshot.findFamily(product)).filter((family) => family >= 0);
-    const byHand = new Map(families.map((family, place) => [family, place]));
-    return { contains: (record) => byHand.has(snapshot.recordFamily[record]!), byHand, sort: null };
+/** `today` is in days since 1970. Cost: a look at each product chosen by hand, or what binding its condition costs. */
+export function bindScope(snapshot: Snapshot, collection: Collection, today: number): Scope {
+  const { id, title, condition, products, first, sort, direction } = collection;
+  const familiesOf = (ids: readonly string[]): number[] =>
+    ids.map((product) => snapshot.findFamily(product)).filter((family) => family >= 0);
+  if (!condition) {
+    const byHand = new Map(familiesOf(products).map((family, place) => [family, place]));
+    const contains = (record: number): boolean => byHand.has(snapshot.recordFamily[record]!);
+    return { id, title, contains, byHand, first: [], sort: null };
   }
-  const column = snapshot.values.get(attribute);
-  const wanted = new Uint8Array(column?.size ?? 0);
-  for (const text of values) {
-    const value = column?.find(text) ?? -1;
-    if (value >= 0) wanted[value] = 1;
-  }
+  const set = bindCondition(snapshot, condition, today);
   return {
-    contains: (record) => column?.hasAny(record, wanted) ?? false,
+    id,
+    title,
+    contains: (record) => isIn(set, record),
     byHand: null,
+    first: familiesOf(first),
     sort: sort === '' ? null : { attribute: sort, direction },
   };
 }

@@ -24,8 +24,8 @@ function compareOn(seed: number): number {
   for (let round = 0; round < 2; round++) {
     const queries = Array.from({ length: 6 }, () => randomQuery(random));
     const setup = randomSetup(random, snapshot, queries);
-    const today = 20_700;
-    const prepared = prepareSetup(engine, setup, today);
+    const now = 20_700 * 86_400_000 + 12 * 3_600_000;
+    const prepared = prepareSetup(engine, setup, now);
     for (const query of queries) {
       const typing = random() < 0.3;
       const box = random() < 0.2;
@@ -54,15 +54,27 @@ function compareOn(seed: number): number {
             ? [pick(random, ['5..12', '..9', '3.5..'])]
             : [0, 1].map(() => values!.name(Math.floor(random() * values!.size)));
       }
-      const request = { query, filters, typing, box, sort, page: 1, limit: 200, marks: true, explain: true };
+      const device = (['phone', 'tablet', undefined] as const)[query.length % 3];
+      const request = {
+        query,
+        filters,
+        typing,
+        box,
+        sort,
+        page: 1,
+        limit: 200,
+        marks: true,
+        explain: true,
+        ...(device && { device }),
+      };
       const answer = search(engine, prepared, request, (record) => records[record]!);
       const expected = obviousSearch(
         records,
         snapshot.attributes,
         setup,
         query,
-        { filters, typing, sort, box, language, isOfLanguage },
-        today,
+        { filters, typing, sort, box, language, isOfLanguage, ...(device && { device }) },
+        now,
       );
       const context = { seed, round, query, typing, box, sort, filters };
       const shown = answer.results.map(({ familyId, id, score }) => ({ familyId, recordId: id, score }));
@@ -106,6 +118,7 @@ function expectFiguresToAddUp(answer: ReturnType<typeof search>, context: unknow
   for (const { why, score, place } of answer.results) {
     expect(why!.place).toBe(place);
     const lines = [
+      why!.start,
       ...why!.words.flatMap(({ best, also }) => [best.points, also?.points ?? 0]),
       ...why!.closeness.map(({ points }) => points),
       why!.whole?.points ?? 0,
@@ -140,7 +153,7 @@ function expectFiguresToAddUp(answer: ReturnType<typeof search>, context: unknow
     }
     return 0;
   };
-  const leads = ({ why }: ShownWhy): boolean => why.exactSku && !why.sorted;
+  const leads = ({ why }: ShownWhy): boolean => (why.exactSku && !why.sorted) || why.first !== null;
   const rebuilt: ShownWhy[] = whys.filter((shown) => leads(shown) && !shown.why.pin);
   for (const afterStock of [false, true]) {
     let left = whys.filter((shown) => !shown.why.pin && !leads(shown) && shown.why.afterStock === afterStock);
@@ -202,7 +215,7 @@ describe('a change shows at once', () => {
     const snapshot = snapshotOf(records);
     const engine = openEngine(snapshot);
     const base = randomSetup(seededRandom(3), snapshot, []);
-    const setup = { ...base, hiding: {}, vocabulary: {}, attributes: { ...base.attributes } };
+    const setup = { ...base, hiding: {}, houseRules: {}, vocabulary: {}, attributes: { ...base.attributes } };
     const total = (changed: typeof setup): number =>
       search(
         engine,
@@ -228,7 +241,7 @@ describe('a change shows at once', () => {
 test('what was asked for and not done is reported: a range that is none, a filter, an order and a collection there are not', () => {
   const records = randomCatalog(seededRandom(3), 12);
   const engine = openEngine(snapshotOf(records));
-  const prepared = prepareSetup(engine, initialSetup(engine.snapshot.attributes), 20_700);
+  const prepared = prepareSetup(engine, initialSetup(engine.snapshot.attributes), 20_700 * 86_400_000);
   const filters = { price: ['cheap'], mood: ['blue'], constructor: ['x'] };
   const asked = { query: '', page: 1, limit: 3, sort: 'constructor', collection: 'nowhere', filters };
   const { ignored } = search(engine, prepared, asked, (record) => records[record]!);

@@ -1,18 +1,21 @@
-import type { Card, Result, SearchAnswer } from '../answer/answer.ts';
+import type { Card, Gap, Result, SearchAnswer } from '../answer/answer.ts';
 import { type CardFamily, cardOf } from '../answer/card.ts';
+import { ownedPicture } from '../catalog/picture.ts';
 import type { CatalogRecord } from '../catalog/record.ts';
-import type { Collection } from '../content/content.ts';
+import { aboveCollection, type Collection } from '../content/decidedContent.ts';
 import { answerFilters } from '../facets/filters.ts';
 import type { Selection } from '../index/familyCounts.ts';
 import { isHidden } from '../index/recordMask.ts';
 import { corrected, type QueryWord, weak } from '../query/understand.ts';
-import { toldSource, totalFactor } from '../rules/resolve.ts';
+import { bannersOn } from '../rules/bannersOn.ts';
+import { type Source, toldSource } from '../rules/effects.ts';
 import { closeMatches, isFilledUp } from './closeMatches.ts';
 import { findContent, type PreparedContent } from './contentEngine.ts';
+import { missingPins } from './gaps.ts';
 import { ignoredParameters } from './ignoredParameters.ts';
 import { offersFor } from './offers.ts';
 import type { Engine, PreparedSetup } from './prepareSetup.ts';
-import { factorsOn, type Ranking, rank, type SearchRequest } from './rank.ts';
+import { factorOf, isBroughtIn, type Ranking, rank, type SearchRequest } from './rank.ts';
 import { bindScope, type Scope } from './scope.ts';
 import { whyHere } from './whyHere.ts';
 
@@ -74,13 +77,16 @@ function contentFound(
   const extract = (text: string): string =>
     text.length > longestExtract ? `${text.slice(0, longestExtract).trimEnd()}…` : text;
   return {
-    collections: collections.map(({ id, title, picture }) => ({ id, title, picture: picture || null })),
-    articles: articles.map(({ id, title, link, picture, text }) => ({
+    collections: collections.map(({ id, title, picture }) => ({
+      ...{ id, title },
+      picture: ownedPicture(`collection:${id}`, picture),
+    })),
+    articles: articles.map(({ id, title, link, picture, plain }) => ({
       id,
       title,
       link,
-      picture: picture || null,
-      extract: extract(text),
+      picture: ownedPicture(`article:${id}`, picture),
+      extract: extract(plain),
     })),
   };
 }
@@ -88,11 +94,44 @@ function contentFound(
 /** The collection a search is asked in, and what of the catalog is in it; neither where it names none that there is. */
 export function collectionOf(
   { snapshot }: Engine,
+  { today }: Pick<PreparedSetup, 'today'>,
   { collection }: Pick<SearchRequest, 'collection'>,
   content: PreparedContent | null,
 ): { readonly within: Collection | undefined; readonly scope: Scope | null } {
-  const within = collection ? content?.content.collections.find(({ id }) => id === collection) : undefined;
-  return { within, scope: within ? bindScope(snapshot, within) : null };
+  const within = collection ? content?.collections.find(({ id }) => id === collection) : undefined;
+  return { within, scope: within ? bindScope(snapshot, within, today) : null };
+}
+
+/** Pinned products that are not at their places, for the desk. */
+function gapsOf(
+  engine: Engine,
+  prepared: PreparedSetup,
+  ranking: Ranking,
+  scope: Scope | null,
+  readRecord: RecordReader,
+): Gap[] {
+  const { snapshot } = engine;
+  return missingPins(engine, prepared, ranking, scope).map(({ pin: { product, place, source }, why }) => {
+    const family = snapshot.findFamily(product);
+    const title =
+      family < 0
+        ? product
+        : cardOf(readRecord(snapshot.recordsOf(family)[0]), familyOf(engine, family), prepared.setup).title;
+    const { id, name } = toldSource(source);
+    return { product, title, place, why, plan: { id, name } };
+  });
+}
+
+/** What a collection's page says of it, with the collections above and right below it. */
+function collectionPage(within: Collection, { collections }: PreparedContent): NonNullable<SearchAnswer['collection']> {
+  const named = ({ id, title }: Collection): { id: string; title: string } => ({ id, title });
+  return {
+    ...named(within),
+    text: within.text,
+    picture: ownedPicture(`collection:${within.id}`, within.picture),
+    above: aboveCollection(collections, within.id).map(named),
+    below: collections.filter(({ parent, id }) => parent === within.id && id !== within.id).map(named),
+  };
 }
 
 /** What the filters beside a ranking are counted over. */
@@ -113,7 +152,7 @@ export function search(
   content: PreparedContent | null = null,
 ): SearchAnswer {
   const { snapshot } = engine;
-  const { within, scope } = collectionOf(engine, request, content);
+  const { within, scope } = collectionOf(engine, prepared, request, content);
   const ranking = rank(engine, prepared, request, request.page * request.limit, scope);
   const { candidates } = ranking;
   const { price, narrowing, strong } = ranking.understood;
@@ -132,9 +171,13 @@ export function search(
     like: request.like,
   });
   const first = (request.page - 1) * request.limit;
+  const redirect = ranking.effects.find((effect) => effect.what === 'redirect');
+  // What a plan is called at the desk is none of a shopper's business.
+  const told = (source: Source): ReturnType<typeof toldSource> =>
+    request.marks ? toldSource(source) : { ...toldSource(source), id: '', name: '' };
   const results = ranking.placed.slice(first).map(({ candidate, pin }, offset): Result => {
     const family = candidates.families[candidate]!;
-    const pull = totalFactor(factorsOn(engine, ranking, candidate));
+    const pull = factorOf(ranking, family);
     const applied = pin === null ? null : ranking.pins[pin]!.pin;
     return {
       ...cardOf(readRecord(candidates.representatives[candidate]!), familyOf(engine, family), prepared.setup),
@@ -143,6 +186,8 @@ export function search(
       ...(request.marks && {
         marks: {
           ...(applied && { pin: toldSource(applied.source) }),
+          ...(!applied && ranking.first.has(candidate) && { first: toldSource(ranking.first.get(candidate)!) }),
+          ...(isBroughtIn(ranking, candidate) && { broughtIn: true }),
           ...(pull !== 1 && { pull }),
           ...(candidate === ranking.skuCandidate && { exactSku: true }),
         },
@@ -166,6 +211,21 @@ export function search(
       label,
       chosen: ranking.sorted ? key === ranking.sorted.order.key : signals.length === 0,
     })),
+    scoped: ranking.scoped && {
+      wordsOut: [...ranking.scoped.wordsOut],
+      within: ranking.scoped.condition,
+      ...told(ranking.scoped.source),
+    },
+    ...(request.marks && { gaps: gapsOf(engine, prepared, ranking, scope, readRecord) }),
+    takenFor: ranking.takenFor && { search: ranking.takenFor.search, ...told(ranking.takenFor.source) },
+    banners: bannersOn(ranking.effects, { page: request.page, limit: request.limit, total: ranking.total }).map(
+      ({ where, place, text, link, picture, source }) => ({
+        ...{ where, place, text, link: link ?? null },
+        picture: ownedPicture('banner', picture ?? ''),
+        ...told(source),
+      }),
+    ),
+    redirect: redirect ? { link: redirect.link, ...told(redirect.source) } : null,
     understood: price && { text: price.text, from: price.from, to: price.to },
     recognised: [...narrowing, ...strong].map(({ text, as, named }) => ({ text, as, named })),
     leadsTo: ranking.skuCandidate >= 0 ? snapshot.familyId(candidates.families[ranking.skuCandidate]!) : null,
@@ -174,8 +234,8 @@ export function search(
     together: [...ranking.together],
     ignoredFilters: [...ranking.ignoredFilters],
     ignored: ignoredParameters(prepared, request, ranking, within !== undefined),
-    collection: within ? { id: within.id, title: within.title, text: within.text } : null,
-    ...contentFound(content, request, within !== undefined),
+    collection: within && content ? collectionPage(within, content) : null,
+    ...contentFound(content, { ...request, query: ranking.takenFor?.search ?? request.query }, within !== undefined),
     emptyShelf: ranking.foundAny ? null : emptyShelf(engine, prepared, request.query, readRecord),
   };
   // Last, since looking for what is close, and for what else may be meant, overwrites what was found.

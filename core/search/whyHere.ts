@@ -2,9 +2,11 @@ import type { ExplainedSignal, Why } from '../answer/answer.ts';
 import { labelFromKey } from '../catalog/standardColumns.ts';
 import { explainMatch } from '../ranking/explainMatch.ts';
 import type { Signal } from '../ranking/signals.ts';
-import { toldFactor, toldSource, totalFactor } from '../rules/resolve.ts';
+import { toldSource } from '../rules/effects.ts';
+import { toldFactor } from '../rules/resolve.ts';
+import { perfect } from '../scoring/formula.ts';
 import type { Engine, PreparedSetup } from './prepareSetup.ts';
-import { factorsOn, type Ranking } from './rank.ts';
+import { factorOf, factorsOn, isBroughtIn, type Ranking } from './rank.ts';
 
 const amountFor = ({ byRecord, values }: Signal, { candidates }: Ranking, candidate: number): number =>
   values[(byRecord ? candidates.representatives : candidates.families)[candidate]!]!;
@@ -45,8 +47,10 @@ export function whyHere(engine: Engine, prepared: PreparedSetup, ranking: Rankin
   const { candidate, pin } = ranking.placed[index]!;
   const representative = ranking.candidates.representatives[candidate]!;
   const lines = explainMatch(snapshot, prepared.setup, prepared.gains, ranking.words, representative);
-  const factors = factorsOn(engine, ranking, candidate);
+  const family = ranking.candidates.families[candidate]!;
   const isSku = candidate === ranking.skuCandidate;
+  const isIn = isBroughtIn(ranking, candidate);
+  const first = pin === null ? ranking.first.get(candidate) : undefined;
   const leader = ranking.leaders.get(candidate);
   const labels = new Map(snapshot.attributes.map(({ key, label }) => [key, label]));
   const applied = pin === null ? null : ranking.pins[pin]!.pin;
@@ -60,14 +64,19 @@ export function whyHere(engine: Engine, prepared: PreparedSetup, ranking: Rankin
       how: howOf(signal),
     };
   };
+  const sorted = ranking.sorted ?? ranking.planned;
   const decided = decidingSignal(prepared, ranking, index);
   return {
-    words: isSku ? [] : (lines?.words ?? []),
-    closeness: isSku ? [] : (lines?.closeness ?? []),
-    whole: isSku ? null : (lines?.whole ?? null),
+    words: isSku || isIn ? [] : (lines?.words ?? []),
+    closeness: isSku || isIn ? [] : (lines?.closeness ?? []),
+    whole: isSku || isIn ? null : (lines?.whole ?? null),
+    start: ranking.isBrowsing ? perfect : isIn ? ranking.candidates.scores[candidate]! : 0,
+    broughtIn: isIn,
+    first: first ? toldSource(first) : null,
+    takenFor: ranking.takenFor && { search: ranking.takenFor.search, ...toldSource(ranking.takenFor.source) },
     matchScore: ranking.candidates.scores[candidate]!,
-    pulls: factors.map(toldFactor),
-    totalPull: totalFactor(factors),
+    pulls: factorsOn(ranking, family).map(toldFactor),
+    totalPull: factorOf(ranking, family),
     score: ranking.scores[candidate]!,
     closeCall:
       leader === undefined
@@ -78,9 +87,14 @@ export function whyHere(engine: Engine, prepared: PreparedSetup, ranking: Rankin
             signals: prepared.signals.map(explainSignal),
             decidedBy: typeof decided === 'number' ? prepared.signals[decided]!.attribute : decided,
           },
-    sorted: ranking.sorted && { label: ranking.sorted.order.label, signals: ranking.sorted.signals.map(explainSignal) },
+    sorted: sorted && { label: sorted.order.label, signals: sorted.signals.map(explainSignal) },
+    sortedByPlan: ranking.planned && toldSource(ranking.planned.source),
     afterStock:
-      ranking.soldOutLast && pin === null && (!isSku || ranking.sorted !== null) && ranking.isSoldOut(candidate),
+      ranking.soldOutLast &&
+      pin === null &&
+      !first &&
+      (!isSku || ranking.sorted !== null) &&
+      ranking.isSoldOut(candidate),
     pin: applied && { ...toldSource(applied.source), place: applied.place },
     exactSku: isSku,
     together: [...ranking.together],

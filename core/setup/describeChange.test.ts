@@ -142,7 +142,7 @@ describe('the empty shelf, the storefront and plans in words', () => {
       'hiding',
       'h',
       null,
-      { what: 'tag', tag: 'old', from: ['results', 'emptyShelf'] },
+      { what: 'tag', tag: 'old', places: ['results', 'emptyShelf'] },
       ['Every product tagged “old” is hidden from search results and the empty shelf'],
     ],
   ] as const)('%s %s: %j to %j', (part, key, before, after, sentences) =>

@@ -23,6 +23,18 @@ describe('decisions about products in words', () => {
     expect(described('products', null, { ...about, act: 'set', value: 'x'.repeat(200) })[0]!.length).toBeLessThan(110));
 });
 
+const tests = [{ how: 'is' as const, attribute: 'brand', values: ['Osier'] }];
+const rule = {
+  name: 'Osier',
+  on: true,
+  condition: { match: 'all' as const, tests },
+  does: { what: 'pull' as const, pull: 1.5 },
+};
+const group = {
+  match: 'all' as const,
+  tests: [{ how: 'inStock' as const }, { how: 'between' as const, attribute: 'price', from: null, to: 5 }],
+};
+
 describe('vocabulary, content and places in words', () => {
   const stop = (...words: string[]) => ({ what: 'stopWords', words });
   test.each([
@@ -43,23 +55,62 @@ describe('vocabulary, content and places in words', () => {
         what: 'recognised',
         price: false,
         attributes: { colour: 'filter' },
-        conditions: [{ words: 'sale', condition: { what: 'reduced' } }],
+        conditions: [{ words: 'sale', condition: { match: 'all', tests: [{ how: 'reduced' }] } }],
       },
       [
         'Limits of price in a search are words like any other',
         'Values of SIZE named in a search are words like any other',
         'Values of COLOUR named in a search narrow its results',
-        '“sale” in a search stands for a condition',
+        '“sale” in a search stands for: it costs less than it did',
       ],
     ],
     [
       'vocabulary',
-      { what: 'recognised', price: false, conditions: [{ words: 'sale', condition: { what: 'reduced' } }] },
+      {
+        what: 'recognised',
+        price: false,
+        conditions: [{ words: 'sale', condition: { match: 'all', tests: [{ how: 'reduced' }] } }],
+      },
       null,
       ['“sale” is a word like any other'],
     ],
     ['content', null, { what: 'leftOut', kind: 'article', id: 'x' }, ['The article “x” is left out of the search']],
-    ['hiding', null, { what: 'product', product: 'p', from: ['collections'] }, ['“p” is hidden from collection pages']],
+    [
+      'hiding',
+      null,
+      { what: 'product', product: 'p', places: ['collections'] },
+      ['“p” is hidden from collection pages'],
+    ],
+    [
+      'hiding',
+      null,
+      {
+        what: 'tag',
+        tag: 't',
+        until: '2026-12-24T18:00',
+        yearly: { from: '11-01', until: '01-06' },
+        whileSoldOut: true,
+      },
+      ['Every product tagged “t” is hidden until 2026-12-24 18:00 every year from 11-01 to 01-06 while it is sold out'],
+    ],
+    ['houseRules', null, rule, ['House rule “Osier” is added: it boosts (strength ×1.5) what meets: BRAND is Osier']],
+    [
+      'houseRules',
+      rule,
+      {
+        ...rule,
+        on: false,
+        places: ['box'],
+        does: { what: 'hide' },
+        condition: { match: 'any', tests: [...tests, group] },
+      },
+      [
+        'House rule “Osier” is switched off',
+        'House rule “Osier” now hides what meets: BRAND is Osier, or (it is in stock and PRICE is at most 5)',
+        'House rule “Osier” holds in the search box',
+      ],
+    ],
+    ['houseRules', rule, null, ['House rule “Osier” is removed']],
     ['hiding', { what: 'tag', tag: 't' }, null, ['Every product tagged “t” is no longer hidden']],
     [
       'attributes',

@@ -90,3 +90,49 @@ test('what is set back to what it was is no change, whichever way it is said', (
   const off = checkEdit({ part: 'attributes', key: 'mood', value: { searchable: false, weight: 1, onCard: false } });
   expect(off).toMatchObject({ edit: { value: { searchable: false } } });
 });
+
+test('a document of the fourth format says of conditions and places what it said', () => {
+  const fourth = {
+    ...JSON.parse(JSON.stringify(setup)),
+    version: 4,
+    houseRules: undefined,
+    hiding: {
+      'product:p': { what: 'product', product: 'p', from: ['results', 'collections'] },
+      'tag:t': { what: 'tag', tag: 't' },
+      'product:q': { what: 'product', product: 'q', from: ['emptyShelf'] },
+    },
+    vocabulary: {
+      recognised: {
+        what: 'recognised',
+        price: true,
+        conditions: [
+          { words: 'gift', condition: { what: 'value', attribute: 'tags', value: 'gift' } },
+          { words: 'best seller', condition: { what: 'number', attribute: 'units_sold', from: 50, to: null } },
+          { words: 'new', condition: { what: 'newer', attribute: 'date_added', days: 60 } },
+          { words: 'sale', condition: { what: 'reduced' } },
+        ],
+      },
+    },
+  };
+  const read = readSetup(fourth);
+  expect(read.setAside).toEqual([]);
+  expect(read.setup.houseRules).toEqual({});
+  expect(read.setup.hiding).toEqual({
+    'product:p': { what: 'product', product: 'p', places: ['results', 'box', 'collections'] },
+    'tag:t': { what: 'tag', tag: 't' },
+    'product:q': { what: 'product', product: 'q', places: ['emptyShelf'] },
+  });
+  const { recognised } = read.setup.vocabulary;
+  const tests = recognised?.what === 'recognised' ? recognised.conditions?.map(({ condition }) => condition.tests) : [];
+  expect(tests).toEqual([
+    [{ how: 'is', attribute: 'tags', values: ['gift'] }],
+    [{ how: 'between', attribute: 'units_sold', from: 50, to: null }],
+    [{ how: 'lastDays', attribute: 'date_added', days: 60 }],
+    [{ how: 'reduced' }],
+  ]);
+  const odd = {
+    ...fourth,
+    vocabulary: { recognised: { what: 'recognised', price: true, conditions: ['x', { words: 'y' }] } },
+  };
+  expect(readSetup(odd).setAside).toHaveLength(1);
+});

@@ -4,6 +4,7 @@ import { emptyShelf } from './parts/emptyShelf.ts';
 import { filters } from './parts/filters.ts';
 import { following } from './parts/following.ts';
 import { hiding } from './parts/hiding.ts';
+import { houseRules } from './parts/houseRules.ts';
 import { plans } from './parts/plans.ts';
 import { products } from './parts/products.ts';
 import { relevance } from './parts/relevance.ts';
@@ -21,6 +22,7 @@ export const registry = {
   relevance,
   filters,
   plans,
+  houseRules,
   hiding,
   emptyShelf,
   products,

@@ -1,5 +1,6 @@
-import { own } from '../base/named.ts';
+import { named, own } from '../base/named.ts';
 import { setupVersion } from './schema.ts';
+import { upgradeEntry } from './upgradeEntry.ts';
 
 /** A setup as it was written, in whatever format: parts by name, each with its entries. */
 export type SetupDocument = Readonly<Record<string, unknown>>;
@@ -53,8 +54,24 @@ const fromThird = (document: SetupDocument): SetupDocument => ({
   version: 4,
 });
 
+/**
+ * In format 5 conditions are the same everywhere, there are house rules, and the search box is a place of its own: what was
+ * hidden from results was hidden there too. Where something is hidden from is called places, as in rules.
+ */
+const fromFourth = (document: SetupDocument): SetupDocument => ({
+  ...document,
+  ...Object.fromEntries(
+    ['vocabulary', 'hiding'].map((part) => [
+      part,
+      named(Object.entries(partIn(document, part)).map(([key, entry]) => [key, upgradeEntry(part, entry)])),
+    ]),
+  ),
+  houseRules: partIn(document, 'houseRules'),
+  version: 5,
+});
+
 /** One step for each format there was, the first being from format 1 to 2. A step never changes once it has shipped. */
-const steps: readonly ((document: SetupDocument) => SetupDocument)[] = [fromFirst, fromSecond, fromThird];
+const steps: readonly ((document: SetupDocument) => SetupDocument)[] = [fromFirst, fromSecond, fromThird, fromFourth];
 
 /**
  * Brings a setup of an earlier format to today's; a document of today's format, or of none that is known, is answered

@@ -133,7 +133,11 @@ export function readCatalog(
         return stands && isFound(attribute, how) ? [[attribute, first]] : [];
       }),
     );
+  const ofTitle = setup.attributes.title;
+  const isTitleRead = ofTitle?.searchable && attributes.some(({ key }) => key === 'title');
   return {
+    /** The title's weight beside the heaviest; 1 where titles are not read, null where nothing is. */
+    titleShare: heaviest === 0 ? null : (isTitleRead ? ofTitle.weight : heaviest) / heaviest,
     records,
     attributes,
     setup,

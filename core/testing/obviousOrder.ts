@@ -12,7 +12,13 @@ interface Candidate {
 }
 interface Ordering {
   readonly sort: string;
+  /** The order that a plan gives the results. */
+  readonly planned: TieBreaker | undefined;
   readonly pins: readonly { readonly product: string; readonly place: number }[];
+  /** Products that plans put first, in order. */
+  readonly first: readonly string[];
+  /** Whether the part number comes before these. */
+  readonly skuLeads: boolean;
   /** The family whose part number the search is. */
   readonly sku: string | undefined;
   readonly soldOutLast: boolean;
@@ -23,7 +29,7 @@ export function obviousOrder(
   { relevance }: Setup,
   candidates: readonly Candidate[],
   { amountOf, familyInStock }: ReturnType<typeof amountReader>,
-  { sort, pins, sku, soldOutLast }: Ordering,
+  { sort, planned, pins, first: firstIds, skuLeads, sku, soldOutLast }: Ordering,
 ): Candidate[] {
   const amounts = new Map<TieBreaker, Map<string, number | null>>();
   const amountFor = (signal: TieBreaker, { familyId, read }: Candidate): number | null => {
@@ -51,14 +57,15 @@ export function obviousOrder(
     return candidate ? [{ candidate, place }] : [];
   });
   const unplaced = candidates.filter((candidate) => !pinned.some((pin) => pin.candidate === candidate));
-  const first = chosenOrder ? undefined : unplaced.find(({ familyId }) => familyId === sku);
-  const ordered: Candidate[] = first ? [first] : [];
+  const named = chosenOrder ? [] : skuLeads ? [sku, ...firstIds] : [...firstIds, sku];
+  const first = [...new Set(named)].flatMap((id) => unplaced.find(({ familyId }) => familyId === id) ?? []);
+  const ordered: Candidate[] = [...first];
   const width = Math.round(relevance.closeCall.width * 1000);
   const append = (some: readonly Candidate[]): void => {
-    let left = some.filter((candidate) => candidate !== first);
-    if (chosenOrder) {
-      const compare = (a: Candidate, b: Candidate) =>
-        bySignals(chosenOrder.signals, a, b) || b.score - a.score || tie(a, b);
+    let left = some.filter((candidate) => !first.includes(candidate));
+    const given = chosenOrder?.signals ?? (planned && [planned]);
+    if (given) {
+      const compare = (a: Candidate, b: Candidate) => bySignals(given, a, b) || b.score - a.score || tie(a, b);
       ordered.push(...left.sort(compare));
       return;
     }

@@ -1,18 +1,19 @@
+import type { ChosenFilters } from '../facets/chosenFilters.ts';
 import type { ShelfPlan } from '../setup/parts/plans.ts';
 import type { Setup } from '../setup/schema.ts';
 import { tokenize } from '../text/tokenize.ts';
+import { holds as holdsAt } from './obviousRules.ts';
 
 type How = NonNullable<ShelfPlan['how']>;
 
-/** The plans that hold for a search, the most exact first, by trying each search of each plan: what the fast way is held to. */
+/** The plans that hold for a search as it was typed or as it is taken, the most exact first, by trying each search of each plan: what the fast way is held to. */
 export function obviousPlans(
   setup: Setup,
-  typed: string,
+  readings: readonly string[],
   stemOf: (word: string) => string,
-  today: number,
+  now: number,
+  shopper: { readonly filters?: ChosenFilters; readonly device?: string } = {},
 ): ShelfPlan[] {
-  const now = new Date(today * 86_400_000).toISOString().slice(0, 10);
-  const words = tokenize(typed);
   const entries = Object.values(setup.vocabulary);
   const stopWords = entries.flatMap((entry) => (entry.what === 'stopWords' ? entry.words.flatMap(tokenize) : []));
   const telling = (list: readonly string[]): readonly string[] => {
@@ -45,26 +46,33 @@ export function obviousPlans(
       )
     );
   };
-  const standsAt = (sought: readonly string[], at: number): boolean =>
-    sought.every((word, index) => words[at + index] === word);
-  const holds: Readonly<Record<How, (sought: readonly string[]) => boolean>> = {
-    exactly: (sought) => sought.length === words.length && standsAt(sought, 0),
-    meaning: (sought) => pairUp(telling(sought), telling(words)),
-    beginning: (sought) => standsAt(sought, 0),
-    containing: (sought) => words.some((_, at) => standsAt(sought, at)),
+  const holdsFor = (how: How, sought: readonly string[], words: readonly string[]): boolean => {
+    const standsAt = (at: number): boolean => sought.every((word, index) => words[at + index] === word);
+    if (how === 'exactly') return sought.length === words.length && standsAt(0);
+    if (how === 'meaning') return pairUp(telling(sought), telling(words));
+    return how === 'beginning' ? standsAt(0) : words.some((_, at) => standsAt(at));
   };
+  const all = readings.map(tokenize).filter((words) => words.length > 0);
   const order: readonly How[] = ['exactly', 'meaning', 'beginning', 'containing'];
   return Object.keys(setup.plans)
     .sort()
     .map((id) => setup.plans[id]!)
     .flatMap((plan) => {
       const how = plan.how ?? 'exactly';
-      const held = plan.searches.map(tokenize).filter((sought) => sought.length > 0 && holds[how](sought));
-      const isItsDay = (plan.from ?? now) <= now && now <= (plan.until ?? now);
-      return plan.on && isItsDay && held.length > 0
-        ? [{ plan, rank: order.indexOf(how), most: Math.max(...held.map((sought) => sought.length)) }]
+      const held = plan.searches
+        .map(tokenize)
+        .filter((sought) => sought.length > 0 && all.some((words) => holdsFor(how, sought, words)));
+      const { whenChosen = [], devices, from, until, yearly } = plan;
+      const isLimited =
+        (devices !== undefined && !devices.some((device) => device === shopper.device)) ||
+        whenChosen.some(
+          ({ filter, values }) => !(shopper.filters?.[filter] ?? []).some((value) => values.includes(value)),
+        );
+      const limits = whenChosen.length + Number(devices !== undefined) + Number(Boolean(from ?? until ?? yearly));
+      return plan.on && holdsAt(plan, 'results', now) && !isLimited && held.length > 0
+        ? [{ plan, rank: order.indexOf(how), most: Math.max(...held.map((sought) => sought.length)), limits }]
         : [];
     })
-    .sort((a, b) => a.rank - b.rank || b.most - a.most)
+    .sort((a, b) => a.rank - b.rank || b.most - a.most || b.limits - a.limits)
     .map(({ plan }) => plan);
 }

@@ -2,6 +2,7 @@ import { type AttributeProfile, hasValueColumn } from '../catalog/profileAttribu
 import { type CatalogRecord, textsOf } from '../catalog/record.ts';
 import { labelFromKey } from '../catalog/standardColumns.ts';
 import type { Setup } from '../setup/schema.ts';
+import { meetsCondition } from './obviousConditions.ts';
 import { groupFor } from './obviousFilters.ts';
 
 /** What some units of a search name, by looking at every record for every stretch of them. */
@@ -29,6 +30,7 @@ export function obviousRuns(
   attributes: readonly AttributeProfile[],
   setup: Setup,
   typed: readonly string[],
+  today: number,
   { stemOf, unitsOf, fixed, isLeft }: RecognitionTools,
 ): ObviousRun[] {
   const entries = Object.values(setup.vocabulary).flatMap((entry) => (entry.what === 'recognised' ? [entry] : []));
@@ -98,15 +100,7 @@ export function obviousRuns(
       .flatMap(({ conditions = [] }) => conditions)
       .find(({ words }) => stems(unitsOf(words)) === said)?.condition;
     if (!met) return [];
-    const amount = (record: CatalogRecord, key: string): number =>
-      typeof record.values[key] === 'number' ? record.values[key] : Number.NaN;
-    const allows = (record: CatalogRecord): boolean => {
-      if (met.what === 'value') return textsOf(record.values[met.attribute]).includes(met.value);
-      if (met.what === 'reduced') return amount(record, 'former_price') > amount(record, 'price');
-      if (met.what === 'newer') throw new Error('Not drawn: dates are read by the catalog.');
-      const own = amount(record, met.attribute);
-      return own >= (met.from ?? own) && own <= (met.to ?? own);
-    };
+    const allows = (record: CatalogRecord): boolean => meetsCondition(attributes, record, met, today);
     return [{ from, to: from + size, as: 'filter', allows, attribute: -1, units: [] }];
   };
   const all: ObviousRun[] = [];

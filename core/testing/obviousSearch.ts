@@ -1,5 +1,5 @@
 import type { AttributeProfile } from '../catalog/profileAttributes.ts';
-import { type CatalogRecord, textsOf } from '../catalog/record.ts';
+import type { CatalogRecord } from '../catalog/record.ts';
 import type { ChosenFilters } from '../facets/chosenFilters.ts';
 import { compoundParts } from '../query/compounds.ts';
 import { findPriceLimits } from '../query/priceLimits.ts';
@@ -9,14 +9,16 @@ import type { Language } from '../text/languages.ts';
 import { normalizeCode, tokenize } from '../text/tokenize.ts';
 import { amountReader } from './obviousAmounts.ts';
 import { inStock, type ReadRecord, readCatalog, remembered } from './obviousCatalog.ts';
+import { meetsCondition } from './obviousConditions.ts';
 import { expander, type Way, type Word } from './obviousExpansion.ts';
 import { obviousFilters } from './obviousFilters.ts';
 import { obviousOrder } from './obviousOrder.ts';
 import { phraseReader } from './obviousPhrases.ts';
 import { obviousPlans } from './obviousPlans.ts';
 import { obviousRuns } from './obviousRecognition.ts';
+import { obviousRules } from './obviousRules.ts';
 import { scorer } from './obviousScore.ts';
-import { joinedWith, type Sought, soughtIn, unitsIn } from './obviousUnits.ts';
+import { joinedWith, type Sought, soughtIn, unitsIn, withoutSome } from './obviousUnits.ts';
 import { readVocabulary } from './obviousVocabulary.ts';
 
 /** A family as it stands in the results. */
@@ -47,6 +49,8 @@ export interface ObviousRequest {
   readonly language?: Language;
   /** Which words the language has. */
   readonly isOfLanguage?: (word: string) => boolean;
+  /** What the shopper looks with. */
+  readonly device?: string;
   /** Not to be recognised. */
   readonly asWords?: readonly string[];
 }
@@ -61,15 +65,20 @@ export function obviousSearch(
   setup: Setup,
   typed: string,
   request: ObviousRequest = {},
-  today = 0,
+  now = 0,
   mode: 'fewer' | 'all' | 'none' = 'fewer',
 ): ObviousAnswer {
   const { filters: chosen = {}, typing = false, sort = '', box = false, language = 'en', asWords = [] } = request;
   const { isOfLanguage = () => false } = request;
+  const today = Math.floor(now / 86_400_000);
   const recognises = Object.values(setup.vocabulary).some((entry) => entry.what === 'recognised' && entry.price);
-  const limits = recognises ? findPriceLimits(typed) : null;
-  const said = limits?.rest ?? typed;
   const catalog = readCatalog(records, attributes, setup, language);
+  const takenFor = obviousPlans(setup, [typed], catalog.stemOf, now, request).find(({ treatAs }) => treatAs)?.treatAs;
+  const plans = obviousPlans(setup, [typed, takenFor ?? ''], catalog.stemOf, now, request);
+  const scoping = plans.find(({ scope, wordsOut = [] }) => scope || wordsOut.length > 0);
+  const asked = withoutSome(takenFor ?? typed, scoping?.wordsOut ?? []);
+  const limits = recognises ? findPriceLimits(asked) : null;
+  const said = limits?.rest ?? asked;
   const { all, vocabulary, stemOf, isFormOf, isKnown, isGerman } = catalog;
   const setupVocabulary = readVocabulary(setup);
   const { stopWords, fixed, synonymsAt } = setupVocabulary;
@@ -77,12 +86,19 @@ export function obviousSearch(
   const scoreOf = scorer(catalog);
   const togetherIn = phraseReader(catalog, setupVocabulary);
   const soldOut = setup.relevance.soldOut[box ? 'box' : 'results'];
+  const amounts = amountReader(catalog, today);
+  const rules = obviousRules(records, attributes, setup, box ? 'box' : 'results', { ...amounts, now });
+  const only = plans.find((plan) => plan.only && (plan.first ?? []).length > 0)?.first;
   const hidden = ({ record }: ReadRecord): boolean =>
-    record.values.hidden !== undefined ||
+    rules.isHidden(record) ||
     (soldOut === 'notAtAll' && record.values.availability === 'Sold out') ||
-    Object.values(setup.hiding).some((hiding) =>
-      hiding.what === 'product' ? hiding.product === record.familyId : textsOf(record.values.tags).includes(hiding.tag),
-    );
+    plans.some(
+      ({ hides = [], conditionHides = [] }) =>
+        hides.includes(record.familyId) ||
+        conditionHides.some((each) => meetsCondition(attributes, record, each, today)),
+    ) ||
+    (only !== undefined && !only.includes(record.familyId)) ||
+    (scoping?.scope !== undefined && !meetsCondition(attributes, record, scoping.scope, today));
   const visible = all.filter((read) => !hidden(read));
   const find = (words: readonly Word[]): Map<ReadRecord, number> => {
     const found = new Map<ReadRecord, number>();
@@ -106,7 +122,7 @@ export function obviousSearch(
       .map(({ text }) => text)
       .join(' ');
   const runsIn = (query: string) =>
-    obviousRuns(records, attributes, setup, tools.unitsOf(query), {
+    obviousRuns(records, attributes, setup, tools.unitsOf(query), today, {
       ...tools,
       isLeft: ({ from, to }) => asWords.includes(textOf(query, from, to)),
     });
@@ -159,7 +175,7 @@ export function obviousSearch(
   let found: Map<ReadRecord, number>;
   if (query.trim() === '')
     found = new Map(
-      visible.filter(({ record }) => narrowing.every(({ allows }) => allows(record))).map((read) => [read, 0]),
+      visible.filter(({ record }) => narrowing.every(({ allows }) => allows(record))).map((read) => [read, 100_000]),
     );
   else if (texts.length === 0) found = new Map();
   else {
@@ -229,14 +245,23 @@ export function obviousSearch(
     }
   }
 
-  const plans = texts.length > 0 ? obviousPlans(setup, typed, stemOf, today) : [];
   const pins: { product: string; place: number }[] = [];
-  for (const pin of plans.flatMap((plan) => plan.pins))
-    if (!pins.some(({ product }) => product === pin.product)) pins.push(pin);
+  const named = new Set<string>();
+  for (const { pins: own, pinsWait } of plans)
+    for (const pin of own) {
+      if (named.has(pin.product)) continue;
+      named.add(pin.product);
+      if (!pinsWait || amounts.familyInStock(pin.product)) pins.push(pin);
+    }
   pins.sort((a, b) => a.place - b.place);
-  for (const { product } of pins)
-    if (![...found.keys()].some(({ record }) => record.familyId === product))
-      for (const read of visible) if (read.record.familyId === product) found.set(read, 0);
+  const first = [...new Set(plans.flatMap((plan) => plan.first ?? []))];
+  const broughtIn = plans.flatMap((plan) => plan.bringIn ?? []);
+  const titleScore = catalog.titleShare === null ? 0 : Math.round(100_000 * catalog.titleShare);
+  const byWords = new Set([...found.keys()].map(({ record }) => record.familyId));
+  for (const product of [...pins.map((pin) => pin.product), ...first, ...broughtIn])
+    if (!byWords.has(product))
+      for (const read of visible)
+        if (read.record.familyId === product) found.set(read, broughtIn.includes(product) ? titleScore : 0);
   if (skuRead) found.set(skuRead, 100_000);
 
   for (const read of limits ? [...found.keys()] : []) {
@@ -249,19 +274,18 @@ export function obviousSearch(
     if (found.size === 0 && mode === 'fewer') {
       const tried = (narrowing.length > 1 ? narrowing.slice(0, 4) : [])
         .map(({ from, to }) => ({ ...request, asWords: [...asWords, textOf(said, from, to)] }))
-        .map((fewer) => obviousSearch(records, attributes, setup, typed, fewer, today, 'all'))
+        .map((fewer) => obviousSearch(records, attributes, setup, typed, fewer, now, 'all'))
         .filter(({ foundAny }) => foundAny)
         .sort((a, b) => a.dropped.length - b.dropped.length);
-      return tried[0] ?? obviousSearch(records, attributes, setup, typed, request, today, 'none');
+      return tried[0] ?? obviousSearch(records, attributes, setup, typed, request, now, 'none');
     }
   }
 
-  const amounts = amountReader(catalog, today);
   const filters = obviousFilters({
     setup,
     records: [...found.keys()].map(({ record }) => record),
     chosen,
-    isSaid: (search: string) => tokenize(typed).length > 0 && tokenize(search).join(' ') === tokenize(typed).join(' '),
+    isSaid: (search: string) => tokenize(asked).length > 0 && tokenize(search).join(' ') === tokenize(asked).join(' '),
     today,
     familyInStock: amounts.familyInStock,
   });
@@ -277,14 +301,20 @@ export function obviousSearch(
     if (better) best.set(read.record.familyId, { read, score });
   }
   const boostOf = (familyId: string): number => {
-    const amount = query.trim() === '' ? null : amounts.familyAmount(familyId, 'boost');
+    const amount = amounts.familyAmount(familyId, 'boost');
     return amount === null ? 1 : Math.min(10, Math.max(0.1, amount));
   };
   const pulled = (familyId: string, score: number): number => {
+    const variants = records.filter((record) => record.familyId === familyId);
     const pull = plans
-      .flatMap((plan) => plan.pulls)
-      .filter(({ product }) => product === familyId)
-      .reduce((total, each) => total * each.pull, boostOf(familyId));
+      .flatMap(({ pulls, conditionPulls = [] }): number[] => {
+        const singly = pulls.filter(({ product }) => product === familyId);
+        if (singly.length > 0) return singly.map((each) => each.pull);
+        return conditionPulls
+          .filter(({ condition }) => variants.some((record) => meetsCondition(attributes, record, condition, today)))
+          .map((each) => each.pull);
+      })
+      .reduce((total, factor) => total * factor, rules.factorOf(familyId, boostOf(familyId)));
     const bounded = Math.min(10, Math.max(0.1, pull));
     return bounded === 1 ? score : Math.round(score * bounded);
   };
@@ -340,9 +370,20 @@ export function obviousSearch(
         order.indexOf(a.familyId) - order.indexOf(b.familyId),
     );
   }
+  /** The products among those found that a plan is the first to put first. */
+  const firstSaidBy = (plan: (typeof plans)[number]): string[] =>
+    (plan.first ?? []).filter(
+      (product) =>
+        plans.find((other) => other.first?.includes(product)) === plan &&
+        candidates.some(({ familyId }) => familyId === product),
+    );
   const ordered = obviousOrder(setup, candidates, amounts, {
     sort,
+    planned: plans.find((plan) => plan.sort)?.sort,
     pins,
+    first,
+    // A part number leads, unless a plan for just these words says what is first.
+    skuLeads: !plans.some((plan) => (plan.how ?? 'exactly') === 'exactly' && firstSaidBy(plan).length > 0),
     sku: skuRead?.record.familyId,
     soldOutLast: soldOut === 'last',
   });

@@ -1,5 +1,5 @@
 import { readableToken } from '../text/quantity.ts';
-import { readWords } from '../text/tokenize.ts';
+import { readWords, tokenize } from '../text/tokenize.ts';
 
 /** One thing looked for. */
 export interface Sought {
@@ -62,3 +62,14 @@ export const waysToSplit = (word: string): string[][] => {
     return [0, ...chosen].map((from, at) => word.slice(from, chosen[at] ?? word.length));
   });
 };
+
+/** A text without some words or some that stand together, by its words. */
+export function withoutSome(text: string, wordsOut: readonly string[]): string {
+  const words = tokenize(text);
+  const out = new Set<number>();
+  for (const saying of wordsOut.map(tokenize))
+    for (let at = 0; at + saying.length <= words.length && saying.length > 0; at++)
+      if (saying.every((word, index) => words[at + index] === word))
+        for (const index of saying.keys()) out.add(at + index);
+  return out.size === 0 ? text : words.filter((_, at) => !out.has(at)).join(' ');
+}

@@ -1,4 +1,4 @@
-import { pick } from '../base/random.ts';
+import { pick, seededRandom } from '../base/random.ts';
 import { attributeProfiler } from '../catalog/profileAttributes.ts';
 import { readStandardRow } from '../catalog/readRow.ts';
 import type { CatalogRecord } from '../catalog/record.ts';
@@ -7,10 +7,15 @@ import { openSnapshot, type Snapshot } from '../index/snapshot.ts';
 import { hidingKey } from '../setup/hidingKey.ts';
 import { initialSetup } from '../setup/initialSetup.ts';
 import type { FilterSetting } from '../setup/parts/filters.ts';
+import type { HouseRule } from '../setup/parts/houseRules.ts';
+import type { ShelfPlan } from '../setup/parts/plans.ts';
 import type { TieBreaker } from '../setup/parts/relevance/tieBreakers.ts';
 import type { Setup } from '../setup/schema.ts';
+import type { Condition, Test } from '../setup/terms/condition.ts';
+import { places } from '../setup/terms/placeTerms.ts';
 import { planHows } from '../setup/terms/planTerms.ts';
 import type { Language } from '../text/languages.ts';
+import { randomCondition } from './randomCondition.ts';
 
 /** Words near enough to each other for forms, prefixes, corrections and collisions to happen often. */
 const words = (
@@ -113,6 +118,8 @@ function randomSignals(random: () => number, share: number): TieBreaker[] {
     .map(({ at: _, ...signal }) => signal);
 }
 
+const oneTest = (test: Test): Condition => ({ match: 'all', tests: [test] });
+
 /** What is recognised, now and then: read off a query as well. */
 function recognisedFor({ length }: string): Setup['vocabulary'] {
   if (length % 3 !== 0 && length % 5 !== 0) return {};
@@ -124,8 +131,8 @@ function recognisedFor({ length }: string): Setup['vocabulary'] {
       ...(length % 5 === 0 && {
         attributes: { colour: way(0), size: way(1), tags: way(2), brand: 'strong' as const },
         conditions: [
-          { words: 'new', condition: { what: 'value' as const, attribute: 'tags', value: 'sale' } },
-          { words: 'hot press', condition: { what: 'number' as const, attribute: 'units_sold', from: 2, to: null } },
+          { words: 'new', condition: oneTest({ how: 'is', attribute: 'tags', values: ['sale'] }) },
+          { words: 'hot press', condition: oneTest({ how: 'between', attribute: 'units_sold', from: 2, to: null }) },
         ],
       }),
     },
@@ -202,6 +209,83 @@ function filtersFor(first: Setup['filters'], query: string): Pick<Setup, 'filter
   };
 }
 
+/** Places, days and hours, now and then: read off a query, not drawn. The searches are made on 4 September 2026. */
+function limitsFor({ length }: string): Pick<HouseRule, 'places' | 'from' | 'until' | 'yearly'> {
+  return {
+    ...(length % 5 === 1 && { places: [places[length % 4]!, places[(length >> 1) % 4]!] }),
+    ...(length % 7 === 1 && {
+      from: ['2026-09-04', '2026-09-05', '2026-09-04T10:00', '2026-09-04T14:00'][length % 4]!,
+    }),
+    ...(length % 7 === 2 && {
+      until: ['2026-09-04', '2026-09-03', '2026-09-04T10:00', '2026-09-04T14:00'][length % 4]!,
+    }),
+    ...(length % 7 === 3 && {
+      yearly: [
+        { from: '08-30', until: '09-04' },
+        { from: '12-01', until: '02-28' },
+        { from: '09-04', until: '01-06' },
+      ][length % 3]!,
+    }),
+  };
+}
+
+/** House rules, now and then: made of a source of chance of their own, so that seeds that once failed keep what they made. */
+function houseRulesFor(queries: readonly string[]): Setup['houseRules'] {
+  const random = seededRandom(queries.join('\n').length * 7919 + (queries[0]?.charCodeAt(0) ?? 0));
+  if (random() < 0.4) return {};
+  const rule = (name: string): HouseRule => {
+    const kind = random();
+    return {
+      name,
+      on: random() < 0.9,
+      condition: randomCondition(random),
+      does:
+        kind < 0.75
+          ? { what: 'pull', pull: pick(random, [0.3, 0.7, 1.4, 2.5, 6]) }
+          : { what: kind < 0.9 ? 'hide' : 'only' },
+      ...limitsFor(queries[Math.floor(random() * queries.length)] ?? ''),
+    };
+  };
+  return { a: rule('One'), b: rule('Two'), ...(random() < 0.5 && { c: rule('Three') }) };
+}
+
+/** What else a plan does, now and then: made of a source of chance of its own, so that seeds that once failed keep what they made. */
+function moreOfPlan(random: () => number, snapshot: Snapshot, queries: readonly string[]): Partial<ShelfPlan> {
+  const products = (most: number): string[] => [
+    ...new Set(
+      Array.from({ length: 1 + Math.floor(random() * most) }, () =>
+        snapshot.familyId(Math.floor(random() * snapshot.families)),
+      ),
+    ),
+  ];
+  return {
+    ...(random() < 0.3 && { first: products(3), only: random() < 0.4 }),
+    ...(random() < 0.3 && { bringIn: products(2) }),
+    ...(random() < 0.3 && {
+      conditionPulls: [{ condition: randomCondition(random), pull: pick(random, [0.4, 1.7, 3]) }],
+    }),
+    ...(random() < 0.2 && { hides: products(2) }),
+    ...(random() < 0.15 && { conditionHides: [randomCondition(random)] }),
+    ...(random() < 0.2 && queries.length > 0 && { treatAs: pick(random, queries).trim() || 'ink' }),
+    ...(random() < 0.35 && {
+      sort: {
+        attribute: pick(random, ['price', 'rating', 'ratings']),
+        direction: pick(random, ['high', 'low'] as const),
+      },
+    }),
+    ...(random() < 0.15 && { scope: randomCondition(random) }),
+    ...(random() < 0.15 && {
+      wordsOut: pick(random, queries.length > 0 ? queries : ['ink'])
+        .split(/\s+/)
+        .filter(Boolean)
+        .slice(0, 1),
+    }),
+    ...(random() < 0.7 && { pinsWait: true }),
+    ...(random() < 0.15 && { devices: [pick(random, ['phone', 'tablet'] as const)] }),
+    ...(random() < 0.15 && { whenChosen: [{ filter: 'brand', values: ['Larkspur', 'Harrow Ink'] }] }),
+  };
+}
+
 /** A setup with anything in it that may bear on the order, for the given queries. */
 export function randomSetup(random: () => number, snapshot: Snapshot, queries: readonly string[]): Setup {
   const product = (): string => snapshot.familyId(Math.floor(random() * snapshot.families));
@@ -240,6 +324,7 @@ export function randomSetup(random: () => number, snapshot: Snapshot, queries: r
       product: product(),
       pull: pick(random, [0.5, 0.8, 1.5, 4]),
     })),
+    ...moreOfPlan(seededRandom(name.length * 31 + queries.join('\n').length), snapshot, queries),
   });
   return {
     ...setup,
@@ -302,6 +387,9 @@ export function randomSetup(random: () => number, snapshot: Snapshot, queries: r
             b: plan('Second', planHows[(queries[2] ?? '').length % 4]!),
           }
         : {},
-    hiding: Object.fromEntries(hidings.map((hiding) => [hidingKey(hiding), hiding])),
+    hiding: Object.fromEntries(
+      hidings.map((hiding) => [hidingKey(hiding), { ...hiding, ...limitsFor(queries[4] ?? '') }]),
+    ),
+    houseRules: houseRulesFor(queries),
   };
 }

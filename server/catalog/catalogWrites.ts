@@ -1,6 +1,7 @@
 import { constants, copyFileSync, existsSync } from 'node:fs';
 import { initialSetup } from '../../core/setup/initialSetup.ts';
 import type { Shop } from '../../core/setup/terms/shop.ts';
+import { type EntryEdit, withEntries } from '../../core/setup/withEntry.ts';
 import { type DataFolder, generationFiles } from '../dataFolder.ts';
 import { Refused } from '../refused.ts';
 import type { Db } from '../store/database.ts';
@@ -10,6 +11,12 @@ import { type AcceptedFacts, acceptFacts, type FactChange, factsAfter, factsLent
 import type { ImportedCatalog } from './importCatalog.ts';
 
 /** Writes about the catalog generations of storefronts. */
+/** What a storefront's setup begins with besides what its catalog proposes. */
+export interface Beginning {
+  readonly shop: Shop;
+  readonly entries: readonly EntryEdit[];
+}
+
 export interface CatalogWrites {
   /** A number no generation of any storefront ever had, and none will have again. */
   reserveGeneration(storefront: string): number;
@@ -17,7 +24,7 @@ export interface CatalogWrites {
    * Puts a new generation in force in one transaction; with the first one, the setup to begin with is made. Refused,
    * with nothing changed, where its files are not there.
    */
-  putInForce(storefront: string, imported: PutInForce, file: string, at: number, firstShop?: Shop): void;
+  putInForce(storefront: string, imported: PutInForce, file: string, at: number, beginning?: Beginning): void;
   /** Copies an earlier generation to a reserved number, what feeds said since laid over it; it is not in force yet. */
   putBack(storefront: string, generation: number, fresh: number): PutInForce & { readonly file: string };
   /** Takes changed figures into the generation in force. */
@@ -75,7 +82,7 @@ export function openCatalogWrites(db: Db, folder: DataFolder): CatalogWrites {
   };
   return {
     reserveGeneration: (storefront) => reserve.get(storefront)!,
-    putInForce(storefront, imported, file, at, firstShop) {
+    putInForce(storefront, imported, file, at, beginning) {
       refuseMissing(folder, imported.generation);
       const inForce = generationOf(storefront);
       const isFirst = inForce === 0;
@@ -96,7 +103,7 @@ export function openCatalogWrites(db: Db, folder: DataFolder): CatalogWrites {
         const setups = openSetupStore(db, { storefront, draft: firstDraft });
         const live = setups.live();
         if (live) setups.beginWithCatalog(initialSetup(attributes, live.setup.storefront.shop), at);
-        else setups.begin(initialSetup(attributes, firstShop), at);
+        else setups.begin(withEntries(initialSetup(attributes, beginning?.shop), beginning?.entries ?? []), at);
       }).immediate();
     },
     putBack(storefront, earlier, fresh) {

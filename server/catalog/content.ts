@@ -1,8 +1,8 @@
 import type { Statement } from 'better-sqlite3';
 import { named } from '../../core/base/named.ts';
 import type { Cells } from '../../core/catalog/readRow.ts';
-import { articleSchema, type Content, collectionSchema } from '../../core/content/content.ts';
-import type { ContentKind } from '../../core/content/contentKinds.ts';
+import { type ImportedContent, importedArticle, importedCollection } from '../../core/content/content.ts';
+import type { ContentKind } from '../../core/setup/terms/contentTerms.ts';
 import type { Db } from '../store/database.ts';
 import { detectForm } from './sources/detectForm.ts';
 import { openSource } from './sources/openSource.ts';
@@ -12,7 +12,7 @@ const lists = new Set(['tags', 'values', 'products']);
 
 /** A row as an item: lists split where the file has them as one text; names of columns in any case. */
 function itemOf(kind: ContentKind, cells: Cells): unknown {
-  const known = Object.keys((kind === 'article' ? articleSchema : collectionSchema).shape);
+  const known = Object.keys((kind === 'article' ? importedArticle : importedCollection).shape);
   const item = named<unknown>();
   for (const [name, cell] of Object.entries(cells)) {
     const key = name.trim().toLowerCase();
@@ -44,7 +44,7 @@ export async function importContent(
       refused.push(row);
       continue;
     }
-    const parsed = (kind === 'article' ? articleSchema : collectionSchema).safeParse(itemOf(kind, row.cells));
+    const parsed = (kind === 'article' ? importedArticle : importedCollection).safeParse(itemOf(kind, row.cells));
     if (!parsed.success) {
       const issue = parsed.error.issues[0]!;
       refused.push({ line: row.line, column: issue.path.join('.'), reason: issue.message });
@@ -91,7 +91,7 @@ export function contentVersion(db: Db, storefront: string): number {
 /** It is asked with every search, so its statement is prepared once for each connection. */
 const versions = new WeakMap<Db, Statement<[string], number>>();
 
-export function readContent(db: Db, storefront: string): Content {
+export function readContent(db: Db, storefront: string): ImportedContent {
   const of = (kind: ContentKind): unknown[] =>
     db
       .prepare<[string, string], string>('SELECT value FROM content WHERE storefront = ? AND kind = ? ORDER BY id')
@@ -99,7 +99,18 @@ export function readContent(db: Db, storefront: string): Content {
       .all(storefront, kind)
       .map((text) => JSON.parse(text));
   return {
-    articles: of('article').map((item) => articleSchema.parse(item)),
-    collections: of('collection').map((item) => collectionSchema.parse(item)),
+    articles: of('article').map((item) => importedArticle.parse(item)),
+    collections: of('collection').map((item) => importedCollection.parse(item)),
   };
+}
+
+/** The picture that an imported article or collection names, by `article:ID` or `collection:ID`; none where it names none. */
+export function importedPicture(db: Db, storefront: string, owner: string): string[] {
+  const at = owner.indexOf(':');
+  const text = db
+    .prepare<[string, string, string], string>('SELECT value FROM content WHERE storefront = ? AND kind = ? AND id = ?')
+    .pluck()
+    .get(storefront, owner.slice(0, at), owner.slice(at + 1));
+  const { picture = '' } = text === undefined ? {} : (JSON.parse(text) as { picture?: string });
+  return picture === '' ? [] : [picture];
 }

@@ -94,7 +94,7 @@ describe('what is decided about a product', () => {
     decide(set(before.at(-1)!, 'boost', 4));
     const { results } = await found('blue');
     expect(results[0]!.familyId).toBe(before.at(-1));
-    expect(results[0]!.why).toMatchObject({ pulls: [{ planName: 'Boost of the product', pull: 4 }], totalPull: 4 });
+    expect(results[0]!.why).toMatchObject({ pulls: [{ from: 'boost', pull: 4 }], totalPull: 4 });
   });
 
   test('where the file is said to win, a decision only fills what it leaves empty', async () => {

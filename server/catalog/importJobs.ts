@@ -5,11 +5,10 @@ import type { FileForm } from '../../core/catalog/fileForm.ts';
 import { type ImportEvent, isWorkingPhase, nextPhase } from '../../core/catalog/importPhases.ts';
 import type { Mapping } from '../../core/catalog/mappingSchema.ts';
 import type { ShopTerms } from '../../core/catalog/shopTerms.ts';
-import type { Shop } from '../../core/setup/terms/shop.ts';
 import type { DataFolder } from '../dataFolder.ts';
 import type { Writer } from '../store/writes.ts';
 import type { CatalogStore } from './catalogStore.ts';
-import type { PutInForce } from './catalogWrites.ts';
+import type { Beginning, PutInForce } from './catalogWrites.ts';
 import type { ExaminedFile } from './examineFile.ts';
 import type { ImportedCatalog, ImportPhase, ImportRows, LentRows } from './importCatalog.ts';
 import type { ImportMessage, ImportOrder } from './importWorker.ts';
@@ -93,8 +92,8 @@ export interface ImportJobOptions {
   readonly used: () => ReadonlySet<number>;
   /** What the storefront's own texts and amounts are in. */
   readonly terms: () => ShopTerms;
-  /** What a shop is called that has no catalog yet; nothing in particular where it is not said. */
-  readonly firstShop?: Shop;
+  /** What a shop that has no catalog yet is called and begins with; nothing in particular where it is not said. */
+  readonly beginning?: () => Beginning;
   /** Whether the received file is removed when the job is over. */
   readonly removeFile: (path: string) => boolean;
 }
@@ -226,7 +225,7 @@ export function openImportJobs(options: ImportJobOptions): ImportJobs {
   const commit = async (ready: PutInForce, file: string): Promise<ImportJob> => {
     try {
       await options.handOver(ready.generation, () =>
-        writer.putInForce(storefront, ready, file, now(), options.firstShop),
+        writer.putInForce(storefront, ready, file, now(), options.beginning?.()),
       );
     } catch (error) {
       advance('notCommitted');

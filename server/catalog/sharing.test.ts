@@ -107,6 +107,12 @@ test('a file is refused where the records are another storefront’s', async () 
   expect([status, body]).toMatchObject([409, { error: { code: 'shares-records' } }]);
 });
 
+test('a file goes into other storefronts only where there is one that has a catalog of its own', async () => {
+  const commit = (also: string) => shelf.post('/desk/main/main/catalog/import/commit', { also: [also] });
+  expect(await commit('nowhere')).toMatchObject({ status: 404, body: { error: { code: 'unknown-storefront' } } });
+  expect(await commit(id)).toMatchObject({ status: 409, body: { error: { code: 'shares-records' } } });
+});
+
 /** Jobs that note what they are asked for; `fails` says whether reading comes to nothing. */
 function notingJobs(asked: string[], fails = () => false): ImportJobs {
   let generation = 0;

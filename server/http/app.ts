@@ -16,6 +16,7 @@ import { servePreviews } from './previewRoutes.ts';
 import { invalidRequest, problem } from './problems.ts';
 import { serveProducts } from './productRoutes.ts';
 import { serveProposals } from './proposalRoutes.ts';
+import { serveRules } from './ruleRoutes.ts';
 import { serveSearch } from './searchRoutes.ts';
 import type { Services } from './services.ts';
 import { servingOn } from './serving.ts';
@@ -41,6 +42,7 @@ export function createApp(services: Services): OpenAPIHono {
   serveProposals(serve, services);
   serveEffect(serve, services);
   serveFilters(serve, services);
+  serveRules(serve, services);
   serveVocabulary(serve, services);
   serveContent(serve, services);
   serveDemand(serve, services);

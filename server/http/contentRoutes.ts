@@ -9,6 +9,8 @@ export function serveContent(
   { folder, searcher, writer }: Pick<Services, 'folder' | 'searcher' | 'writer'>,
 ): void {
   serve.desk(contentEndpoints.content, ({ ref }) => searcher.content(ref));
+  serve.desk(contentEndpoints.collection, ({ ref }, { id }) => searcher.collection(ref, id));
+  serve.desk(contentEndpoints.article, ({ ref }, { id }) => searcher.article(ref, id));
   serve.desk(
     contentEndpoints.bringInContent,
     ({ id }, { kind }, _, context) =>

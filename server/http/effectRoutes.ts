@@ -1,6 +1,7 @@
 import { effectEndpoints } from '../../api/effectEndpoints.ts';
-import { localDay } from '../../core/base/localDay.ts';
+import { localDay } from '../../core/base/localTime.ts';
 import { firstText } from '../../core/catalog/record.ts';
+import { periodOf } from '../../core/rules/periods.ts';
 import { contentVersion } from '../catalog/content.ts';
 import { noCatalog, Refused } from '../refused.ts';
 import type { Services } from './services.ts';
@@ -18,7 +19,7 @@ export function serveEffect(serve: Serve, { db, now }: Pick<Services, 'db' | 'no
     const revision = setups.revision();
     const [base, live] = [setups.baseNumber(), releases.liveNumber()];
     const searches = await topSearches(searchesLookedAt);
-    const stock = `${reader.generation}/${reader.factVersion()}/${contentVersion(db, id)}/${localDay(setups.draft().storefront.shop.timeZone, now())}`;
+    const stock = `${reader.generation}/${reader.factVersion()}/${contentVersion(db, id)}/${localDay(setups.draft().storefront.shop.timeZone, now())}/${periodOf(setups.draft(), now())}`;
     const { signal } = context.req.raw;
     const worked = await effectOfDraft.effect(
       ref,

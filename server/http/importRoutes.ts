@@ -5,7 +5,7 @@ import { checkMapping } from '../../core/catalog/mapping.ts';
 import type { Mapping } from '../../core/catalog/mappingSchema.ts';
 import { writeCsv } from '../../core/catalog/writeCsv.ts';
 import { openRecords, readDifferences, readRejected } from '../catalog/catalogReader.ts';
-import { Refused } from '../refused.ts';
+import { noSuchStorefront, Refused } from '../refused.ts';
 import { firstDraft } from '../store/setupStore.ts';
 import { concernsAbout } from './concernsAbout.ts';
 import { receiveFile } from './receiveFile.ts';
@@ -33,7 +33,7 @@ function refuseShared({ storefronts }: Pick<Services, 'storefronts'>, id: string
   if (shares !== null)
     throw new Refused(409, {
       code: 'shares-records',
-      message: `This storefront shares the records of “${shares}”. Bring the file in there, or make the records this storefront’s own first.`,
+      message: `The storefront “${id}” shares the records of “${shares}”. Bring the file in there, or make the records its own first.`,
     });
 }
 
@@ -160,6 +160,11 @@ function servePuttingInForce(serve: Serve, services: Services): void {
   serve.desk(catalogEndpoints.concerns, async (here) => ({ concerns: await concernsAbout(here, searcher) }));
   serve.desk(catalogEndpoints.commitImport, async (here, _, { accept, also }) => {
     const { imports } = here;
+    // Refused before anything is put in force: a storefront named by mistake would get rows that nobody sees.
+    for (const to of also) {
+      if (!services.storefronts.storefront(to)) throw noSuchStorefront();
+      refuseShared(services, to);
+    }
     const open = (await concernsAbout(here, searcher)).filter(({ code }) => !accept.includes(code));
     if (open.length > 0)
       throw new Refused(409, {

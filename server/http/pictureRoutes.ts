@@ -5,6 +5,7 @@ import { isFarPicture, markOf } from '../../core/catalog/picture.ts';
 import { firstText } from '../../core/catalog/record.ts';
 import { decisionKey } from '../../core/rules/decisions.ts';
 import type { Setup } from '../../core/setup/schema.ts';
+import { importedPicture } from '../catalog/content.ts';
 import { problem } from './problems.ts';
 import type { Services } from './services.ts';
 
@@ -13,7 +14,7 @@ const keptADay = 'max-age=86400';
 const tryLater = 'no-cache';
 
 /** Pictures that records name and other hosts have. Nothing is fetched but what the catalog or the setup names. */
-export function servePictures(app: OpenAPIHono, { storefronts, at, pictures }: Services): void {
+export function servePictures(app: OpenAPIHono, { db, storefronts, at, pictures }: Services): void {
   /** What was decided for a variant, and for its product: found by key, since there may be very many decisions. */
   const decided = (setup: Setup | undefined, product: string, id: string): string[] =>
     [id, null].flatMap((variant) => {
@@ -38,22 +39,53 @@ export function servePictures(app: OpenAPIHono, { storefronts, at, pictures }: S
           .flatMap((setup) => decided(setup, familyId, id))
           .find(isMeant);
   };
-  const refused = (context: Context, code: string): Response => {
-    context.header('cache-control', tryLater);
-    return problem(context, 404, { code, message: 'The picture could not be fetched.' });
+  /** Pictures that a setup's articles, collections and plans name. */
+  const namedBy = (setup: Setup | undefined, owner: string): string[] => {
+    if (owner === 'banner')
+      return Object.values(setup?.plans ?? {}).flatMap(({ banners = [] }) =>
+        banners.flatMap(({ picture }) => picture ?? []),
+      );
+    const item = own(setup?.content, owner);
+    return (item?.what === 'article' || item?.what === 'collection') && item.picture ? [item.picture] : [];
   };
-  app.get('/pictures/of/:id', async (context) => {
-    const id = context.req.param('id');
-    const mark = context.req.query('mark') ?? '';
-    const address = storefronts
-      .storefronts()
-      .map((storefront) => addressIn(storefront.id, id, mark))
-      .find((found) => found !== undefined);
+  const ownedIn = (storefront: string, owner: string, mark: string): string | undefined => {
+    const { releases, setups } = at(storefront);
+    const setupsHere = [releases.live()?.setup, ...draftsOf(storefront).map((draft) => setups(draft).draft())];
+    return [...setupsHere.flatMap((setup) => namedBy(setup, owner)), ...importedPicture(db, storefront, owner)].find(
+      (said) => isFarPicture(said) && markOf(said.trim()) === mark,
+    );
+  };
+  const answerWith = async (context: Context, address: string | undefined): Promise<Response> => {
     if (address === undefined) return refused(context, 'unknown-picture');
-    const answer = await pictures.picture(address);
+    const answer = await pictures.picture(address.trim());
     if ('problem' in answer) return refused(context, answer.problem);
     context.header('content-type', answer.type);
     context.header('cache-control', keptADay);
     return context.body(new Uint8Array(answer.bytes));
+  };
+  const inAny = (find: (storefront: string) => string | undefined): string | undefined =>
+    storefronts
+      .storefronts()
+      .map(({ id }) => find(id))
+      .find((found) => found !== undefined);
+  const refused = (context: Context, code: string): Response => {
+    context.header('cache-control', tryLater);
+    return problem(context, 404, { code, message: 'The picture could not be fetched.' });
+  };
+  app.get('/pictures/of/:id', (context) => {
+    const id = context.req.param('id');
+    const mark = context.req.query('mark') ?? '';
+    return answerWith(
+      context,
+      inAny((storefront) => addressIn(storefront, id, mark)),
+    );
+  });
+  app.get('/pictures/named/:owner', (context) => {
+    const owner = context.req.param('owner');
+    const mark = context.req.query('mark') ?? '';
+    return answerWith(
+      context,
+      inAny((storefront) => ownedIn(storefront, owner, mark)),
+    );
   });
 }

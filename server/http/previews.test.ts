@@ -9,7 +9,7 @@ beforeEach(async () => {
   await shelf.post('/desk/drafts/begin', { name: 'Winter', from: 'release:live' });
   await shelf.post('/desk/main/winter/edits', {
     revision: 1,
-    edits: [{ part: 'hiding', key: 'product:b', value: { what: 'product', product: 'b' } }],
+    edits: [{ part: 'hiding', key: 'product:b', value: { what: 'product', product: 'b', notIndexed: true } }],
   });
 });
 afterEach(() => shelf.remove());
@@ -28,7 +28,8 @@ test('a link shows the shop under its draft, as it is then, and changes nothing 
   expect(await found(`/preview/${token}/search`)).toEqual(['a']);
   expect(await found('/shop/search')).toEqual(['a', 'b']);
   expect(await shelf.get(`/preview/${token}/search?q=brush`)).toMatchObject({ body: { preview: { name: 'Winter' } } });
-  expect(await shelf.get(`/preview/${token}/product?id=b`)).toMatchObject({ status: 404 });
+  expect(await shelf.get(`/preview/${token}/product?id=b`)).toMatchObject({ status: 200, body: { notIndexed: true } });
+  expect(await shelf.get('/shop/product?id=b')).toMatchObject({ status: 200, body: { notIndexed: false } });
   expect(await shelf.get(`/preview/${token}/product?id=a`)).toMatchObject({ status: 200, body: { id: 'a' } });
   await shelf.post('/desk/main/winter/undo', { revision: 2 });
   expect(await found(`/preview/${token}/search`)).toEqual(['a', 'b']);

@@ -160,11 +160,11 @@ describe('many products at once', () => {
 });
 
 test('hidden from one place only, a product stays in the others', async () => {
-  await act({ ids: ['b'] }, { act: 'hide', from: ['collections'] });
+  await act({ ids: ['b'] }, { act: 'hide', places: ['collections'] });
   const found = (await shelf.get('/desk/search?q=flat')).body as { total: number };
   expect(found.total).toBe(1);
   expect((await product('b')).rules).toMatchObject([{ text: 'It is hidden from collection pages.' }]);
-  await act({ ids: ['b'] }, { act: 'hide', from: ['results'] });
+  await act({ ids: ['b'] }, { act: 'hide', places: ['results', 'box'] });
   expect(((await shelf.get('/desk/search?q=flat')).body as { total: number }).total).toBe(0);
   const empty = { message: 'None', searches: [], products: ['b'] };
   shelf.setups.edit([{ part: 'emptyShelf', key: 'content', value: empty }], shelf.setups.revision(), 'Ada', 1);

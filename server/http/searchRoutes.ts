@@ -19,17 +19,17 @@ const meant = (ref: DraftRef, from: string | undefined): SetupRef =>
 export function serveSearch(serve: Serve, { searcher }: Pick<Services, 'searcher'>): void {
   serve.shop(endpoints.shopSearch, ({ id }, query) => searcher.answer(liveOf(id), { request: requestOf(query) }));
   serve.desk(endpoints.deskSearch, ({ ref }, query) => {
-    const { from, explain, movement } = query;
-    return searcher.answer(meant(ref, from), { request: { ...requestOf(query), explain, marks: true }, movement });
+    const { from, explain, movement, at } = query;
+    return searcher.answer(meant(ref, from), { request: { ...requestOf(query), explain, marks: true }, movement, at });
   });
   serve.shop(endpoints.shopProduct, (here, { id }) => searcher.shopProduct(liveOf(here.id), id));
   serve.desk(endpoints.deskShopProduct, ({ ref }, { id, from }) => searcher.shopProduct(meant(ref, from), id));
   serve.shop(endpoints.shopArticle, (here, { id }) => searcher.shopArticle(liveOf(here.id), id));
   serve.desk(endpoints.deskShopArticle, ({ ref }, { id, from }) => searcher.shopArticle(meant(ref, from), id));
-  serve.desk(endpoints.why, ({ ref }, { q, product, from, sort, collection, asWords, ...rest }) => {
+  serve.desk(endpoints.why, ({ ref }, { q, product, from, sort, collection, asWords, at, ...rest }) => {
     const filters = chosenFilters(rest);
     const shown = { marks: true, sort, asWords, filters, ...(collection && { collection }) };
-    return searcher.why(meant(ref, from), { request: { query: q, page: 1, limit: 1, ...shown } }, product);
+    return searcher.why(meant(ref, from), { request: { query: q, page: 1, limit: 1, ...shown }, at }, product);
   });
   serve.desk(endpoints.words, ({ ref }, { q, from, asWords }) => searcher.words(meant(ref, from), q, asWords));
   serve.desk(endpoints.attributes, ({ catalogs, setups }) => {

@@ -24,16 +24,16 @@ test('a product’s page lists its variants as they stand, by what is published'
   ]);
 });
 
-test('one that is hidden everywhere, or was never there, is not in the shop; one hidden from some places is', async () => {
+test('a page stays where its product is hidden, and says so to search engines where wanted; what was never there has none', async () => {
   const unknown = { status: 404, body: { error: { code: 'unknown-product' } } };
   for (const id of ['nobody', 'constructor', '__proto__'])
     expect(await page(`/shop/product?id=${id}`)).toMatchObject(unknown);
-  edit('hiding', 'product:b', { what: 'product', product: 'b', from: ['results'] });
-  edit('hiding', 'product:c', { what: 'product', product: 'c' });
-  expect(await page('/desk/shop-product?id=b')).toMatchObject({ status: 200 });
-  expect(await page('/desk/shop-product?id=c')).toMatchObject(unknown);
+  edit('hiding', 'product:b', { what: 'product', product: 'b', places: ['results', 'box'] });
+  edit('hiding', 'product:c', { what: 'product', product: 'c', notIndexed: true });
+  expect(await page('/desk/shop-product?id=b')).toMatchObject({ status: 200, body: { notIndexed: false } });
+  expect(await page('/desk/shop-product?id=c')).toMatchObject({ status: 200, body: { notIndexed: true } });
   expect(await page('/desk/shop-product?id=c&from=release:live')).toMatchObject({ status: 200 });
-  expect(await page('/shop/product?id=c')).toMatchObject({ status: 200 });
+  expect(await page('/shop/product?id=c')).toMatchObject({ status: 200, body: { notIndexed: false } });
 });
 
 test('an article has a page until it is left out', async () => {

@@ -91,7 +91,9 @@ test('a condition nobody can read is refused, with the place', async () => {
   const wrong = {
     what: 'recognised',
     price: true,
-    conditions: [{ words: 'new', condition: { what: 'newer', days: 0 } }],
+    conditions: [
+      { words: 'new', condition: { match: 'all', tests: [{ how: 'lastDays', attribute: 'date_added', days: 0 }] } },
+    ],
   };
   expect((await edit('recognised', wrong)).status).toBe(400);
   expect((await edit('p', { what: 'phrases', phrases: ['single'] })).status).toBe(400);

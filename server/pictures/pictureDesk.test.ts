@@ -99,8 +99,31 @@ test('over HTTP only what the catalog names is fetched, and the catalog says wha
   for (const made of ['/pictures/of/a1?mark=x', '/pictures/of/nobody?mark=x', `${of('a')}x`])
     expect((await shelf.get(made)).status).toBe(404);
   expect(asked).toEqual([far('good'), far('bad')]);
+  // What the setup and imported articles name is fetched too, and nothing besides.
+  const named = (name: string, value: object) => ({ part: 'content', key: `collection:${name}`, value });
+  const collection = { what: 'collection', id: 'fine', title: 'Brush', products: ['a'], picture: far('made/good') };
+  const plan = { name: 'P', on: true, searches: ['brush'], pins: [], pulls: [] };
+  const banners = [{ where: 'above', place: 1, text: 'Look', picture: far('banner/good') }];
+  await shelf.post('/desk/edits', {
+    revision: 1,
+    edits: [named('fine', collection), { part: 'plans', key: 'secret', value: { ...plan, banners } }],
+  });
+  const found = (await shelf.get('/desk/search?q=brush')).body as {
+    collections: { picture: string }[];
+    banners: { picture: string }[];
+  };
+  const [ofCollection, ofBanner] = [found.collections[0]!.picture, found.banners[0]!.picture];
+  expect(ofBanner).not.toContain('secret');
+  for (const address of [ofCollection, ofBanner]) expect((await shelf.request(address)).status).toBe(200);
+  for (const made of [
+    `${ofCollection}x`,
+    '/pictures/named/collection:nobody?mark=x',
+    '/pictures/named/constructor?mark=x',
+  ])
+    expect((await shelf.get(made)).status).toBe(404);
+  expect(asked.slice(2)).toEqual([far('made/good'), far('banner/good')]);
   expect((await shelf.get('/desk/catalog')).body).toMatchObject({
-    pictures: { fetched: 1, failed: 1, hosts: [{ host: 'img.example', failed: 1 }] },
+    pictures: { fetched: 3, failed: 1, hosts: [{ host: 'img.example', failed: 1 }] },
   });
   shelf.remove();
 });

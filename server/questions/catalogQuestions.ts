@@ -1,15 +1,13 @@
 import { unknownName } from '../../api/problem.ts';
 import type { Which } from '../../api/productEndpoints.ts';
 import type { Card } from '../../core/answer/answer.ts';
-import { cardOf } from '../../core/answer/card.ts';
 import { type ListedRow, listedRow } from '../../core/browse/listedRow.ts';
 import { type ListRequest, listProducts } from '../../core/browse/listProducts.ts';
-import { pictureOf } from '../../core/catalog/picture.ts';
-import { availability } from '../../core/catalog/standardColumns.ts';
 import { isHidden } from '../../core/index/recordMask.ts';
 import type { SetupRef } from '../../core/setup/setupRef.ts';
 import { Refused } from '../refused.ts';
 import type { Ready, Workbench } from '../searching/workbench.ts';
+import { cardsOf } from './cardsOf.ts';
 
 /** A stretch of the catalog's table under a setup. */
 export interface RowsTask {
@@ -110,18 +108,6 @@ export function catalogQuestions({ ready, current }: Workbench) {
       return { values: all.slice(0, valuesShown), more: Math.max(0, all.length - valuesShown) };
     },
     /** Cards of products by id; one that is gone is left out. */
-    cards(ref: SetupRef, ids: readonly string[]): Card[] {
-      const { view, setup } = ready(ref);
-      return ids.flatMap((id) => {
-        const family = view.snapshot.findFamily(id);
-        if (family < 0) return [];
-        const [from, to] = view.snapshot.recordsOf(family);
-        const records = Array.from({ length: to - from }, (_, at) => view.record(from + at));
-        const isInStock = records.some(({ values }) => values[availability.key] !== availability.soldOut);
-        // At the desk products are recognised by their pictures, whatever cards in the shop show.
-        const card = cardOf(records[0]!, { variants: records.length, isInStock }, setup.setup);
-        return [{ ...card, picture: pictureOf(records[0]!) }];
-      });
-    },
+    cards: (ref: SetupRef, ids: readonly string[]): Card[] => cardsOf(ready(ref), ids),
   };
 }

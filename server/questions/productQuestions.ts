@@ -53,6 +53,16 @@ export function productQuestions({ ready, current, setups }: Workbench) {
     const [from, to] = reader.snapshot.recordsOf(family);
     return Array.from({ length: to - from }, (_, at) => reader.record(from + at));
   };
+  /** The products that ids are of, those of variants too; a list from elsewhere may name some that are gone. */
+  const knownProducts = (ids: readonly string[]): string[] => [
+    ...new Set(
+      ids.flatMap((id) => {
+        if (reader.snapshot.findFamily(id) >= 0) return [id];
+        const record = reader.findRecord(id);
+        return record < 0 ? [] : [reader.snapshot.familyId(reader.snapshot.recordFamily[record]!)];
+      }),
+    ),
+  ];
   const valueFor = (attribute: string, text: string) => {
     const reading = readCell(profileOf(attribute), text);
     if ('refusal' in reading)
@@ -88,12 +98,11 @@ export function productQuestions({ ready, current, setups }: Workbench) {
           .filter((key) => what.attribute === null || setup.products[key]!.attribute === what.attribute)
           .map((key) => ({ part: 'products', key, value: null }));
       default: {
-        const hiding = {
-          what: 'product' as const,
-          product,
-          ...(what.act === 'hide' && what.from && { from: what.from }),
-        };
-        return [{ part: 'hiding', key: hidingKey(hiding), value: what.act === 'hide' ? hiding : null }];
+        const about = { what: 'product' as const, product };
+        const key = hidingKey(about);
+        if (what.act !== 'hide') return [{ part: 'hiding', key, value: null }];
+        const { act: _, ...limits } = what;
+        return [{ part: 'hiding', key, value: { ...about, ...limits } }];
       }
     }
   };
@@ -140,7 +149,7 @@ export function productQuestions({ ready, current, setups }: Workbench) {
             decision,
             text: describeChange({ part: 'products', key, before: null, after: decision }, names)[0]!,
           })),
-        rules: rulesAbout(setup, records, id),
+        rules: rulesAbout(view.snapshot, prepared, { product: id, records, first: from }),
       };
     },
     /** What typing into cells of the table changes in the draft. */
@@ -150,7 +159,8 @@ export function productQuestions({ ready, current, setups }: Workbench) {
       ),
     /** What one act on many products changes in the draft. */
     editsForProducts(ref: DraftRef, which: Which, what: ProductAct): EntryEdit[] {
-      const ids = chosenProducts(ready(ref), which);
+      const chosen = chosenProducts(ready(ref), which);
+      const ids = what.act === 'hide' ? knownProducts(chosen) : chosen;
       if (ids.length > mostProducts)
         throw new Refused(400, {
           code: 'too-many-products',

@@ -48,7 +48,7 @@ export function proposalQuestions(bench: Workbench) {
     if (weighed?.snapshot === view.snapshot && weighed.weights === weights) return weighed.better;
     const usual = initialSetup(attributes);
     const own = { ...usual, attributes: prepared.setup.attributes };
-    const better = betterWeights(engine, own, usual, prepared.today, searchesForKnown(bench, ref));
+    const better = betterWeights(engine, own, usual, prepared.when.now, searchesForKnown(bench, ref));
     weighed = { snapshot: view.snapshot, weights, better };
     return better;
   };
@@ -84,7 +84,7 @@ export function proposalQuestions(bench: Workbench) {
     /** What each of some proposals of a group would change for the searches made most, and those that have its words. */
     proposalEffects(ref: SetupRef, group: ProposalGroup, ids: readonly string[]): (Effect | null)[] {
       const { engine, setup: prepared } = ready(ref);
-      const { setup, today } = prepared;
+      const { setup, when } = prepared;
       const searches = top();
       const tried = triedSearches(bench, ref, searchesTried);
       // Words are proposed because of what shoppers typed, so their own searches say what comes of it, however few.
@@ -97,10 +97,10 @@ export function proposalQuestions(bench: Workbench) {
         const proposal = proposals.find((each) => each.id === id);
         if (!proposal) return null;
         const { words, edits } = proposal;
-        if (!words) return effectsOf(engine, setup, today, [edits], tried)[0]!;
-        general ??= effectsOf(engine, setup, today, [[]], most)[0]!;
+        if (!words) return effectsOf(engine, setup, when.now, [edits], tried)[0]!;
+        general ??= effectsOf(engine, setup, when.now, [[]], most)[0]!;
         const held = { ...typed, searches: holding(typed.searches, words) };
-        const [effect] = effectsOf(engine, setup, today, [edits], held);
+        const [effect] = effectsOf(engine, setup, when.now, [edits], held);
         const { looked, finding, foundBefore } = general;
         const foundAfter = foundBefore + effect!.foundAfter - effect!.foundBefore;
         return { ...effect!, looked, finding, foundBefore, foundAfter };

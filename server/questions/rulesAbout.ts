@@ -1,46 +1,112 @@
 import { type CatalogRecord, textsOf } from '../../core/catalog/record.ts';
-import type { Setup } from '../../core/setup/schema.ts';
-import { placeNames } from '../../core/setup/terms/placeTerms.ts';
+import { bindCondition } from '../../core/conditions/bindCondition.ts';
+import { isIn } from '../../core/conditions/recordSet.ts';
+import type { Snapshot } from '../../core/index/snapshot.ts';
+import type { PreparedSetup } from '../../core/search/prepareSetup.ts';
+import type { ShelfPlan } from '../../core/setup/parts/plans.ts';
+import type { Condition } from '../../core/setup/terms/condition.ts';
 import { planHowTexts, usualHow } from '../../core/setup/terms/planTerms.ts';
+import { heldInWords, hiddenInWords } from '../../core/setup/terms/ruleInWords.ts';
+import { type Span, spanInWords, stateOf, type When } from '../../core/setup/terms/span.ts';
 
 export interface RuleAbout {
   readonly kind: 'pin' | 'pull' | 'hidden' | 'file' | 'boost';
+  /** What it leads to: the shelf plan or the house rule, by its id. */
   readonly plan: string | null;
+  readonly rule: string | null;
   readonly text: string;
+  /** Whether it does anything now: switched on, and its time. */
+  readonly isInForce: boolean;
 }
 
-/** Every rule of a setup that touches a product, in words. `records` are its variants as they stand. */
-export function rulesAbout(setup: Setup, records: readonly CatalogRecord[], product: string): RuleAbout[] {
+const states = { holds: '', early: ' (not yet)', over: ' (over)', outOfSeason: ' (not in season)' } as const;
+const stateInWords = (on: boolean, span: Span, when: When): string =>
+  on ? states[stateOf(span, when)] : ' (switched off)';
+
+const strength = (pull: number): string => `${pull >= 1 ? 'boosts' : 'lowers'} it (strength ×${pull})`;
+
+/** For which searches, on which pages and when a plan holds. */
+function planHeld({ how = usualHow, on, searches, collections = [], ...span }: ShelfPlan, when: When): string {
+  const said = searches.map((search) => `“${search}”`).join(', ');
+  const pages =
+    collections.length > 0 ? `on ${collections.length} collection ${collections.length === 1 ? 'page' : 'pages'}` : '';
+  const held = [said && `${planHowTexts[how]} ${said}`, pages].filter(Boolean).join(' and ');
+  const dates = spanInWords(span);
+  return `${held || 'for no search yet'}${dates ? ` ${dates}` : ''}${stateInWords(on, span, when)}`;
+}
+
+/** What a plan does to a product; `meets` says how many of its variants meet a condition. */
+function doesTo(
+  plan: ShelfPlan,
+  product: string,
+  meets: (condition: Condition) => number,
+): { readonly kind: RuleAbout['kind']; readonly does: string }[] {
+  const { pins, pulls, first = [], only, bringIn = [], hides = [], conditionPulls = [], conditionHides = [] } = plan;
+  const singly = pulls.filter((pull) => pull.product === product);
+  const place = first.indexOf(product) + 1;
+  const isHidden = hides.includes(product) || conditionHides.some((condition) => meets(condition) > 0);
+  return [
+    ...pins
+      .filter((pin) => pin.product === product)
+      .map((pin) => ({ kind: 'pin' as const, does: `pins it at place ${pin.place}` })),
+    ...(place > 0 ? [{ kind: 'pin' as const, does: `puts it first, as number ${place} of ${first.length},` }] : []),
+    ...(bringIn.includes(product) ? [{ kind: 'pin' as const, does: 'brings it in' }] : []),
+    ...singly.map(({ pull }) => ({ kind: 'pull' as const, does: strength(pull) })),
+    // Inside one plan a product named by itself goes by its own strength.
+    ...(singly.length > 0 ? [] : conditionPulls)
+      .filter(({ condition }) => meets(condition) > 0)
+      .map(({ pull }) => ({ kind: 'pull' as const, does: strength(pull) })),
+    ...(isHidden ? [{ kind: 'hidden' as const, does: 'hides it' }] : []),
+    ...(only && first.length > 0 && place === 0 ? [{ kind: 'hidden' as const, does: 'leaves it out' }] : []),
+  ];
+}
+
+/** Every rule of a setup that touches a product, in words. `records` are its variants as they stand, from `first` on in the catalog. */
+export function rulesAbout(
+  snapshot: Snapshot,
+  { setup, when }: Pick<PreparedSetup, 'setup' | 'when'>,
+  { product, records, first }: { product: string; records: readonly CatalogRecord[]; first: number },
+): RuleAbout[] {
   const rules: RuleAbout[] = [];
-  for (const [plan, { name, on, how = usualHow, from, until, searches, pins, pulls }] of Object.entries(setup.plans)) {
-    const where = `${planHowTexts[how]} ${searches.map((search) => `“${search}”`).join(', ') || 'no search yet'}${from ? ` from ${from}` : ''}${until ? ` until ${until}` : ''}${on ? '' : ' (switched off)'}`;
-    for (const pin of pins)
-      if (pin.product === product)
-        rules.push({ kind: 'pin', plan, text: `“${name}” pins it at place ${pin.place} ${where}.` });
-    for (const { pull, ...pulled } of pulls)
-      if (pulled.product === product)
-        rules.push({
-          kind: 'pull',
-          plan,
-          text: `“${name}” ${pull >= 1 ? 'boosts' : 'lowers'} it (strength ×${pull}) ${where}.`,
-        });
+  const holds = (on: boolean, span: Span): boolean => on && stateOf(span, when) === 'holds';
+  const meets = (condition: Condition): number => {
+    const met = bindCondition(snapshot, condition, when.today);
+    return records.filter((_, at) => isIn(met, first + at)).length;
+  };
+  for (const [id, plan] of Object.entries(setup.plans)) {
+    const where = planHeld(plan, when);
+    const about = { plan: id, rule: null, isInForce: holds(plan.on, plan) };
+    for (const { kind, does } of doesTo(plan, product, meets))
+      rules.push({ kind, ...about, text: `“${plan.name}” ${does} ${where}.` });
+  }
+  for (const [rule, houseRule] of Object.entries(setup.houseRules)) {
+    const { name, on, condition, does } = houseRule;
+    const touched = does.what === 'only' ? records.length - meets(condition) : meets(condition);
+    if (touched === 0) continue;
+    const some = does.what !== 'pull' && touched < records.length ? `${touched} of its variants` : 'it';
+    const act = does.what === 'pull' ? strength(does.pull) : `hides ${some}`;
+    const where = `${heldInWords(houseRule)}${stateInWords(on, houseRule, when)}`;
+    rules.push({
+      kind: does.what === 'pull' ? 'pull' : 'hidden',
+      ...{ plan: null, rule, isInForce: holds(on, houseRule) },
+      text: `The house rule “${name}” ${act}${where}.`,
+    });
   }
   for (const hiding of Object.values(setup.hiding)) {
+    const where = `${hiddenInWords(hiding)}${stateInWords(true, hiding, when)}`;
+    const about = { kind: 'hidden', plan: null, rule: null, isInForce: holds(true, hiding) } as const;
     if (hiding.what === 'product' && hiding.product === product)
-      rules.push({
-        kind: 'hidden',
-        plan: null,
-        text: `It is hidden from ${hiding.from ? hiding.from.map((place) => placeNames[place]).join(' and ') : 'all results'}.`,
-      });
+      rules.push({ ...about, text: `It is hidden${where}.` });
     if (hiding.what === 'tag' && records.some(({ values }) => textsOf(values.tags).includes(hiding.tag)))
-      rules.push({ kind: 'hidden', plan: null, text: `It is hidden, since every product tagged “${hiding.tag}” is.` });
+      rules.push({ ...about, text: `It is hidden${where}, since every product tagged “${hiding.tag}” is.` });
   }
-  if (records.some(({ values }) => values.hidden)) rules.push({ kind: 'file', plan: null, text: 'The file hides it.' });
+  const always = { plan: null, rule: null, isInForce: true };
+  if (records.some(({ values }) => values.hidden)) rules.push({ kind: 'file', ...always, text: 'The file hides it.' });
   const boosts = records.flatMap(({ values }) => (typeof values.boost === 'number' ? [values.boost] : []));
   if (boosts.length > 0)
     rules.push({
       kind: 'boost',
-      plan: null,
+      ...always,
       text: `Its boost multiplies its score by ${Math.max(...boosts)} in every search.`,
     });
   return rules;

@@ -14,6 +14,8 @@ export interface SearchTask {
   readonly request: SearchRequest;
   /** Compare places with what is published. */
   readonly movement?: boolean;
+  /** The moment it is asked as of, on the storefront's clock; absent: now. */
+  readonly at?: string | undefined;
 }
 
 export interface Place {
@@ -34,9 +36,9 @@ const whyDepth = 2000;
 const placesDepth = 500;
 
 /** Searches, and where products stand in them. */
-export function searchQuestions({ ready, catchUp, current, log }: Workbench) {
+export function searchQuestions({ ready, readyAt, catchUp, current, log }: Workbench) {
   const answer = (ref: SetupRef, task: SearchTask): SearchAnswer => {
-    const { engine, setup, view, content } = ready(ref);
+    const { engine, setup, view, content } = readyAt(ref, task.at);
     const found = search(engine, setup, task.request, view.record, content);
     // Inside a collection every product stands among others than in a search: places there are not compared.
     if (!task.movement || task.request.collection) return found;
@@ -60,8 +62,8 @@ export function searchQuestions({ ready, catchUp, current, log }: Workbench) {
     },
     /** One product of a search wherever it stands, with its arithmetic, or null where the search does not show it. */
     why(ref: SetupRef, task: SearchTask, product: string): { result: Result | null; total: number } {
-      const { engine, setup, content } = ready(ref);
-      const { scope } = collectionOf(engine, task.request, content);
+      const { engine, setup, content } = readyAt(ref, task.at);
+      const { scope } = collectionOf(engine, setup, task.request, content);
       const order = rankedFamilies(engine, setup, task.request, whyDepth, scope);
       const place = order.indexOf(product) + 1;
       const page = answer(ref, {
@@ -75,13 +77,20 @@ export function searchQuestions({ ready, catchUp, current, log }: Workbench) {
       const { engine, setup, view } = ready(ref);
       const ranking = rank(engine, setup, { query, filters: {}, asWords, page: 1, limit: 1 }, 1);
       const { words, hidden } = explainWords(engine, setup, query, ranking);
+      const hiding = new Set(
+        ranking.effects.flatMap(({ what, source }) =>
+          (what === 'hide' || what === 'only') && source.kind === 'plan' ? [source.id] : [],
+        ),
+      );
       return {
         words,
         hidden: hidden.map((product) => {
           const [first, end] = engine.snapshot.recordsOf(engine.snapshot.findFamily(product));
           const records = Array.from({ length: end - first }, (_, at) => view.record(first + at));
-          const rules = rulesAbout(setup.setup, records, product)
-            .filter(({ kind }) => kind === 'hidden' || kind === 'file')
+          const rules = rulesAbout(engine.snapshot, setup, { product, records, first })
+            .filter(({ kind, isInForce }) => isInForce && (kind === 'hidden' || kind === 'file'))
+            // Other searches’ plans hide it there, not here.
+            .filter(({ plan }) => plan === null || hiding.has(plan))
             .map(({ text }) => text);
           if (rules.length === 0) rules.push('It is sold out, and what is sold out does not show.');
           return { product, title: firstText(records[0]!.values.title), rules };

@@ -10,6 +10,8 @@ import { importQuestions } from '../questions/importQuestions.ts';
 import { mergeQuestions } from '../questions/mergeQuestions.ts';
 import { productQuestions } from '../questions/productQuestions.ts';
 import { proposalQuestions } from '../questions/proposalQuestions.ts';
+import { ruleQuestions } from '../questions/ruleQuestions.ts';
+import { ruleUseQuestions } from '../questions/ruleUse.ts';
 import { searchQuestions } from '../questions/searches.ts';
 import { shopQuestions } from '../questions/shopQuestions.ts';
 import { vocabularyQuestions } from '../questions/vocabularyQuestions.ts';
@@ -27,6 +29,8 @@ export const openLocalSearch = (bench: Workbench) => ({
   ...productQuestions(bench),
   ...contentQuestions(bench),
   ...filterQuestions(bench),
+  ...ruleQuestions(bench),
+  ...ruleUseQuestions(bench),
   ...vocabularyQuestions(bench),
   ...proposalQuestions(bench),
   ...demandQuestions(bench),
@@ -62,9 +66,17 @@ const lanes: Readonly<Record<keyof LocalSearch, LaneName>> = {
   editsForCells: 'desk',
   editsForProducts: 'desk',
   content: 'desk',
+  collection: 'desk',
+  article: 'desk',
   filterProposals: 'long',
   filterWorth: 'long',
   attributeValues: 'desk',
+  conditionMet: 'desk',
+  amounts: 'desk',
+  pullFor: 'desk',
+  ruleFigures: 'desk',
+  ruleEffect: 'long',
+  ruleUse: 'long',
   vocabularyNotes: 'long',
   usualStopWords: 'long',
   vocabularyTimes: 'long',

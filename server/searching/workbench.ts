@@ -1,5 +1,8 @@
-import { localDay } from '../../core/base/localDay.ts';
+import { instantOf, localDay } from '../../core/base/localTime.ts';
+import type { ImportedContent } from '../../core/content/content.ts';
+import { decidedContent, madeContent } from '../../core/content/decidedContent.ts';
 import { decisionsByProduct } from '../../core/rules/decisions.ts';
+import { periodOf } from '../../core/rules/periods.ts';
 import {
   type ContentEngine,
   openContent,
@@ -26,7 +29,7 @@ export type Follows = 'always' | 'when-told';
 
 /** A setup bound to the catalog as it stands under it. */
 export interface Ready {
-  /** Generation, revision or release, facts, articles and day: all that what follows depends on. */
+  /** Generation, revision or release, facts, articles, day and what is in force by its dates: all that what follows depends on. */
   readonly version: string;
   readonly view: CatalogView;
   readonly engine: Engine;
@@ -39,7 +42,7 @@ export interface Ready {
 
 /**
  * What one thread answers from: one generation of one storefront's catalog, under any of the storefront's setups. It keeps
- * what it worked out until the setup, the facts or the day changes; another generation gets another workbench.
+ * what it worked out until the setup, the facts or the day changes, or something begins or ends; another generation gets another workbench.
  */
 export interface Workbench {
   readonly folder: DataFolder;
@@ -51,12 +54,35 @@ export interface Workbench {
   readonly log: LogStore;
   /** A setup bound to the catalog; refused where there is none of that name. */
   ready(ref: SetupRef): Ready;
+  /** The same as of a moment on the storefront's clock: what its dates put in force then. Without one it is now. */
+  readyAt(ref: SetupRef, moment: string | undefined): Ready;
   /** Takes over what was changed since; answers whether anything was. */
   catchUp(ref: SetupRef): boolean;
 }
 
+/** Articles and collections kept opened: what several setups decide alike is opened once. */
+const contentsKept = 6;
+
+/** Opens articles and collections as a setup decides them, each kind as long as it stays. */
+function openContents(db: Db, storefront: string) {
+  const known = new Map<string, ContentEngine>();
+  let imported: { readonly version: number; readonly content: ImportedContent } | null = null;
+  return (setup: Setup, language: Language, version: number): ContentEngine => {
+    if (imported?.version !== version) imported = { version, content: readContent(db, storefront) };
+    const key = `${version} ${language} ${madeContent(setup)}`;
+    const opened = known.get(key) ?? openContent(decidedContent(imported.content, setup), language, last(known));
+    known.delete(key);
+    known.set(key, opened);
+    if (known.size > contentsKept) known.delete(known.keys().next().value!);
+    return opened;
+  };
+}
+const last = (known: ReadonlyMap<string, ContentEngine>): ContentEngine | undefined => [...known.values()].at(-1);
+
 /** Setups kept ready: what is live, and the drafts looked at last. Those with the same decisions share one patched index. */
 const setupsKept = 6;
+/** Setups kept bound for another time than now. */
+const otherTimesKept = 3;
 
 export function openWorkbench(options: {
   readonly folder: DataFolder;
@@ -71,7 +97,7 @@ export function openWorkbench(options: {
   const setups = openSetups(db);
   const releases = setups.releases(storefront);
   const current = openCurrentCatalog(reader);
-  let opened: { readonly version: number; readonly language: Language; readonly engine: ContentEngine } | null = null;
+  const contentOf = openContents(db, storefront);
   /** By the setup's key, the one asked for last at the end. */
   const known = new Map<string, Ready>();
   /** A setup as it stands, and what says whether it has changed. */
@@ -91,8 +117,9 @@ export function openWorkbench(options: {
     if (ref.storefront !== storefront) throw new Error(`A workbench of ${storefront} was asked about ${keyOf(ref)}.`);
     const inVersion = contentVersion(db, storefront);
     const { number, setup } = standing(ref);
-    const today = localDay(setup.storefront.shop.timeZone, now());
-    const version = [reader.generation, number, current.facts, inVersion, today].join('/');
+    const at = now();
+    const today = localDay(setup.storefront.shop.timeZone, at);
+    const version = [reader.generation, number, current.facts, inVersion, today, periodOf(setup, at)].join('/');
     const before = known.get(keyOf(ref));
     if (before?.version === version) return before;
     const view = current.view(setup);
@@ -100,23 +127,46 @@ export function openWorkbench(options: {
     const engine =
       [...known.values()].find((other) => other.view.version === view.version)?.engine ??
       openEngine(view.snapshot, wordListOf(view.snapshot.language));
-    const { language } = view.snapshot;
-    if (opened?.version !== inVersion || opened.language !== language)
-      opened = { version: inVersion, language, engine: openContent(readContent(db, storefront), language) };
+    const prepared = prepareSetup(engine, setup, at);
     return {
       version,
       view,
       engine,
-      setup: prepareSetup(engine, setup, today),
+      setup: prepared,
       decisions: decisionsByProduct(setup),
       lists: new Map(),
-      content: prepareContent(opened.engine, setup),
+      content: prepareContent(contentOf(setup, view.snapshot.language, inVersion), setup, prepared.when),
     };
   };
   const keep = (key: string, ready: Ready): void => {
     known.delete(key);
     known.set(key, ready);
     if (known.size > setupsKept) known.delete(known.keys().next().value!);
+  };
+  const ready = (ref: SetupRef): Ready => {
+    const key = keyOf(ref);
+    if (follows === 'always' || !known.has(key)) catchUp(ref);
+    return known.get(key)!;
+  };
+  /** By version and moment, setups bound for another time; the one asked for last at the end. */
+  const otherTimes = new Map<string, Pick<Ready, 'setup' | 'content'>>();
+  const readyAt = (ref: SetupRef, moment: string | undefined): Ready => {
+    const here = ready(ref);
+    const { setup } = here.setup;
+    const { timeZone } = setup.storefront.shop;
+    const at = moment === undefined ? Number.NaN : instantOf(timeZone, moment);
+    if (Number.isNaN(at)) return here;
+    // Another day of the same stretch of time may differ in what is new.
+    const key = [keyOf(ref), here.version, localDay(timeZone, at), periodOf(setup, at)].join('/');
+    const bound = otherTimes.get(key) ?? boundFor(here, at);
+    otherTimes.delete(key);
+    otherTimes.set(key, bound);
+    if (otherTimes.size > otherTimesKept) otherTimes.delete(otherTimes.keys().next().value!);
+    return { ...here, ...bound };
+  };
+  const boundFor = ({ engine, content, setup: { setup } }: Ready, at: number): Pick<Ready, 'setup' | 'content'> => {
+    const bound = prepareSetup(engine, setup, at);
+    return { setup: bound, content: prepareContent(content, setup, bound.when) };
   };
   const catchUp = (ref: SetupRef): boolean => {
     const key = keyOf(ref);
@@ -133,10 +183,7 @@ export function openWorkbench(options: {
     storefront,
     log: openLogStore(db, storefront),
     catchUp,
-    ready(ref) {
-      const key = keyOf(ref);
-      if (follows === 'always' || !known.has(key)) catchUp(ref);
-      return known.get(key)!;
-    },
+    ready,
+    readyAt,
   };
 }

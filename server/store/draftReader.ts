@@ -9,6 +9,7 @@ import type { DraftRef } from '../../core/setup/setupRef.ts';
 import { type EntryEdit, withEntries } from '../../core/setup/withEntry.ts';
 import type { Db } from './database.ts';
 import { oncePerDatabase } from './oncePerDatabase.ts';
+import { readChanges } from './readChanges.ts';
 import { openReleases, type ReleaseReader } from './releaseReader.ts';
 
 /** Reads one draft beside the releases of its storefront; each revision is parsed once and kept. */
@@ -133,9 +134,7 @@ export function openDraftReader(
     const now = revision();
     if (state?.revision === now) return state;
     if (state && now > state.revision && state.revision >= (readPruned.get(names) ?? 0)) {
-      const changes = readSince
-        .all({ ...names, revision: state.revision })
-        .flatMap((text) => JSON.parse(text) as EntryChange[]);
+      const changes = readSince.all({ ...names, revision: state.revision }).flatMap(readChanges);
       if (changes.length <= mostApplied) return applied(state, now, changes);
     }
     return { revision: now, ...readEntries(readAll.all(names).map(parsedRow)) };

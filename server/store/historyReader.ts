@@ -1,6 +1,7 @@
 import type { EntryChange } from '../../core/setup/entries.ts';
 import type { SetupPart } from '../../core/setup/registry.ts';
 import type { Db } from './database.ts';
+import { readChanges } from './readChanges.ts';
 
 /** Something somebody did in a storefront: a step in a draft, or a release. */
 export interface HistoryStep {
@@ -74,7 +75,7 @@ export function openHistoryReader(db: Db, storefront: string): HistoryReader {
           product: product === undefined ? null : within(product),
           ...{ at: before?.at ?? null, id: before?.id ?? null },
         })
-        .map(({ changes, ...step }) => ({ ...step, changes: changes ? (JSON.parse(changes) as EntryChange[]) : [] }));
+        .map(({ changes, ...step }) => ({ ...step, changes: changes ? readChanges(changes) : [] }));
     },
     people: () => people.all({ storefront }),
   };

@@ -3,6 +3,7 @@ import type { DraftRef } from '../../core/setup/setupRef.ts';
 import type { Db } from './database.ts';
 import { entryKey, type Names } from './draftReader.ts';
 import { oncePerDatabase } from './oncePerDatabase.ts';
+import { readChanges } from './readChanges.ts';
 
 /** One step of a draft as it was journaled. */
 export interface Step {
@@ -61,15 +62,13 @@ export interface Journal {
   dropUndone(who: string): void;
 }
 
-const parsed = (text: string): EntryChange[] => JSON.parse(text) as EntryChange[];
-
 /** Reads steps, keeping the last one: it may have ten thousands of changes, and is asked for with every state. */
 function stepReader(): (row: Row | undefined) => Step | null {
   let known: { readonly row: Row; readonly step: Step } | null = null;
   return (row) => {
     if (!row) return null;
     if (known?.row.id !== row.id || known.row.changes !== row.changes)
-      known = { row, step: { ...row, changes: parsed(row.changes) } };
+      known = { row, step: { ...row, changes: readChanges(row.changes) } };
     return known.step;
   };
 }
@@ -123,13 +122,13 @@ export function openJournal(db: Db, { storefront, draft }: DraftRef): Journal {
       since
         .all({ ...names, revision })
         .flatMap(({ who, changes, began }) =>
-          parsed(changes).map((change): ChangeSince => ({ who, change, isWhole: began > revision })),
+          readChanges(changes).map((change): ChangeSince => ({ who, change, isWhole: began > revision })),
         ),
     changedAfter(id, changes) {
       const keys = new Set(changes.map(entryKey));
       const theirs = after
         .all({ ...names, id })
-        .filter(({ changes: text }) => parsed(text).some((change) => keys.has(entryKey(change))));
+        .filter(({ changes: text }) => readChanges(text).some((change) => keys.has(entryKey(change))));
       return [...new Set(theirs.map(({ who }) => who))];
     },
     add(kind, revision, changes, who, at, taken) {

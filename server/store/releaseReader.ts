@@ -4,6 +4,7 @@ import { readSetup } from '../../core/setup/readSetup.ts';
 import type { Setup } from '../../core/setup/schema.ts';
 import type { Db } from './database.ts';
 import { oncePerDatabase } from './oncePerDatabase.ts';
+import { readChanges as parsedChanges } from './readChanges.ts';
 
 export interface Release {
   readonly number: number;
@@ -74,7 +75,7 @@ function openReleaseReader(db: Db, storefront: string): ReleaseReader {
     releases: () => readHeads.all(storefront),
     changesOf(number) {
       const noted = readChanges.get(storefront, number);
-      if (noted) return JSON.parse(noted) as EntryChange[];
+      if (noted) return parsedChanges(noted);
       const [before, after] = [release(number - 1), release(number)];
       return before && after ? changesBetween(before.setup, after.setup) : [];
     },

@@ -97,7 +97,7 @@ test('steps joined into one keep what they touched: who looked in between is tol
   setups.edit([{ ...hiding, value: null }], lookedAt, 'Ada', 2_000_200);
   expect(setups.nextUndo('Ada')).toBeNull();
   expect(setups.draft().hiding).toEqual({});
-  const other = [{ ...hiding, value: { what: 'product', product: 'b', from: ['results'] } }];
+  const other = [{ ...hiding, value: { what: 'product', product: 'b', places: ['results'] } }];
   expect(setups.edit(other, lookedAt, 'Ben', 2_000_300)).toMatchObject({ refusal: { code: 'stale-write' } });
   expect(setups.edit(other, setups.revision(), 'Ben', 2_000_400)).toHaveProperty('revision');
 });

@@ -1,8 +1,8 @@
 import { statSync } from 'node:fs';
 import { reservedIds } from '../../api/paths.ts';
 import type { Mapping } from '../../core/catalog/mappingSchema.ts';
-import type { ContentKind } from '../../core/content/contentKinds.ts';
 import type { DraftRef } from '../../core/setup/setupRef.ts';
+import type { ContentKind } from '../../core/setup/terms/contentTerms.ts';
 import { openCatalogWrites } from '../catalog/catalogWrites.ts';
 import { importContent } from '../catalog/content.ts';
 import { openMappingStore } from '../catalog/mappingStore.ts';

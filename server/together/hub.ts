@@ -13,6 +13,8 @@ export interface Hub {
   tell(ref: DraftRef, event: DeskEvent): void;
   /** Tells every desk of a storefront. */
   tellAll(storefront: string, event: DeskEvent): void;
+  /** The drafts that somebody listens to, each once. */
+  drafts(): DraftRef[];
   close(): void;
 }
 
@@ -36,6 +38,7 @@ export function openHub(): Hub {
   };
   return {
     tell,
+    drafts: () => [...new Map([...listeners.values()].map(({ ref }) => [keyOf(ref), ref])).values()],
     listen(ref, person, hear, letGo) {
       const own: Listener = { ref, person, tell: hear, letGo };
       const before = listeners.get(person.tab);

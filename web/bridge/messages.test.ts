@@ -58,7 +58,15 @@ describe('what is heard', () => {
 });
 
 test('what is shown first is read from the frame’s name, and any other name says nothing', () => {
-  const message: ToShop = { kind: 'show', query: 'sable “round”', draft: 'main', from: 'draft:main', turn: 3 };
+  const message: ToShop = {
+    kind: 'show',
+    query: 'sable “round”',
+    collection: '',
+    draft: 'main',
+    from: 'draft:main',
+    turn: 3,
+    at: '',
+  };
   expect(readFirstShow(firstShow(message))).toEqual(message);
   for (const name of ['', 'preview', '{"kind":"hide"}', 'null', '[1]']) expect(readFirstShow(name)).toBeNull();
 });

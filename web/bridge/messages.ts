@@ -7,21 +7,36 @@ export type ToShop =
   {
     readonly kind: 'show';
     readonly query: string;
+    /** The collection it is made in, by id; empty for the whole shop. */
+    readonly collection: string;
     readonly draft: string;
     readonly from: string;
     readonly turn: number;
+    /** The moment it is seen as of, on the storefront's clock; empty for now. */
+    readonly at: string;
   };
 
 /** What a merchandiser does to a product where it stands in the window. */
 export type ProductAct =
   | { readonly act: 'pin'; readonly place: number }
-  | { readonly act: 'unpin' | 'boost' | 'lower' | 'neutral' | 'hide' | 'why' };
+  | {
+      readonly act:
+        | 'unpin'
+        | 'boost'
+        | 'lower'
+        | 'neutral'
+        | 'boostEverywhere'
+        | 'lowerEverywhere'
+        | 'hide'
+        | 'hideSome'
+        | 'why';
+    };
 
 /** What the shop window tells the desk. */
 export type ToDesk =
   | { readonly kind: 'ready' }
   | { readonly kind: 'shown'; readonly query: string; readonly total: number }
-  | { readonly kind: 'searched'; readonly query: string }
+  | { readonly kind: 'searched'; readonly query: string; readonly collection: string }
   | {
       readonly kind: 'act';
       readonly query: string;

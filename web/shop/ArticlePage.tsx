@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { call } from '../client/call.ts';
 import { isPreview } from '../client/place.ts';
+import { markedUp } from '../look/markedUp.ts';
 import { Fetched } from './Fetched.tsx';
 import type { PageOf } from './ProductPage.tsx';
 
@@ -16,10 +17,17 @@ export function ArticlePage({ id, desk, isReady }: PageOf) {
   });
   return (
     <Fetched what="article" query={query}>
-      {({ title, text }) => (
+      {({ title, text, markup, picture }) => (
         <article className="mt-3 max-w-[68ch]">
           <h1 className="font-semibold font-shop text-[26px] leading-tight">{title}</h1>
-          <p className="mt-4 whitespace-pre-line leading-relaxed">{text || 'This article has no text here.'}</p>
+          {picture && <img src={picture} alt="" className="mt-4 max-h-[360px] w-full rounded-lg object-cover" />}
+          {markup ? (
+            // Only what the server made safe comes here.
+            // biome-ignore lint/security/noDangerouslySetInnerHtml: the markup is made safe in core
+            <div className={`mt-4 leading-relaxed ${markedUp}`} dangerouslySetInnerHTML={{ __html: markup }} />
+          ) : (
+            <p className="mt-4 whitespace-pre-line leading-relaxed">{text || 'This article has no text here.'}</p>
+          )}
         </article>
       )}
     </Fetched>

@@ -71,6 +71,15 @@ export function Notices({
   return (
     <div className="mt-1 space-y-0.5 text-[13px] text-soft empty:hidden">
       <Understood answer={answer} asWords={asWords} />
+      {results.length > 0 && answer.scoped && answer.scoped.wordsOut.length > 0 && (
+        <p>Showing what fits best for “{answer.query.trim()}”.</p>
+      )}
+      {results.length > 0 && answer.takenFor && (
+        <p>
+          Showing results for <b className="font-semibold text-ink">{answer.takenFor.search}</b> instead of “
+          {answer.query.trim()}”.
+        </p>
+      )}
       {results.length > 0 &&
         corrections.map(({ from, to }) => (
           <p key={from}>

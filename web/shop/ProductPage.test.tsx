@@ -18,6 +18,7 @@ const brush: ProductDetail = {
     brand: 'Osier',
     description: 'Soft hair.',
     descriptionMarkup: null,
+    notIndexed: false,
     picture: null,
     link: null,
   },
@@ -58,7 +59,13 @@ test('a product that is not there is reported, with a way to try again', async (
 
 test('in the desk it is asked for by the draft', async () => {
   const asked = answerWith({ '/desk/-/-/shop-product': brush });
-  show(<ProductPage id="a" desk={{ query: '', draft: 'main', from: 'draft:main', turn: 1 }} isReady />);
+  show(
+    <ProductPage
+      id="a"
+      desk={{ query: '', collection: '', draft: 'main', from: 'draft:main', turn: 1, at: '' }}
+      isReady
+    />,
+  );
   expect(await screen.findByRole('heading', { level: 1, name: 'Round brush' })).toBeDefined();
   expect(asked).toEqual(['/desk/-/-/shop-product?id=a&from=draft%3Amain']);
 });

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import type { ProductDetail } from '../../core/product/productDetail.ts';
 import { call } from '../client/call.ts';
 import { isPreview } from '../client/place.ts';
+import { markedUp } from '../look/markedUp.ts';
 import { ProductPicture } from '../look/ProductPicture.tsx';
 import { price, priceRange } from '../look/price.ts';
 import { Fetched } from './Fetched.tsx';
@@ -28,14 +29,15 @@ export function ProductPage({ id, desk, isReady }: PageOf) {
   });
   return (
     <Fetched what="product" query={query}>
-      {(product) => <Product key={product.id} product={product} />}
+      {(product) => (
+        <>
+          {product.notIndexed && <meta name="robots" content="noindex" />}
+          <Product key={product.id} product={product} />
+        </>
+      )}
     </Fetched>
   );
 }
-
-/** How a description's own paragraphs, lists and tables look. */
-const markup =
-  'mt-5 max-w-[65ch] break-words [&_a]:text-press [&_a]:underline [&_h3]:mt-4 [&_h3]:font-semibold [&_ol]:mt-2 [&_ol]:list-decimal [&_ol]:pl-5 [&_p]:mt-2 [&_table]:mt-2 [&_td]:py-1 [&_td]:pr-4 [&_th]:pr-4 [&_th]:text-left [&_tr]:border-t [&_ul]:mt-2 [&_ul]:list-disc [&_ul]:pl-5';
 
 function Product({ product }: { readonly product: ProductDetail }) {
   const { title, brand, description, descriptionMarkup, picture, lowest, highest, currency } = product;
@@ -89,7 +91,7 @@ function Product({ product }: { readonly product: ProductDetail }) {
         </button>
         {descriptionMarkup ? (
           <div
-            className={markup}
+            className={`mt-5 max-w-[65ch] ${markedUp}`}
             // biome-ignore lint/security/noDangerouslySetInnerHtml: the server lets through only what is safe
             dangerouslySetInnerHTML={{ __html: descriptionMarkup }}
           />

@@ -1,7 +1,10 @@
 import type { Result, SearchAnswer } from '../../core/answer/answer.ts';
 import type { FilterPosition } from '../../core/setup/terms/filterTerms.ts';
 import { counted } from '../look/price.ts';
+import { Banners } from './Banner.tsx';
 import { CloseToSearch } from './CloseToSearch.tsx';
+import { CollectionHead } from './CollectionHead.tsx';
+import { Elsewhere } from './Elsewhere.tsx';
 import { EmptyShelf } from './EmptyShelf.tsx';
 import { withNothing } from './filters/choice.ts';
 import { ChosenFilters, FilterColumn, FilterDrawer, FilterRow } from './filters/Filters.tsx';
@@ -68,18 +71,17 @@ export function ResultsPage({
         </div>
       </div>
       {data.collection && (
-        <p className="text-[13px] text-soft">
-          {data.query.trim() ? `In the collection ${data.collection.title}. ` : data.collection.text}{' '}
-          <button
-            type="button"
-            className="text-press underline"
-            onClick={() => go({ ...search, page: 1, collection: '' })}
-          >
-            Look everywhere
-          </button>
-        </p>
+        <CollectionHead
+          collection={data.collection}
+          isSearched={data.query.trim() !== ''}
+          open={openCollection}
+          leave={() => go({ ...search, page: 1, collection: '' })}
+        />
       )}
       <Collections collections={data.collections} open={openCollection} />
+      {data.redirect && (
+        <Elsewhere redirect={data.redirect} isInDesk={desk.isInDesk} isPlain={data.page === 1 && !isStale} />
+      )}
       <Notices
         answer={data}
         asWords={(text) => go({ ...search, page: 1, asWords: [...search.asWords, text] })}
@@ -113,17 +115,23 @@ export function ResultsPage({
                 </button>
               </p>
             ) : (
-              <Shelves
-                results={data.results}
-                isStale={isStale}
-                open={open}
-                act={
-                  desk.isInDesk
-                    ? (product, what) => desk.act(search, { id: product.familyId, title: product.title }, what)
-                    : null
-                }
-                hasSearch={search.query.trim() !== ''}
-              />
+              <>
+                <Banners banners={data.banners} where="above" />
+                <Shelves
+                  results={data.results}
+                  isStale={isStale}
+                  open={open}
+                  act={
+                    desk.isInDesk
+                      ? (product, what) => desk.act(search, { id: product.familyId, title: product.title }, what)
+                      : null
+                  }
+                  at={search.query.trim() !== '' ? 'search' : data.collection ? 'collection' : 'everything'}
+                  mayMove={search.sort === ''}
+                  banners={data.banners.filter(({ where }) => where === 'grid')}
+                />
+                <Banners banners={data.banners} where="below" />
+              </>
             )}
             <CloseToSearch close={data.close} after={data.total} open={open} />
             <Articles articles={data.articles} />

@@ -28,13 +28,13 @@ function useSettled(text: string): string {
 function useBoxProducts(text: string, isOpen: boolean, desk: DeskView | null, isInDesk: boolean) {
   const sought = useSettled(text.trim());
   const { data } = useQuery({
-    queryKey: ['box', sought, desk?.from ?? 'shop', desk?.turn ?? 0],
+    queryKey: ['box', sought, desk?.from ?? 'shop', desk?.turn ?? 0, desk?.at ?? ''],
     enabled: isOpen && sought.length >= 2 && (!isInDesk || desk !== null),
     placeholderData: keepPreviousData,
     queryFn: ({ signal }) => {
       const query = { q: sought, typing: '1', box: '1', limit: String(shown) } as const;
       return desk
-        ? call('deskSearch', { query: { ...query, from: desk.from }, signal })
+        ? call('deskSearch', { query: { ...query, from: desk.from, ...(desk.at && { at: desk.at }) }, signal })
         : call(isPreview() ? 'previewSearch' : 'shopSearch', { query, signal });
     },
   });

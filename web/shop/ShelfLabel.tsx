@@ -1,4 +1,17 @@
-import { ArrowDown, ArrowUp, EyeOff, HelpCircle, Pin, PinOff, TrendingDown, TrendingUp, Undo2 } from 'lucide-react';
+import {
+  ArrowDown,
+  ArrowUp,
+  CalendarOff,
+  EyeOff,
+  HelpCircle,
+  ListStart,
+  PackagePlus,
+  Pin,
+  PinOff,
+  TrendingDown,
+  TrendingUp,
+  Undo2,
+} from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import type { ReactNode } from 'react';
 import type { Marks, Result } from '../../core/answer/answer.ts';
@@ -24,20 +37,25 @@ function movement({ moved }: Marks): { text: string; shown: ReactNode } | null {
 function describeMark(marks: Marks): { text: string; icon: ReactNode } | null {
   if (marks.pin) return { text: 'pinned', icon: <Pin size={12} aria-hidden /> };
   if (marks.exactSku) return { text: 'exact SKU', icon: null };
+  if (marks.first) return { text: 'put first', icon: <ListStart size={13} aria-hidden /> };
+  if (marks.broughtIn) return { text: 'brought in', icon: <PackagePlus size={13} aria-hidden /> };
   if (marks.pull === undefined) return null;
   return marks.pull > 1
     ? { text: 'boosted', icon: <TrendingUp size={13} aria-hidden /> }
     : { text: 'lowered', icon: <TrendingDown size={13} aria-hidden /> };
 }
 
+export type ShelfAt = 'search' | 'collection' | 'everything';
+
 /** The label hanging under a product: place, movement since what is published, marks of plans; it opens the menu. */
 export function ShelfLabel({
   result,
-  hasSearch,
+  at,
   act,
 }: {
   readonly result: Result;
-  readonly hasSearch: boolean;
+  /** Where it stands: in a search, on a collection's page, or among everything, for which there are no plans. */
+  readonly at: ShelfAt;
   act(what: ProductAct): void;
 }) {
   const marks = result.marks ?? {};
@@ -68,23 +86,42 @@ export function ShelfLabel({
           <HelpCircle size={15} aria-hidden /> Why here?
         </MenuItem>
         <MenuLine />
-        {hasSearch ? (
-          <PlanItems result={result} act={act} />
+        {at !== 'everything' ? (
+          <PlanItems result={result} at={at} act={act} />
         ) : (
           <p className="max-w-[230px] px-2.5 py-1.5 text-[12.5px] text-soft">
-            Search for something to pin, boost or lower: a shelf plan holds for a search.
+            Search for something, or open a collection, to pin, boost or lower: a shelf plan holds for these.
           </p>
         )}
         <MenuLine />
+        <MenuItem onSelect={() => act({ act: 'boostEverywhere' })}>
+          <TrendingUp size={15} aria-hidden /> Boost everywhere
+        </MenuItem>
+        <MenuItem onSelect={() => act({ act: 'lowerEverywhere' })}>
+          <TrendingDown size={15} aria-hidden /> Lower everywhere
+        </MenuItem>
+        <MenuLine />
         <MenuItem onSelect={() => act({ act: 'hide' })}>
-          <EyeOff size={15} aria-hidden /> Hide from all results
+          <EyeOff size={15} aria-hidden /> Hide everywhere
+        </MenuItem>
+        <MenuItem onSelect={() => act({ act: 'hideSome' })}>
+          <CalendarOff size={15} aria-hidden /> Hide from some places, or until …
         </MenuItem>
       </Menu>
     </DropdownMenu.Root>
   );
 }
 
-function PlanItems({ result, act }: { readonly result: Result; act(what: ProductAct): void }) {
+function PlanItems({
+  result,
+  at,
+  act,
+}: {
+  readonly result: Result;
+  readonly at: ShelfAt;
+  act(what: ProductAct): void;
+}) {
+  const here = at === 'search' ? 'for this search' : 'on this page';
   const { marks = {}, place } = result;
   return (
     <>
@@ -103,10 +140,10 @@ function PlanItems({ result, act }: { readonly result: Result; act(what: Product
         </MenuItem>
       )}
       <MenuItem onSelect={() => act({ act: 'boost' })}>
-        <TrendingUp size={15} aria-hidden /> Boost for this search
+        <TrendingUp size={15} aria-hidden /> Boost {here}
       </MenuItem>
       <MenuItem onSelect={() => act({ act: 'lower' })}>
-        <TrendingDown size={15} aria-hidden /> Lower for this search
+        <TrendingDown size={15} aria-hidden /> Lower {here}
       </MenuItem>
       {marks.pull !== undefined && (
         <MenuItem onSelect={() => act({ act: 'neutral' })}>

@@ -1,42 +1,88 @@
+import { Fragment, lazy, type ReactNode, Suspense } from 'react';
 import type { Result } from '../../core/answer/answer.ts';
 import type { ProductAct } from '../bridge/messages.ts';
+import { Banner, type ShownBanner } from './Banner.tsx';
 import { CardBody } from './CardBody.tsx';
-import { ShelfLabel } from './ShelfLabel.tsx';
+import { type ShelfAt, ShelfLabel } from './ShelfLabel.tsx';
 import { noteOutcome } from './shopperLog.ts';
 
-/** The results standing on shelves; in the desk a label hangs from the edge under each. */
+/** What moves products comes only where they can be moved: in the desk. */
+const ArrangedShelves = lazy(async () => ({ default: (await import('./ArrangedShelves.tsx')).ArrangedShelves }));
+
+/** The results standing on shelves; in the desk a label hangs from the edge under each, with a grip to put it elsewhere by. */
 export function Shelves({
   results,
   isStale,
   open,
-  hasSearch,
+  at,
+  mayMove,
+  banners,
   act,
 }: {
   readonly results: readonly Result[];
   readonly isStale: boolean;
   open(product: Result): void;
-  readonly hasSearch: boolean;
+  readonly at: ShelfAt;
+  /** Whether places are the search's own, and not an order that the shopper chose. */
+  readonly mayMove: boolean;
+  /** Those among the products. */
+  readonly banners: readonly ShownBanner[];
   readonly act: ((product: Result, what: ProductAct) => void) | null;
 }) {
-  return (
-    <ol
-      className={`mt-2 -mx-[7px] grid grid-cols-2 min-[500px]:grid-cols-3 xl:grid-cols-4 ${isStale ? 'opacity-70' : ''}`}
-    >
-      {results.map((result) => (
-        <li key={result.familyId} className="flex flex-col" data-product={result.familyId}>
-          <CardBody
-            card={result}
-            open={() => {
-              open(result);
-              void noteOutcome('click', result.familyId, result.place);
-            }}
-          />
+  const className = `mt-2 -mx-[7px] grid grid-cols-2 min-[500px]:grid-cols-3 xl:grid-cols-4 ${isStale ? 'opacity-70' : ''}`;
+  const standing = (result: Result, grip: ReactNode): ReactNode => (
+    <>
+      <CardBody
+        card={result}
+        open={() => {
+          open(result);
+          void noteOutcome('click', result.familyId, result.place);
+        }}
+      />
+      <div className="h-1 bg-edge" />
+      <div className={act ? 'flex h-[38px] items-start px-[7px]' : 'h-5'}>
+        {act && <ShelfLabel result={result} at={at} act={(what) => act(result, what)} />}
+        {grip}
+      </div>
+    </>
+  );
+  /** The banners that stand before a place, counted from 1; those behind the last product stand before the next. */
+  const before = (place: number): ReactNode =>
+    banners
+      .filter((banner) => banner.place === place)
+      .map((banner) => (
+        <li key={`banner/${banner.text}`} className="flex flex-col">
+          <Banner banner={banner} isCard />
           <div className="h-1 bg-edge" />
-          <div className={act ? 'h-[38px] px-[7px]' : 'h-5'}>
-            {act && <ShelfLabel result={result} hasSearch={hasSearch} act={(what) => act(result, what)} />}
-          </div>
+          <div className={act ? 'h-[38px]' : 'h-5'} />
         </li>
+      ));
+  const next = (results.at(-1)?.place ?? 0) + 1;
+  const still = (
+    <ol className={className}>
+      {results.map((result) => (
+        <Fragment key={result.familyId}>
+          {before(result.place)}
+          <li className="flex flex-col" data-product={result.familyId}>
+            {standing(result, null)}
+          </li>
+        </Fragment>
       ))}
+      {before(next)}
     </ol>
+  );
+  if (!act || at === 'everything' || !mayMove) return still;
+  return (
+    <Suspense fallback={still}>
+      <ArrangedShelves
+        results={results}
+        className={className}
+        before={before}
+        next={next}
+        pin={(product, place) => act(product, { act: 'pin', place })}
+      >
+        {standing}
+      </ArrangedShelves>
+    </Suspense>
   );
 }

@@ -5,10 +5,13 @@ import { placeNow, setPlace } from '../client/place.ts';
 /** What the desk has told this window, where it stands in the desk's frame. */
 export interface DeskView {
   readonly query: string;
+  readonly collection: string;
   /** The draft whose desk it is, and the setup that is shown. */
   readonly draft: string;
   readonly from: string;
   readonly turn: number;
+  /** The moment it is seen as of; empty for now. */
+  readonly at: string;
 }
 
 export const inDesk = window.parent !== window && new URLSearchParams(location.search).has('desk');
@@ -22,7 +25,7 @@ export function useDesk(): {
   readonly isInDesk: boolean;
   readonly view: DeskView | null;
   shown(query: string, total: number): void;
-  searched(query: string): void;
+  searched(query: string, collection: string): void;
   act(
     search: Pick<Extract<ToDesk, { kind: 'act' }>, 'query' | 'filters' | 'sort' | 'collection' | 'asWords'>,
     product: { id: string; title: string },
@@ -34,9 +37,9 @@ export function useDesk(): {
     if (!inDesk) return;
     const stop = listen<ToShop>(
       () => window.parent,
-      ({ query, draft, from, turn }) => {
+      ({ query, collection, draft, from, turn, at }) => {
         setPlace({ ...placeNow(), draft });
-        setView({ query, draft, from, turn });
+        setView({ query, collection, draft, from, turn, at });
       },
     );
     post(window.parent, { kind: 'ready' });
@@ -45,8 +48,8 @@ export function useDesk(): {
   const shown = useCallback((query: string, total: number) => {
     if (inDesk) post(window.parent, { kind: 'shown', query, total });
   }, []);
-  const searched = useCallback((query: string) => {
-    if (inDesk) post(window.parent, { kind: 'searched', query });
+  const searched = useCallback((query: string, collection: string) => {
+    if (inDesk) post(window.parent, { kind: 'searched', query, collection });
   }, []);
   return {
     isInDesk: inDesk,

@@ -4,6 +4,7 @@ import { filterParameters } from '../../api/filterParameters.ts';
 import type { FilterValue, SearchAnswer } from '../../core/answer/answer.ts';
 import { named } from '../../core/base/named.ts';
 import { liveOf, nameOf } from '../../core/setup/setupRef.ts';
+import { deviceOf } from '../../core/setup/terms/planTerms.ts';
 import { isLanguage } from '../../core/text/languages.ts';
 import { call, isPassing, tryAgainAfter } from '../client/call.ts';
 import { isPreview } from '../client/place.ts';
@@ -71,6 +72,7 @@ function queryFor(search: ShopperSearch) {
     limit: String(perPage),
     collection: search.collection,
     sort: search.sort,
+    device: deviceOf(window.innerWidth),
     ...(isLanguage(search.language) && { language: search.language }),
     ...(search.asWords.length > 0 && { asWords: [...search.asWords] }),
     ...Object.fromEntries(
@@ -87,13 +89,16 @@ function ask(
   if (!desk) return call(isPreview() ? 'previewSearch' : 'shopSearch', { query, signal });
   // Places are compared with what shoppers get.
   const movement = desk.from === nameOf(liveOf('')) ? '0' : '1';
-  return call('deskSearch', { query: { ...query, from: desk.from, movement }, signal });
+  return call('deskSearch', {
+    query: { ...query, from: desk.from, movement, ...(desk.at && { at: desk.at }) },
+    signal,
+  });
 }
 
 /** A search's results as they are asked for and kept. */
 export const resultsOf = (search: ShopperSearch, desk: DeskView | null) =>
   queryOptions({
-    queryKey: ['results', search, desk?.from ?? 'shop', desk?.turn ?? 0],
+    queryKey: ['results', search, desk?.from ?? 'shop', desk?.turn ?? 0, desk?.at ?? ''],
     queryFn: ({ signal }) => ask(queryFor(search), desk, signal),
     staleTime: freshFor,
   });

@@ -27,7 +27,7 @@ export function useShopper() {
   const [submitted, setSubmitted] = useState<string | null>(null);
   /** Whether the window has come to what the desk asked first: before that it would fetch what nobody wants to see. */
   const [hasArrived, setArrived] = useState(!desk.isInDesk);
-  const isReady = hasArrived || desk.view?.query === search.query;
+  const isReady = hasArrived || (desk.view?.query === search.query && desk.view.collection === search.collection);
   useEffect(() => setArrived((before) => before || isReady), [isReady]);
   const results = useResults(search, desk.view, isReady);
   const { data, isPlaceholderData } = results;
@@ -51,15 +51,17 @@ export function useShopper() {
   const searchIn = (next: string, within: string): void => {
     setSubmitted(next);
     go({ ...begun(), query: next, collection: within });
-    desk.searched(next);
+    desk.searched(next, within);
   };
 
   const asked = desk.view?.query;
+  const askedIn = desk.view?.collection ?? '';
   // Only a new trial search moves the window; what the shopper does in it since is left alone.
   // biome-ignore lint/correctness/useExhaustiveDependencies: the search and the way to go are read, not watched
   useEffect(() => {
-    if (asked !== undefined && asked !== query) go({ ...begun(), query: asked }, true);
-  }, [asked]);
+    if (asked !== undefined && (asked !== query || askedIn !== collection))
+      go({ ...begun(), query: asked, collection: askedIn }, true);
+  }, [asked, askedIn]);
 
   // A part number that a shopper has searched for leads straight to its product, once.
   // biome-ignore lint/correctness/useExhaustiveDependencies: the way to go is read, not watched
@@ -81,7 +83,10 @@ export function useShopper() {
     ...{ desk, search, place, isReady, results, go, open },
     searchEverywhere: (next: string) => searchIn(next, ''),
     searchHere: (next: string) => searchIn(next, collection),
-    openCollection: (id: string) => go({ ...begun(), collection: id }),
+    openCollection: (id: string) => {
+      go({ ...begun(), collection: id });
+      desk.searched('', id);
+    },
     chooseLanguage: (language: string) => go({ ...search, language }),
   };
 }

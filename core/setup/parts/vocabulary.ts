@@ -1,4 +1,6 @@
 import { z } from 'zod';
+import { conditionSchema } from '../terms/condition.ts';
+import { conditionInWords } from '../terms/conditionInWords.ts';
 import { aSet, fieldsOf, listBy } from '../terms/inside.ts';
 import { longest, most } from '../terms/limits.ts';
 import { listed, type NamesForChanges, openPart } from '../terms/part.ts';
@@ -17,17 +19,6 @@ const saying = z
   });
 /** How a recognised value counts: as found in the best way there is, or as a filter. */
 const recognisedWays = ['strong', 'filter'] as const;
-/** What a saying such as "new" or "sale" stands for. */
-const conditionSchema = z.discriminatedUnion('what', [
-  z.strictObject({ what: z.literal('value'), attribute: key, value: z.string().min(1).max(longest.shortText) }),
-  /** Both ends included; null where it is open. */
-  z.strictObject({ what: z.literal('number'), attribute: key, from: z.number().nullable(), to: z.number().nullable() }),
-  /** Not older than so many days. */
-  z.strictObject({ what: z.literal('newer'), attribute: key, days: z.number().int().min(1).max(most.days) }),
-  /** Cheaper than it was. */
-  z.strictObject({ what: z.literal('reduced') }),
-]);
-export type Condition = z.infer<typeof conditionSchema>;
 const entryName = z.string().trim().min(1).max(longest.entryName).optional();
 
 /**
@@ -128,10 +119,10 @@ function recognisedChange(
       );
   }
   const sayings = (of: Entry<'recognised'> | null) =>
-    new Map((of?.conditions ?? []).map((each) => [each.words, JSON.stringify(each.condition)]));
+    new Map((of?.conditions ?? []).map((each) => [each.words, conditionInWords(each.condition, names.attribute)]));
   const [was, is] = [sayings(before), sayings(after)];
   for (const [text, condition] of is)
-    if (was.get(text) !== condition) said.push(`“${text}” in a search stands for a condition`);
+    if (was.get(text) !== condition) said.push(`“${text}” in a search stands for: ${condition}`);
   for (const text of was.keys()) if (!is.has(text)) said.push(`“${text}” is a word like any other`);
   return said;
 }

@@ -24,9 +24,13 @@ export const longest = {
   webAddress: 200,
   prefix: 60,
   picture: 500,
+  link: 500,
+  banner: 200,
   /** A value decided for a product: a text, or one of several. */
   decidedText: 32_000,
   shortText: 200,
+  /** Why a rule is there. */
+  note: 500,
 } as const;
 
 /** Most of each thing. */
@@ -45,7 +49,16 @@ export const most = {
   pins: 200,
   place: 500,
   pulls: 500,
+  /** Of a plan: products first, brought in or hidden; conditions that boost, lower or hide; collections. */
+  first: 200,
+  planConditions: 20,
+  whenChosen: 5,
+  wordsOut: 20,
+  banners: 5,
+  collections: 50,
   pull: 10,
+  /** Of house rules. */
+  rules: 5000,
   /** Of the empty shelf. */
   suggestions: 20,
   products: 24,
@@ -54,6 +67,9 @@ export const most = {
   sayingWords: 4,
   sayings: 20,
   conditions: 50,
+  /** Of a condition: tests of one group, values of one test. */
+  tests: 20,
+  conditionValues: 500,
   days: 10_000,
   offers: 5,
   /** Of a filter. */

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { isTimeZone } from '../../base/localDay.ts';
+import { isTimeZone } from '../../base/localTime.ts';
 import { longest } from './limits.ts';
 
 /** What shoppers read at the head of the shop, and what its prices are in. */

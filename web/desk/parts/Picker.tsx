@@ -9,6 +9,7 @@ export function Picker({
   label,
   find,
   placeholder,
+  isSmall = false,
   closed,
   children,
 }: {
@@ -16,6 +17,8 @@ export function Picker({
   /** What the list is called for screen readers. */
   readonly find: string;
   readonly placeholder: string;
+  /** Within a line of text. */
+  readonly isSmall?: boolean;
   /** Called when the list is closed, however. */
   closed?(): void;
   /** The list for what is typed; `close` is called when something was chosen. */
@@ -33,8 +36,14 @@ export function Picker({
         if (!next) closed?.();
       }}
     >
-      <Popover.Trigger className="inline-flex items-center gap-1.5 rounded-lg border bg-surface px-3 py-1.5 font-semibold hover:border-edge">
-        <Plus size={15} aria-hidden /> {label}
+      <Popover.Trigger
+        className={
+          isSmall
+            ? 'inline-flex items-center gap-1 rounded-md px-1.5 py-0.5 text-[13px] text-press hover:bg-press-soft'
+            : 'inline-flex items-center gap-1.5 rounded-lg border bg-surface px-3 py-1.5 font-semibold hover:border-edge'
+        }
+      >
+        <Plus size={isSmall ? 13 : 15} aria-hidden /> {label}
       </Popover.Trigger>
       <PopoverPanel label={label} className="w-[360px]">
         <Command shouldFilter={false} label={find} value={highlighted} onValueChange={setHighlighted}>

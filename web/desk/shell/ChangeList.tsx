@@ -7,6 +7,7 @@ export const partNames = {
   relevance: 'Relevance',
   filters: 'Filters',
   plans: 'Shelf plans',
+  houseRules: 'House rules',
   hiding: 'Hiding',
   emptyShelf: 'Empty shelf',
   products: 'Catalog',

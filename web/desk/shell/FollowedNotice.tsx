@@ -17,7 +17,8 @@ const partsOfScreens: readonly (readonly [path: string, parts: readonly Followab
   ['/filters/groups', ['valueGroups']],
   ['/filters', ['filters', 'valueGroups']],
   ['/plans', ['plans']],
-  ['/hiding', ['hiding']],
+  ['/house-rules', ['houseRules']],
+  ['/hiding', ['hiding', 'houseRules']],
   ['/empty-shelf', ['emptyShelf']],
 ];
 

@@ -34,7 +34,9 @@ const groups: readonly { readonly name: string; readonly places: readonly Place[
     name: 'Arrange',
     places: [
       { to: '/plans', label: 'Shelf plans', parts: ['plans'] },
+      { to: '/house-rules', label: 'House rules', parts: ['houseRules'] },
       { to: '/hiding', label: 'Hiding', parts: ['hiding'] },
+      { to: '/review', label: 'Review', parts: [] },
     ],
   },
   { name: 'Shopfront', places: [{ to: '/empty-shelf', label: 'Empty shelf', parts: ['emptyShelf'] }] },

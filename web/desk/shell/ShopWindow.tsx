@@ -1,15 +1,18 @@
 import { Maximize2, Monitor, PanelRightClose, Smartphone, Tablet } from 'lucide-react';
 import { ToggleGroup } from 'radix-ui';
 import { useEffect, useRef, useState } from 'react';
+import { useNavigate } from 'react-router';
 import { liveOf, nameOf } from '../../../core/setup/setupRef.ts';
 import { firstShow, listen, post, type ToDesk } from '../../bridge/messages.ts';
 import { IconButton } from '../parts/Button.tsx';
+import { HideDialog } from '../parts/rule/HideDialog.tsx';
 import { TeachLink } from '../parts/TeachLink.tsx';
 import { usePlace } from '../state/place.ts';
-import { actOn } from '../state/planActs.ts';
+import { actOn, hideProduct } from '../state/planActs.ts';
 import { setupInWords } from '../state/setupInWords.ts';
 import { type Device, devices, useShopWindow } from '../state/shopWindow.ts';
 import { useTrial } from '../state/trial.ts';
+import { AsOf, AsOfNotice } from './AsOf.tsx';
 import { ShownSetup } from './ShownSetup.tsx';
 import { type AskedWhy, WhyHere } from './WhyHere.tsx';
 import { HowItIsRead } from './words/HowItIsRead.tsx';
@@ -43,21 +46,23 @@ function useFrameSize(device: Device) {
  */
 export function ShopWindow({ isTold, isReady }: { readonly isTold: boolean; readonly isReady: boolean }) {
   const frame = useRef<HTMLIFrameElement>(null);
-  const { turn, other, device, total, setDevice, setTotal, fold } = useShopWindow();
+  const { turn, other, at, device, total, setDevice, setTotal, fold } = useShopWindow();
   const { storefront, draft } = usePlace();
   const from = other ?? nameOf({ storefront, draft });
   const live = nameOf(liveOf(storefront));
-  const { query, search } = useTrial();
+  const { query, collection, search } = useTrial();
   /** How often the frame has said that it is ready: it may load again. */
   const [readied, setReady] = useState(0);
   const [asked, setAsked] = useState<AskedWhy | null>(null);
+  const [hiding, setHiding] = useState<{ readonly id: string; readonly title: string } | null>(null);
+  const go = useNavigate();
   const { room, width, height, scale } = useFrameSize(device);
   // Said once: a frame of another address would load anew.
   const [first] = useState(() =>
     isTold
       ? {
-          src: `/shop/${storefront}?${new URLSearchParams({ desk: '', q: query })}`,
-          name: firstShow({ kind: 'show', query, draft, from, turn }),
+          src: `/shop/${storefront}?${new URLSearchParams({ desk: '', q: query, collection })}`,
+          name: firstShow({ kind: 'show', query, collection, draft, from, turn, at }),
         }
       : { src: `/shop/${storefront}?desk` },
   );
@@ -69,7 +74,7 @@ export function ShopWindow({ isTold, isReady }: { readonly isTold: boolean; read
         (message) => {
           if (message.kind === 'ready') setReady((count) => count + 1);
           else if (message.kind === 'shown') setTotal(message.total);
-          else if (message.kind === 'searched') search(message.query);
+          else if (message.kind === 'searched') search(message.query, message.collection);
           else if (message.what.act === 'why')
             setAsked({
               ...message.product,
@@ -79,22 +84,25 @@ export function ShopWindow({ isTold, isReady }: { readonly isTold: boolean; read
               collection: message.collection,
               asWords: message.asWords,
               from,
+              at,
             });
-          else actOn(message.query, message.product, message.what);
+          else if (message.what.act === 'hideSome') setHiding(message.product);
+          else actOn(message, message.product, message.what, (to) => void go(to));
         },
       ),
-    [search, setTotal, from],
+    [search, setTotal, from, at, go],
   );
   useEffect(() => {
     if (isTold && readied > 0 && frame.current?.contentWindow)
-      post(frame.current.contentWindow, { kind: 'show', query, draft, from, turn });
-  }, [isTold, readied, query, draft, from, turn]);
+      post(frame.current.contentWindow, { kind: 'show', query, collection, draft, from, turn, at });
+  }, [isTold, readied, query, collection, draft, from, turn, at]);
 
   return (
     <aside aria-label="Shop window" className="flex h-full flex-col bg-paper-deep px-4 pt-3 pb-4">
       <div className="mb-2.5 flex flex-wrap items-center gap-x-1.5 gap-y-1 text-[13px] text-soft">
         <h2 className="mr-auto whitespace-nowrap font-semibold text-ink">Shop window</h2>
         <ShownSetup />
+        <AsOf />
         <ToggleGroup.Root
           type="single"
           aria-label="Width of the shop"
@@ -122,6 +130,7 @@ export function ShopWindow({ isTold, isReady }: { readonly isTold: boolean; read
           <PanelRightClose size={16} aria-hidden />
         </IconButton>
       </div>
+      <AsOfNotice />
       <div ref={room} className="relative min-h-0 flex-1 overflow-hidden">
         <iframe
           ref={frame}
@@ -152,6 +161,11 @@ export function ShopWindow({ isTold, isReady }: { readonly isTold: boolean; read
           Draft.
         </p>
       )}
+      <HideDialog
+        what={hiding && `“${hiding.title}”`}
+        close={() => setHiding(null)}
+        hide={(limits) => hiding && hideProduct(hiding, limits)}
+      />
       <WhyHere asked={asked} close={() => setAsked(null)} />
     </aside>
   );

@@ -4,13 +4,14 @@ import { useEffect, useRef, useState } from 'react';
 import { longestQuery } from '../../../core/query/readUnits.ts';
 import { PopoverPanel } from '../../look/PopoverPanel.tsx';
 import { count, counted } from '../../look/price.ts';
+import { useCollections } from '../state/collections.ts';
 import { useTopSearches } from '../state/demand.ts';
 import { useShopWindow } from '../state/shopWindow.ts';
 import { useTrial } from '../state/trial.ts';
 
 /** The trial search: what every screen previews. S goes to it from anywhere but a text field. */
 export function TrialSearch() {
-  const { query, search } = useTrial();
+  const { query, collection, search } = useTrial();
   const total = useShopWindow((state) => state.total);
   const [text, setText] = useState(query);
   const field = useRef<HTMLInputElement>(null);
@@ -32,19 +33,20 @@ export function TrialSearch() {
         className="flex items-center gap-2.5 rounded-[9px] border bg-paper px-3 py-[7px] focus-within:border-edge"
         onSubmit={(event) => {
           event.preventDefault();
-          search(text);
+          search(text, collection);
         }}
       >
         <label htmlFor="trial" className="shrink-0 text-[12.5px] text-soft">
           Trial search
         </label>
+        <WithinCollection />
         <input
           id="trial"
           ref={field}
           className="min-w-0 flex-1 bg-transparent font-semibold outline-none"
           maxLength={longestQuery}
           value={text}
-          placeholder="everything"
+          placeholder={collection ? 'all of it' : 'everything'}
           onChange={(event) => setText(event.target.value)}
           onBlur={() => setText(query)}
         />
@@ -57,6 +59,27 @@ export function TrialSearch() {
         </kbd>
       </form>
     </search>
+  );
+}
+
+/** The collection the trial search is made in, with the way out of it. */
+function WithinCollection() {
+  const { query, collection, search } = useTrial();
+  const known = useCollections();
+  if (collection === '') return null;
+  const title = known.find(({ id }) => id === collection)?.title ?? collection;
+  return (
+    <span className="inline-flex max-w-[45%] shrink items-center rounded-full bg-ink px-2 text-[12.5px] text-paper">
+      <span className="truncate">in {title}</span>
+      <button
+        type="button"
+        aria-label={`Leave the collection ${title}`}
+        className="grid size-6 shrink-0 place-items-center"
+        onClick={() => search(query)}
+      >
+        <X size={12} aria-hidden />
+      </button>
+    </span>
   );
 }
 

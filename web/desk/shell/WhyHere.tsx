@@ -1,8 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
 import { Dialog } from 'radix-ui';
 import { type ReactNode, useState } from 'react';
+import { Link } from 'react-router';
 import type { FoundLine, Why } from '../../../core/answer/answer.ts';
-import { ownBoost } from '../../../core/rules/effects.ts';
 import { call } from '../../client/call.ts';
 import { day } from '../../look/dates.ts';
 import { count } from '../../look/price.ts';
@@ -21,6 +21,8 @@ export interface AskedWhy {
   readonly query: string;
   /** Which setup the window showed when it was asked. */
   readonly from: string;
+  /** The moment it was seen as of; empty for now. */
+  readonly at: string;
   readonly filters: Readonly<Record<string, readonly string[]>>;
   readonly sort: string;
   readonly collection: string;
@@ -70,6 +72,7 @@ function Arithmetic({ asked, close }: { readonly asked: AskedWhy; close(): void 
           q: asked.query,
           product: asked.id,
           from: asked.from,
+          ...(asked.at && { at: asked.at }),
           sort: asked.sort,
           collection: asked.collection,
           asWords: [...asked.asWords],
@@ -176,12 +179,17 @@ function WhyTable({ why, total, close }: { readonly why: Why; readonly total: nu
             <Line amount={`+ ${points(why.whole.points)}`}>{wholeInWords(why.whole)}</Line>
           )}
           <Line amount={points(why.matchScore)} strong>
-            {why.exactSku ? 'The search is exactly this part number' : 'Match, out of 100 points'}
+            {why.exactSku
+              ? 'The search is exactly this part number'
+              : why.broughtIn
+                ? 'Brought in: it counts as if its title had been searched for'
+                : why.start > 0
+                  ? 'Nothing is searched for: all products begin alike'
+                  : 'Match, out of 100 points'}
           </Line>
-          {why.pulls.map(({ plan, planName, pull }) => (
-            <Line key={plan} amount={`× ${pull}`}>
-              {plan === ownBoost ? 'Its own boost in the catalog' : `Shelf plan “${planName}”`}{' '}
-              {pull > 1 ? 'raises it' : 'lowers it'}
+          {why.pulls.map((pull) => (
+            <Line key={`${pull.from}:${pull.id}`} amount={`× ${pull.pull}`}>
+              <SourceName source={pull} close={close} /> {pull.pull > 1 ? 'raises it' : 'lowers it'}
             </Line>
           ))}
           {why.pulls.length > 0 && (
@@ -197,12 +205,17 @@ function WhyTable({ why, total, close }: { readonly why: Why; readonly total: nu
           “{phrase}” is a phrase: only products that have its words side by side are shown.
         </p>
       ))}
+      {why.takenFor && (
+        <p className="mt-2">
+          The shelf plan “{why.takenFor.name}” takes this search for “{why.takenFor.search}”.
+        </p>
+      )}
       {why.narrowed.map((text) => (
         <p key={text} className="mt-2">
           “{text}” narrowed the results, and was not looked for as words.
         </p>
       ))}
-      {why.words.length === 0 && !why.exactSku && (
+      {why.words.length === 0 && !why.exactSku && why.start === 0 && (
         <p className="mt-2 text-soft">No words of the search were looked for in it, so it has no match of its own.</p>
       )}
       {why.closeCall && why.closeCall.signals.length > 0 && <CloseCall closeCall={why.closeCall} score={why.score} />}
@@ -219,8 +232,26 @@ function WordLines({ word, best, also, close }: Omit<Why['words'][number], 'shar
   );
 }
 
+/** What a factor comes from, leading there. */
+function SourceName({ source, close }: { readonly source: Why['pulls'][number]; close(): void }) {
+  if (source.from === 'boost') return 'Its own boost in the catalog';
+  const [what, screen] = source.from === 'plan' ? ['Shelf plan', 'plans'] : ['House rule', 'house-rules'];
+  return (
+    <Link
+      to={`/${screen}/${encodeURIComponent(source.id)}`}
+      onClick={close}
+      className="hover:text-press hover:underline"
+    >
+      {what} “{source.name}”
+    </Link>
+  );
+}
+
 function whatPutItThere(why: Why): string {
-  if (why.pin) return `The shelf plan “${why.pin.planName}” pins it at place ${why.pin.place}.`;
+  if (why.first?.from === 'collection') return `It stands first in the collection “${why.first.name}”.`;
+  if (why.first) return `The shelf plan “${why.first.name}” puts it first.`;
+  if (why.pin) return `The shelf plan “${why.pin.name}” pins it at place ${why.pin.place}.`;
+  if (why.sortedByPlan) return `The shelf plan “${why.sortedByPlan.name}” gives the results an order of their own.`;
   if (why.sorted) return `The shopper sorted by ${why.sorted.label}.`;
   if (why.exactSku) return 'An exact part number stands first.';
   const { closeCall } = why;

@@ -36,3 +36,10 @@ export const setAttribute = (row: AttributeRow, change: AttributeChange): void =
 /** Heaviest first, then by name: the order of importance. */
 export const byWeight = (a: AttributeRow, b: AttributeRow): number =>
   b.weight - a.weight || a.label.localeCompare(b.label);
+
+/** What attributes are called, by their keys; one that is gone is called by its key. */
+export function useAttributeLabels(): (attribute: string) => string {
+  const { attributes = [] } = useAttributes();
+  const labels = new Map(attributes.map(({ key, label }) => [key, label]));
+  return (attribute) => labels.get(attribute) ?? attribute;
+}

@@ -17,9 +17,12 @@ beforeEach(() => {
 });
 
 describe('what the menu under a product does to a plan', () => {
-  test('a pin moves with its product and takes a place from the one that had it', () => {
+  test('a pin moves with its product, and what stands at its new place moves on', () => {
     expect(withPin(plan, 'a', 5).pins).toEqual([{ product: 'a', place: 5 }]);
-    expect(withPin(plan, 'c', 2).pins).toEqual([{ product: 'c', place: 2 }]);
+    expect(withPin(plan, 'c', 2).pins).toEqual([
+      { product: 'c', place: 2 },
+      { product: 'a', place: 3 },
+    ]);
     expect(withPin(plan, 'c', 1).pins.map(({ product }) => product)).toEqual(['c', 'a']);
     expect(withoutPin(plan, 'a').pins).toEqual([]);
   });
@@ -37,9 +40,21 @@ describe('what the menu under a product does to a plan', () => {
 });
 
 test('a search’s plan is found however it is typed; else a new one is begun for it', () => {
-  expect(planFor('ROUND  brush').id).toBe('brushes');
-  const fresh = planFor('Ink');
+  expect(planFor({ query: 'ROUND  brush', collection: '' }).id).toBe('brushes');
+  const fresh = planFor({ query: 'Ink', collection: '' });
   expect(fresh).toEqual({ id: 'ink', plan: { name: 'Ink', on: true, searches: ['Ink'], pins: [], pulls: [] } });
+});
+
+test('a collection’s page has a plan of its own, apart from those that hold for searches too', () => {
+  const page = { ...plan, searches: [], collections: ['inks'] };
+  const both = { ...plan, collections: ['papers'] };
+  clientHere().setQueryData(stateKey, { setup: { plans: { page, both } } });
+  expect(planFor({ query: ' ', collection: 'inks' }).id).toBe('page');
+  expect(planFor({ query: '', collection: 'papers' })).toEqual({
+    id: 'papers',
+    plan: { name: 'Page of papers', on: true, searches: [], collections: ['papers'], pins: [], pulls: [] },
+  });
+  expect(planFor({ query: 'ink', collection: 'inks' }).id).toBe('ink');
 });
 
 test('a new plan’s id reads well and is never one that is taken', () => {

@@ -1,29 +1,67 @@
 import { toast } from 'sonner';
+import type { Why } from '../../../core/answer/answer.ts';
+import { own } from '../../../core/base/named.ts';
 import { searchKey } from '../../../core/query/readUnits.ts';
+import { decisionKey } from '../../../core/rules/decisions.ts';
+import { putPins } from '../../../core/rules/putPins.ts';
 import { hidingKey } from '../../../core/setup/hidingKey.ts';
+import type { Hiding } from '../../../core/setup/parts/hiding.ts';
 import type { ShelfPlan } from '../../../core/setup/parts/plans.ts';
+import { longest } from '../../../core/setup/terms/limits.ts';
 import { planHowTexts, usualHow } from '../../../core/setup/terms/planTerms.ts';
+import { hiddenInWords } from '../../../core/setup/terms/ruleInWords.ts';
 import type { ProductAct } from '../../bridge/messages.ts';
+import { call } from '../../client/call.ts';
+import { collectionTitle } from './collections.ts';
 import { knownState } from './deskState.ts';
 import { edit, step } from './edits.ts';
+import { madeNow } from './whenNow.ts';
 
 /** How hard the window's "boost" and "lower" pull; the plan's screen sets any other. */
 const menuPulls = { boost: 2, lower: 0.5 } as const;
 
 const isExact = ({ how = usualHow }: ShelfPlan): boolean => how === 'exactly';
 
-/** A plan that holds for other searches too and does something to a product: what is undone in it is undone there as well. */
-function widerPlanWith(does: (plan: ShelfPlan) => boolean): { readonly id: string; readonly plan: ShelfPlan } | null {
-  const found = Object.entries(knownState()?.setup.plans ?? {}).find(
-    ([, plan]) => plan.on && !isExact(plan) && does(plan),
-  );
-  return found ? { id: found[0], plan: found[1] } : null;
+/** What pins a product or moves its score in a search, as the search itself says. */
+type Source = Why['pulls'][number] | NonNullable<Why['pin']>;
+
+/** What does something to a product in a search besides the search's own plan; null where nothing does. */
+async function sourceOf({ query, collection }: About, product: string, what: 'pin' | 'pulls'): Promise<Source | null> {
+  const { result } = await call('why', { query: { q: query, product, ...(collection && { collection }) } });
+  const why = result?.why;
+  if (!why) return null;
+  return what === 'pin' ? why.pin : (why.pulls[0] ?? null);
 }
 
 type Product = { readonly id: string; readonly title: string };
 
-/** The plan that holds for just this search, or a new one for it; the first in order of id where there are several. */
-export function planFor(query: string): { readonly id: string; readonly plan: ShelfPlan } {
+/** A search, or where nothing is searched for the page of a collection. */
+export interface About {
+  readonly query: string;
+  /** By id; empty for none. */
+  readonly collection: string;
+}
+
+/** The plan that holds for just this collection's page, or a new one for it. */
+function planForCollection(collection: string): { readonly id: string; readonly plan: ShelfPlan } {
+  const plans = knownState()?.setup.plans ?? {};
+  const id = Object.keys(plans)
+    .sort()
+    .find((each) => {
+      const { searches, collections = [] } = plans[each]!;
+      return searches.length === 0 && collections.length === 1 && collections[0] === collection;
+    });
+  if (id) return { id, plan: plans[id]! };
+  const name = `Page of ${collectionTitle(collection)}`.slice(0, longest.planName);
+  return {
+    id: newPlanId(collection),
+    plan: { name, on: true, searches: [], collections: [collection], pins: [], pulls: [] },
+  };
+}
+
+/** The plan that holds for just this search or page, or a new one for it; the first in order of id where there are several. */
+export function planFor({ query, collection }: About): { readonly id: string; readonly plan: ShelfPlan } {
+  if (query.trim() === '' && collection !== '') return planForCollection(collection);
   const plans = knownState()?.setup.plans ?? {};
   const key = searchKey(query);
   const id = Object.keys(plans)
@@ -43,10 +81,10 @@ export function newPlanId(key: string): string {
   return id;
 }
 
-export function withPin(plan: ShelfPlan, product: string, place: number): ShelfPlan {
-  const others = plan.pins.filter((pin) => pin.product !== product && pin.place !== place);
-  return { ...plan, pins: [...others, { product, place }].sort((a, b) => a.place - b.place) };
-}
+export const withPin = (plan: ShelfPlan, product: string, place: number): ShelfPlan => ({
+  ...plan,
+  pins: putPins(plan.pins, [product], place),
+});
 
 export function withoutPin(plan: ShelfPlan, product: string): ShelfPlan {
   return { ...plan, pins: plan.pins.filter((pin) => pin.product !== product) };
@@ -60,49 +98,96 @@ export function withPull(plan: ShelfPlan, product: string, pull: number): ShelfP
 
 const undoable = { action: { label: 'Undo', onClick: () => void step('undo') } };
 
-/** Carries out what was chosen in a product's menu in the shop window. */
-export function actOn(query: string, product: Product, what: ProductAct): void {
-  if (what.act === 'why') return;
-  if (what.act === 'hide') {
-    const hiding = { what: 'product' as const, product: product.id };
-    void edit({ part: 'hiding', key: hidingKey(hiding), value: hiding });
-    toast(`“${product.title}” is hidden from all results`, undoable);
+/** Hides a product from where and as long as it is said. */
+export function hideProduct(
+  product: Product,
+  limits: Omit<Extract<Hiding, { what: 'product' }>, 'what' | 'product'>,
+): void {
+  const hiding = { ...limits, what: 'product' as const, product: product.id };
+  void edit({ part: 'hiding', key: hidingKey(hiding), value: hiding });
+  toast(`“${product.title}” is hidden${hiddenInWords(hiding) || ' everywhere'}`, undoable);
+}
+
+/** Boosts or lowers a product wherever it is ordered by score: what the catalog's column says of it, decided here. */
+function boostEverywhere(product: Product, act: 'boostEverywhere' | 'lowerEverywhere'): void {
+  const about = { product: product.id, variant: null, attribute: 'boost' };
+  const value = act === 'boostEverywhere' ? menuPulls.boost : menuPulls.lower;
+  void edit({ part: 'products', key: decisionKey(about), value: { ...about, act: 'set', value } });
+  toast(`“${product.title}” is ${act === 'boostEverywhere' ? 'boosted' : 'lowered'} everywhere`, {
+    description: 'A boost of its own, as the catalog’s column has it; not yet published.',
+    ...undoable,
+  });
+}
+
+/** Carries out what was chosen in a product's menu in the shop window; `go` opens a screen. */
+export function actOn(about: About, product: Product, what: ProductAct, go: (address: string) => void): void {
+  if (what.act === 'why' || what.act === 'hideSome') return;
+  if (what.act === 'boostEverywhere' || what.act === 'lowerEverywhere') {
+    boostEverywhere(product, what.act);
     return;
   }
-  const { id, plan } = planFor(query);
+  if (what.act === 'hide') {
+    const setup = knownState()?.setup;
+    hideProduct(product, setup ? madeNow(setup) : {});
+    return;
+  }
+  const { id, plan } = planFor(about);
+  const where = about.query.trim() === '' ? 'on this page' : `for “${about.query}”`;
   const save = (value: ShelfPlan, message: string): void => {
     void edit({ part: 'plans', key: id, value });
     toast(message, { description: `In the shelf plan “${value.name}”, not yet published.`, ...undoable });
   };
-  /** Takes something off a product: in the search's own plan, or, after asking, in the one that holds for others too. */
-  const takeOff = (
+  /** Takes something off a product: in the search's own plan, or, after asking, where it is said. */
+  const takeOff = async (
+    kind: 'pin' | 'pulls',
     does: (plan: ShelfPlan) => boolean,
     without: (plan: ShelfPlan) => ShelfPlan,
     message: string,
-  ): void => {
-    const wider = does(plan) ? null : widerPlanWith(does);
-    if (!wider) {
-      if (does(plan)) save(without(plan), message);
+  ): Promise<void> => {
+    if (does(plan)) {
+      save(without(plan), message);
       return;
     }
-    toast(`That is done by the shelf plan “${wider.plan.name}”`, {
-      description: `It holds ${planHowTexts[wider.plan.how ?? usualHow]} ${wider.plan.searches.map((search) => `“${search}”`).join(', ')}.`,
+    const source = await sourceOf(about, product.id, kind).catch(() => null);
+    if (!source) return;
+    if (source.from === 'boost') {
+      const open = {
+        label: 'Open the product',
+        onClick: () => go(`/catalog/products/${encodeURIComponent(product.id)}`),
+      };
+      toast(`“${product.title}” has a boost of its own in the catalog`, { action: open });
+      return;
+    }
+    if (source.from === 'rule') {
+      const open = { label: 'Open it', onClick: () => go(`/house-rules/${encodeURIComponent(source.id)}`) };
+      toast(`That is done by the house rule “${source.name}”`, {
+        description: 'It holds for every product that meets it, in every search.',
+        action: open,
+      });
+      return;
+    }
+    const wider = own(knownState()?.setup.plans, source.id);
+    if (!wider) return;
+    toast(`That is done by the shelf plan “${wider.name}”`, {
+      description: `It holds ${planHowTexts[wider.how ?? usualHow]} ${wider.searches.map((search) => `“${search}”`).join(', ')}.`,
       action: {
         label: 'Change it there',
-        onClick: () => void edit({ part: 'plans', key: wider.id, value: without(wider.plan) }),
+        onClick: () => void edit({ part: 'plans', key: source.id, value: without(wider) }),
       },
     });
   };
   if (what.act === 'pin')
-    save(withPin(plan, product.id, what.place), `“${product.title}” is pinned at place ${what.place} for “${query}”`);
+    save(withPin(plan, product.id, what.place), `“${product.title}” is pinned at place ${what.place} ${where}`);
   else if (what.act === 'unpin')
-    takeOff(
+    void takeOff(
+      'pin',
       (each) => each.pins.some((pin) => pin.product === product.id),
       (each) => withoutPin(each, product.id),
       `“${product.title}” is no longer pinned`,
     );
   else if (what.act === 'neutral')
-    takeOff(
+    void takeOff(
+      'pulls',
       (each) => each.pulls.some((pull) => pull.product === product.id),
       (each) => withPull(each, product.id, 1),
       `“${product.title}” stands by its own score`,
@@ -110,6 +195,6 @@ export function actOn(query: string, product: Product, what: ProductAct): void {
   else
     save(
       withPull(plan, product.id, menuPulls[what.act]),
-      `“${product.title}” is ${what.act === 'boost' ? 'boosted' : 'lowered'} for “${query}”`,
+      `“${product.title}” is ${what.act === 'boost' ? 'boosted' : 'lowered'} ${where}`,
     );
 }

@@ -6,6 +6,8 @@ interface ShopWindowState {
   readonly turn: number;
   /** Another setup of the storefront to show, by its name; null for the draft one works in. */
   readonly other: string | null;
+  /** The moment it is seen as of, on the storefront's clock; empty for now. */
+  readonly at: string;
   readonly device: Device;
   /** Products found by the search the window shows last, or null before it told. */
   readonly total: number | null;
@@ -17,6 +19,7 @@ interface ShopWindowState {
   yieldRoom(yieldsRoom: boolean): void;
   refresh(): void;
   show(other: string | null): void;
+  seeAsOf(at: string): void;
   setDevice(device: Device): void;
   setTotal(total: number): void;
   fold(isFolded: boolean): void;
@@ -35,6 +38,7 @@ export type Device = keyof typeof devices;
 export const useShopWindow = create<ShopWindowState>((set) => ({
   turn: 0,
   other: null,
+  at: '',
   device: 'fit',
   total: null,
   isFolded: false,
@@ -43,6 +47,7 @@ export const useShopWindow = create<ShopWindowState>((set) => ({
   yieldRoom: (yieldsRoom) => set({ yieldsRoom }),
   refresh: () => set(({ turn }) => ({ turn: turn + 1 })),
   show: (other) => set({ other }),
+  seeAsOf: (at) => set({ at }),
   setDevice: (device) => set({ device }),
   setTotal: (total) => set({ total }),
   fold: (isFolded) => set({ isFolded, isInstead: !isFolded, ...(!isFolded && { yieldsRoom: false }) }),

@@ -8,31 +8,39 @@ const kept = 12;
 /** The trial search in the top bar, which every screen previews, and the ones tried before it. */
 interface TrialState {
   readonly query: string;
+  /** The collection it is made in, by id; empty for the whole shop. Without a search it is the collection's own page. */
+  readonly collection: string;
   readonly recent: readonly string[];
   /** Begins with some searches, where nothing was tried yet. */
   begin(searches: readonly string[]): void;
-  search(query: string): void;
+  search(query: string, collection?: string): void;
   forget(query: string): void;
 }
 
 const nameIn = (storefront: string): string =>
   storefront === unnamed ? 'clever-shelf.trial' : `clever-shelf.trial.${storefront}`;
 
-export const isUntried = ({ query, recent }: Pick<TrialState, 'query' | 'recent'>): boolean =>
-  query === '' && recent.length === 0;
+export const isUntried = ({
+  query,
+  collection,
+  recent,
+}: Pick<TrialState, 'query' | 'collection' | 'recent'>): boolean =>
+  query === '' && collection === '' && recent.length === 0;
 
 export const useTrial = create<TrialState>()(
   persist(
     (set) => ({
       query: '',
+      collection: '',
       recent: [],
       begin: (searches) =>
         set((state) => (isUntried(state) ? { query: searches[0] ?? '', recent: [...searches] } : {})),
-      search: (text) =>
+      search: (text, collection = '') =>
         set(({ recent }) => {
           const query = text.trim().replace(/\s+/g, ' ');
           return {
             query,
+            collection,
             recent: query ? [query, ...recent.filter((each) => each !== query)].slice(0, kept) : recent,
           };
         }),
@@ -40,7 +48,15 @@ export const useTrial = create<TrialState>()(
     }),
     {
       name: nameIn(placeNow().storefront),
-      merge: (kept, current) => ({ ...current, query: '', recent: [], ...(kept as Partial<TrialState> | undefined) }),
+      // A collection is looked at while its screen is open, and forgotten with the page.
+      partialize: ({ query, recent }) => ({ query, recent }),
+      merge: (kept, current) => ({
+        ...current,
+        query: '',
+        collection: '',
+        recent: [],
+        ...(kept as Partial<TrialState> | undefined),
+      }),
     },
   ),
 );

@@ -1,26 +1,31 @@
 import { useQuery } from '@tanstack/react-query';
 import { FileUp } from 'lucide-react';
 import { type ReactNode, useRef, useState } from 'react';
+import { Link } from 'react-router';
 import { toast } from 'sonner';
 import type { contentEndpoints } from '../../../../api/contentEndpoints.ts';
 import type { AnswerOf } from '../../../../api/endpoint.ts';
-import { type ContentKind, contentAttributes, leftOutKey } from '../../../../core/content/contentKinds.ts';
-import { call, sendFile } from '../../../client/call.ts';
+import { type ContentKind, contentAttributes, leftOutKey } from '../../../../core/setup/terms/contentTerms.ts';
+import { sendFile } from '../../../client/call.ts';
 import { count, counted } from '../../../look/price.ts';
 import { Button } from '../../parts/Button.tsx';
 import { NumberField, Switch } from '../../parts/Controls.tsx';
 import { RowList } from '../../parts/RowList.tsx';
 import { Loading, LoadProblem, Nothing, ScreenHead, Section, shelfRow } from '../../parts/Screen.tsx';
 import { useChanged } from '../../state/changed.ts';
+import { contentList } from '../../state/collections.ts';
+import { useDeskState } from '../../state/deskState.ts';
 import { edit } from '../../state/edits.ts';
 import { clientHere } from '../../state/queryClient.ts';
 import { useShopWindow } from '../../state/shopWindow.ts';
+import { type Origin, originTexts } from './ItemHead.tsx';
+import { MakeItem } from './MakeItem.tsx';
 
 /** What shoppers find besides products: collections of them, and articles to read. */
 export function Content() {
+  const { revision } = useDeskState();
   const { data, error, refetch } = useQuery({
-    queryKey: ['desk', 'content'],
-    queryFn: ({ signal }) => call('content', { signal }),
+    ...contentList(revision),
   });
   return (
     <>
@@ -44,17 +49,17 @@ function Kinds({ data }: { readonly data: AnswerOf<(typeof contentEndpoints)['co
         setting={data.settings.collection!}
         columns="id, title and either attribute with values, or products in the order they shall stand"
       >
-        <RowList label="Collections" items={data.collections} rowHeight={46} mostHeight={300}>
-          {({ id, title, rule, products, isLeftOut }) => (
+        <RowList label="Collections" items={byTitle(data.collections)} rowHeight={46} mostHeight={300}>
+          {({ id, title, origin, rule, products, isLeftOut, isThere }) => (
             <>
               <span className="min-w-0 flex-1">
-                <span className={`block truncate font-semibold ${isLeftOut ? 'text-soft line-through' : ''}`}>
-                  {title}
-                </span>
+                <ItemLink kind="collection" id={id} title={title} isLeftOut={isLeftOut} />
                 <span className="block truncate text-[12.5px] text-soft">
-                  {rule}, {counted(products, 'product')}
+                  {!isThere && 'not there now, '}
+                  {counted(products, 'product')}, {rule}
                 </span>
               </span>
+              <OriginMark origin={origin} />
               <LeaveOut kind="collection" id={id} title={title} isLeftOut={isLeftOut} />
             </>
           )}
@@ -67,17 +72,16 @@ function Kinds({ data }: { readonly data: AnswerOf<(typeof contentEndpoints)['co
         setting={data.settings.article!}
         columns="id, title, text, link, picture and tags"
       >
-        <RowList label="Articles" items={data.articles} rowHeight={46} mostHeight={300}>
-          {({ id, title, link, words, isLeftOut }) => (
+        <RowList label="Articles" items={byTitle(data.articles)} rowHeight={46} mostHeight={300}>
+          {({ id, title, origin, link, words, isLeftOut }) => (
             <>
               <span className="min-w-0 flex-1">
-                <span className={`block truncate font-semibold ${isLeftOut ? 'text-soft line-through' : ''}`}>
-                  {title}
-                </span>
+                <ItemLink kind="article" id={id} title={title} isLeftOut={isLeftOut} />
                 <span className="block truncate text-[12.5px] text-soft">
                   {[link, `${count(words)} words`].filter(Boolean).join(', ')}
                 </span>
               </span>
+              <OriginMark origin={origin} />
               <LeaveOut kind="article" id={id} title={title} isLeftOut={isLeftOut} />
             </>
           )}
@@ -87,11 +91,37 @@ function Kinds({ data }: { readonly data: AnswerOf<(typeof contentEndpoints)['co
   );
 }
 
-const save = (value: { key: string; value: unknown }): void => {
-  void edit({ part: 'content', ...value }).then(() =>
-    clientHere().invalidateQueries({ queryKey: ['desk', 'content'] }),
+const byTitle = <Item extends { readonly title: string }>(items: readonly Item[]): Item[] =>
+  [...items].sort((a, b) => a.title.localeCompare(b.title));
+
+const save = (value: { key: string; value: unknown }): void => void edit({ part: 'content', ...value });
+
+/** The way to an item's own screen. */
+function ItemLink({
+  kind,
+  id,
+  title,
+  isLeftOut,
+}: {
+  readonly kind: ContentKind;
+  readonly id: string;
+  readonly title: string;
+  readonly isLeftOut: boolean;
+}) {
+  return (
+    <Link
+      to={`/content/${kind}s/${encodeURIComponent(id)}`}
+      className={`block truncate font-semibold hover:text-press hover:underline ${isLeftOut ? 'text-soft line-through' : ''}`}
+    >
+      {title}
+    </Link>
   );
-};
+}
+
+const OriginMark = ({ origin }: { readonly origin: Origin }) =>
+  origin === 'imported' ? null : (
+    <span className="shrink-0 rounded-full border px-2 text-[12px] text-soft">{originTexts[origin]}</span>
+  );
 
 function LeaveOut({
   kind,
@@ -158,7 +188,7 @@ function Kind({
       title={title}
       note={note}
       aside={
-        <>
+        <span className="flex flex-wrap items-center justify-end gap-2">
           <input
             ref={chooser}
             type="file"
@@ -171,6 +201,7 @@ function Kind({
               event.target.value = '';
             }}
           />
+          <MakeItem kind={kind} />
           <Button
             disabled={isSending}
             title={`CSV, JSON or JSON Lines with ${columns}`}
@@ -178,7 +209,7 @@ function Kind({
           >
             <FileUp size={15} aria-hidden /> Import
           </Button>
-        </>
+        </span>
       }
     >
       <div className={`${shelfRow(changed(kind))} mb-2 flex flex-wrap items-center gap-x-4 gap-y-1.5 px-3 py-2`}>

@@ -1,8 +1,7 @@
-import { useQuery } from '@tanstack/react-query';
 import { levelsOf } from '../../../../core/catalog/levels.ts';
 import type { FilterPlaces } from '../../../../core/setup/parts/filters.ts';
-import { call } from '../../../client/call.ts';
 import { Chip } from '../../parts/Chip.tsx';
+import { CollectionChips } from '../../parts/CollectionChips.tsx';
 import { Choice } from '../../parts/Controls.tsx';
 import { Picker, PickerItem } from '../../parts/Picker.tsx';
 import { Section } from '../../parts/Screen.tsx';
@@ -13,11 +12,6 @@ import { Line, type OfFilter } from './Looks.tsx';
 import { changeFilter, useAttributeValues } from './useFilterData.ts';
 
 const nowhere: FilterPlaces = { collections: [], searches: [], values: [] };
-
-export function useCollections() {
-  const { data } = useQuery({ queryKey: ['desk', 'content'], queryFn: ({ signal }) => call('content', { signal }) });
-  return data?.collections ?? [];
-}
 
 /** What is chosen already, each with a way to take it off. */
 function Chips({
@@ -36,7 +30,6 @@ function Chips({
 
 /** Where a filter is shown: everywhere, or only in some places; and what must be chosen first. */
 export function Places({ filterKey, filter }: OfFilter) {
-  const collections = useCollections();
   const filters = useFilterList();
   const where = filter.where ?? nowhere;
   const set = (to: Partial<FilterPlaces>): void => {
@@ -52,30 +45,7 @@ export function Places({ filterKey, filter }: OfFilter) {
       note={filter.where ? 'Shown where any of these holds.' : 'Shown everywhere, as nothing is named here.'}
     >
       <Line name="Collections">
-        <Chips
-          items={where.collections.map((id) => ({ id, name: collections.find((each) => each.id === id)?.title ?? id }))}
-          remove={(id) => set({ collections: where.collections.filter((each) => each !== id) })}
-        />
-        <Picker label="Add" find="Collections" placeholder="Type a collection">
-          {(typed, close) =>
-            collections
-              .filter(({ title }) => title.toLowerCase().includes(typed.toLowerCase()))
-              .slice(0, 60)
-              .map(({ id, title }) => (
-                <PickerItem
-                  key={id}
-                  value={id}
-                  isChosen={where.collections.includes(id)}
-                  choose={() => {
-                    close();
-                    set({ collections: [...where.collections, id] });
-                  }}
-                >
-                  {title}
-                </PickerItem>
-              ))
-          }
-        </Picker>
+        <CollectionChips label="Add" chosen={where.collections} change={(collections) => set({ collections })} />
       </Line>
       <Line name="Searches">
         <SearchChips

@@ -3,8 +3,8 @@ import { useState } from 'react';
 import { IconButton } from '../../parts/Button.tsx';
 import { Choice, TextField } from '../../parts/Controls.tsx';
 import { Section } from '../../parts/Screen.tsx';
+import { useCollections } from '../../state/collections.ts';
 import type { OfFilter } from './Looks.tsx';
-import { useCollections } from './Places.tsx';
 import { changeFilter, useTrialFilters } from './useFilterData.ts';
 
 const everywhere = '';

@@ -1,26 +1,17 @@
 import { ArrowRight, X } from 'lucide-react';
 import { useState } from 'react';
-import type { Condition } from '../../../../core/setup/parts/vocabulary.ts';
-import { longest } from '../../../../core/setup/terms/limits.ts';
+import type { Condition } from '../../../../core/setup/terms/condition.ts';
+import { conditionInWords } from '../../../../core/setup/terms/conditionInWords.ts';
+import { longest, most } from '../../../../core/setup/terms/limits.ts';
 import { Button, IconButton } from '../../parts/Button.tsx';
-import { Choice } from '../../parts/Controls.tsx';
+import { ConditionEditor } from '../../parts/condition/ConditionEditor.tsx';
+import { ConditionMet } from '../../parts/condition/ConditionMet.tsx';
 import { shelfRow } from '../../parts/Screen.tsx';
-import { conditionText } from './conditionText.ts';
 
 interface Saying {
   readonly words: string;
   readonly condition: Condition;
 }
-interface Attribute {
-  readonly key: string;
-  readonly label: string;
-  readonly kind: string;
-  readonly canFilter: boolean;
-  readonly isNumeric: boolean;
-}
-type Kind = 'newer' | 'number' | 'reduced' | 'value';
-
-const field = 'min-w-0 rounded-md border bg-surface px-2 py-[5px] placeholder:text-soft';
 
 /** Words such as "new" or "sale", and what a product must be for them. */
 export function ConditionSayings({
@@ -29,108 +20,94 @@ export function ConditionSayings({
   change,
 }: {
   readonly sayings: readonly Saying[];
-  readonly attributes: readonly Attribute[];
+  readonly attributes: readonly { readonly key: string; readonly label: string }[];
   change(sayings: readonly Saying[]): void;
 }) {
-  const [words, setWords] = useState('');
-  const [kind, setKind] = useState<Kind>('newer');
-  const [attribute, setAttribute] = useState('');
-  const [amount, setAmount] = useState('');
+  const [open, setOpen] = useState<string | null>(null);
   const labelOf = (key: string): string => attributes.find((each) => each.key === key)?.label ?? key;
-  const fitting = attributes.filter((each) =>
-    kind === 'newer'
-      ? each.kind === 'date'
-      : kind === 'number'
-        ? each.isNumeric && each.kind !== 'date'
-        : each.canFilter && !each.isNumeric,
-  );
-  const chosen = fitting.find((each) => each.key === attribute)?.key ?? fitting[0]?.key ?? '';
-  const number = Number(amount);
-  const isNumber = amount.trim() !== '' && Number.isFinite(number) && number >= 0;
-  const condition = ((): Condition | null => {
-    if (kind === 'reduced') return { what: 'reduced' };
-    if (chosen === '') return null;
-    if (kind === 'value')
-      return amount.trim() === '' ? null : { what: 'value', attribute: chosen, value: amount.trim() };
-    if (!isNumber) return null;
-    if (kind === 'number') return { what: 'number', attribute: chosen, from: number, to: null };
-    return Number.isInteger(number) && number > 0 ? { what: 'newer', attribute: chosen, days: number } : null;
-  })();
-  const said = words.trim();
-  const isFine = condition !== null && said !== '' && said.split(/\s+/).length <= 4;
   return (
     <>
       <h3 className="mt-3 font-semibold">Words that stand for a condition</h3>
       <ul className="mt-1 space-y-[5px]" aria-label="Words that stand for a condition">
         {sayings.map((saying) => (
-          <li key={saying.words} className={`${shelfRow(false)} flex items-center gap-2 py-1 pr-2 pl-3`}>
-            <b className="font-semibold">{saying.words}</b>
-            <ArrowRight size={14} aria-label="means" className="shrink-0 text-soft" />
-            <span className="flex-1">{conditionText(saying.condition, labelOf)}</span>
-            <IconButton
-              label={`Remove the condition of ${saying.words}`}
-              onClick={() => change(sayings.filter((each) => each !== saying))}
-            >
-              <X size={15} aria-hidden />
-            </IconButton>
+          <li key={saying.words} className={`${shelfRow(false)} py-1 pr-2 pl-3`}>
+            <div className="flex items-center gap-2">
+              <b className="font-semibold">{saying.words}</b>
+              <ArrowRight size={14} aria-label="means" className="shrink-0 text-soft" />
+              <span className="flex-1">{conditionInWords(saying.condition, labelOf)}</span>
+              <Button
+                tone="quiet"
+                className="px-2 py-1 text-[13px]"
+                aria-expanded={open === saying.words}
+                aria-label={`Change the condition of ${saying.words}`}
+                onClick={() => setOpen(open === saying.words ? null : saying.words)}
+              >
+                {open === saying.words ? 'Done' : 'Change'}
+              </Button>
+              <IconButton
+                label={`Remove the condition of ${saying.words}`}
+                onClick={() => change(sayings.filter((each) => each !== saying))}
+              >
+                <X size={15} aria-hidden />
+              </IconButton>
+            </div>
+            {open === saying.words && (
+              <div className="mt-1 mb-2">
+                <ConditionEditor
+                  value={saying.condition}
+                  change={(condition) =>
+                    change(sayings.map((each) => (each === saying ? { ...saying, condition } : each)))
+                  }
+                />
+                <ConditionMet condition={saying.condition} />
+              </div>
+            )}
           </li>
         ))}
       </ul>
-      <form
-        className="mt-2 flex flex-wrap items-center gap-2"
-        onSubmit={(event) => {
-          event.preventDefault();
-          if (!isFine) return;
-          change([...sayings.filter((each) => each.words !== said), { words: said, condition }]);
-          setWords('');
-          setAmount('');
-        }}
-      >
+      {sayings.length < most.conditions && (
+        <NewSaying add={(saying) => change([...sayings.filter((each) => each.words !== saying.words), saying])} />
+      )}
+    </>
+  );
+}
+
+function NewSaying({ add }: { add(saying: Saying): void }) {
+  const [words, setWords] = useState('');
+  const [condition, setCondition] = useState<Condition | null>(null);
+  /** Another editor for the next one. */
+  const [turn, setTurn] = useState(0);
+  const said = words.trim();
+  const isFine = condition !== null && said !== '' && said.split(/\s+/).length <= most.sayingWords;
+  return (
+    <form
+      className="mt-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (!isFine) return;
+        add({ words: said, condition });
+        setWords('');
+        setCondition(null);
+        setTurn(turn + 1);
+      }}
+    >
+      <div className="mb-1.5 flex flex-wrap items-center gap-2">
         <input
           aria-label="Words that have a condition"
           placeholder="new"
-          className={`${field} w-[130px]`}
+          className="w-[130px] rounded-md border bg-surface px-2 py-[5px] placeholder:text-soft"
           maxLength={longest.saying}
           value={words}
           onChange={(event) => setWords(event.target.value)}
         />
         <ArrowRight size={14} aria-hidden className="shrink-0 text-soft" />
-        <Choice<Kind>
-          label="Kind of condition"
-          value={kind}
-          options={[
-            ['newer', 'is not older than'],
-            ['number', 'is at least'],
-            ['reduced', 'costs less than it did'],
-            ['value', 'is'],
-          ]}
-          change={setKind}
-        />
-        {kind !== 'reduced' && (
-          <>
-            <Choice
-              label="Attribute of the condition"
-              value={chosen}
-              options={
-                fitting.length > 0
-                  ? fitting.map((each) => [each.key, each.label] as const)
-                  : [['', 'no attribute fits']]
-              }
-              change={setAttribute}
-            />
-            <input
-              aria-label={kind === 'newer' ? 'Days' : kind === 'number' ? 'Least amount' : 'Value'}
-              placeholder={kind === 'newer' ? '60 days' : kind === 'number' ? '50' : 'new'}
-              className={`${field} w-[90px]`}
-              value={amount}
-              onChange={(event) => setAmount(event.target.value)}
-            />
-          </>
-        )}
+        <span className="flex-1 text-[13px] text-soft">stands for what meets this:</span>
         <Button type="submit" disabled={!isFine}>
           Add
         </Button>
-      </form>
-    </>
+      </div>
+      <ConditionEditor key={turn} value={null} change={setCondition} />
+      {condition && <ConditionMet condition={condition} />}
+    </form>
   );
 }

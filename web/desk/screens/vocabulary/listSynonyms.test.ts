@@ -1,6 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
 import type { Setup } from '../../../../core/setup/schema.ts';
-import { conditionText } from './conditionText.ts';
 import { inOrder, listSynonyms } from './listSynonyms.ts';
 
 const vocabulary: Setup['vocabulary'] = {
@@ -36,13 +35,4 @@ describe('the list of synonyms', () => {
       ),
     ).toBe('cab');
   });
-});
-
-test('conditions as a merchandiser reads them', () => {
-  const label = (key: string) => key.toUpperCase();
-  expect(conditionText({ what: 'reduced' }, label)).toBe('it costs less than it did');
-  expect(conditionText({ what: 'newer', attribute: 'added', days: 60 }, label)).toBe('ADDED is not older than 60 days');
-  expect(conditionText({ what: 'number', attribute: 'sold', from: 50, to: null }, label)).toBe('SOLD is at least 50');
-  expect(conditionText({ what: 'number', attribute: 'sold', from: null, to: 5 }, label)).toBe('SOLD is at most 5');
-  expect(conditionText({ what: 'value', attribute: 'tags', value: 'new' }, label)).toBe('TAGS is new');
 });

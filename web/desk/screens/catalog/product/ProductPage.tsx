@@ -81,10 +81,13 @@ export function ProductPage() {
           <Nothing>No rule changes this product’s position.</Nothing>
         ) : (
           <ul className="space-y-[5px]">
-            {data.rules.map(({ text, plan }) => (
-              <li key={text} className={`${shelfRow(false)} px-3 py-1.5`}>
-                {plan ? (
-                  <Link to={`/plans/${encodeURIComponent(plan)}`} className="text-press hover:underline">
+            {data.rules.map(({ text, plan, rule, isInForce }) => (
+              <li key={text} className={`${shelfRow(false)} px-3 py-1.5 ${isInForce ? '' : 'text-soft'}`}>
+                {(plan ?? rule) ? (
+                  <Link
+                    to={plan ? `/plans/${encodeURIComponent(plan)}` : `/house-rules/${encodeURIComponent(rule!)}`}
+                    className="text-press hover:underline"
+                  >
                     {text}
                   </Link>
                 ) : (

@@ -5,8 +5,7 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 import type { AttributeRow } from '../../../../../api/endpoints.ts';
 import type { ProductAct, Which } from '../../../../../api/productEndpoints.ts';
-import type { Place } from '../../../../../core/setup/terms/placeTerms.ts';
-import { placeNames } from '../../../../../core/setup/terms/placeTerms.ts';
+import { hiddenInWords } from '../../../../../core/setup/terms/ruleInWords.ts';
 import { call } from '../../../../client/call.ts';
 import { Menu, MenuItem } from '../../../../look/Menu.tsx';
 import { counted } from '../../../../look/price.ts';
@@ -14,9 +13,12 @@ import { Button, IconButton } from '../../../parts/Button.tsx';
 import { Choice } from '../../../parts/Controls.tsx';
 import { DialogFrame } from '../../../parts/DialogFrame.tsx';
 import { Picker, PickerItem } from '../../../parts/Picker.tsx';
+import { HideDialog } from '../../../parts/rule/HideDialog.tsx';
 import { countChosen, noneChosen } from '../../../state/chosenProducts.ts';
+import { useDeskState } from '../../../state/deskState.ts';
 import { act, step } from '../../../state/edits.ts';
 import { useProductTable } from '../../../state/productTable.ts';
+import { madeNow } from '../../../state/whenNow.ts';
 
 /** What can be done to all the products chosen. One act is one step for undo. */
 export function BulkBar({
@@ -86,8 +88,10 @@ export function BulkBar({
   );
 }
 
-/** Hiding everywhere, or from one place only. */
+/** Hiding everywhere, or from some places and for a time. */
 function HideMenu({ carryOut }: { carryOut(what: ProductAct, message: string): Promise<void> }) {
+  const { setup } = useDeskState();
+  const [isAsking, setAsking] = useState(false);
   return (
     <DropdownMenu.Root>
       <DropdownMenu.Trigger asChild>
@@ -96,16 +100,16 @@ function HideMenu({ carryOut }: { carryOut(what: ProductAct, message: string): P
         </Button>
       </DropdownMenu.Trigger>
       <Menu className="w-[230px]">
-        <MenuItem onSelect={() => void carryOut({ act: 'hide' }, 'Hidden everywhere')}>Everywhere</MenuItem>
-        {(Object.keys(placeNames) as Place[]).map((place) => (
-          <MenuItem
-            key={place}
-            onSelect={() => void carryOut({ act: 'hide', from: [place] }, `Hidden from ${placeNames[place]}`)}
-          >
-            Only from {placeNames[place]}
-          </MenuItem>
-        ))}
+        <MenuItem onSelect={() => void carryOut({ act: 'hide', ...madeNow(setup) }, 'Hidden everywhere')}>
+          Everywhere
+        </MenuItem>
+        <MenuItem onSelect={() => setAsking(true)}>From some places, or until …</MenuItem>
       </Menu>
+      <HideDialog
+        what={isAsking ? 'what is chosen' : null}
+        close={() => setAsking(false)}
+        hide={(limits) => void carryOut({ act: 'hide', ...limits }, `Hidden${hiddenInWords(limits) || ' everywhere'}`)}
+      />
     </DropdownMenu.Root>
   );
 }

@@ -1,0 +1,35 @@
+import { own } from '../base/named.ts';
+
+type Fields = Readonly<Record<string, unknown>>;
+const isObject = (value: unknown): value is Fields =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+
+/** A saying of which the condition was one test of its own kind; what is none is left for the reader to refuse. */
+function upgradeSaying(saying: unknown): unknown {
+  if (!isObject(saying) || !isObject(saying.condition)) return saying;
+  const { what, attribute, value, from, to, days } = saying.condition;
+  const tests: Readonly<Record<string, Fields>> = {
+    value: { how: 'is', attribute, values: [value] },
+    number: { how: 'between', attribute, from, to },
+    newer: { how: 'lastDays', attribute, days },
+    reduced: { how: 'reduced' },
+  };
+  const test = typeof what === 'string' ? own(tests, what) : undefined;
+  return test ? { ...saying, condition: { match: 'all', tests: [test] } } : saying;
+}
+
+/**
+ * An entry as format 4 wrote it, as today's says it; today's is answered as it is, so what was journaled before is read by
+ * this as well as setups are. Places that something is hidden from were called `from`, and the search box went with the
+ * results; a saying's condition was one test.
+ */
+export function upgradeEntry(part: string, entry: unknown): unknown {
+  if (!isObject(entry)) return entry;
+  if (part === 'hiding' && Array.isArray(entry.from)) {
+    const { from, ...rest } = entry;
+    return { ...rest, places: from.flatMap((place) => (place === 'results' ? ['results', 'box'] : [place])) };
+  }
+  if (part === 'vocabulary' && Array.isArray(entry.conditions))
+    return { ...entry, conditions: entry.conditions.map(upgradeSaying) };
+  return entry;
+}

@@ -1,0 +1,179 @@
+import { expect, type Page } from '@playwright/test';
+import { deskOn, test } from './desk.ts';
+
+async function pick(page: Page, button: string, typed: string): Promise<string> {
+  const field = page.getByPlaceholder('Type what the product is called, or its SKU');
+  // A list that grows above the button moves it from under a click.
+  await expect(async () => {
+    if (!(await field.isVisible())) await page.getByRole('button', { name: button, exact: true }).click();
+    await expect(field).toBeVisible({ timeout: 2000 });
+  }).toPass();
+  await field.fill(typed);
+  const option = page
+    .getByRole('option')
+    .filter({ hasText: new RegExp(typed, 'i') })
+    .first();
+  const title = (await option.locator('span').nth(1).innerText()).trim();
+  await option.click();
+  return title;
+}
+
+test('three chosen products first, then only those, moved by the keyboard; contradictions are told', async ({
+  page,
+}) => {
+  const desk = deskOn(page);
+  await desk.open('/plans');
+  await desk.trial('easel');
+  const before = await desk.total();
+  await page.getByRole('button', { name: 'Plan for “easel”' }).click();
+  const contradictions = page.getByRole('list', { name: 'What contradicts itself' });
+  await expect(contradictions).toHaveText('It does nothing yet.');
+  for (const typed of ['Table easel', 'Linen canvas', 'Display easel']) await pick(page, 'Put a product first', typed);
+  await expect
+    .poll(async () => (await desk.titles()).slice(0, 3))
+    .toEqual(['Table easel', 'Linen canvas', 'Display easel']);
+  await expect.poll(() => desk.total()).toBe(before + 1);
+  await expect(contradictions).toBeHidden();
+
+  // The second goes up with the keyboard.
+  await page
+    .getByRole('list', { name: 'Products that stand first' })
+    .getByRole('button', { name: /Linen canvas/ })
+    .first()
+    .focus();
+  for (const key of ['Space', 'ArrowUp', 'Space']) await page.keyboard.press(key);
+  await expect.poll(async () => (await desk.titles()).slice(0, 2)).toEqual(['Linen canvas', 'Table easel']);
+
+  await page.getByRole('switch', { name: 'Only these show' }).click();
+  await expect.poll(() => desk.total()).toBe(3);
+  await pick(page, 'Pin a product', 'Studio easel');
+  await expect(contradictions).toContainText('only the products named first show, and it is not among them');
+  await desk.choose(1, 'Why here?');
+  await expect(page.getByRole('dialog')).toContainText('The shelf plan “easel” puts it first.');
+  await page.keyboard.press('Escape');
+  await desk.undoAll();
+});
+
+test('a product brought in by words it does not have, what meets a condition boosted and hidden, another search answered', async ({
+  page,
+}) => {
+  const desk = deskOn(page);
+  await desk.open('/plans');
+  await desk.trial('easel');
+  const before = await desk.total();
+  await page.getByRole('button', { name: 'Plan for “easel”' }).click();
+  const title = await pick(page, 'Bring in a product', 'Linen canvas');
+  await expect.poll(() => desk.total()).toBe(before + 1);
+  const label = desk.shop.getByRole('button', { name: /^Place \d+, new here, brought in: Linen canvas/ });
+  await expect(label).toBeVisible();
+  await label.click();
+  await desk.shop.getByRole('menuitem', { name: 'Why here?' }).click();
+  await expect(page.getByRole('dialog')).toContainText('it counts as if its title had been searched for');
+  await page.keyboard.press('Escape');
+  expect(title).toContain('Linen canvas');
+
+  await page.getByRole('button', { name: 'Hide by a condition' }).click();
+  await page.getByLabel('What is asked about').selectOption('Brand');
+  await page.getByRole('button', { name: 'Choose a value' }).click();
+  await page.getByPlaceholder('Type a value').fill('Osier');
+  await page.getByRole('option', { name: /^Osier/ }).click();
+  await expect(page.getByRole('list', { name: 'Hidden by a condition' })).toContainText('Brand is Osier');
+  await expect.poll(() => desk.total()).toBeLessThan(before);
+  await expect(desk.shop.locator('[data-product]').filter({ hasText: 'Osier' })).toHaveCount(0);
+
+  await page.getByLabel('Search it is taken for').fill('gouache');
+  await page.getByLabel('Search it is taken for').press('Enter');
+  await expect(desk.shop.getByText('instead of “easel”')).toBeVisible();
+  await expect.poll(async () => (await desk.titles()).join()).toContain('gouache');
+  await desk.undoAll();
+});
+
+test('a banner stands among the results; shoppers are sent to a page of the shop, offered one elsewhere, and never sent to what would run', async ({
+  page,
+}) => {
+  const desk = deskOn(page);
+  await desk.open('/plans');
+  await desk.trial('easel');
+  await page.getByRole('button', { name: 'Plan for “easel”' }).click();
+  const field = page.getByLabel('Page shoppers are sent to');
+  await field.fill('javascript:alert(1)');
+  await field.press('Enter');
+  await expect(page.getByText('Shoppers can be sent to a page of the web or of the shop only')).toBeVisible();
+  await page.getByRole('button', { name: 'Add a banner' }).click();
+  await page.getByLabel('Text of banner 1').fill('Easels are mended here on Mondays');
+  await page.getByLabel('Text of banner 1').press('Enter');
+  await page.getByLabel('Link of banner 1').fill('/pages/mending');
+  await page.getByLabel('Link of banner 1').press('Enter');
+  await page.getByLabel('Where banner 1 stands').selectOption('among them, at place');
+  await expect(desk.shop.getByRole('link', { name: 'Easels are mended here on Mondays' })).toBeVisible();
+  await field.fill('https://easels.example/care');
+  await field.press('Enter');
+  await expect(desk.shop.getByText('Shoppers are sent to https://easels.example/care')).toBeVisible();
+  const publish = async (): Promise<void> => {
+    const { revision } = (await (await page.request.get('/desk/state')).json()) as { revision: number };
+    await page.request.post('/desk/publish', { data: { revision, note: 'Elsewhere' } });
+  };
+  await publish();
+  const shop = await page.context().newPage();
+  await shop.goto('/shop/main?q=easel');
+  await expect(shop.getByRole('link', { name: 'https://easels.example/care' })).toBeVisible();
+  const banner = shop.getByRole('link', { name: 'Easels are mended here on Mondays' });
+  await expect(banner).toHaveAttribute('href', '/pages/mending');
+  await expect(shop.locator('[data-product]').first()).toBeVisible();
+
+  await field.fill('/shop/main?q=gouache');
+  await field.press('Enter');
+  await expect(desk.shop.getByText('Shoppers are sent to /shop/main?q=gouache')).toBeVisible();
+  await publish();
+  await shop.goto('/shop/main?q=easel');
+  await expect(shop.getByRole('heading', { level: 1, name: 'Results for “gouache”' })).toBeVisible();
+  await shop.close();
+});
+
+test('a plan of a December to come is seen as of then, and not before', async ({ page }) => {
+  const desk = deskOn(page);
+  await desk.open('/plans');
+  await desk.trial('easel');
+  const before = await desk.titles();
+  await page.getByRole('button', { name: 'Plan for “easel”' }).click();
+  await page.getByLabel('First day of the plan', { exact: true }).fill('2098-12-01');
+  await page.getByLabel('First day of the plan, hour').fill('08:00');
+  await expect(page.getByText('Not in force yet.')).toBeVisible();
+  await pick(page, 'Put a product first', 'Linen canvas');
+  await page.getByRole('button', { name: 'See the shop as of another day' }).click();
+  await page.getByRole('button', { name: '2098-12-01 08:00 Shelf plan “easel” begins' }).click();
+  await page.keyboard.press('Escape');
+  await expect(page.getByText('Seen as of 2098-12-01 08:00')).toBeVisible();
+  await expect.poll(async () => (await desk.titles())[0]).toBe('Linen canvas');
+  await desk.choose(1, 'Why here?');
+  await expect(page.getByRole('dialog')).toContainText('The shelf plan “easel” puts it first.');
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'See the shop as of now' }).click();
+  await expect.poll(async () => (await desk.titles()).join()).toBe(before.join());
+  await desk.undoAll();
+});
+
+test('a product is pinned by putting it at a place in the window, with the mouse and from the keyboard', async ({
+  page,
+}) => {
+  const desk = deskOn(page);
+  await desk.open('/plans');
+  await desk.trial('easel');
+  const before = await desk.titles();
+  const grip = (place: number) => desk.shop.getByRole('button', { name: new RegExp(`, at place ${place}$`) });
+  const [from, to] = [await grip(3).boundingBox(), await grip(1).boundingBox()];
+  await page.mouse.move(from!.x + 5, from!.y + 5);
+  await page.mouse.down();
+  await page.mouse.move(from!.x - 20, from!.y + 5, { steps: 5 });
+  await page.mouse.move(to!.x + 5, to!.y + 5, { steps: 15 });
+  await page.mouse.up();
+  await expect.poll(async () => (await desk.titles())[0]).toBe(before[2]);
+  await expect(desk.shop.getByRole('button', { name: /^Place 1, up 2, pinned/ })).toBeVisible();
+
+  await grip(2).focus();
+  for (const key of ['Space', 'ArrowDown', 'Space']) await page.keyboard.press(key);
+  await expect(desk.shop.getByRole('button', { name: /^Place 5, down \d+, pinned/ })).toBeVisible();
+  await expect.poll(async () => (await desk.titles())[4]).toBe(before[0]);
+  await desk.undoAll();
+  await expect.poll(async () => (await desk.titles()).slice(0, 5)).toEqual(before.slice(0, 5));
+});

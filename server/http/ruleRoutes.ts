@@ -1,0 +1,77 @@
+import { ruleEndpoints } from '../../api/ruleEndpoints.ts';
+import { checkEdit } from '../../core/setup/entries.ts';
+import { entriesIn } from '../../core/setup/readSetup.ts';
+import { rulesChanges } from '../../core/setup/rulesChanges.ts';
+import { type ReadRule, type RulePart, readRuleRow } from '../../core/setup/rulesCsv.ts';
+import { namesOf } from '../catalog/namesOf.ts';
+import { Refused } from '../refused.ts';
+import { rowsOfCsv } from './rowsOfCsv.ts';
+import type { Services } from './services.ts';
+import type { Serve } from './serving.ts';
+
+const mostRows = 10_000;
+const refusedListed = 50;
+
+/** The entries of a part in a text: a setup's JSON, whole or with some parts only, or CSV. */
+async function readRows(part: RulePart, text: string): Promise<{ line: number; read: ReadRule }[]> {
+  if (!text.trimStart().startsWith('{'))
+    return (await rowsOfCsv(text, 'text', mostRows)).map((row) => ({
+      line: row.line,
+      read: 'reason' in row ? { refusal: row.reason } : readRuleRow(part, row.cells),
+    }));
+  const refuse = (message: string): Refused => new Refused(400, { code: 'not-a-setup', message, field: 'text' });
+  let document: unknown;
+  try {
+    document = JSON.parse(text);
+  } catch {
+    throw refuse('The file is neither CSV nor JSON that can be read.');
+  }
+  const entries = entriesIn(document).filter((entry) => entry.part === part && entry.key !== '');
+  if (entries.length === 0) throw refuse('The file has nothing of this kind in it.');
+  return entries.map(({ key, value }) => ({
+    line: 0,
+    read: { key, value: value as Readonly<Record<string, unknown>> },
+  }));
+}
+
+/** What house rules and hidings are about, and what they do. */
+export function serveRules(serve: Serve, { searcher }: Pick<Services, 'searcher'>): void {
+  serve.desk(ruleEndpoints.conditionMet, ({ ref }, _, { condition }) => searcher.conditionMet(ref, condition));
+  serve.desk(ruleEndpoints.pullFor, ({ ref }, _, { plan, product, search, first }) =>
+    searcher.pullFor(ref, plan, { product, search, first }),
+  );
+  serve.desk(ruleEndpoints.ruleUse, async ({ ref }) => {
+    const { searches, plans, rules } = await searcher.ruleUse(ref);
+    return {
+      searches,
+      plans: plans.map((plan) => ({ ...plan, against: [...plan.against] })),
+      rules: [...rules],
+    };
+  });
+  serve.desk(ruleEndpoints.readRules, async ({ setups, catalogs }, _, { part, text }) => {
+    const { changes, unchanged, refused } = rulesChanges(
+      setups.draft(),
+      part,
+      await readRows(part, text),
+      namesOf(catalogs.current()),
+    );
+    return {
+      changes: changes.map(({ edit: { key, value }, isNew, sentences }) => ({
+        ...{ key, value, isNew, sentences: [...sentences] },
+      })),
+      unchanged,
+      refused: refused.slice(0, refusedListed),
+      refusedInAll: refused.length,
+    };
+  });
+  serve.desk(ruleEndpoints.amounts, ({ ref }, _, { attribute, products }) =>
+    searcher.amounts(ref, attribute, products),
+  );
+  serve.desk(ruleEndpoints.ruleFigures, ({ ref }) => searcher.ruleFigures(ref));
+  serve.desk(ruleEndpoints.ruleEffect, ({ ref }, _, { part, key, value }) => {
+    const checked = checkEdit({ part, key, value });
+    if ('refusal' in checked)
+      throw new Refused(400, { code: 'invalid-entry', message: checked.refusal.message, field: checked.refusal.field });
+    return searcher.ruleEffect(ref, checked.edit);
+  });
+}

@@ -1,0 +1,131 @@
+import { bindCondition } from '../../core/conditions/bindCondition.ts';
+import { isIn } from '../../core/conditions/recordSet.ts';
+import { wordsOf } from '../../core/query/readUnits.ts';
+import { familiesMet } from '../../core/rules/familiesMet.ts';
+import { planFactors } from '../../core/rules/planFactors.ts';
+import type { RuleUse } from '../../core/rules/reviewRules.ts';
+import { openTriggers } from '../../core/rules/triggers.ts';
+import { hiddenByPlans } from '../../core/search/planned.ts';
+import { rank, rankedFamilies } from '../../core/search/rank.ts';
+import type { ShelfPlan } from '../../core/setup/parts/plans.ts';
+import type { SetupRef } from '../../core/setup/setupRef.ts';
+import type { Ready, Workbench } from '../searching/workbench.ts';
+
+/** Searches of the log that are looked at, those made most. */
+const searchesLooked = 10_000;
+/** Plans of which it is looked whether they change anything, the searches of each tried, and places of each compared. */
+const plansTried = 200;
+const searchesTried = 3;
+const placesCompared = 48;
+/** Searches of a plan of which the purchases are held against it. */
+const searchesHeld = 20;
+
+const depth = (query: string) => ({ query, filters: {}, page: 1, limit: placesCompared });
+
+/** Whether a plan says or does something else than ordering. */
+const isHeard = ({ banners = [], redirect, treatAs, scope, wordsOut = [] }: ShelfPlan): boolean =>
+  banners.length > 0 || redirect !== undefined || treatAs !== undefined || scope !== undefined || wordsOut.length > 0;
+
+/** Whether some searches show the same without a plan. Cost: two searches each. */
+function isIdle({ engine, setup }: Ready, id: string, searches: readonly string[]): boolean {
+  const { [id]: plan, ...plans } = setup.setup.plans;
+  if (!plan || isHeard(plan)) return false;
+  const triggers = openTriggers({ ...setup.setup, plans }, engine.snapshot.language, setup.when);
+  const without = { ...setup, triggers };
+  return searches.every((query) => {
+    const withIt = rankedFamilies(engine, setup, depth(query), placesCompared);
+    return withIt.join() === rankedFamilies(engine, without, depth(query), placesCompared).join();
+  });
+}
+
+/** Products bought after some searches that a plan lowers or hides for the first of them. */
+function boughtAgainst(
+  { engine, setup }: Ready,
+  id: string,
+  searches: readonly string[],
+  bought: ReadonlyMap<string, ReadonlyMap<string, number>>,
+): RuleUse['plans'][number]['against'] {
+  const all = new Map<string, number>();
+  for (const search of searches.slice(0, searchesHeld))
+    for (const [product, many] of bought.get(search) ?? []) all.set(product, (all.get(product) ?? 0) + many);
+  const of = [...all.values()].reduce((sum, many) => sum + many, 0);
+  if (of === 0) return [];
+  const { snapshot } = engine;
+  const { effects } = rank(engine, setup, depth(searches[0]!), 1);
+  const own = effects.filter(({ source }) => source.kind === 'plan' && source.id === id);
+  const factors = planFactors(snapshot, own, setup.today);
+  const hidden = hiddenByPlans(snapshot, null, own, setup.today);
+  const isAgainst = (product: string): boolean => {
+    const family = snapshot.findFamily(product);
+    if (family < 0) return false;
+    const [from, to] = snapshot.recordsOf(family);
+    return factors.times(family, 1) < 1 || hidden?.subarray(from, to).every((mark) => mark !== 0) === true;
+  };
+  return [...all].flatMap(([product, many]) => (isAgainst(product) ? [{ product, bought: many, of }] : []));
+}
+
+/** What shoppers bought after each search, by its key, and in all. */
+function purchases({ db, storefront }: Workbench) {
+  const rows = db
+    .prepare<[string], { key: string; product: string; many: number }>(
+      `SELECT l.key AS key, o.product AS product, count(*) AS many
+       FROM search_outcome o JOIN search_log l ON l.id = o.search_id
+       WHERE l.storefront = ? AND l.by_desk = 0 AND o.kind = 'purchase' GROUP BY l.key, o.product`,
+    )
+    .all(storefront);
+  const bySearch = new Map<string, Map<string, number>>();
+  const byProduct = new Map<string, number>();
+  for (const { key, product, many } of rows) {
+    const known = bySearch.get(key) ?? new Map<string, number>();
+    bySearch.set(key, known.set(product, many));
+    byProduct.set(product, (byProduct.get(product) ?? 0) + many);
+  }
+  return { bySearch, byProduct };
+}
+
+/** What the shopper log says of plans and house rules. */
+export function ruleUseQuestions(bench: Workbench) {
+  return {
+    /** Cost: a lookup for each search of the log, six searches for each plan, a look at all that was bought for each house rule. */
+    ruleUse(ref: SetupRef): RuleUse {
+      const here = bench.ready(ref);
+      const { engine, setup } = here;
+      const { snapshot } = engine;
+      const held = new Map<string, { times: number; readonly searches: string[] }>();
+      let searches = 0;
+      for (const { key, searches: times } of bench.log.top(searchesLooked)) {
+        searches += times;
+        for (const { plan } of setup.triggers.holdingFor([wordsOf(key).tokens])) {
+          const known = held.get(plan.id) ?? { times: 0, searches: [] };
+          known.times += times;
+          known.searches.push(key);
+          held.set(plan.id, known);
+        }
+      }
+      const { bySearch, byProduct } = purchases(bench);
+      const ofAll = [...byProduct.values()].reduce((sum, many) => sum + many, 0);
+      let tried = 0;
+      const plans = Object.keys(setup.setup.plans).map((id): RuleUse['plans'][number] => {
+        const own = held.get(id);
+        if (!own) return { id, times: 0, isIdle: null, against: [] };
+        return {
+          ...{ id, times: own.times },
+          isIdle: tried++ < plansTried ? isIdle(here, id, own.searches.slice(0, searchesTried)) : null,
+          against: boughtAgainst(here, id, own.searches, bySearch),
+        };
+      });
+      const rules = Object.entries(setup.setup.houseRules).map(([id, { does, condition }]) => {
+        const isAgainst = does.what === 'hide' || (does.what === 'pull' && does.pull < 1);
+        if (!isAgainst || ofAll === 0) return { id, bought: 0, of: ofAll };
+        const met = familiesMet(snapshot, bindCondition(snapshot, condition, setup.today));
+        let bought = 0;
+        for (const [product, many] of byProduct) {
+          const family = snapshot.findFamily(product);
+          if (family >= 0 && isIn(met, family)) bought += many;
+        }
+        return { id, bought, of: ofAll };
+      });
+      return { searches, plans, rules };
+    },
+  };
+}

@@ -1,0 +1,46 @@
+import { useEffect } from 'react';
+import type { SearchAnswer } from '../../core/answer/answer.ts';
+import { safeLink } from '../../core/catalog/safeLink.ts';
+
+/** Whether an address is of this shop: a path, and not the page that is open already. */
+export const isWithinShop = (link: string, here: string): boolean =>
+  /^\/(?![/\\])/.test(link) && new URL(link, here).href !== here;
+
+/**
+ * Where shoppers are sent instead of these results. A page of the shop opens at once, in the place of the results, so that
+ * the way back does not lead here again; any other address is only offered. In the desk it is told, and nobody is sent.
+ */
+export function Elsewhere({
+  redirect,
+  isInDesk,
+  isPlain,
+}: {
+  readonly redirect: NonNullable<SearchAnswer['redirect']>;
+  readonly isInDesk: boolean;
+  /** Whether these are the first results of a search, and not of one before. */
+  readonly isPlain: boolean;
+}) {
+  const link = safeLink(redirect.link);
+  const isFollowed = !isInDesk && isPlain && isWithinShop(link, location.href);
+  useEffect(() => {
+    if (isFollowed) location.replace(link);
+  }, [isFollowed, link]);
+  if (link === '') return null;
+  return (
+    <p className="mt-2 rounded-md bg-press-soft px-3 py-2 text-[13.5px]">
+      {isInDesk ? (
+        <>
+          Shoppers are sent to <b className="break-all font-semibold">{link}</b> by the shelf plan “{redirect.name}”.
+          These are the results they do not see.
+        </>
+      ) : (
+        <>
+          You may be looking for{' '}
+          <a className="break-all text-press underline" href={link} rel="noopener">
+            {link}
+          </a>
+        </>
+      )}
+    </p>
+  );
+}
