@@ -16,7 +16,14 @@ import { promisify } from 'node:util';
 import { expect, test } from '@playwright/test';
 import Database from 'better-sqlite3';
 import { commitsUnderLoad } from '../server/testing/commitsUnderLoad.ts';
-import { markedCatalog, type RealServer, startRealServer, until } from '../server/testing/realServer.ts';
+import {
+  acceptAll,
+  makeReady,
+  markedCatalog,
+  type RealServer,
+  startRealServer,
+  until,
+} from '../server/testing/realServer.ts';
 import { freePort } from './freePort.ts';
 
 /** Real processes: catalogs put in force under load, folders shared, locked, damaged and gone. */
@@ -30,6 +37,16 @@ const width = async (value: number) => ({
   revision: await server.revision(),
   edits: [{ part: 'relevance', key: 'closeCall', value: { width: value } }],
 });
+
+/** The catalog in force of the first storefront in a folder. */
+const generationIn = (folder: string): number =>
+  (
+    new Database(join(folder, 'shelf.sqlite'), { readonly: true })
+      .prepare('SELECT generation FROM storefront')
+      .get() as {
+      generation: number;
+    }
+  ).generation;
 
 test.beforeAll(async () => {
   data = mkdtempSync(join(tmpdir(), 'clever-shelf-firm-'));
@@ -115,11 +132,14 @@ test('a slow database saves later, and what shoppers ask meanwhile is answered f
 
 test('a damaged index is noticed however it is damaged, and built again while the desk says so', async () => {
   test.setTimeout(240_000);
+  // The catalog before this one is needed for the last of the damages, whatever the tests before have done.
+  const other = join(mkdtempSync(join(tmpdir(), 'clever-shelf-other-')), 'other.index');
+  copyFileSync(join(data, 'catalogs', `${generationIn(data)}.index`), other);
+  await makeReady(server, markedCatalog(400, 'whole'));
+  expect((await server.post('/desk/catalog/import/commit', acceptAll)).status).toBe(200);
   const { body } = await server.get('/shop/search?q=brush&limit=24');
   await server.kill();
-  const { generation } = new Database(join(data, 'shelf.sqlite'), { readonly: true })
-    .prepare('SELECT generation FROM storefront')
-    .get() as { generation: number };
+  const generation = generationIn(data);
   const damages: readonly (readonly [string, (path: string, bytes: Buffer) => void])[] = [
     ['truncated', (path, bytes) => truncateSync(path, bytes.length >> 1)],
     [
@@ -130,7 +150,7 @@ test('a damaged index is noticed however it is damaged, and built again while th
       },
     ],
     ['missing', (path) => rmSync(path)],
-    ['of another catalog', (path) => copyFileSync(join(data, 'catalogs', `${generation - 1}.index`), path)],
+    ['of another catalog', (path) => copyFileSync(other, path)],
   ];
   for (const [what, damage] of damages) {
     const copy = mkdtempSync(join(tmpdir(), 'clever-shelf-damaged-'));
@@ -144,6 +164,7 @@ test('a damaged index is noticed however it is damaged, and built again while th
     await server.kill();
     rmSync(copy, { recursive: true, force: true });
   }
+  rmSync(dirname(other), { recursive: true, force: true });
   server = await start();
 });
 

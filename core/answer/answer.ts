@@ -111,6 +111,12 @@ const sourceSchema = z.object({
   from: z.enum(['plan', 'rule', 'collection', 'boost']),
   id: z.string(),
   name: z.string(),
+  corrected: z
+    .string()
+    .optional()
+    .describe(
+      'The search that the one typed was corrected to, where the plan holds for that and not for what was typed.',
+    ),
 });
 export const whySchema = z.object({
   words: z.array(

@@ -6,18 +6,33 @@ export type HeldBy = PlanHow | 'collection';
 
 /** Where an effect comes from, by which whoever tells of it can lead there. */
 export type Source =
-  | { readonly kind: 'plan'; readonly id: string; readonly name: string; readonly how: HeldBy }
+  | {
+      readonly kind: 'plan';
+      readonly id: string;
+      readonly name: string;
+      readonly how: HeldBy;
+      /** The search that the one typed was corrected to, where the plan holds for that only. */
+      readonly corrected?: string;
+    }
   | { readonly kind: 'rule'; readonly id: string; readonly name: string }
   /** The order of a collection's own page. */
   | { readonly kind: 'collection'; readonly id: string; readonly name: string }
   /** The catalog's boost column. */
   | { readonly kind: 'boost' };
 
-/** A source as answers tell it; a boost of the catalog's has neither id nor name. */
-export const toldSource = (source: Source): { from: Source['kind']; id: string; name: string } =>
-  source.kind === 'boost'
-    ? { from: 'boost', id: '', name: '' }
-    : { from: source.kind, id: source.id, name: source.name };
+/** A source as answers tell it. */
+export interface ToldSource {
+  from: Source['kind'];
+  /** A boost of the catalog's has neither id nor name. */
+  id: string;
+  name: string;
+  corrected?: string;
+}
+export const toldSource = (source: Source): ToldSource => {
+  if (source.kind === 'boost') return { from: 'boost', id: '', name: '' };
+  const told = { from: source.kind, id: source.id, name: source.name };
+  return source.kind === 'plan' && source.corrected !== undefined ? { ...told, corrected: source.corrected } : told;
+};
 
 /** A product stands at a place, counted from 1. */
 export interface PinEffect {

@@ -12,6 +12,8 @@ export interface Context {
   readonly words: readonly string[];
   /** The words of the search it is taken for; none where it is taken as it is. */
   readonly takenFor?: readonly string[] | undefined;
+  /** The words of what it was corrected to at once; none where no word of it was. */
+  readonly corrected?: readonly string[] | undefined;
   /** The collection on whose page it is asked, by id. */
   readonly collection?: string | null | undefined;
   /** What the shopper has chosen, by filter. */
@@ -27,10 +29,20 @@ function restrictionsHold({ whenChosen = [], devices }: ShelfPlan, { filters = {
 }
 
 /** The plans that hold, the most exact first. */
-function held(triggers: Triggers, context: Context): readonly Triggered[] {
-  const { words, takenFor = [], collection = null } = context;
-  const readings = [words, takenFor].filter(({ length }) => length > 0);
-  return triggers.holdingFor(readings, collection).filter(({ plan }) => restrictionsHold(plan, context));
+function held(triggers: Triggers, context: Context): readonly (Triggered & { readonly source: Source })[] {
+  const { words, takenFor = [], corrected = [], collection = null } = context;
+  const readings = [words, takenFor, corrected].filter(({ length }) => length > 0);
+  return triggers
+    .holdingFor(readings, collection)
+    .filter(({ plan }) => restrictionsHold(plan, context))
+    .map(({ reading, ...triggered }) => {
+      const { id, name } = triggered.plan;
+      const source: Source = { kind: 'plan', id, name, how: triggered.how };
+      return {
+        ...triggered,
+        source: readings[reading] === corrected ? { ...source, corrected: corrected.join(' ') } : source,
+      };
+    });
 }
 
 /** The search that another one is taken for by the most exact plan that says so, once and never in a chain; null where it is taken as it is. */
@@ -39,10 +51,8 @@ export function takenFor(
   context: Context,
 ): { readonly search: string; readonly source: Source } | null {
   const found = held(triggers, context).find(({ plan }) => plan.treatAs !== undefined);
-  return found ? { search: found.plan.treatAs!, source: sourceOf(found) } : null;
+  return found ? { search: found.plan.treatAs!, source: found.source } : null;
 }
-
-const sourceOf = ({ plan: { id, name }, how }: Triggered): Source => ({ kind: 'plan', id, name, how });
 
 /**
  * What the rules that hold do to one search. Of plans all that hold are in force together, the most exact first: where
@@ -54,9 +64,7 @@ export function resolve(triggers: Triggers, context: Context): readonly Effect[]
   const effects: Effect[] = [];
   const [pinned, first, broughtIn] = [new Set<string>(), new Set<string>(), new Set<string>()];
   let [hasOnly, hasRedirect, hasSort, hasScope] = [false, false, false, false];
-  for (const triggered of held(triggers, context)) {
-    const { plan } = triggered;
-    const source = sourceOf(triggered);
+  for (const { plan, source } of held(triggers, context)) {
     for (const product of plan.hides ?? []) effects.push({ what: 'hide', of: { product }, source });
     for (const condition of plan.conditionHides ?? []) effects.push({ what: 'hide', of: { condition }, source });
     if (plan.only && (plan.first ?? []).length > 0 && !hasOnly) {

@@ -14,14 +14,21 @@ export interface PlanInForce extends ShelfPlan {
 export interface Triggered extends Exactness {
   readonly plan: PlanInForce;
 }
+/** The same for one search. */
+export interface Held extends Triggered {
+  /** Which of the ways of reading the search it holds for; -1 for a collection's page. */
+  readonly reading: number;
+}
 
 /** The plans that are switched on, by what they hold for: a search that none holds for costs a few lookups. */
 export interface Triggers {
   /**
    * Those that hold for the words of a search, folded and in order, or for another way of reading it, or on a collection's
-   * page: the most exact first, then in order of their ids. Each once.
+   * page: the most exact first, then in order of their ids. Each once, for the first reading of those that it holds for as exactly.
    */
-  holdingFor(readings: readonly (readonly string[])[], collection?: string | null): readonly Triggered[];
+  holdingFor(readings: readonly (readonly string[])[], collection?: string | null): readonly Held[];
+  /** Whether any plan holds for words: otherwise a search need not be read for them. */
+  readonly areForWords: boolean;
 }
 
 /** How many things besides its searches a plan is limited by. */
@@ -124,25 +131,26 @@ export function openTriggers(setup: Setup, language: Language, when: When): Trig
       });
   }
   return {
+    areForWords: exact.size + byMeaning.size + byFirst.size > 0,
     holdingFor(readings, collection = null) {
-      const held = new Map<string, Triggered>();
-      const hold = (triggered: Triggered): void => {
+      const held = new Map<string, Held>();
+      const hold = (triggered: Triggered, reading: number): void => {
         const { id } = triggered.plan;
         const before = held.get(id);
-        if (!before || moreExact(triggered, before) < 0) held.set(id, triggered);
+        if (!before || moreExact(triggered, before) < 0) held.set(id, { ...triggered, reading });
       };
-      for (const words of readings) {
-        for (const triggered of exact.get(words.join(' ')) ?? []) hold(triggered);
+      for (const [reading, words] of readings.entries()) {
+        for (const triggered of exact.get(words.join(' ')) ?? []) hold(triggered, reading);
         if (byMeaning.size > 0)
-          for (const triggered of byMeaning.get(keyOfAll(telling(words).map(stemOf))) ?? []) hold(triggered);
+          for (const triggered of byMeaning.get(keyOfAll(telling(words).map(stemOf))) ?? []) hold(triggered, reading);
         for (let at = 0; at < words.length && byFirst.size > 0; at++)
           for (const triggered of byFirst.get(words[at]!) ?? []) {
             const { how, sought } = triggered;
             if ((at === 0 || how === 'containing') && sought.every((word, index) => words[at + index] === word))
-              hold(triggered);
+              hold(triggered, reading);
           }
       }
-      if (collection !== null) for (const triggered of byCollection.get(collection) ?? []) hold(triggered);
+      if (collection !== null) for (const triggered of byCollection.get(collection) ?? []) hold(triggered, -1);
       return [...held.values()].sort((a, b) => moreExact(a, b) || (a.plan.id < b.plan.id ? -1 : 1));
     },
   };

@@ -32,7 +32,7 @@ export interface Found {
 }
 
 /** What a setup's search reads of a catalog. Cost of `reaches`: mostly one posting. */
-function reacher(
+export function reacher(
   { snapshot }: Engine,
   { gains }: Pick<PreparedSetup, 'gains'>,
 ): Pick<ExpandOptions, 'reaches' | 'isRead'> {
@@ -130,6 +130,8 @@ export interface FindOptions {
   readonly recognised?: readonly Recognised[];
   /** What words stood for in other readings of this search; added to. */
   readonly asTyped?: AsTyped;
+  /** What every word stands for, where it was worked out before for just these words. */
+  readonly read?: readonly QueryWord[] | null;
 }
 
 /** A search's words before they are looked for, and what each may stand for. */
@@ -170,7 +172,7 @@ export function readSearch(
     offering = false,
     recognised = [],
     asTyped = new Map(),
-  }: Omit<FindOptions, 'keepAll' | 'hidden' | 'allWords'>,
+  }: Omit<FindOptions, 'keepAll' | 'hidden' | 'allWords' | 'read'>,
 ): ReadSearch {
   const { spelling, vocabulary } = prepared;
   const isKnown = knowsIn(engine.snapshot);
@@ -260,9 +262,9 @@ export function findMatches(engine: Engine, prepared: PreparedSetup, query: stri
   };
   const hasAny = ({ matches }: Pick<Found, 'matches'>): boolean => matches.records.length > 0;
 
-  const plain = expand(false, options.allWords);
+  const plain = options.read ?? expand(false, options.allWords);
   // Where one word stands for nothing and none may be dropped, the others are not even looked at.
-  if (options.allWords && plain.length < texts.length)
+  if (options.allWords && (plain.length < texts.length || plain.some(({ expansions }) => expansions.length === 0)))
     return { words: plain, dropped: leftOut, missing: [], matches: engine.matcher.none(), together: [] };
   const first = attempt(plain, tokens);
   if (hasAny(first) || options.keepAll) return { words: plain, dropped: leftOut, missing: [], ...first };

@@ -99,4 +99,19 @@ describe('a pinned product that is not at its place is told with why', () => {
   });
   test('and to nobody but the desk', () =>
     expect(asked({ p: pinned('zz') }, 'scarlet', { marks: false }).gaps).toBeUndefined());
+  test('holds for what a search is corrected to at once, and says so; not for what is typed rightly', () => {
+    const { results } = asked({ p: pinned('d') }, 'scarlte');
+    expect(results[0]).toMatchObject({ id: 'd', why: { pin: { name: 'Scarlet', corrected: 'scarlet' } } });
+    expect(asked({ p: pinned('d') }, 'scarlet').results[0]!.why!.pin).not.toHaveProperty('corrected');
+    expect(order({ p: pinned('d') }, 'scarlte ink')).not.toBe(order({ p: pinned('d') }, 'scarlte'));
+  });
+  test('takes a corrected search for another one', () => {
+    const p = plan({ treatAs: 'ink pot' });
+    expect(asked({ p }, 'scarlte').results.map(({ id }) => id)).toEqual(['d']);
+  });
+  test('does not hold for a correction that the setup does not make at once', () => {
+    const { relevance } = initialSetup(engine.snapshot.attributes);
+    const spelling = { ...relevance.spelling, tolerance: false };
+    expect(asked({ p: pinned('d') }, 'scarlte', {}, { relevance: { ...relevance, spelling } }).total).toBe(0);
+  });
 });

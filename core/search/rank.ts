@@ -20,6 +20,7 @@ import type { StockPlace } from '../setup/terms/placeTerms.ts';
 import type { Device } from '../setup/terms/planTerms.ts';
 import type { Language } from '../text/languages.ts';
 import { affordable } from './affordable.ts';
+import { correctedReading } from './correctedReading.ts';
 import { findMatches } from './findMatches.ts';
 import { orderAll } from './orderAll.ts';
 import {
@@ -217,7 +218,14 @@ export function rank(
 ): Ranking {
   const { snapshot, matcher } = engine;
   const { filters: chosen, device } = asked;
-  const typed: Context = { words: wordsOf(asked.query).tokens, collection: scope?.id ?? null, filters: chosen, device };
+  const asTyped: AsTyped = new Map();
+  // Only plans for words need to know what the search is corrected to before they have changed it.
+  const meant = prepared.triggers.areForWords ? understand(engine, prepared, asked, mode !== 'none') : null;
+  const { words: corrected, read } = meant
+    ? correctedReading(engine, prepared, meant, { typed: asked.query, typing: asked.typing ?? false, asTyped })
+    : { words: [], read: null };
+  const collection = scope?.id ?? null;
+  const typed: Context = { words: wordsOf(asked.query).tokens, corrected, collection, filters: chosen, device };
   const taken = takenFor(prepared.triggers, typed);
   const said = taken ? taken.search : asked.query;
   const resolved = resolve(prepared.triggers, { ...typed, takenFor: taken ? wordsOf(taken.search).tokens : [] });
@@ -229,14 +237,14 @@ export function rank(
   const { soldOutLast } = prepared.at[place];
   const byPlans = hiddenByPlans(snapshot, prepared.at[place].hidden, effects, prepared.today);
   const hidden = scoped?.condition ? hiddenOutside(snapshot, byPlans, scoped.condition, prepared.today) : byPlans;
-  const understood = understand(engine, prepared, request, mode !== 'none');
+  const isAsAsked = request === asked && meant !== null;
+  const understood = isAsAsked ? meant : understand(engine, prepared, request, mode !== 'none');
   const { query, price, strong, narrowing } = understood;
   // Words are dropped among what is let through, not among what is not.
   const searched = narrowing.length > 0 ? hiddenBesides(snapshot.records, hidden, narrowing) : hidden;
   const isBrowsing = query.trim() === '';
   const skuRecord = prepared.exactSku && !isBrowsing ? findExactSku(snapshot, query) : -1;
   const sku = skuRecord >= 0 && !isHidden(searched, skuRecord) ? skuRecord : -1;
-  const asTyped: AsTyped = new Map();
   const found = isBrowsing
     ? { words: [], dropped: [], missing: [], together: [], matches: matcher.all(searched) }
     : wordsOf(query).tokens.length === 0
@@ -248,6 +256,7 @@ export function rank(
           hidden: searched,
           recognised: strong,
           asTyped,
+          read: isAsAsked ? read : null,
         });
 
   const appliedPins = pinsAmong(effects);

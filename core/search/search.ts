@@ -6,11 +6,11 @@ import { aboveCollection, type Collection } from '../content/decidedContent.ts';
 import { answerFilters } from '../facets/filters.ts';
 import type { Selection } from '../index/familyCounts.ts';
 import { isHidden } from '../index/recordMask.ts';
-import { corrected, type QueryWord, weak } from '../query/understand.ts';
 import { bannersOn } from '../rules/bannersOn.ts';
 import { type Source, toldSource } from '../rules/effects.ts';
 import { closeMatches, isFilledUp } from './closeMatches.ts';
 import { findContent, type PreparedContent } from './contentEngine.ts';
+import { correctionsOf } from './correctedReading.ts';
 import { missingPins } from './gaps.ts';
 import { ignoredParameters } from './ignoredParameters.ts';
 import { offersFor } from './offers.ts';
@@ -52,16 +52,6 @@ function emptyShelf(
     searches,
     products: products.flatMap((id) => cardOfFamily(engine, prepared, readRecord, id) ?? []),
   };
-}
-
-/** What the words were taken for where they were taken as misspelt, alone or besides: the likeliest correction of each. */
-function correctionsOf(engine: Engine, words: readonly QueryWord[]): SearchAnswer['corrections'] {
-  return words.flatMap(({ text, typed, expansions }) => {
-    if (typed !== undefined) return [{ from: typed, to: text }];
-    const first = expansions.find(({ how }) => !weak.has(how));
-    if (!first || !corrected.has(first.how)) return [];
-    return [{ from: text, to: engine.snapshot.terms.get(first.term) }];
-  });
 }
 
 const longestExtract = 160;
@@ -156,7 +146,7 @@ export function search(
   const ranking = rank(engine, prepared, request, request.page * request.limit, scope);
   const { candidates } = ranking;
   const { price, narrowing, strong } = ranking.understood;
-  const corrections = correctionsOf(engine, ranking.words);
+  const corrections = correctionsOf(snapshot, ranking.words);
   // Where corrections are made at once, a search that finds nothing without any has none to offer either, but for words of
   // the language, which are not taken for others at once.
   const isUncorrected =

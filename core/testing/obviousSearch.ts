@@ -3,6 +3,7 @@ import type { CatalogRecord } from '../catalog/record.ts';
 import type { ChosenFilters } from '../facets/chosenFilters.ts';
 import { compoundParts } from '../query/compounds.ts';
 import { findPriceLimits } from '../query/priceLimits.ts';
+import { corrected, weak } from '../query/understand.ts';
 import { doubted, givingUp } from '../search/findMatches.ts';
 import type { Setup } from '../setup/schema.ts';
 import type { Language } from '../text/languages.ts';
@@ -73,16 +74,106 @@ export function obviousSearch(
   const today = Math.floor(now / 86_400_000);
   const recognises = Object.values(setup.vocabulary).some((entry) => entry.what === 'recognised' && entry.price);
   const catalog = readCatalog(records, attributes, setup, language);
-  const takenFor = obviousPlans(setup, [typed], catalog.stemOf, now, request).find(({ treatAs }) => treatAs)?.treatAs;
-  const plans = obviousPlans(setup, [typed, takenFor ?? ''], catalog.stemOf, now, request);
-  const scoping = plans.find(({ scope, wordsOut = [] }) => scope || wordsOut.length > 0);
-  const asked = withoutSome(takenFor ?? typed, scoping?.wordsOut ?? []);
-  const limits = recognises ? findPriceLimits(asked) : null;
-  const said = limits?.rest ?? asked;
   const { all, vocabulary, stemOf, isFormOf, isKnown, isGerman } = catalog;
   const setupVocabulary = readVocabulary(setup);
   const { stopWords, fixed, synonymsAt } = setupVocabulary;
   const { expand, tolerance } = expander(catalog, setupVocabulary, { typing, isOfLanguage });
+  const tools = { stemOf, unitsOf: remembered((text) => unitsIn(text, isKnown).map(({ token }) => token)), fixed };
+  const textOf = (query: string, from: number, to: number): string =>
+    unitsIn(query, isKnown)
+      .slice(from, to)
+      .map(({ text }) => text)
+      .join(' ');
+  const runsIn = (query: string) =>
+    obviousRuns(records, attributes, setup, tools.unitsOf(query), today, {
+      ...tools,
+      isLeft: ({ from, to }) => asWords.includes(textOf(query, from, to)),
+    });
+  /** A text as it is understood before anything is looked for. */
+  const readingOf = (asked: string) => {
+    const limits = recognises ? findPriceLimits(asked) : null;
+    const said = limits?.rest ?? asked;
+    const narrowing = mode !== 'none' ? runsIn(said).filter(({ as }) => as === 'filter') : [];
+    const isCovered = (at: number): boolean => narrowing.some(({ from, to }) => from <= at && at < to);
+    const query =
+      narrowing.length === 0
+        ? said
+        : unitsIn(said, isKnown)
+            .filter((_, at) => !isCovered(at))
+            .map(({ text }) => text)
+            .join(' ');
+    const strong = runsIn(query).filter(({ as }) => as === 'strong');
+    const namedBy = ({ token }: Sought): Way[] =>
+      strong.flatMap(({ to, attribute, units }) =>
+        units.flatMap((list, unit) => {
+          const typedThere = tools.unitsOf(query)[to - units.length + unit]!;
+          if ((fixed.get(typedThere) ?? typedThere) !== token) return [];
+          const stands = list.filter(({ token: own, has }) =>
+            all.some((read) => read.texts[attribute]!.has(own) && has(read.record)),
+          );
+          return stands.map(({ token: own, has }): Way => ({ token: own, how: 'value', ofValue: { attribute, has } }));
+        }),
+      );
+    const read = soughtIn(query, isKnown, fixed);
+    const meaningful = read.filter(({ token }) => !stopWords.has(token));
+    const given = meaningful.length > 0 ? meaningful : read;
+    const isWord = (text: string): boolean => isKnown(text) || vocabulary.some((token) => isFormOf(token, text));
+    const parted = given.flatMap((sought): Sought[] => {
+      const [parts] = isGerman && !isWord(sought.token) ? compoundParts(sought.token, isWord) : [];
+      return parts ? parts.map((part) => ({ ...sought, text: part, token: part })) : [sought];
+    });
+    const texts = parted
+      .filter(({ token }, at) => parted.findIndex((other) => other.token === token) === at)
+      .slice(0, 12);
+    const holds = ({ texts: own }: ReadRecord, fits: (token: string) => boolean): boolean =>
+      own.some((byToken) => [...byToken.keys()].some(fits));
+    const isForm = (token: string, text: string): boolean => token === text || isFormOf(token, text);
+    /** Whether something has a word and with it all others of the search that the catalog knows. */
+    const fitsRest = (at: number) => {
+      const others = texts.filter((_, place) => place !== at);
+      const known = others.filter(({ token }) => isWord(token));
+      const isSaid = texts.some((_, place) => place !== at && synonymsAt(texts, place).length > 0);
+      return (token: string): boolean =>
+        known.length === 0
+          ? isSaid
+          : all.some(
+              (read) =>
+                holds(read, (own) => own === token) &&
+                known.every((other) => holds(read, (own) => isForm(own, other.token))),
+            );
+    };
+    const wordsFor = (widen: boolean): Word[] =>
+      texts.map((text, at) =>
+        expand(
+          ...([text, at === texts.length - 1, widen] as const),
+          ...([joinedWith(texts, at), synonymsAt(texts, at), namedBy(text), fitsRest(at)] as const),
+        ),
+      );
+    return { limits, said, narrowing, query, texts, wordsFor };
+  };
+  /** The words of a text with what they are corrected to at once in their places. */
+  const correctedTo = (text: string): string => {
+    const { texts, wordsFor } = readingOf(text);
+    const isMeant = (to: string): boolean => texts.some(({ token, isFixed }) => isFixed && token === to);
+    const taken = new Map([...fixed].filter(([, to]) => isMeant(to)));
+    for (const [at, { text: to, ways }] of wordsFor(false).entries()) {
+      const { token, isFixed } = texts[at]!;
+      const first = ways.find(({ how }) => !weak.has(how));
+      if (isFixed) continue;
+      if (to !== texts[at]!.text) taken.set(token, to);
+      else if (first && corrected.has(first.how)) taken.set(token, first.token);
+    }
+    return tokenize(text)
+      .map((token) => taken.get(token) ?? token)
+      .join(' ');
+  };
+  const takenFor = obviousPlans(setup, [typed, correctedTo(typed)], catalog.stemOf, now, request).find(
+    ({ treatAs }) => treatAs,
+  )?.treatAs;
+  const plans = obviousPlans(setup, [typed, takenFor ?? '', correctedTo(typed)], catalog.stemOf, now, request);
+  const scoping = plans.find(({ scope, wordsOut = [] }) => scope || wordsOut.length > 0);
+  const asked = withoutSome(takenFor ?? typed, scoping?.wordsOut ?? []);
+  const { limits, said, narrowing, query, texts, wordsFor } = readingOf(asked);
   const scoreOf = scorer(catalog);
   const togetherIn = phraseReader(catalog, setupVocabulary);
   const soldOut = setup.relevance.soldOut[box ? 'box' : 'results'];
@@ -115,49 +206,6 @@ export function obviousSearch(
     const isTogether = togetherIn(texts);
     return new Map(isTogether ? [...find(words)].filter(([own]) => isTogether(own)) : []);
   };
-  const tools = { stemOf, unitsOf: remembered((text) => unitsIn(text, isKnown).map(({ token }) => token)), fixed };
-  const textOf = (query: string, from: number, to: number): string =>
-    unitsIn(query, isKnown)
-      .slice(from, to)
-      .map(({ text }) => text)
-      .join(' ');
-  const runsIn = (query: string) =>
-    obviousRuns(records, attributes, setup, tools.unitsOf(query), today, {
-      ...tools,
-      isLeft: ({ from, to }) => asWords.includes(textOf(query, from, to)),
-    });
-  const narrowing = mode !== 'none' ? runsIn(said).filter(({ as }) => as === 'filter') : [];
-  const isCovered = (at: number): boolean => narrowing.some(({ from, to }) => from <= at && at < to);
-  const query =
-    narrowing.length === 0
-      ? said
-      : unitsIn(said, isKnown)
-          .filter((_, at) => !isCovered(at))
-          .map(({ text }) => text)
-          .join(' ');
-  const strong = runsIn(query).filter(({ as }) => as === 'strong');
-  const namedBy = ({ token }: Sought): Way[] =>
-    strong.flatMap(({ to, attribute, units }) =>
-      units.flatMap((list, unit) => {
-        const typedThere = tools.unitsOf(query)[to - units.length + unit]!;
-        if ((fixed.get(typedThere) ?? typedThere) !== token) return [];
-        const stands = list.filter(({ token: own, has }) =>
-          all.some((read) => read.texts[attribute]!.has(own) && has(read.record)),
-        );
-        return stands.map(({ token: own, has }): Way => ({ token: own, how: 'value', ofValue: { attribute, has } }));
-      }),
-    );
-  const read = soughtIn(query, isKnown, fixed);
-  const meaningful = read.filter(({ token }) => !stopWords.has(token));
-  const given = meaningful.length > 0 ? meaningful : read;
-  const isWord = (text: string): boolean => isKnown(text) || vocabulary.some((token) => isFormOf(token, text));
-  const parted = given.flatMap((sought): Sought[] => {
-    const [parts] = isGerman && !isWord(sought.token) ? compoundParts(sought.token, isWord) : [];
-    return parts ? parts.map((part) => ({ ...sought, text: part, token: part })) : [sought];
-  });
-  const texts = parted
-    .filter(({ token }, at) => parted.findIndex((other) => other.token === token) === at)
-    .slice(0, 12);
   const code = normalizeCode(query);
   const skuOn = (setup.attributes.sku?.searchable ?? false) && setup.relevance.partNumbers.lead;
   const skuOwner =
@@ -179,30 +227,6 @@ export function obviousSearch(
     );
   else if (texts.length === 0) found = new Map();
   else {
-    const holds = ({ texts: own }: ReadRecord, fits: (token: string) => boolean): boolean =>
-      own.some((byToken) => [...byToken.keys()].some(fits));
-    const isForm = (token: string, text: string): boolean => token === text || isFormOf(token, text);
-    /** Whether something has a word and with it all others of the search that the catalog knows. */
-    const fitsRest = (at: number) => {
-      const others = texts.filter((_, place) => place !== at);
-      const known = others.filter(({ token }) => isWord(token));
-      const isSaid = texts.some((_, place) => place !== at && synonymsAt(texts, place).length > 0);
-      return (token: string): boolean =>
-        known.length === 0
-          ? isSaid
-          : all.some(
-              (read) =>
-                holds(read, (own) => own === token) &&
-                known.every((other) => holds(read, (own) => isForm(own, other.token))),
-            );
-    };
-    const wordsFor = (widen: boolean): Word[] =>
-      texts.map((text, at) =>
-        expand(
-          ...([text, at === texts.length - 1, widen] as const),
-          ...([joinedWith(texts, at), synonymsAt(texts, at), namedBy(text), fitsRest(at)] as const),
-        ),
-      );
     const words = wordsFor(false);
     const attempt = (tried: readonly Word[], own: readonly Sought[]): Map<ReadRecord, number> => {
       const side = together(tried, own);

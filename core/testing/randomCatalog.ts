@@ -286,6 +286,13 @@ function moreOfPlan(random: () => number, snapshot: Snapshot, queries: readonly 
   };
 }
 
+/** Some words that the catalog has, for plans to hold for what a search is corrected to: read off a text, not drawn. */
+function wordsOfCatalog({ terms }: Snapshot, { length }: string): string[] {
+  return Array.from({ length: length % 4 }, (_, at) => terms.get((length * 7 + at * 13) % terms.length)).filter(
+    (term) => /^[a-z]{3,}$/.test(term),
+  );
+}
+
 /** A setup with anything in it that may bear on the order, for the given queries. */
 export function randomSetup(random: () => number, snapshot: Snapshot, queries: readonly string[]): Setup {
   const product = (): string => snapshot.familyId(Math.floor(random() * snapshot.families));
@@ -315,7 +322,10 @@ export function randomSetup(random: () => number, snapshot: Snapshot, queries: r
     how,
     ...((queries[0] ?? '').length % 7 === 0 && { from: '1970-01-02' }),
     ...((queries[2] ?? '').length % 7 === 0 && { until: '1969-12-31' }),
-    searches: queries.filter((query) => query.trim() !== '' && random() < 0.6),
+    searches: [
+      ...queries.filter((query) => query.trim() !== '' && random() < 0.6),
+      ...wordsOfCatalog(snapshot, name + queries.join('\n')),
+    ],
     pins: Array.from({ length: Math.floor(random() * 3) }, () => ({
       product: product(),
       place: 1 + Math.floor(random() * 6),

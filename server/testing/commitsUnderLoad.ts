@@ -16,7 +16,9 @@ const pageSize = 24;
 /**
  * Puts catalogs in force, one after the other, while shoppers search on so many connections, each
  * telling which catalog its answer is of, and a desk asks for the effect of its draft and for proposals all the time.
- * Between two questions each of them pauses, in milliseconds; with 0 there is nothing left for imports but what shoppers leave.
+ * Between two questions each of them pauses, in milliseconds, and shoppers for several times as long as their answer took:
+ * on a busy machine they would otherwise leave nothing for the desk. With 0 none pauses, and there is nothing left but what
+ * shoppers leave.
  */
 export async function commitsUnderLoad(
   server: RealServer,
@@ -27,7 +29,7 @@ export async function commitsUnderLoad(
   const faults: string[] = [];
   const deskAnswers: Record<DeskWork, number> = { effect: 0, proposals: 0 };
   let moved = 0;
-  const paused = () => new Promise((resolve) => setTimeout(resolve, pause));
+  const paused = (least = 0) => new Promise((resolve) => setTimeout(resolve, Math.max(pause, least)));
   const put = async (round: number): Promise<void> => {
     await makeReady(server, markedCatalog(400, `round${round}`));
     const { status, body } = await server.post('/desk/catalog/import/commit', acceptAll);
@@ -37,6 +39,7 @@ export async function commitsUnderLoad(
   };
   const shopper = async (): Promise<void> => {
     while (!isOver) {
+      const asked = performance.now();
       const { status, body } = await server.get(`/shop/search?q=brush&limit=${pageSize}`);
       answers++;
       if (status >= 500) {
@@ -46,7 +49,7 @@ export async function commitsUnderLoad(
       const titles = (body as { results: { title: string }[] }).results.map(({ title }) => title.split(' ')[0]);
       if (titles.length !== pageSize || new Set(titles).size !== 1)
         faults.push(`not of one catalog: ${titles.join(' ')}`);
-      await paused();
+      await paused(pause > 0 ? connections * (performance.now() - asked) : 0);
     }
   };
   /** The products that an effect says moved are all of one catalog, or nothing is said. */

@@ -23,21 +23,23 @@ export interface RealServer extends ServerAt {
 
 const startsWithin = 120_000;
 
-export function serverAt(base: string): ServerAt {
-  const answer = async (response: Response) => ({
-    status: response.status,
-    headers: response.headers,
-    body: (await response.json()) as never,
-  });
-  const get = async (path: string) => answer(await fetch(base + path));
+/** Asks the server at an address; where no answer comes, `state` says what is known of the server. */
+export function serverAt(base: string, state: () => string = () => ''): ServerAt {
+  const answer = async (path: string, options: RequestInit = {}) => {
+    try {
+      const response = await fetch(base + path, options);
+      return { status: response.status, headers: response.headers, body: (await response.json()) as never };
+    } catch (cause) {
+      throw new Error(`No answer to ${options.method ?? 'GET'} ${path}. ${state()}`, { cause });
+    }
+  };
+  const get = async (path: string) => answer(path);
   const post = async (path: string, body: unknown) =>
-    answer(
-      await fetch(base + path, {
-        method: 'POST',
-        headers: typeof body === 'string' ? {} : { 'content-type': 'application/json' },
-        body: typeof body === 'string' ? body : JSON.stringify(body),
-      }),
-    );
+    answer(path, {
+      method: 'POST',
+      headers: typeof body === 'string' ? {} : { 'content-type': 'application/json' },
+      body: typeof body === 'string' ? body : JSON.stringify(body),
+    });
   const revision = async () => ((await get('/desk/state')).body as { revision: number }).revision;
   return {
     ...{ base, get, post, revision },
@@ -72,7 +74,7 @@ export async function startRealServer(options: {
     await new Promise((resolve) => setTimeout(resolve, 20));
   }
   return {
-    ...serverAt(base),
+    ...serverAt(base, () => `The server ended with ${server.exitCode ?? server.signalCode}; it said: ${text}`),
     process: server,
     said: () => text,
     async kill() {

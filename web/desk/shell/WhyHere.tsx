@@ -210,6 +210,11 @@ function WhyTable({ why, total, close }: { readonly why: Why; readonly total: nu
           The shelf plan “{why.takenFor.name}” takes this search for “{why.takenFor.search}”.
         </p>
       )}
+      {heldAsCorrected(why).map(({ id, name, corrected }) => (
+        <p key={id} className="mt-2">
+          The shelf plan “{name}” holds since the search is taken for “{corrected}”.
+        </p>
+      ))}
       {why.narrowed.map((text) => (
         <p key={text} className="mt-2">
           “{text}” narrowed the results, and was not looked for as words.
@@ -245,6 +250,12 @@ function SourceName({ source, close }: { readonly source: Why['pulls'][number]; 
       {what} “{source.name}”
     </Link>
   );
+}
+
+/** The plans told of that hold only for what the search was corrected to, each once. */
+function heldAsCorrected({ pulls, first, pin, takenFor, sortedByPlan }: Why) {
+  const told = [pin, first, takenFor, sortedByPlan, ...pulls].filter((source) => source?.corrected !== undefined);
+  return [...new Map(told.map((source) => [source!.id, source!])).values()];
 }
 
 function whatPutItThere(why: Why): string {
