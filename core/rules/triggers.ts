@@ -1,4 +1,5 @@
 import { wordsOf } from '../query/readUnits.ts';
+import { higherInList } from '../setup/parts/plans/planOrder.ts';
 import type { ShelfPlan } from '../setup/parts/plans.ts';
 import type { Setup } from '../setup/schema.ts';
 import { usualHow } from '../setup/terms/planTerms.ts';
@@ -24,7 +25,7 @@ export interface Held extends Triggered {
 export interface Triggers {
   /**
    * Those that hold for the words of a search, folded and in order, or for another way of reading it, or on a collection's
-   * page: the most exact first, then in order of their ids. Each once, for the first reading of those that it holds for as exactly.
+   * page: the most exact first, then as the list has them. Each once, for the first reading of those that it holds for as exactly.
    */
   holdingFor(readings: readonly (readonly string[])[], collection?: string | null): readonly Held[];
   /** Whether any plan holds for words: otherwise a search need not be read for them. */
@@ -115,8 +116,7 @@ export function openTriggers(setup: Setup, language: Language, when: When): Trig
     }
     return sayings;
   };
-  for (const id of Object.keys(setup.plans).sort()) {
-    const own = setup.plans[id]!;
+  for (const [id, own] of Object.entries(setup.plans)) {
     if (!own.on || !holdsAt(own, when)) continue;
     const before = known.get(own);
     const isKnown = before?.vocabulary === setup.vocabulary && before.language === language && before.id === id;
@@ -151,7 +151,9 @@ export function openTriggers(setup: Setup, language: Language, when: When): Trig
           }
       }
       if (collection !== null) for (const triggered of byCollection.get(collection) ?? []) hold(triggered, -1);
-      return [...held.values()].sort((a, b) => moreExact(a, b) || (a.plan.id < b.plan.id ? -1 : 1));
+      return [...held.values()].sort(
+        (a, b) => moreExact(a, b) || higherInList([a.plan.id, a.plan], [b.plan.id, b.plan]),
+      );
     },
   };
 }

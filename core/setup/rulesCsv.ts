@@ -9,6 +9,7 @@ export type RulePart = (typeof ruleParts)[number];
 /** How a field is written in a cell. */
 type CellKind =
   | 'text'
+  | 'number'
   /** `on` or `off`. */
   | 'switch'
   /** Texts with a bar between them. */
@@ -30,7 +31,7 @@ const about = { note: 'text', owner: 'text', since: 'text', lookAgain: 'text' } 
 /** The fields of each part's entries, in the order of the columns. A field that a row leaves empty is not set. */
 export const ruleFields: Readonly<Record<RulePart, Readonly<Record<string, CellKind>>>> = {
   plans: {
-    ...{ name: 'text', on: 'switch', how: 'text', searches: 'list', collections: 'list' },
+    ...{ name: 'text', on: 'switch', rank: 'number', how: 'text', searches: 'list', collections: 'list' },
     ...span,
     ...{ whenChosen: 'json', devices: 'list', first: 'list', only: 'switch', pins: 'pins', pinsWait: 'switch' },
     ...{ pulls: 'pulls', bringIn: 'list', hides: 'list', conditionPulls: 'json', conditionHides: 'json' },
@@ -63,6 +64,7 @@ function cellOf(kind: CellKind, value: unknown): string {
   if (value === undefined) return '';
   switch (kind) {
     case 'text':
+    case 'number':
       return String(value);
     case 'switch':
       return value ? 'on' : 'off';
@@ -125,6 +127,9 @@ function valueIn(kind: CellKind, text: string): unknown {
   switch (kind) {
     case 'text':
       return text;
+    case 'number':
+      if (Number.isNaN(Number(text))) throw new Unreadable(`“${text.slice(0, 60)}” is no number.`);
+      return Number(text);
     case 'switch':
       return !isOff.test(text);
     case 'list':

@@ -73,6 +73,8 @@ export function obviousPlans(
         ? [{ plan, rank: order.indexOf(how), most: Math.max(...held.map((sought) => sought.length)), limits }]
         : [];
     })
-    .sort((a, b) => a.rank - b.rank || b.most - a.most || b.limits - a.limits)
+    .sort(
+      (a, b) => a.rank - b.rank || b.most - a.most || b.limits - a.limits || (a.plan.rank ?? 0) - (b.plan.rank ?? 0),
+    )
     .map(({ plan }) => plan);
 }

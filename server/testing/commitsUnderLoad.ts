@@ -78,7 +78,7 @@ export async function commitsUnderLoad(
     await put(round);
     // Shoppers come first, so an effect takes its time: the next catalog comes while the one after this is worked out.
     const effects = deskAnswers.effect;
-    await until(() => deskAnswers.effect > effects || faults.length > 0, 120_000);
+    await until(() => deskAnswers.effect > effects || faults.length > 0, 300_000);
   }
   isOver = true;
   await Promise.all([...shoppers, ...desks]);

@@ -23,6 +23,7 @@ export const plans = openPart({
   usualFields: {
     ...{ how: usualHow, collections: [], first: [], only: false, bringIn: [], conditionPulls: [], hides: [] },
     banners: [],
+    rank: 0,
     ...{ conditionHides: [], pinsWait: false, wordsOut: [], whenChosen: [] },
   },
   inside: fieldsOf({

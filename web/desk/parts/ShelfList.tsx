@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import { RowList } from './RowList.tsx';
 
 /** From so many rows on only those in sight are there. */
-const manyRows = 60;
+export const manyRows = 60;
 const mostHeight = 640;
 
 /** Rows on shelf edges, each its own; many of them scroll in a box of their own. */

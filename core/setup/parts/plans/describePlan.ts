@@ -117,6 +117,8 @@ export function describePlan({ before, after }: Change<ShelfPlan>, names: NamesF
   const [was, is] = [before.how ?? usualHow, after.how ?? usualHow];
   if (before.searches.join('\n') !== after.searches.join('\n') || was !== is)
     said.push(`${plan} holds ${planHowTexts[is]}: ${listed(after.searches)}`);
+  const [stood, stands] = [before.rank ?? 0, after.rank ?? 0];
+  if (stood !== stands) said.push(`${plan} stands ${stands < stood ? 'higher' : 'lower'} in the list of plans`);
   if (spanInWords(before) !== spanInWords(after)) said.push(`${plan} holds ${spanInWords(after) || 'at any time'}`);
   const pins = productChanges(
     { before: before.pins, after: after.pins },

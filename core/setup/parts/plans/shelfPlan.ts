@@ -23,6 +23,8 @@ export const shelfPlanSchema = z
     on: z.boolean(),
     /** How its searches hold for what a shopper types; absent: exactly. */
     how: z.enum(planHows).optional(),
+    /** Where it stands in the list, the lowest first; absent: 0. Of plans that hold as exactly the higher one comes first. */
+    rank: z.number().optional(),
     /** The searches it holds for, compared folded and word by word. */
     searches: z.array(searchText).max(most.searches),
     /** The collections on whose pages it holds too, by id. */

@@ -1,17 +1,17 @@
 import { Choice } from '../Controls.tsx';
-import { type RuleOrder, ruleOrders } from './ruleOrder.ts';
 
 /** From so many rules on there is a field to find one by, and an order to choose. */
 const many = 8;
 
 /** Finds a rule in a long list, and orders the list. */
-export function FindAndSort({
+export function FindAndSort<Order extends string>({
   label,
   placeholder = label,
   count,
   sought,
   find,
   order,
+  orders,
   sort,
 }: {
   readonly label: string;
@@ -20,8 +20,9 @@ export function FindAndSort({
   readonly count: number;
   readonly sought: string;
   find(text: string): void;
-  readonly order: RuleOrder;
-  sort(order: RuleOrder): void;
+  readonly order: Order;
+  readonly orders: readonly (readonly [Order, string])[];
+  sort(order: Order): void;
 }) {
   if (count < many) return null;
   return (
@@ -33,7 +34,7 @@ export function FindAndSort({
         value={sought}
         onChange={(event) => find(event.target.value)}
       />
-      <Choice<RuleOrder> label="Order of the list" value={order} options={ruleOrders} change={sort} />
+      <Choice label="Order of the list" value={order} options={orders} change={sort} />
     </div>
   );
 }

@@ -12,7 +12,7 @@ import { FindAndSort } from '../../parts/rule/FindAndSort.tsx';
 import type { HidingLimits } from '../../parts/rule/LimitFields.tsx';
 import { LimitFields } from '../../parts/rule/LimitFields.tsx';
 import { RulesFile } from '../../parts/rule/RulesFile.tsx';
-import { inRuleOrder, type RuleOrder } from '../../parts/rule/ruleOrder.ts';
+import { inRuleOrder, type RuleOrder, ruleOrders } from '../../parts/rule/ruleOrder.ts';
 import { Nothing, ScreenHead, Section, shelfRow } from '../../parts/Screen.tsx';
 import { ShelfList } from '../../parts/ShelfList.tsx';
 import { useAttributeLabels } from '../../state/attributes.ts';
@@ -79,12 +79,13 @@ export function Hiding() {
         </div>
       </Section>
       <Section title="Hidden now" note="Tags hide every product that has them, also those that get them later.">
-        <FindAndSort
+        <FindAndSort<RuleOrder>
           label="Find what is hidden"
           count={all.length}
           sought={sought}
           find={setSought}
           order={order}
+          orders={ruleOrders}
           sort={setOrder}
         />
         {listed.length === 0 ? (

@@ -1,58 +1,65 @@
-import { ChevronRight } from 'lucide-react';
-import { useState } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { ChevronsUp, ChevronUp } from 'lucide-react';
+import { useMemo, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { mostEdits } from '../../../../api/limits.ts';
 import { searchKey } from '../../../../core/query/readUnits.ts';
-import type { ShelfPlan } from '../../../../core/setup/parts/plans.ts';
-import { planHowTexts, usualHow } from '../../../../core/setup/terms/planTerms.ts';
-import { isAlways, spanInWords } from '../../../../core/setup/terms/span.ts';
-import { counted } from '../../../look/price.ts';
-import { Button } from '../../parts/Button.tsx';
-import { Switch } from '../../parts/Controls.tsx';
+import { inListOrder, ranksToMove } from '../../../../core/setup/parts/plans/planOrder.ts';
+import { usualHow } from '../../../../core/setup/terms/planTerms.ts';
+import { Button, IconButton } from '../../parts/Button.tsx';
 import { FindAndSort } from '../../parts/rule/FindAndSort.tsx';
 import { RulesFile } from '../../parts/rule/RulesFile.tsx';
-import { inRuleOrder, type RuleOrder } from '../../parts/rule/ruleOrder.ts';
-import { Nothing, ScreenHead, shelfRow } from '../../parts/Screen.tsx';
-import { ShelfList } from '../../parts/ShelfList.tsx';
-import { useChanged } from '../../state/changed.ts';
+import { inRuleOrder, type RuleOrder, ruleOrders } from '../../parts/rule/ruleOrder.ts';
+import { Nothing, ScreenHead } from '../../parts/Screen.tsx';
+import { manyRows, ShelfList } from '../../parts/ShelfList.tsx';
+import { SortableList } from '../../parts/SortableList.tsx';
 import { useDeskState } from '../../state/deskState.ts';
 import { edit } from '../../state/edits.ts';
 import { newPlanId, planFor } from '../../state/planActs.ts';
 import { useTrial } from '../../state/trial.ts';
+import { PlanRow } from './PlanRow.tsx';
 
-function planInWords(plan: ShelfPlan): string {
-  const boosts = plan.pulls.filter(({ pull }) => pull > 1).length;
-  const lowers = plan.pulls.filter(({ pull }) => pull < 1).length;
-  const does = [
-    plan.pins.length > 0 ? counted(plan.pins.length, 'pin') : null,
-    boosts > 0 ? counted(boosts, 'boost') : null,
-    lowers > 0 ? `${lowers} lowered` : null,
-    plan.first
-      ? `${plan.only ? 'only ' : ''}${counted(plan.first.length, 'product')}${plan.only ? '' : ' first'}`
-      : null,
-    plan.bringIn ? `${plan.bringIn.length} brought in` : null,
-    plan.conditionPulls ? counted(plan.conditionPulls.length, 'condition') : null,
-    plan.hides || plan.conditionHides ? 'hides some' : null,
-    plan.banners ? counted(plan.banners.length, 'banner') : null,
-    plan.sort ? 'an order of its own' : null,
-    plan.scope || plan.wordsOut ? 'looks elsewhere' : null,
-    plan.redirect ? 'sends elsewhere' : null,
-    plan.treatAs ? `taken for “${plan.treatAs}”` : null,
-  ].filter(Boolean);
-  return does.length > 0 ? does.join(', ') : 'does nothing yet';
+const orders = [['list', 'in your order'], ...ruleOrders] as const;
+
+/** Moves a plan of a long list higher. */
+function MoveHigher({ name, move }: { readonly name: string; move(by: number): void }) {
+  return (
+    <span className="flex">
+      <IconButton label={`Move ${name} to the top`} onClick={() => move(Number.POSITIVE_INFINITY)}>
+        <ChevronsUp size={15} aria-hidden />
+      </IconButton>
+      <IconButton label={`Move ${name} higher`} onClick={() => move(1)}>
+        <ChevronUp size={15} aria-hidden />
+      </IconButton>
+    </span>
+  );
 }
 
 /** Arrange: plans for named searches. */
 export function ShelfPlans() {
   const { setup } = useDeskState();
-  const changed = useChanged('plans');
   const query = useTrial((state) => state.query);
   const go = useNavigate();
-  const [order, setOrder] = useState<RuleOrder>('name');
-  const plans = inRuleOrder(Object.entries(setup.plans), order, ([, plan]) => plan);
+  const [order, setOrder] = useState<RuleOrder | 'list'>('list');
+  const list = useMemo(() => inListOrder(setup.plans), [setup.plans]);
+  const plans = order === 'list' ? list : inRuleOrder(list, order, ([, plan]) => plan);
   const [sought, setSought] = useState('');
   const shown = plans.filter(([, { name, searches }]) =>
     [name, ...searches].some((text) => text.toLowerCase().includes(sought.toLowerCase())),
   );
+  const rows = shown.map(([id, plan]) => ({ id, plan, name: plan.name }));
+  const placeOf = new Map(list.map(([id], at) => [id, at]));
+  const mayMove = order === 'list' && sought === '';
+  /** Counted from 0, in the whole list. */
+  const move = async (id: string, to: number): Promise<void> => {
+    const ranks = [...ranksToMove(list, id, to)];
+    for (let at = 0; at < ranks.length; at += mostEdits)
+      await edit(
+        ...ranks.slice(at, at + mostEdits).map(([own, rank]) => ({
+          ...{ part: 'plans' as const, key: own },
+          value: { ...setup.plans[own], rank },
+        })),
+      );
+  };
   const key = searchKey(query);
   const known = plans.find(
     ([, plan]) => (plan.how ?? usualHow) === 'exactly' && plan.searches.some((search) => searchKey(search) === key),
@@ -86,45 +93,39 @@ export function ShelfPlans() {
         </Nothing>
       ) : (
         <>
-          <FindAndSort
+          <FindAndSort<RuleOrder | 'list'>
             label="Find a shelf plan"
             placeholder="Find a shelf plan by its name or a search"
             count={plans.length}
             sought={sought}
             find={setSought}
             order={order}
+            orders={orders}
             sort={setOrder}
           />
           {shown.length === 0 && <Nothing>No shelf plan is called that, and none is for that search.</Nothing>}
-          <ShelfList label="Shelf plans" items={shown} keyOf={([id]) => id} rowHeight={58}>
-            {([id, plan]) => (
-              <div className={`${shelfRow(changed(id))} flex w-full items-center gap-3 pl-3`}>
-                <Switch
-                  label={`${plan.name} is in force`}
-                  isOn={plan.on}
-                  change={(on) => void edit({ part: 'plans', key: id, value: { ...plan, on } })}
+          {mayMove && shown.length > 1 && (
+            <p className="mb-1.5 text-[13px] text-soft">
+              Of plans that hold just as exactly, the one higher in this list comes first.
+            </p>
+          )}
+          {mayMove && shown.length <= manyRows ? (
+            <SortableList label="Shelf plans" items={rows} move={({ id }, _, to) => void move(id, to)}>
+              {({ id, plan }, grip) => <PlanRow id={id} plan={plan} before={grip} />}
+            </SortableList>
+          ) : (
+            <ShelfList label="Shelf plans" items={rows} keyOf={({ id }) => id} rowHeight={58}>
+              {({ id, plan }) => (
+                <PlanRow
+                  id={id}
+                  plan={plan}
+                  before={
+                    mayMove && <MoveHigher name={plan.name} move={(by) => void move(id, placeOf.get(id)! - by)} />
+                  }
                 />
-                <Link
-                  to={`/plans/${encodeURIComponent(id)}`}
-                  className="flex min-w-0 flex-1 items-center gap-3 py-2 pr-3 hover:text-press"
-                >
-                  <span className="min-w-0 flex-1">
-                    <span className="block truncate font-semibold">{plan.name}</span>
-                    <span className="block truncate text-[12.5px] text-soft">
-                      {plan.searches.length > 0
-                        ? `${planHowTexts[plan.how ?? usualHow]} ${plan.searches.map((search) => `“${search}”`).join(', ')}`
-                        : plan.collections
-                          ? 'on collection pages'
-                          : 'for no search yet'}{' '}
-                      · {planInWords(plan)}
-                    </span>
-                  </span>
-                  {!isAlways(plan) && <span className="shrink-0 text-[12.5px] text-soft">{spanInWords(plan)}</span>}
-                  <ChevronRight size={16} aria-hidden className="text-soft" />
-                </Link>
-              </div>
-            )}
-          </ShelfList>
+              )}
+            </ShelfList>
+          )}
         </>
       )}
     </>

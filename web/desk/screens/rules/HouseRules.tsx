@@ -9,7 +9,7 @@ import { Button } from '../../parts/Button.tsx';
 import { Switch } from '../../parts/Controls.tsx';
 import { FindAndSort } from '../../parts/rule/FindAndSort.tsx';
 import { RulesFile } from '../../parts/rule/RulesFile.tsx';
-import { inRuleOrder, type RuleOrder } from '../../parts/rule/ruleOrder.ts';
+import { inRuleOrder, type RuleOrder, ruleOrders } from '../../parts/rule/ruleOrder.ts';
 import { Nothing, ScreenHead, shelfRow } from '../../parts/Screen.tsx';
 import { ShelfList } from '../../parts/ShelfList.tsx';
 import { useAttributeLabels } from '../../state/attributes.ts';
@@ -45,12 +45,13 @@ export function HouseRules() {
       <div className="-mt-1.5 mb-2">
         <RulesFile part="houseRules" />
       </div>
-      <FindAndSort
+      <FindAndSort<RuleOrder>
         label="Find a house rule"
         count={Object.keys(setup.houseRules).length}
         sought={sought}
         find={setSought}
         order={order}
+        orders={ruleOrders}
         sort={setOrder}
       />
       {rules.length === 0 ? (
