@@ -57,7 +57,10 @@ export function PlanRow({
         className="flex min-w-0 flex-1 items-center gap-3 py-2 pr-3 hover:text-press"
       >
         <span className="min-w-0 flex-1">
-          <span className="block truncate font-semibold">{plan.name}</span>
+          <span className="flex items-baseline justify-between gap-3">
+            <span className="truncate font-semibold">{plan.name}</span>
+            {!isAlways(plan) && <span className="shrink-0 text-[12.5px] text-soft">{spanInWords(plan)}</span>}
+          </span>
           <span className="block truncate text-[12.5px] text-soft">
             {plan.searches.length > 0
               ? `${planHowTexts[plan.how ?? usualHow]} ${plan.searches.map((search) => `“${search}”`).join(', ')}`
@@ -67,7 +70,6 @@ export function PlanRow({
             · {planInWords(plan)}
           </span>
         </span>
-        {!isAlways(plan) && <span className="shrink-0 text-[12.5px] text-soft">{spanInWords(plan)}</span>}
         <ChevronRight size={16} aria-hidden className="text-soft" />
       </Link>
     </div>
