@@ -23,7 +23,9 @@ export const ruleEndpoints = {
       products: whole,
       ofProducts: whole,
       variants: whole.describe('Those of them that meet it; a product does where one of its variants does.'),
-      missing: z.array(z.string()).describe('Attributes it asks about that the catalog has nothing of.'),
+      missing: z
+        .array(z.string())
+        .describe('Attributes it asks about that the catalog has nothing of, and collections that there are none of.'),
       examples: z.array(cardSchema),
     }),
   }),

@@ -3,6 +3,7 @@ import { pick, seededRandom } from '../core/base/random.ts';
 import { attributeProfiler } from '../core/catalog/profileAttributes.ts';
 import type { CatalogRecord } from '../core/catalog/record.ts';
 import { firstText, textsOf } from '../core/catalog/record.ts';
+import { onDay } from '../core/conditions/asked.ts';
 import { bindCondition } from '../core/conditions/bindCondition.ts';
 import { snapshotBuilder } from '../core/index/buildSnapshot.ts';
 import { openSnapshot } from '../core/index/snapshot.ts';
@@ -163,7 +164,7 @@ export function runRules(rest: readonly string[]): void {
           match: 'all',
           tests: [{ how: 'contains', attribute: 'brand', text: brands[at]!.slice(0, 3) }, { how: 'inStock' }],
         },
-        20_000,
+        onDay(20_000),
       ),
     )}`,
   );

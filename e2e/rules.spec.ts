@@ -149,3 +149,34 @@ test('what is over or contradicts itself is listed with its mend, and switched o
   await expect(page.getByLabel('First day of the rule', { exact: true })).toHaveValue('2027-09-01');
   await desk.undoAll();
 });
+
+test('a house rule for what is in a collection counts it, says so, and does it', async ({ page }) => {
+  const desk = new Desk(page);
+  await desk.open('/house-rules');
+  await desk.trial('sketchbook');
+  await page.getByRole('button', { name: 'New house rule' }).click();
+  await page.getByLabel('What is asked about').selectOption('Collection');
+  await page.getByRole('button', { name: 'Choose a collection' }).click();
+  await page.getByPlaceholder('Type a collection').fill('Gifts under');
+  await page.getByRole('option', { name: 'Gifts under £10' }).click();
+  await expect(page.getByText(/^\d+ products of [\d,]+ meet this now/)).toBeVisible();
+  await page.getByLabel('How it is compared').selectOption('is not in');
+  await page.getByRole('button', { name: 'Done' }).click();
+  await expect(page.getByRole('link', { name: /Gifts under £10/ })).toContainText('it is not in “Gifts under £10”');
+  await desk.undoAll();
+});
+
+test('of plans that hold just as exactly the higher one pins; moved higher from the keyboard', async ({ page }) => {
+  const desk = new Desk(page);
+  await desk.open('/plans');
+  const names = () => page.getByRole('list', { name: 'Shelf plans' }).getByRole('link').allInnerTexts();
+  const [first, second] = await names();
+  await page
+    .getByRole('button', { name: /^Move / })
+    .nth(1)
+    .focus();
+  for (const key of ['Space', 'ArrowUp', 'Space']) await page.keyboard.press(key);
+  await expect.poll(names).toEqual([second, first, ...(await names()).slice(2)]);
+  await desk.undoAll();
+  await expect.poll(async () => (await names())[0]).toBe(first);
+});

@@ -3,8 +3,9 @@ import { seededRandom } from '../base/random.ts';
 import { type Condition, conditionSchema, type Test } from '../setup/terms/condition.ts';
 import { meetsCondition } from '../testing/obviousConditions.ts';
 import { randomCatalog, recordsOf, snapshotOf } from '../testing/randomCatalog.ts';
-import { randomCondition } from '../testing/randomCondition.ts';
-import { bindCondition, missingAttributes } from './bindCondition.ts';
+import { namedCollections, randomCondition } from '../testing/randomCondition.ts';
+import { type Collections, onDay } from './asked.ts';
+import { bindCondition, missingAttributes, missingCollections } from './bindCondition.ts';
 import { countIn, eachIn, isIn } from './recordSet.ts';
 
 const records = recordsOf([
@@ -26,7 +27,7 @@ const records = recordsOf([
 const snapshot = snapshotOf(records);
 const today = Date.parse('2026-11-28') / 86_400_000;
 function meeting(...tests: Condition['tests']): string[] {
-  const set = bindCondition(snapshot, { match: 'all', tests }, today);
+  const set = bindCondition(snapshot, { match: 'all', tests }, onDay(today));
   return records.filter((_, record) => isIn(set, record)).map(({ id }) => id);
 }
 
@@ -76,6 +77,26 @@ test('a test of an attribute that is gone is met by nothing, whichever way it co
   expect(missingAttributes(snapshot, condition)).toEqual(['constructor', 'brand']);
 });
 
+test('collections are asked about by what is in them as it is now, and those that are gone are in none', () => {
+  const members = new Map([['mine', { condition: null, products: ['b1'] }]]);
+  const test = { how: 'inCollection', collections: ['mine'] } as const;
+  const asking = (how: 'inCollection' | 'notInCollection', ...collections: string[]): Condition => ({
+    match: 'all',
+    tests: [{ how, collections }],
+  });
+  const met = (condition: Condition, now: Collections = members): number =>
+    countIn(bindCondition(snapshot, condition, { today, collections: now }));
+  expect(met(asking('inCollection', 'mine'))).toBe(1);
+  expect(met(asking('notInCollection', 'mine', 'gone'))).toBe(snapshot.records - 1);
+  for (const how of ['inCollection', 'notInCollection'] as const) expect(met(asking(how, 'gone'))).toBe(0);
+  expect(missingCollections(asking('inCollection', 'mine', 'gone'), { today, collections: members })).toEqual(['gone']);
+  const other = new Map([
+    ['mine', { condition: { match: 'all', tests: [{ how: 'inStock' }] }, products: [] } as const],
+  ]);
+  const inStock = bindCondition(snapshot, { match: 'all', tests: [{ how: 'inStock' }] }, onDay(today));
+  expect(met({ match: 'all', tests: [test, { how: 'inStock' }] } as never, other as never)).toBe(countIn(inStock));
+});
+
 test('conditions of random catalogs hold for just the records that meet them', () => {
   for (let seed = 1; seed <= 60; seed++) {
     const random = seededRandom(seed);
@@ -83,9 +104,10 @@ test('conditions of random catalogs hold for just the records that meet them', (
     const own = snapshotOf(catalog);
     for (let round = 0; round < 12; round++) {
       const condition = randomCondition(random);
-      const set = bindCondition(own, condition, today);
+      const collections = namedCollections(own);
+      const set = bindCondition(own, condition, { today, collections: new Map(Object.entries(collections)) });
       const expected = catalog.flatMap((record, at) =>
-        meetsCondition(own.attributes, record, condition, today) ? [at] : [],
+        meetsCondition(own.attributes, record, condition, today, collections) ? [at] : [],
       );
       const found: number[] = [];
       eachIn(set, (record) => found.push(record));

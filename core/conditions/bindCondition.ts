@@ -6,6 +6,7 @@ import type { Snapshot } from '../index/snapshot.ts';
 import { stockAttributes, stockOf } from '../index/stock.ts';
 import type { Condition, Test, TestGroup } from '../setup/terms/condition.ts';
 import { sameValue } from '../values/valueGroups.ts';
+import { type Asked, type Members, onDay } from './asked.ts';
 import { combined, complement, emptySet, type RecordSet, setOf } from './recordSet.ts';
 
 /** Sets kept for each index: those of 500 rules with a few tests each take 25 MB of 100,000 records. */
@@ -58,7 +59,8 @@ function withValues(
   return set;
 }
 
-type Named = Exclude<Test, { how: 'inStock' | 'soldOut' | 'reduced' }>;
+type CollectionTest = Extract<Test, { how: 'inCollection' | 'notInCollection' }>;
+type Named = Exclude<Test, { how: 'inStock' | 'soldOut' | 'reduced' } | CollectionTest>;
 type TextTest = Extract<Test, { how: 'is' | 'isNot' | 'contains' | 'startsWith' }>;
 const isOfTexts = (test: Test): test is TextTest =>
   test.how === 'is' || test.how === 'isNot' || test.how === 'contains' || test.how === 'startsWith';
@@ -120,16 +122,43 @@ function namedTest(
 const isGroup = (part: Test | TestGroup): part is TestGroup => 'match' in part;
 const testsIn = ({ tests }: Condition): Test[] => tests.flatMap((part) => (isGroup(part) ? part.tests : [part]));
 
+const isOfCollections = (test: Test): test is CollectionTest =>
+  test.how === 'inCollection' || test.how === 'notInCollection';
+/** The collections a test names that there are. */
+const membersOf = (test: Test, { collections }: Asked): Members[] =>
+  isOfCollections(test) ? test.collections.flatMap((id) => collections.get(id) ?? []) : [];
+
+/** Collections by number: an edit makes a new one of what it changes. */
+const numbers = new WeakMap<Members, number>();
+let last = 0;
+function numberOf(members: Members): number {
+  const known = numbers.get(members) ?? ++last;
+  numbers.set(members, known);
+  return known;
+}
+
+/** What some tests depend on besides the catalog, as a text. */
+function changesWith(tests: readonly Test[], asked: Asked): string {
+  const members = tests.flatMap((test) => membersOf(test, asked));
+  const isOfDay = tests.some(({ how }) => how === 'lastDays');
+  const theirs = members.some(({ condition }) => condition && testsIn(condition).some(({ how }) => how === 'lastDays'));
+  return [isOfDay || theirs ? asked.today : '', ...members.map(numberOf)].join(' ');
+}
+
 /** The attributes whose values and amounts decide a test. */
-function readBy(test: Test): readonly string[] {
+function readBy(test: Test, asked: Asked): readonly string[] {
   if (test.how === 'inStock' || test.how === 'soldOut') return stockAttributes;
+  if (isOfCollections(test))
+    return membersOf(test, asked).flatMap(({ condition }) =>
+      condition ? testsIn(condition).flatMap((own) => readBy(own, onDay(asked.today))) : [],
+    );
   return test.how === 'reduced' ? ['price', 'former_price'] : [test.attribute];
 }
 
 /** The record's test, or null where the catalog has nothing to hold it to. */
 function testOf(
   snapshot: Snapshot,
-  test: Exclude<Test, TextTest>,
+  test: Exclude<Test, TextTest | CollectionTest>,
   today: number,
 ): ((record: number) => boolean) | null {
   switch (test.how) {
@@ -149,42 +178,68 @@ function testOf(
   }
 }
 
+/** The records in a collection. Cost: what binding its condition costs, or a look at each product chosen by hand. */
+export function recordsIn(snapshot: Snapshot, { condition, products }: Members, today: number): RecordSet {
+  if (condition) return bindCondition(snapshot, condition, onDay(today));
+  const set = emptySet(snapshot.records);
+  for (const product of products) {
+    const family = snapshot.findFamily(product);
+    if (family < 0) continue;
+    const [from, to] = snapshot.recordsOf(family);
+    for (let record = from; record < to; record++) set[record >>> 5]! |= 1 << (record & 31);
+  }
+  return set;
+}
+
+/** The records in any of some collections, or in none of them; nothing where there is none of those named. */
+function byCollections(snapshot: Snapshot, test: CollectionTest, asked: Asked): RecordSet {
+  const named = membersOf(test, asked).map((members) => recordsIn(snapshot, members, asked.today));
+  if (named.length === 0) return emptySet(snapshot.records);
+  const met = combined(named, 'any');
+  return test.how === 'notInCollection' ? complement(met, snapshot.records) : met;
+}
+
 /** The records that meet one test, worked out once as long as catalog and test stay. */
-function bindTest(snapshot: Snapshot, test: Test, today: number): RecordSet {
+function bindTest(snapshot: Snapshot, test: Test, asked: Asked): RecordSet {
   const { records } = snapshot;
-  const key = JSON.stringify(test);
-  return sets(snapshot, readBy(test), test.how === 'lastDays' ? `${key} ${today}` : key, () => {
+  return sets(snapshot, readBy(test, asked), `${JSON.stringify(test)} ${changesWith([test], asked)}`, () => {
     if (isOfTexts(test)) return byTexts(snapshot, test);
-    const passes = testOf(snapshot, test, today);
+    if (isOfCollections(test)) return byCollections(snapshot, test, asked);
+    const passes = testOf(snapshot, test, asked.today);
     return passes ? setOf(records, passes) : emptySet(records);
   });
 }
 
 /**
  * The records that meet a condition: variants, each by what it has itself. A test of an attribute that the catalog does not
- * have, or has no values or amounts of, is met by nothing, whichever way it compares, so that a rule whose attribute is
- * gone does nothing. `today` is in days since 1970. Cost: a pass over the records for each test that is new, else a pass
+ * have, or has no values or amounts of, and one of collections that are gone, is met by nothing, whichever way it compares,
+ * so that a rule whose attribute is gone does nothing. Cost: a pass over the records for each test that is new, else a pass
  * over the set's items.
  */
-export function bindCondition(snapshot: Snapshot, condition: Condition, today: number): RecordSet {
-  const asked = testsIn(condition);
-  const key = JSON.stringify(condition);
-  const isOfDay = asked.some(({ how }) => how === 'lastDays');
-  return sets(snapshot, [...new Set(asked.flatMap(readBy))], isOfDay ? `${key} ${today}` : key, () =>
-    combineTests(snapshot, condition, today),
+export function bindCondition(snapshot: Snapshot, condition: Condition, asked: Asked): RecordSet {
+  const tests = testsIn(condition);
+  const attributes = [...new Set(tests.flatMap((test) => readBy(test, asked)))];
+  return sets(snapshot, attributes, `${JSON.stringify(condition)} ${changesWith(tests, asked)}`, () =>
+    combineTests(snapshot, condition, asked),
   );
 }
 
-function combineTests(snapshot: Snapshot, { match, tests }: Condition, today: number): RecordSet {
+function combineTests(snapshot: Snapshot, { match, tests }: Condition, asked: Asked): RecordSet {
   const parts = tests.map((part) =>
     isGroup(part)
       ? combined(
-          part.tests.map((test) => bindTest(snapshot, test, today)),
+          part.tests.map((test) => bindTest(snapshot, test, asked)),
           part.match,
         )
-      : bindTest(snapshot, part, today),
+      : bindTest(snapshot, part, asked),
   );
   return combined(parts, match);
+}
+
+/** The collections a condition asks about that there are none of, by id. */
+export function missingCollections(condition: Condition, { collections }: Asked): string[] {
+  const named = testsIn(condition).flatMap((test) => (isOfCollections(test) ? test.collections : []));
+  return [...new Set(named)].filter((id) => !collections.has(id));
 }
 
 /** The attributes a condition asks about that a catalog has nothing of: a rule with one of them says so. */

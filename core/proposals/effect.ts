@@ -1,5 +1,6 @@
 import { pageSize } from '../compare/firstPage.ts';
 import type { WeighedSearch } from '../compare/weighedSearch.ts';
+import type { Collections } from '../conditions/asked.ts';
 import { type Engine, prepareSetup } from '../search/prepareSetup.ts';
 import { rank } from '../search/rank.ts';
 import type { Setup } from '../setup/schema.ts';
@@ -38,8 +39,19 @@ interface Page {
   readonly dropped: number;
 }
 
-function pagesUnder(engine: Engine, setup: Setup, now: number, searches: readonly WeighedSearch[]): Page[] {
-  const prepared = prepareSetup(engine, setup, now);
+/** When, and with which collections, setups are compared. */
+interface Under {
+  readonly now: number;
+  readonly collections: Collections;
+}
+
+function pagesUnder(
+  engine: Engine,
+  setup: Setup,
+  { now, collections }: Under,
+  searches: readonly WeighedSearch[],
+): Page[] {
+  const prepared = prepareSetup(engine, setup, now, collections);
   return searches.map(({ search }) => {
     const ranking = rank(engine, prepared, { query: search, filters: {}, page: 1, limit: pageSize }, pageSize);
     const products = ranking.placed.map(({ candidate }) => ranking.candidates.families[candidate]!).join(' ');
@@ -51,13 +63,13 @@ function pagesUnder(engine: Engine, setup: Setup, now: number, searches: readonl
 export function effectsOf(
   engine: Engine,
   setup: Setup,
-  now: number,
+  under: Under,
   changes: readonly (readonly EntryEdit[])[],
   { searches, areMadeUp }: TriedSearches,
 ): Effect[] {
-  const before = pagesUnder(engine, setup, now, searches);
+  const before = pagesUnder(engine, setup, under, searches);
   return changes.map((edits) => {
-    const after = pagesUnder(engine, edits.reduce(withEntry, setup), now, searches);
+    const after = pagesUnder(engine, edits.reduce(withEntry, setup), under, searches);
     const changed = searches.filter((_, at) => before[at]!.products !== after[at]!.products);
     return {
       areMadeUp,

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { adviseAttribute } from '../catalog/adviseAttribute.ts';
 import { readStandardRow } from '../catalog/readRow.ts';
+import { noCollections } from '../conditions/asked.ts';
 import { openEngine, prepareSetup } from '../search/prepareSetup.ts';
 import { initialSetup } from '../setup/initialSetup.ts';
 import type { Setup } from '../setup/schema.ts';
@@ -95,13 +96,16 @@ describe('its effect on real searches', () => {
   ];
   const hair = proposed(foreign).find(({ id }) => id === 'attribute:hair')!;
   test('is told in first pages, weighed by how often they are asked for', () => {
-    const [effect, none] = effectsOf(engine, foreign, 0, [hair.edits, []], { searches, areMadeUp: false });
+    const [effect, none] = effectsOf(engine, foreign, { now: 0, collections: noCollections }, [hair.edits, []], {
+      searches,
+      areMadeUp: false,
+    });
     expect(effect).toMatchObject({ looked: 3, changed: 1, times: 30, examples: ['sable brush'] });
     expect(none).toMatchObject({ changed: 0, times: 0, rescued: [] });
     expect(reasonToWithhold('attribute', effect!)).toBeNull();
   });
   test('a proposal that changes nothing, or floods the searches, is held back', () => {
-    const [effect] = effectsOf(engine, foreign, 0, [hair.edits], {
+    const [effect] = effectsOf(engine, foreign, { now: 0, collections: noCollections }, [hair.edits], {
       searches: [{ search: 'number', searches: 1 }],
       areMadeUp: false,
     });

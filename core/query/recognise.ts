@@ -1,5 +1,6 @@
 import { levelMark } from '../catalog/levels.ts';
 import { labelFromKey } from '../catalog/standardColumns.ts';
+import type { Asked } from '../conditions/asked.ts';
 import { bindCondition } from '../conditions/bindCondition.ts';
 import { isIn, type RecordSet } from '../conditions/recordSet.ts';
 import { perSnapshot } from '../index/perSnapshot.ts';
@@ -142,12 +143,12 @@ export interface Recogniser {
   recognise(units: readonly SoughtWord[], asWords: ReadonlySet<string>): readonly Recognised[];
 }
 
-/** Binds what a setup recognises to a catalog. `today` is in days since 1970. Cost: values are read when first looked for. */
+/** Binds what a setup recognises to a catalog. Cost: values are read when first looked for. */
 export function bindRecogniser(
   snapshot: Snapshot,
   setup: Setup,
   { fixed }: Pick<Vocabulary, 'fixed'>,
-  today: number,
+  asked: Asked,
 ): Recogniser {
   const entries = Object.values(setup.vocabulary).flatMap((entry) => (entry.what === 'recognised' ? [entry] : []));
   const ways = new Map(entries.flatMap(({ attributes = {} }) => Object.entries(attributes)));
@@ -159,7 +160,7 @@ export function bindRecogniser(
         snapshot,
         readUnits(words, knowsIn(snapshot)).map(({ token }) => token),
       );
-      if (key !== '' && !conditions.has(key)) conditions.set(key, testOf(bindCondition(snapshot, condition, today)));
+      if (key !== '' && !conditions.has(key)) conditions.set(key, testOf(bindCondition(snapshot, condition, asked)));
     }
   const labelKeys = new Map(
     attributes.flatMap(({ key, label }) =>

@@ -1,3 +1,4 @@
+import { type Asked, type Collections, noCollections } from '../conditions/asked.ts';
 import { bindCondition } from '../conditions/bindCondition.ts';
 import type { RecordSet } from '../conditions/recordSet.ts';
 import type { Snapshot } from '../index/snapshot.ts';
@@ -17,25 +18,29 @@ export const holdsIn = ({ places }: { readonly places?: readonly Place[] | undef
   places === undefined || places.includes(place);
 
 /** What met each rule last: rules that an edit leaves alone stay the same value, and are bound again with every edit. */
-const metBefore = new WeakMap<
-  HouseRule,
-  { readonly snapshot: Snapshot; readonly today: number; readonly met: RecordSet }
->();
-function metBy(snapshot: Snapshot, rule: HouseRule, today: number): RecordSet {
+const metBefore = new WeakMap<HouseRule, Asked & { readonly snapshot: Snapshot; readonly met: RecordSet }>();
+function metBy(snapshot: Snapshot, rule: HouseRule, asked: Asked): RecordSet {
+  const { today, collections } = asked;
   const before = metBefore.get(rule);
-  if (before?.snapshot === snapshot && before.today === today) return before.met;
-  const met = bindCondition(snapshot, rule.condition, today);
-  metBefore.set(rule, { snapshot, today, met });
+  if (before?.snapshot === snapshot && before.today === today && before.collections === collections) return before.met;
+  const met = bindCondition(snapshot, rule.condition, asked);
+  metBefore.set(rule, { snapshot, today, collections, met });
   return met;
 }
 
 /** The house rules that are switched on and hold at an instant, in order of their ids. Cost: a condition for each that is new. */
-export function rulesInForce(snapshot: Snapshot, setup: Setup, when: When): readonly BoundRule[] {
+export function rulesInForce(
+  snapshot: Snapshot,
+  setup: Setup,
+  when: When,
+  collections: Collections = noCollections,
+): readonly BoundRule[] {
+  const asked = { today: when.today, collections };
   return Object.keys(setup.houseRules)
     .sort()
     .flatMap((id) => {
       const rule = setup.houseRules[id]!;
       if (!rule.on || !holdsAt(rule, when)) return [];
-      return [{ ...rule, id, met: metBy(snapshot, rule, when.today) }];
+      return [{ ...rule, id, met: metBy(snapshot, rule, asked) }];
     });
 }

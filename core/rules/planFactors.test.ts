@@ -1,4 +1,5 @@
 import { expect, test } from '@jest/globals';
+import { onDay } from '../conditions/asked.ts';
 import type { Condition } from '../setup/terms/condition.ts';
 import { recordsOf, snapshotOf } from '../testing/randomCatalog.ts';
 import type { Effect, Source } from './effects.ts';
@@ -22,7 +23,7 @@ const byCondition = (factor: number, but: string[], id = 'p'): Effect => ({
   source: source(id),
 });
 const of = (effects: Effect[], product: string) => {
-  const factors = planFactors(snapshot, effects, 0);
+  const factors = planFactors(snapshot, effects, onDay(0));
   const family = snapshot.findFamily(product);
   return { factors: factors.on(family).map(({ factor }) => factor), times: factors.times(family, 2) };
 };
@@ -36,10 +37,10 @@ test('inside one plan a product named by itself goes by its own strength, across
 
 test('many products at once are multiplied as each by itself is', () => {
   const effects = [named('a', 3), byCondition(5, ['a']), byCondition(0.5, [], 'q'), named('gone', 9)];
-  const factors = planFactors(snapshot, effects, 0);
+  const factors = planFactors(snapshot, effects, onDay(0));
   const families = Uint32Array.from(['a', 'b', 'c'].map(snapshot.findFamily)).sort();
   const into = new Float64Array(3).fill(2);
   factors.multiply(into, families);
   expect([...into]).toEqual([...families].map((family) => factors.times(family, 2)));
-  expect(planFactors(snapshot, [], 0)).toMatchObject({ isNone: true });
+  expect(planFactors(snapshot, [], onDay(0))).toMatchObject({ isNone: true });
 });

@@ -1,4 +1,5 @@
 import { indexAmong } from '../base/sorted.ts';
+import type { Asked } from '../conditions/asked.ts';
 import { bindCondition } from '../conditions/bindCondition.ts';
 import { isIn, type RecordSet } from '../conditions/recordSet.ts';
 import type { Snapshot } from '../index/snapshot.ts';
@@ -32,7 +33,7 @@ const isFor = (bound: Bound, family: number): boolean =>
   'own' in bound ? bound.own === family : isIn(bound.met, family) && !bound.but.has(family);
 
 /** Binds the factors among some effects to a catalog. Cost: what the plans name, and a look for each condition, which are kept. */
-export function planFactors(snapshot: Snapshot, effects: readonly Effect[], today: number): PlanFactors {
+export function planFactors(snapshot: Snapshot, effects: readonly Effect[], asked: Asked): PlanFactors {
   const factors = effects.flatMap((effect): Bound[] => {
     const { source } = effect;
     if (effect.what === 'factor') {
@@ -40,7 +41,7 @@ export function planFactors(snapshot: Snapshot, effects: readonly Effect[], toda
       return own < 0 ? [] : [{ factor: effect.factor, source, own }];
     }
     if (effect.what !== 'conditionFactor') return [];
-    const met = familiesMet(snapshot, bindCondition(snapshot, effect.condition, today));
+    const met = familiesMet(snapshot, bindCondition(snapshot, effect.condition, asked));
     const but = new Set([...effect.but].map((product) => snapshot.findFamily(product)));
     return [{ factor: effect.factor, source, met, but }];
   });

@@ -1,6 +1,7 @@
 import { named, own } from '../base/named.ts';
 import { attributeProfiler } from '../catalog/profileAttributes.ts';
 import type { AttributeValue, CatalogRecord } from '../catalog/record.ts';
+import type { Collections } from '../conditions/asked.ts';
 import type { Article, Collection, Content } from '../content/decidedContent.ts';
 import { snapshotBuilder } from '../index/buildSnapshot.ts';
 import { patchSnapshot } from '../index/patchSnapshot.ts';
@@ -17,6 +18,8 @@ import { rank } from './rank.ts';
 /** Articles and collections with an index of their own each: they never take a product's place, nor its words' rarity. */
 export interface ContentEngine {
   readonly content: Content;
+  /** The collections by id, as conditions name them. */
+  readonly members: Collections;
   readonly engines: Readonly<Record<ContentKind, Engine | null>>;
 }
 
@@ -86,7 +89,8 @@ export function openContent(content: Content, language: Language = 'en', before?
       engineOf(records, language)
     );
   };
-  return { content, engines: { article: engineFor('article'), collection: engineFor('collection') } };
+  const members = new Map(content.collections.map((collection) => [collection.id, collection]));
+  return { content, members, engines: { article: engineFor('article'), collection: engineFor('collection') } };
 }
 
 /** What a setup decides about one kind: whether search finds it, and how much each attribute counts. */

@@ -1,6 +1,7 @@
 import { own } from '../base/named.ts';
 import { placeAmong } from '../base/sorted.ts';
 import { isIndexedAsText } from '../catalog/profileAttributes.ts';
+import type { Asked } from '../conditions/asked.ts';
 import { bindCondition } from '../conditions/bindCondition.ts';
 import { eachIn } from '../conditions/recordSet.ts';
 import { hiddenMark, isHidden } from '../index/recordMask.ts';
@@ -19,7 +20,7 @@ export function hiddenByPlans(
   snapshot: Snapshot,
   hidden: Uint8Array | null,
   effects: readonly Effect[],
-  today: number,
+  asked: Asked,
 ): Uint8Array | null {
   const hides = effects.filter((effect) => effect.what === 'hide');
   const only = effects.find((effect) => effect.what === 'only');
@@ -35,7 +36,7 @@ export function hiddenByPlans(
   }
   for (const { of } of hides) {
     if ('condition' in of)
-      eachIn(bindCondition(snapshot, of.condition, today), (record) => {
+      eachIn(bindCondition(snapshot, of.condition, asked), (record) => {
         all[record] = hiddenMark;
       });
     else {
@@ -70,9 +71,9 @@ export function hiddenOutside(
   snapshot: Snapshot,
   hidden: Uint8Array | null,
   condition: Condition,
-  today: number,
+  asked: Asked,
 ): Uint8Array {
-  const met = bindCondition(snapshot, condition, today);
+  const met = bindCondition(snapshot, condition, asked);
   const all = new Uint8Array(snapshot.records).fill(hiddenMark);
   eachIn(met, (record) => {
     if (!isHidden(hidden, record)) all[record] = 0;

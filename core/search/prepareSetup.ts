@@ -1,4 +1,5 @@
 import { localDay } from '../base/localTime.ts';
+import { type Asked, type Collections, noCollections } from '../conditions/asked.ts';
 import { type BoundFilter, bindFilters } from '../facets/boundFilter.ts';
 import { type LeftOut, openLeftOut } from '../index/leftOut.ts';
 import type { NumberColumn } from '../index/numberColumns.ts';
@@ -95,6 +96,8 @@ export interface PreparedSetup {
   readonly spelling: Spelling;
   /** The storefront's day, in days since 1970. */
   readonly today: number;
+  /** What conditions are held to besides the catalog. */
+  readonly asked: Asked;
 }
 
 /** The hidden records with everything sold out besides. */
@@ -107,15 +110,21 @@ function withSoldOut({ inStock }: Engine, hidden: Uint8Array | null): Uint8Array
 /**
  * Binds a setup to a snapshot. Nothing of the index is rebuilt: this is why a weight, a switch, a filter or a plan
  * shows at once. `now` is in milliseconds since 1970: what is bound holds for as long as `periodOf` and the storefront's day
- * stay the same. Cost: a pass over the records for each tie-breaker and where something is hidden.
+ * stay the same. `collections` are those that conditions may name. Cost: a pass over the records for each tie-breaker and where something is hidden.
  */
-export function prepareSetup(engine: Engine, setup: Setup, now: number): PreparedSetup {
+export function prepareSetup(
+  engine: Engine,
+  setup: Setup,
+  now: number,
+  collections: Collections = noCollections,
+): PreparedSetup {
   const { snapshot } = engine;
   const { timeZone } = setup.storefront.shop;
   const today = localDay(timeZone, now);
   const when: When = { now, today, timeZone };
+  const asked: Asked = { today, collections };
   const { tieBreakers, closeCall, soldOut, sorting, partNumbers } = setup.relevance;
-  const rules = rulesInForce(snapshot, setup, when);
+  const rules = rulesInForce(snapshot, setup, when, collections);
   const hidden = hiddenRecords(snapshot, setup, rules, when);
   const standing = standingAt(engine, rules, stockPlaces);
   const place = (name: StockPlace): AtPlace => ({
@@ -152,8 +161,9 @@ export function prepareSetup(engine: Engine, setup: Setup, now: number): Prepare
     exactSku: partNumbers.lead && (setup.attributes.sku?.searchable ?? false),
     vocabulary,
     phrases: bindPhrases(snapshot, setup, vocabulary, isRead),
-    recogniser: bindRecogniser(snapshot, setup, vocabulary, today),
+    recogniser: bindRecogniser(snapshot, setup, vocabulary, asked),
     spelling: spellingOf(setup),
     today,
+    asked,
   };
 }

@@ -235,8 +235,8 @@ export function rank(
   const request = looked === asked.query ? asked : { ...asked, query: looked };
   const place = scope ? 'collections' : request.box ? 'box' : 'results';
   const { soldOutLast } = prepared.at[place];
-  const byPlans = hiddenByPlans(snapshot, prepared.at[place].hidden, effects, prepared.today);
-  const hidden = scoped?.condition ? hiddenOutside(snapshot, byPlans, scoped.condition, prepared.today) : byPlans;
+  const byPlans = hiddenByPlans(snapshot, prepared.at[place].hidden, effects, prepared.asked);
+  const hidden = scoped?.condition ? hiddenOutside(snapshot, byPlans, scoped.condition, prepared.asked) : byPlans;
   const isAsAsked = request === asked && meant !== null;
   const understood = isAsAsked ? meant : understand(engine, prepared, request, mode !== 'none');
   const { query, price, strong, narrowing } = understood;
@@ -291,7 +291,7 @@ export function rank(
   // A collection put in order by hand or by an attribute keeps it: nothing there is ordered by score.
   const keepsOrder = own !== null && (own.byHand !== null || own.sort !== null);
   const standing = keepsOrder ? null : prepared.at[place].standing;
-  const factors = planFactors(snapshot, keepsOrder ? [] : effects, prepared.today);
+  const factors = planFactors(snapshot, keepsOrder ? [] : effects, prepared.asked);
   // Only factors change scores; without any, the grouper's own column is read as it is.
   const isPulled = !factors.isNone || standing !== null;
   const scores = isPulled ? candidates.scores.slice() : candidates.scores;

@@ -1,4 +1,4 @@
-import { bindCondition } from '../conditions/bindCondition.ts';
+import { recordsIn } from '../conditions/bindCondition.ts';
 import { isIn } from '../conditions/recordSet.ts';
 import type { Collection } from '../content/decidedContent.ts';
 import type { Snapshot } from '../index/snapshot.ts';
@@ -27,7 +27,7 @@ export function bindScope(snapshot: Snapshot, collection: Collection, today: num
     const contains = (record: number): boolean => byHand.has(snapshot.recordFamily[record]!);
     return { id, title, contains, byHand, first: [], sort: null };
   }
-  const set = bindCondition(snapshot, condition, today);
+  const set = recordsIn(snapshot, collection, today);
   return {
     id,
     title,

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import type { ExplainedSignal } from '../answer/answer.ts';
 import { pick, seededRandom } from '../base/random.ts';
+import { decidedContent } from '../content/decidedContent.ts';
 import { changesBetween } from '../setup/entries.ts';
 import { initialSetup } from '../setup/initialSetup.ts';
 import { obviousSearch } from '../testing/obviousSearch.ts';
@@ -25,7 +26,9 @@ function compareOn(seed: number): number {
     const queries = Array.from({ length: 6 }, () => randomQuery(random));
     const setup = randomSetup(random, snapshot, queries);
     const now = 20_700 * 86_400_000 + 12 * 3_600_000;
-    const prepared = prepareSetup(engine, setup, now);
+    const { collections } = decidedContent({ articles: [], collections: [] }, setup);
+    const byId = new Map(collections.map((collection) => [collection.id, collection]));
+    const prepared = prepareSetup(engine, setup, now, byId);
     for (const query of queries) {
       const typing = random() < 0.3;
       const box = random() < 0.2;

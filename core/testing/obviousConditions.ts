@@ -1,5 +1,6 @@
 import { type AttributeProfile, hasValueColumn, isNumeric } from '../catalog/profileAttributes.ts';
 import { type CatalogRecord, textsOf } from '../catalog/record.ts';
+import type { Setup } from '../setup/schema.ts';
 import type { Condition, Test } from '../setup/terms/condition.ts';
 import { fold } from '../text/fold.ts';
 
@@ -7,12 +8,27 @@ const asDay = (value: unknown): number =>
   typeof value === 'string' ? Date.parse(`${value}T00:00:00Z`) / 86_400_000 : Number.NaN;
 const plain = (text: string): string => fold(text).trim().split(/\s+/).join(' ');
 
+/** By id, what is in each collection. */
+export type MadeCollections = Readonly<
+  Record<string, { readonly condition: Condition | null; readonly products: readonly string[] }>
+>;
+/** The collections made in a setup. */
+export const madeCollections = ({ content }: Setup): MadeCollections =>
+  Object.fromEntries(
+    Object.values(content).flatMap((entry) =>
+      entry.what === 'collection'
+        ? [[entry.id, { condition: entry.condition ?? null, products: entry.products ?? [] }]]
+        : [],
+    ),
+  );
+
 /** Whether a record meets a condition, by looking at what it has: what the sets of records are held to. */
 export function meetsCondition(
   attributes: readonly AttributeProfile[],
   record: CatalogRecord,
   { match, tests }: Condition,
   today: number,
+  collections: MadeCollections = {},
 ): boolean {
   const meets = (test: Test): boolean => {
     const amountOf = (key: string): number => {
@@ -25,6 +41,13 @@ export function meetsCondition(
     if (test.how === 'inStock') return record.values.availability !== 'Sold out';
     if (test.how === 'soldOut') return record.values.availability === 'Sold out';
     if (test.how === 'reduced') return amountOf('former_price') > amountOf('price');
+    if (test.how === 'inCollection' || test.how === 'notInCollection') {
+      const named = test.collections.flatMap((id) => collections[id] ?? []);
+      const isIn = named.some(({ condition, products }) =>
+        condition ? meetsCondition(attributes, record, condition, today) : products.includes(record.familyId),
+      );
+      return named.length > 0 && isIn === (test.how === 'inCollection');
+    }
     const profile = attributes.find(({ key }) => key === test.attribute);
     if (!profile) return false;
     const [hasTexts, hasAmounts] = [hasValueColumn(profile), isNumeric(profile)];

@@ -2,7 +2,7 @@ import { type AttributeProfile, hasValueColumn } from '../catalog/profileAttribu
 import { type CatalogRecord, textsOf } from '../catalog/record.ts';
 import { labelFromKey } from '../catalog/standardColumns.ts';
 import type { Setup } from '../setup/schema.ts';
-import { meetsCondition } from './obviousConditions.ts';
+import { madeCollections, meetsCondition } from './obviousConditions.ts';
 import { groupFor } from './obviousFilters.ts';
 
 /** What some units of a search name, by looking at every record for every stretch of them. */
@@ -100,7 +100,8 @@ export function obviousRuns(
       .flatMap(({ conditions = [] }) => conditions)
       .find(({ words }) => stems(unitsOf(words)) === said)?.condition;
     if (!met) return [];
-    const allows = (record: CatalogRecord): boolean => meetsCondition(attributes, record, met, today);
+    const allows = (record: CatalogRecord): boolean =>
+      meetsCondition(attributes, record, met, today, madeCollections(setup));
     return [{ from, to: from + size, as: 'filter', allows, attribute: -1, units: [] }];
   };
   const all: ObviousRun[] = [];

@@ -1,7 +1,7 @@
 import type { AttributeProfile } from '../catalog/profileAttributes.ts';
 import { type CatalogRecord, textsOf } from '../catalog/record.ts';
 import type { Setup } from '../setup/schema.ts';
-import { meetsCondition } from './obviousConditions.ts';
+import { madeCollections, meetsCondition } from './obviousConditions.ts';
 
 type Place = 'results' | 'box' | 'collections' | 'emptyShelf';
 interface Limits {
@@ -38,7 +38,7 @@ export function obviousRules(
     .map((id) => setup.houseRules[id]!)
     .filter((rule) => rule.on && holds(rule, place, now));
   const meets = (rule: (typeof rules)[number], record: CatalogRecord): boolean =>
-    meetsCondition(attributes, record, rule.condition, today);
+    meetsCondition(attributes, record, rule.condition, today, madeCollections(setup));
   const only = rules.filter((rule) => rule.does.what === 'only' && records.some((record) => meets(rule, record)));
   const hidings = Object.values(setup.hiding).filter((hiding) => holds(hiding, place, now));
   return {

@@ -10,7 +10,7 @@ import type { Language } from '../text/languages.ts';
 import { normalizeCode, tokenize } from '../text/tokenize.ts';
 import { amountReader } from './obviousAmounts.ts';
 import { inStock, type ReadRecord, readCatalog, remembered } from './obviousCatalog.ts';
-import { meetsCondition } from './obviousConditions.ts';
+import { madeCollections, meetsCondition } from './obviousConditions.ts';
 import { expander, type Way, type Word } from './obviousExpansion.ts';
 import { obviousFilters } from './obviousFilters.ts';
 import { obviousOrder } from './obviousOrder.ts';
@@ -75,6 +75,7 @@ export function obviousSearch(
   const recognises = Object.values(setup.vocabulary).some((entry) => entry.what === 'recognised' && entry.price);
   const catalog = readCatalog(records, attributes, setup, language);
   const { all, vocabulary, stemOf, isFormOf, isKnown, isGerman } = catalog;
+  const collections = madeCollections(setup);
   const setupVocabulary = readVocabulary(setup);
   const { stopWords, fixed, synonymsAt } = setupVocabulary;
   const { expand, tolerance } = expander(catalog, setupVocabulary, { typing, isOfLanguage });
@@ -186,10 +187,10 @@ export function obviousSearch(
     plans.some(
       ({ hides = [], conditionHides = [] }) =>
         hides.includes(record.familyId) ||
-        conditionHides.some((each) => meetsCondition(attributes, record, each, today)),
+        conditionHides.some((each) => meetsCondition(attributes, record, each, today, collections)),
     ) ||
     (only !== undefined && !only.includes(record.familyId)) ||
-    (scoping?.scope !== undefined && !meetsCondition(attributes, record, scoping.scope, today));
+    (scoping?.scope !== undefined && !meetsCondition(attributes, record, scoping.scope, today, collections));
   const visible = all.filter((read) => !hidden(read));
   const find = (words: readonly Word[]): Map<ReadRecord, number> => {
     const found = new Map<ReadRecord, number>();
@@ -335,7 +336,9 @@ export function obviousSearch(
         const singly = pulls.filter(({ product }) => product === familyId);
         if (singly.length > 0) return singly.map((each) => each.pull);
         return conditionPulls
-          .filter(({ condition }) => variants.some((record) => meetsCondition(attributes, record, condition, today)))
+          .filter(({ condition }) =>
+            variants.some((record) => meetsCondition(attributes, record, condition, today, collections)),
+          )
           .map((each) => each.pull);
       })
       .reduce((total, factor) => total * factor, rules.factorOf(familyId, boostOf(familyId)));

@@ -12,10 +12,11 @@ import type { ShelfPlan } from '../setup/parts/plans.ts';
 import type { TieBreaker } from '../setup/parts/relevance/tieBreakers.ts';
 import type { Setup } from '../setup/schema.ts';
 import type { Condition, Test } from '../setup/terms/condition.ts';
+import { madeKey } from '../setup/terms/contentTerms.ts';
 import { places } from '../setup/terms/placeTerms.ts';
 import { planHows } from '../setup/terms/planTerms.ts';
 import type { Language } from '../text/languages.ts';
-import { randomCondition } from './randomCondition.ts';
+import { namedCollections, randomCondition } from './randomCondition.ts';
 
 /** Words near enough to each other for forms, prefixes, corrections and collisions to happen often. */
 const words = (
@@ -402,5 +403,11 @@ export function randomSetup(random: () => number, snapshot: Snapshot, queries: r
       hidings.map((hiding) => [hidingKey(hiding), { ...hiding, ...limitsFor(queries[4] ?? '') }]),
     ),
     houseRules: houseRulesFor(queries),
+    content: Object.fromEntries(
+      Object.entries(namedCollections(snapshot)).map(([id, { condition, products }]) => [
+        madeKey('collection', id),
+        { what: 'collection' as const, id, title: id, ...(condition ? { condition } : { products: [...products] }) },
+      ]),
+    ),
   };
 }

@@ -1,4 +1,5 @@
 import { pick } from '../base/random.ts';
+import type { Snapshot } from '../index/snapshot.ts';
 import type { Condition, Test } from '../setup/terms/condition.ts';
 
 const valuesOf: Readonly<Record<string, readonly string[]>> = {
@@ -27,10 +28,28 @@ function randomTest(random: () => number): Test {
     () => ({ how: 'hasNone', attribute: pick(random, [attribute, number]) }),
     () => ({ how: 'inStock' }),
     () => ({ how: 'soldOut' }),
-    () => ({ how: 'reduced' }),
+    () => {
+      // Read off what is drawn anyway, so that seeds that once failed keep what they made.
+      if (number === 'brand') return { how: 'inCollection', collections: ['gone', 'hand'] };
+      if (number === 'stock') return { how: 'notInCollection', collections: ['ruled', 'hand'] };
+      return number === 'rating' ? { how: 'notInCollection', collections: ['gone'] } : { how: 'reduced' };
+    },
   ];
   return pick(random, all)();
 }
+
+/** Collections that such conditions name: one made by hand, and one by a condition. */
+export const namedCollections = (snapshot: Snapshot) =>
+  ({
+    hand: {
+      condition: null,
+      products: [0, 2, 5, 6].map((family) => snapshot.familyId(family % snapshot.families)),
+    },
+    ruled: {
+      condition: { match: 'any', tests: [{ how: 'is', attribute: 'colour', values: ['Red', 'Blue'] }] },
+      products: [],
+    },
+  }) satisfies Record<string, { condition: Condition | null; products: readonly string[] }>;
 
 /** A condition a merchandiser might build for such a catalog as `randomCatalog` makes, groups and gone attributes included. */
 export function randomCondition(random: () => number): Condition {

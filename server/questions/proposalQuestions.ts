@@ -84,7 +84,8 @@ export function proposalQuestions(bench: Workbench) {
     /** What each of some proposals of a group would change for the searches made most, and those that have its words. */
     proposalEffects(ref: SetupRef, group: ProposalGroup, ids: readonly string[]): (Effect | null)[] {
       const { engine, setup: prepared } = ready(ref);
-      const { setup, when } = prepared;
+      const { setup, when, asked } = prepared;
+      const under = { now: when.now, collections: asked.collections };
       const searches = top();
       const tried = triedSearches(bench, ref, searchesTried);
       // Words are proposed because of what shoppers typed, so their own searches say what comes of it, however few.
@@ -97,10 +98,10 @@ export function proposalQuestions(bench: Workbench) {
         const proposal = proposals.find((each) => each.id === id);
         if (!proposal) return null;
         const { words, edits } = proposal;
-        if (!words) return effectsOf(engine, setup, when.now, [edits], tried)[0]!;
-        general ??= effectsOf(engine, setup, when.now, [[]], most)[0]!;
+        if (!words) return effectsOf(engine, setup, under, [edits], tried)[0]!;
+        general ??= effectsOf(engine, setup, under, [[]], most)[0]!;
         const held = { ...typed, searches: holding(typed.searches, words) };
-        const [effect] = effectsOf(engine, setup, when.now, [edits], held);
+        const [effect] = effectsOf(engine, setup, under, [edits], held);
         const { looked, finding, foundBefore } = general;
         const foundAfter = foundBefore + effect!.foundAfter - effect!.foundBefore;
         return { ...effect!, looked, finding, foundBefore, foundAfter };

@@ -1,6 +1,6 @@
 import { own } from '../../core/base/named.ts';
 import { placesMoved } from '../../core/compare/placesMoved.ts';
-import { bindCondition, missingAttributes } from '../../core/conditions/bindCondition.ts';
+import { bindCondition, missingAttributes, missingCollections } from '../../core/conditions/bindCondition.ts';
 import { countIn, eachIn } from '../../core/conditions/recordSet.ts';
 import { familiesMet } from '../../core/rules/familiesMet.ts';
 import { prepareSetup } from '../../core/search/prepareSetup.ts';
@@ -30,7 +30,7 @@ const alwaysAndForAll = {
 
 /** The families that meet a condition. */
 const familiesIn = ({ view: { snapshot }, setup }: Ready, condition: Condition) =>
-  familiesMet(snapshot, bindCondition(snapshot, condition, setup.today));
+  familiesMet(snapshot, bindCondition(snapshot, condition, setup.asked));
 
 /** The products an entry is about, as far as it moves any; null where it is no rule. */
 function productsOf(ready: Ready, { part, value }: EntryEdit): ReadonlySet<string> | null {
@@ -67,8 +67,8 @@ export function ruleQuestions(bench: Workbench) {
       return {
         products: countIn(families),
         ofProducts: snapshot.families,
-        variants: countIn(bindCondition(snapshot, condition, here.setup.today)),
-        missing: missingAttributes(snapshot, condition),
+        variants: countIn(bindCondition(snapshot, condition, here.setup.asked)),
+        missing: [...missingAttributes(snapshot, condition), ...missingCollections(condition, here.setup.asked)],
         examples: cardsOf(here, some),
       };
     },
@@ -107,7 +107,10 @@ export function ruleQuestions(bench: Workbench) {
         rules: Object.entries(setup.houseRules).map(([id, rule]) => ({
           id,
           products: countIn(familiesIn(here, rule.condition)),
-          missing: missingAttributes(snapshot, rule.condition),
+          missing: [
+            ...missingAttributes(snapshot, rule.condition),
+            ...missingCollections(rule.condition, here.setup.asked),
+          ],
           state: stateOf(rule, when),
         })),
         hidings: Object.entries(setup.hiding).map(([key, hiding]) => ({
@@ -130,7 +133,10 @@ export function ruleQuestions(bench: Workbench) {
       const tried = own ? null : triedSearches(bench, ref, searchesTried);
       const searches = own ?? tried!.searches.map(({ search }) => search);
       const orders = (to: unknown): string[][] => {
-        const bound = prepareSetup(engine, withEntry(prepared.setup, { part, key, value: to }), prepared.when.now);
+        const bound = prepareSetup(
+          ...([engine, withEntry(prepared.setup, { part, key, value: to })] as const),
+          ...([prepared.when.now, prepared.asked.collections] as const),
+        );
         return searches.map((query) =>
           rankedFamilies(engine, bound, { query, filters: {}, page: 1, limit: placesLookedAt }, placesLookedAt),
         );

@@ -53,8 +53,8 @@ function boughtAgainst(
   const { snapshot } = engine;
   const { effects } = rank(engine, setup, depth(searches[0]!), 1);
   const own = effects.filter(({ source }) => source.kind === 'plan' && source.id === id);
-  const factors = planFactors(snapshot, own, setup.today);
-  const hidden = hiddenByPlans(snapshot, null, own, setup.today);
+  const factors = planFactors(snapshot, own, setup.asked);
+  const hidden = hiddenByPlans(snapshot, null, own, setup.asked);
   const isAgainst = (product: string): boolean => {
     const family = snapshot.findFamily(product);
     if (family < 0) return false;
@@ -117,7 +117,7 @@ export function ruleUseQuestions(bench: Workbench) {
       const rules = Object.entries(setup.setup.houseRules).map(([id, { does, condition }]) => {
         const isAgainst = does.what === 'hide' || (does.what === 'pull' && does.pull < 1);
         if (!isAgainst || ofAll === 0) return { id, bought: 0, of: ofAll };
-        const met = familiesMet(snapshot, bindCondition(snapshot, condition, setup.today));
+        const met = familiesMet(snapshot, bindCondition(snapshot, condition, setup.asked));
         let bought = 0;
         for (const [product, many] of byProduct) {
           const family = snapshot.findFamily(product);

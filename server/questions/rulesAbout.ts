@@ -64,13 +64,13 @@ function doesTo(
 /** Every rule of a setup that touches a product, in words. `records` are its variants as they stand, from `first` on in the catalog. */
 export function rulesAbout(
   snapshot: Snapshot,
-  { setup, when }: Pick<PreparedSetup, 'setup' | 'when'>,
+  { setup, when, asked }: Pick<PreparedSetup, 'setup' | 'when' | 'asked'>,
   { product, records, first }: { product: string; records: readonly CatalogRecord[]; first: number },
 ): RuleAbout[] {
   const rules: RuleAbout[] = [];
   const holds = (on: boolean, span: Span): boolean => on && stateOf(span, when) === 'holds';
   const meets = (condition: Condition): number => {
-    const met = bindCondition(snapshot, condition, when.today);
+    const met = bindCondition(snapshot, condition, asked);
     return records.filter((_, at) => isIn(met, first + at)).length;
   };
   for (const [id, plan] of Object.entries(setup.plans)) {

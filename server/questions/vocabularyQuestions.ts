@@ -63,7 +63,8 @@ export function vocabularyQuestions({ ready, log, setups }: Workbench) {
   return {
     vocabularyNotes(ref: SetupRef, keys: readonly string[]) {
       const { engine, setup: prepared, view } = ready(ref);
-      const { setup, when } = prepared;
+      const { setup, when, asked } = prepared;
+      const under = { now: when.now, collections: asked.collections };
       const problems = checkVocabulary(setup.vocabulary, (text) => says(view.snapshot, text));
       const searches = log.top(searchesLookedAt).map((demand) => ({ ...demand, tokens: tokenize(demand.search) }));
       return keys.flatMap((key) => {
@@ -76,7 +77,7 @@ export function vocabularyQuestions({ ready, log, setups }: Workbench) {
           .map(({ search, searches: times }) => ({ search, searches: times }));
         const off = { part: 'vocabulary' as const, key, value: { ...entry, on: false } };
         const [effect] =
-          tried.length > 0 ? effectsOf(engine, setup, when.now, [[off]], { searches: tried, areMadeUp: false }) : [];
+          tried.length > 0 ? effectsOf(engine, setup, under, [[off]], { searches: tried, areMadeUp: false }) : [];
         return [
           {
             key,

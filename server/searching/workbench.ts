@@ -127,7 +127,8 @@ export function openWorkbench(options: {
     const engine =
       [...known.values()].find((other) => other.view.version === view.version)?.engine ??
       openEngine(view.snapshot, wordListOf(view.snapshot.language));
-    const prepared = prepareSetup(engine, setup, at);
+    const content = contentOf(setup, view.snapshot.language, inVersion);
+    const prepared = prepareSetup(engine, setup, at, content.members);
     return {
       version,
       view,
@@ -135,7 +136,7 @@ export function openWorkbench(options: {
       setup: prepared,
       decisions: decisionsByProduct(setup),
       lists: new Map(),
-      content: prepareContent(contentOf(setup, view.snapshot.language, inVersion), setup, prepared.when),
+      content: prepareContent(content, setup, prepared.when),
     };
   };
   const keep = (key: string, ready: Ready): void => {
@@ -165,7 +166,7 @@ export function openWorkbench(options: {
     return { ...here, ...bound };
   };
   const boundFor = ({ engine, content, setup: { setup } }: Ready, at: number): Pick<Ready, 'setup' | 'content'> => {
-    const bound = prepareSetup(engine, setup, at);
+    const bound = prepareSetup(engine, setup, at, content.members);
     return { setup: bound, content: prepareContent(content, setup, bound.when) };
   };
   const catchUp = (ref: SetupRef): boolean => {

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { safeLink } from '../../catalog/safeLink.ts';
-import { conditionSchema } from '../terms/condition.ts';
+import { asksAboutCollections, conditionSchema } from '../terms/condition.ts';
 import { conditionInWords } from '../terms/conditionInWords.ts';
 import { contentKinds, longestContent, mostContent } from '../terms/contentTerms.ts';
 import { anOrder, aSet, fieldsOf } from '../terms/inside.ts';
@@ -43,6 +43,10 @@ const madeCollection = z
   .refine(({ condition, products }) => condition === undefined || products === undefined, {
     message: 'A collection is made by a rule or by hand, not both.',
     path: ['products'],
+  })
+  .refine(({ condition }) => !condition || !asksAboutCollections(condition), {
+    message: 'What a collection is made of cannot depend on collections.',
+    path: ['condition'],
   })
   .refine(({ id, parent }) => parent !== id, {
     message: 'A collection does not stand below itself.',

@@ -1,12 +1,13 @@
 import { z } from 'zod';
-import { matches } from './conditionTerms.ts';
+import { matches, ofCollections } from './conditionTerms.ts';
 import { longest, most } from './limits.ts';
 import { dayText } from './moments.ts';
-import { key, valueText } from './texts.ts';
+import { key, productId, valueText } from './texts.ts';
 
 const values = z.array(valueText).min(1, 'Name at least one value.').max(most.conditionValues);
 const text = z.string().trim().min(1).max(longest.shortText);
 const amount = z.number().nullable();
+const collections = z.array(productId).min(1, 'Name at least one collection.').max(most.conditionValues);
 
 /** One thing that is asked of a product. */
 const testSchema = z.discriminatedUnion('how', [
@@ -28,6 +29,9 @@ const testSchema = z.discriminatedUnion('how', [
   z.strictObject({ how: z.literal('soldOut') }),
   /** Cheaper than it was. */
   z.strictObject({ how: z.literal('reduced') }),
+  /** By id. Not asked in the condition of a collection itself. */
+  z.strictObject({ how: z.literal('inCollection'), collections }),
+  z.strictObject({ how: z.literal('notInCollection'), collections }),
 ]);
 export type Test = z.infer<typeof testSchema>;
 
@@ -44,3 +48,7 @@ export const conditionSchema = z.strictObject({
     .max(most.tests),
 });
 export type Condition = z.infer<typeof conditionSchema>;
+
+/** Whether a condition names collections. */
+export const asksAboutCollections = ({ tests }: Condition): boolean =>
+  tests.flatMap((part) => ('match' in part ? part.tests : [part])).some(({ how }) => ofCollections.has(how));

@@ -28,7 +28,9 @@ test.each<[Test, string]>([
   [number(null, 20), 'Units sold is at most 20'],
   [number(0, 20), 'Units sold is from 0 to 20'],
   [number(null, null), 'Units sold is known'],
-])('%j', (test, expected) => expect(testInWords(test, labelOf)).toBe(expected));
+  [{ how: 'inCollection', collections: ['Inks', 'Pens'] }, 'it is in “Inks” or “Pens”'],
+  [{ how: 'notInCollection', collections: ['Inks'] }, 'it is not in “Inks”'],
+])('%j', (test, expected) => expect(testInWords(test, labelOf, (id) => `“${id}”`)).toBe(expected));
 
 test('tests are joined, groups stand in brackets', () => {
   const inside = { match: 'any' as const, tests: [{ how: 'reduced' as const }, { how: 'inStock' as const }] };

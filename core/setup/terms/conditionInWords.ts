@@ -9,7 +9,11 @@ const either = (values: readonly string[]): string => {
 };
 
 /** One test as a merchandiser reads it. */
-export function testInWords(test: Test, labelOf: (attribute: string) => string): string {
+export function testInWords(
+  test: Test,
+  labelOf: (attribute: string) => string,
+  titleOf: (collection: string) => string,
+): string {
   switch (test.how) {
     case 'inStock':
       return 'it is in stock';
@@ -17,6 +21,10 @@ export function testInWords(test: Test, labelOf: (attribute: string) => string):
       return 'it is sold out';
     case 'reduced':
       return 'it costs less than it did';
+    case 'inCollection':
+      return `it is in ${either(test.collections.map(titleOf))}`;
+    case 'notInCollection':
+      return `it is not in ${either(test.collections.map(titleOf))}`;
   }
   const label = labelOf(test.attribute);
   switch (test.how) {
@@ -50,12 +58,16 @@ export function testInWords(test: Test, labelOf: (attribute: string) => string):
 const joined = (texts: readonly string[], match: Match): string => texts.join(match === 'all' ? ' and ' : ', or ');
 
 /** A condition as a merchandiser reads it, without a full stop. */
-export const conditionInWords = ({ match, tests }: Condition, labelOf: (attribute: string) => string): string =>
+export const conditionInWords = (
+  { match, tests }: Condition,
+  labelOf: (attribute: string) => string,
+  titleOf: (collection: string) => string = (collection) => `the collection ${collection}`,
+): string =>
   joined(
     tests.map((part) => {
-      if (!('match' in part)) return testInWords(part, labelOf);
+      if (!('match' in part)) return testInWords(part, labelOf, titleOf);
       const inside = joined(
-        part.tests.map((test) => testInWords(test, labelOf)),
+        part.tests.map((test) => testInWords(test, labelOf, titleOf)),
         part.match,
       );
       return part.tests.length > 1 ? `(${inside})` : inside;

@@ -22,6 +22,12 @@ export function collectionTitle(id: string): string {
   return known?.title ?? id;
 }
 
+/** Names collections in sentences. */
+export function useCollectionNames(): (id: string) => string {
+  const known = useCollections();
+  return (id) => `“${known.find((each) => each.id === id)?.title ?? id}”`;
+}
+
 /** The shop's collections. */
 export function useCollections() {
   const { revision } = useDeskState();

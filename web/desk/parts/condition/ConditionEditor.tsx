@@ -28,8 +28,11 @@ const matchTexts = [
 export function ConditionEditor({
   value,
   change,
+  mayNameCollections = true,
 }: {
   readonly value: Condition | null;
+  /** Whether it may ask which collection a product is in. */
+  readonly mayNameCollections?: boolean;
   change(condition: Condition): void;
 }) {
   const [rows, setRows] = useState<ConditionRows>(() =>
@@ -72,6 +75,7 @@ export function ConditionEditor({
                   <TestLine
                     key={row.id}
                     row={row}
+                    mayNameCollections={mayNameCollections}
                     change={(to) =>
                       setParts(
                         rows.parts.map((each) =>
@@ -108,6 +112,7 @@ export function ConditionEditor({
             <TestLine
               key={part.id}
               row={part}
+              mayNameCollections={mayNameCollections}
               change={(to) => setParts(replaced(rows.parts, part, to))}
               remove={() => setParts(rows.parts.filter((each) => each !== part))}
             />

@@ -1,16 +1,25 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { X } from 'lucide-react';
-import { type Comparison, withoutAttribute } from '../../../../core/setup/terms/conditionTerms.ts';
+import { type Comparison, ofCollections, withoutAttribute } from '../../../../core/setup/terms/conditionTerms.ts';
 import { longest, most } from '../../../../core/setup/terms/limits.ts';
 import { call } from '../../../client/call.ts';
 import { counted } from '../../../look/price.ts';
 import { useAttributes } from '../../state/attributes.ts';
+import { useCollections } from '../../state/collections.ts';
 import { IconButton } from '../Button.tsx';
 import { Chip } from '../Chip.tsx';
+import { CollectionChips } from '../CollectionChips.tsx';
 import { Choice } from '../Controls.tsx';
 import { DayField } from '../DayField.tsx';
 import { Picker, PickerItem } from '../Picker.tsx';
-import { aboutAnother, comparisonsFor, comparisonTexts, isComparable, type TestRow } from './conditionRows.ts';
+import {
+  aboutAnother,
+  collectionSubject,
+  comparisonsFor,
+  comparisonTexts,
+  isComparable,
+  type TestRow,
+} from './conditionRows.ts';
 
 const field = 'rounded-md border bg-surface px-2 py-[3px] placeholder:text-soft hover:border-edge';
 
@@ -19,8 +28,11 @@ export function TestLine({
   row,
   change,
   remove,
+  mayNameCollections = true,
 }: {
   readonly row: TestRow;
+  /** Whether it may be asked which collection a product is in. */
+  readonly mayNameCollections?: boolean;
   change(row: TestRow): void;
   remove(): void;
 }) {
@@ -28,8 +40,9 @@ export function TestLine({
   const comparable = attributes.filter(isComparable).sort((a, b) => a.label.localeCompare(b.label));
   const about = comparable.find(({ key }) => key === row.attribute);
   const isGone = row.attribute !== '' && attributes.length > 0 && !about;
-  const subject = withoutAttribute.has(row.how) ? row.how : row.attribute;
-  const hows = about ? comparisonsFor(about) : [row.how];
+  const isOfCollections = ofCollections.has(row.how);
+  const subject = isOfCollections ? collectionSubject : withoutAttribute.has(row.how) ? row.how : row.attribute;
+  const hows = isOfCollections ? [...ofCollections] : about ? comparisonsFor(about) : [row.how];
   return (
     <div className="flex flex-wrap items-center gap-1.5">
       <Choice
@@ -40,11 +53,12 @@ export function TestLine({
           ...(subject === '' ? [['', 'Choose an attribute'] as const] : []),
           ...(isGone ? [[row.attribute, `${row.attribute} (gone)`] as const] : []),
           ...[...withoutAttribute].map((how) => [how, comparisonTexts[how]] as const),
+          ...(mayNameCollections || isOfCollections ? [[collectionSubject, 'Collection'] as const] : []),
           ...comparable.map(({ key, label }) => [key, label] as const),
         ]}
         change={(to) => change(aboutAnother(row, to, comparable))}
       />
-      {!withoutAttribute.has(row.how) && row.attribute !== '' && (
+      {!withoutAttribute.has(row.how) && (row.attribute !== '' || isOfCollections) && (
         <Choice<Comparison>
           label="How it is compared"
           value={row.how}
@@ -53,6 +67,7 @@ export function TestLine({
         />
       )}
       <Compared row={row} change={change} />
+      {isOfCollections && <CollectionsGone ids={row.collections} />}
       <IconButton label="Take this test off" className="ml-auto" onClick={remove}>
         <X size={14} aria-hidden />
       </IconButton>
@@ -62,6 +77,15 @@ export function TestLine({
         </span>
       )}
     </div>
+  );
+}
+
+/** Says that all collections asked about are gone, where they are. */
+function CollectionsGone({ ids }: { readonly ids: readonly string[] }) {
+  const known = useCollections();
+  if (ids.length === 0 || known.length === 0 || ids.some((id) => known.some((each) => each.id === id))) return null;
+  return (
+    <span className="w-full text-[13px] text-on-changed">There is no such collection now, so nothing meets this.</span>
   );
 }
 
@@ -79,6 +103,15 @@ function Compared({ row, change }: { readonly row: TestRow; change(row: TestRow)
       onChange={(event) => change({ ...row, [name]: event.target.value })}
     />
   );
+  if (ofCollections.has(how))
+    return (
+      <CollectionChips
+        label={row.collections.length > 0 ? 'or' : 'Choose a collection'}
+        chosen={row.collections}
+        most={most.conditionValues}
+        change={(collections) => change({ ...row, collections })}
+      />
+    );
   if (attribute === '') return null;
   if (how === 'is' || how === 'isNot') return <Values row={row} change={change} />;
   if (how === 'contains' || how === 'startsWith') return text('Text', 'text', 'w-[160px]', 'a part of it');

@@ -8,6 +8,7 @@ const whole: Condition = {
     { how: 'is', attribute: 'brand', values: ['Osier', 'Harrow'] },
     { how: 'between', attribute: 'price', from: null, to: 5 },
     { how: 'reduced' },
+    { how: 'notInCollection', collections: ['inks', 'pens'] },
     { match: 'any', tests: [{ how: 'lastDays', attribute: 'date_added', days: 30 }, { how: 'inStock' }] },
   ],
 };
@@ -20,6 +21,7 @@ describe('a row that is being built', () => {
     [{ attribute: 'brand', values: [] }],
     [{ attribute: 'brand', how: 'contains' as const, text: '  ' }],
     [{ attribute: 'price', how: 'between' as const }],
+    [{ how: 'inCollection' as const, collections: [] }],
     [{ attribute: 'price', how: 'between' as const, from: 'five' }],
     [{ attribute: 'date_added', how: 'before' as const, day: '2026-02-30' }],
     [{ attribute: 'date_added', how: 'lastDays' as const, days: '1.5' }],
@@ -37,6 +39,7 @@ describe('a row that is being built', () => {
     const attributes = [{ key: 'price', label: 'Price', kind: 'price', canFilter: true, isNumeric: true }];
     const row = { ...emptyRow(), attribute: 'brand', values: ['Osier'] };
     expect(aboutAnother(row, 'price', attributes)).toMatchObject({ id: row.id, how: 'between', values: [] });
+    expect(aboutAnother(row, 'inCollection', attributes)).toMatchObject({ how: 'inCollection', attribute: '' });
     expect(aboutAnother(row, 'soldOut', attributes)).toMatchObject({ how: 'soldOut', attribute: '' });
     expect(comparisonsFor({ kind: 'date', isNumeric: true })[0]).toBe('lastDays');
   });

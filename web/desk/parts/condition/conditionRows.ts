@@ -8,6 +8,8 @@ export interface TestRow {
   readonly how: Comparison;
   readonly attribute: string;
   readonly values: readonly string[];
+  /** By id. */
+  readonly collections: readonly string[];
   readonly text: string;
   readonly from: string;
   readonly to: string;
@@ -27,7 +29,18 @@ export interface ConditionRows {
 
 let last = 0;
 export const emptyRow = (): TestRow => ({
-  ...{ id: ++last, how: 'is', attribute: '', values: [], text: '', from: '', to: '', day: '', days: '' },
+  ...{
+    id: ++last,
+    how: 'is',
+    attribute: '',
+    values: [],
+    collections: [],
+    text: '',
+    from: '',
+    to: '',
+    day: '',
+    days: '',
+  },
 });
 export const emptyGroup = (): GroupRows => ({ id: ++last, match: 'any', rows: [emptyRow()] });
 export const isGroup = (part: TestRow | GroupRows): part is GroupRows => 'rows' in part;
@@ -54,8 +67,10 @@ function amount(text: string): number | null | undefined {
 }
 
 /** The test a row says, or null where it does not say one yet. */
-export function testOf({ how, attribute, values, text, from, to, day, days }: TestRow): Test | null {
+export function testOf({ how, attribute, values, collections, text, from, to, day, days }: TestRow): Test | null {
   if (how === 'inStock' || how === 'soldOut' || how === 'reduced') return { how };
+  if (how === 'inCollection' || how === 'notInCollection')
+    return collections.length > 0 ? { how, collections: [...collections] } : null;
   if (attribute === '') return null;
   switch (how) {
     case 'hasValue':
@@ -130,12 +145,18 @@ export const comparisonTexts: Readonly<Record<Comparison, string>> = {
   inStock: 'It is in stock',
   soldOut: 'It is sold out',
   reduced: 'It costs less than it did',
+  inCollection: 'is in',
+  notInCollection: 'is not in',
 };
+
+/** What a row about collections is about, beside the attributes. */
+export const collectionSubject: Comparison = 'inCollection';
 
 /** A row about another attribute, or none: what was said of the one before does not hold for it. */
 export function aboutAnother(row: TestRow, subject: string, attributes: readonly Comparable[]): TestRow {
   const { id } = row;
-  if (withoutAttribute.has(subject as Comparison)) return { ...emptyRow(), id, how: subject as Comparison };
+  if (withoutAttribute.has(subject as Comparison) || subject === collectionSubject)
+    return { ...emptyRow(), id, how: subject as Comparison };
   const attribute = attributes.find(({ key }) => key === subject);
   return { ...emptyRow(), id, attribute: subject, how: attribute ? comparisonsFor(attribute)[0]! : 'is' };
 }

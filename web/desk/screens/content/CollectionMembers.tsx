@@ -51,7 +51,11 @@ export function ByRule({
   const numeric = attributes.filter(({ isNumeric }) => isNumeric);
   return (
     <>
-      <ConditionEditor value={condition} change={(to) => save({ condition: to, products: undefined })} />
+      <ConditionEditor
+        value={condition}
+        change={(to) => save({ condition: to, products: undefined })}
+        mayNameCollections={false}
+      />
       <ConditionMet condition={condition} />
       {condition && (
         <>

@@ -15,7 +15,7 @@ import { RulesFile } from '../../parts/rule/RulesFile.tsx';
 import { inRuleOrder, type RuleOrder, ruleOrders } from '../../parts/rule/ruleOrder.ts';
 import { Nothing, ScreenHead, Section, shelfRow } from '../../parts/Screen.tsx';
 import { ShelfList } from '../../parts/ShelfList.tsx';
-import { useAttributeLabels } from '../../state/attributes.ts';
+import { useConditionWords } from '../../state/conditionWords.ts';
 import { useDeskState } from '../../state/deskState.ts';
 import { edit } from '../../state/edits.ts';
 import { madeNow } from '../../state/whenNow.ts';
@@ -112,7 +112,7 @@ export function Hiding() {
 /** House rules that hide: they are changed where rules are. */
 function ByRule() {
   const { setup } = useDeskState();
-  const labelOf = useAttributeLabels();
+  const inWords = useConditionWords();
   const { data } = useRuleFigures();
   const rules = Object.entries(setup.houseRules).filter(([, { does }]) => does.what !== 'pull');
   if (rules.length === 0) return null;
@@ -126,7 +126,7 @@ function ByRule() {
               <Link to={`/house-rules/${encodeURIComponent(id)}`} className="block px-3 py-1.5 hover:text-press">
                 <span className="font-semibold">{rule.name}</span>{' '}
                 <span className="text-[12.5px] text-soft">
-                  {ruleInWords(rule, labelOf)}
+                  {ruleInWords(rule, inWords)}
                   {products !== undefined && ` · ${counted(products, 'product')}`}
                   {!rule.on && ' · switched off'}
                 </span>

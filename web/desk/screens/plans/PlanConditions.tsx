@@ -1,7 +1,6 @@
 import { Plus, X } from 'lucide-react';
 import { type ReactNode, useState } from 'react';
 import type { Condition } from '../../../../core/setup/terms/condition.ts';
-import { conditionInWords } from '../../../../core/setup/terms/conditionInWords.ts';
 import { most } from '../../../../core/setup/terms/limits.ts';
 import { Button, IconButton } from '../../parts/Button.tsx';
 import { ConditionEditor } from '../../parts/condition/ConditionEditor.tsx';
@@ -9,7 +8,7 @@ import { ConditionMet } from '../../parts/condition/ConditionMet.tsx';
 import { ProductPicker } from '../../parts/ProductPicker.tsx';
 import { Strength } from '../../parts/rule/Strength.tsx';
 import { Section, shelfRow } from '../../parts/Screen.tsx';
-import { useAttributeLabels } from '../../state/attributes.ts';
+import { useConditionWords } from '../../state/conditionWords.ts';
 import { NamedProducts } from './PlanProducts.tsx';
 import { type OfPlan, unlessEmpty } from './planPart.ts';
 
@@ -31,7 +30,7 @@ function ConditionRow({
   readonly children?: ReactNode;
 }) {
   const [isOpen, setOpen] = useState(false);
-  const text = conditionInWords(condition, useAttributeLabels());
+  const text = useConditionWords()(condition);
   return (
     <li className={`${shelfRow(isChanged)} py-1.5 pr-2 pl-3`}>
       <div className="flex items-center gap-2">

@@ -6,7 +6,6 @@ import { own } from '../../../../core/base/named.ts';
 import { freeKey } from '../../../../core/setup/freeKey.ts';
 import type { HouseRule } from '../../../../core/setup/parts/houseRules.ts';
 import type { Condition } from '../../../../core/setup/terms/condition.ts';
-import { conditionInWords } from '../../../../core/setup/terms/conditionInWords.ts';
 import { longest } from '../../../../core/setup/terms/limits.ts';
 import { places } from '../../../../core/setup/terms/placeTerms.ts';
 import { Button } from '../../parts/Button.tsx';
@@ -19,7 +18,7 @@ import { RuleEffect } from '../../parts/rule/RuleEffect.tsx';
 import { Strength } from '../../parts/rule/Strength.tsx';
 import { WhenFields } from '../../parts/rule/WhenFields.tsx';
 import { Nothing, Section } from '../../parts/Screen.tsx';
-import { useAttributeLabels } from '../../state/attributes.ts';
+import { useConditionWords } from '../../state/conditionWords.ts';
 import { useDeskState } from '../../state/deskState.ts';
 import { edit, step } from '../../state/edits.ts';
 import { madeNow } from '../../state/whenNow.ts';
@@ -105,13 +104,13 @@ const BackToAll = () => (
 export function NewHouseRule() {
   const go = useNavigate();
   const { setup } = useDeskState();
-  const labelOf = useAttributeLabels();
+  const inWords = useConditionWords();
   const [key, setKey] = useState<string | null>(null);
   const [rule, setRule] = useState<Unfinished>({
     ...{ name: '', on: true, condition: null, does: { what: 'pull', pull: firstPull } },
     ...madeNow(setup),
   });
-  const calledBy = (condition: Condition): string => conditionInWords(condition, labelOf).slice(0, longest.planName);
+  const calledBy = (condition: Condition): string => inWords(condition).slice(0, longest.planName);
   const change = (next: Unfinished): void => {
     setRule(next);
     if (!next.condition) return;

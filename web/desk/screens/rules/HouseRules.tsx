@@ -2,7 +2,7 @@ import { ChevronRight } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { HouseRule } from '../../../../core/setup/parts/houseRules.ts';
-import { conditionInWords } from '../../../../core/setup/terms/conditionInWords.ts';
+import type { Condition } from '../../../../core/setup/terms/condition.ts';
 import { doesInWords, heldInWords } from '../../../../core/setup/terms/ruleInWords.ts';
 import { counted } from '../../../look/price.ts';
 import { Button } from '../../parts/Button.tsx';
@@ -12,8 +12,8 @@ import { RulesFile } from '../../parts/rule/RulesFile.tsx';
 import { inRuleOrder, type RuleOrder, ruleOrders } from '../../parts/rule/ruleOrder.ts';
 import { Nothing, ScreenHead, shelfRow } from '../../parts/Screen.tsx';
 import { ShelfList } from '../../parts/ShelfList.tsx';
-import { useAttributeLabels } from '../../state/attributes.ts';
 import { useChanged } from '../../state/changed.ts';
+import { useConditionWords } from '../../state/conditionWords.ts';
 import { useDeskState } from '../../state/deskState.ts';
 import { edit } from '../../state/edits.ts';
 import { notInForce, useRuleFigures } from './ruleFigures.ts';
@@ -24,9 +24,9 @@ export function HouseRules() {
   const go = useNavigate();
   const [sought, setSought] = useState('');
   const [order, setOrder] = useState<RuleOrder>('name');
-  const labelOf = useAttributeLabels();
+  const inWords = useConditionWords();
   const found = Object.entries(setup.houseRules)
-    .map(([id, rule]) => ({ id, rule, text: ruleInWords(rule, labelOf) }))
+    .map(([id, rule]) => ({ id, rule, text: ruleInWords(rule, inWords) }))
     .filter(({ rule, text }) => `${rule.name} ${text}`.toLowerCase().includes(sought.toLowerCase()));
   const rules = inRuleOrder(found, order, ({ rule }) => rule);
   return (
@@ -69,10 +69,9 @@ export function HouseRules() {
   );
 }
 
-export const ruleInWords = (rule: HouseRule, labelOf: (attribute: string) => string): string =>
-  `${doesInWords(rule)} what meets: ${conditionInWords(rule.condition, labelOf)}${heldInWords(rule)}`.replace(
-    /^./,
-    (letter) => letter.toUpperCase(),
+export const ruleInWords = (rule: HouseRule, inWords: (condition: Condition) => string): string =>
+  `${doesInWords(rule)} what meets: ${inWords(rule.condition)}${heldInWords(rule)}`.replace(/^./, (letter) =>
+    letter.toUpperCase(),
   );
 
 function RuleRow({ id, rule, text }: { readonly id: string; readonly rule: HouseRule; readonly text: string }) {

@@ -1,12 +1,12 @@
 import { ArrowRight, X } from 'lucide-react';
 import { useState } from 'react';
 import type { Condition } from '../../../../core/setup/terms/condition.ts';
-import { conditionInWords } from '../../../../core/setup/terms/conditionInWords.ts';
 import { longest, most } from '../../../../core/setup/terms/limits.ts';
 import { Button, IconButton } from '../../parts/Button.tsx';
 import { ConditionEditor } from '../../parts/condition/ConditionEditor.tsx';
 import { ConditionMet } from '../../parts/condition/ConditionMet.tsx';
 import { shelfRow } from '../../parts/Screen.tsx';
+import { useConditionWords } from '../../state/conditionWords.ts';
 
 interface Saying {
   readonly words: string;
@@ -16,15 +16,13 @@ interface Saying {
 /** Words such as "new" or "sale", and what a product must be for them. */
 export function ConditionSayings({
   sayings,
-  attributes,
   change,
 }: {
   readonly sayings: readonly Saying[];
-  readonly attributes: readonly { readonly key: string; readonly label: string }[];
   change(sayings: readonly Saying[]): void;
 }) {
   const [open, setOpen] = useState<string | null>(null);
-  const labelOf = (key: string): string => attributes.find((each) => each.key === key)?.label ?? key;
+  const inWords = useConditionWords();
   return (
     <>
       <h3 className="mt-3 font-semibold">Words that stand for a condition</h3>
@@ -34,7 +32,7 @@ export function ConditionSayings({
             <div className="flex items-center gap-2">
               <b className="font-semibold">{saying.words}</b>
               <ArrowRight size={14} aria-label="means" className="shrink-0 text-soft" />
-              <span className="flex-1">{conditionInWords(saying.condition, labelOf)}</span>
+              <span className="flex-1">{inWords(saying.condition)}</span>
               <Button
                 tone="quiet"
                 className="px-2 py-1 text-[13px]"

@@ -78,7 +78,6 @@ export function RecognisedWords() {
       </ul>
       <ConditionSayings
         sayings={entry.conditions ?? []}
-        attributes={attributes ?? []}
         change={(conditions) => save({ ...entry, conditions: [...conditions] })}
       />
     </Section>
