@@ -151,7 +151,7 @@ test('what is over or contradicts itself is listed with its mend, and switched o
 });
 
 test('a house rule for what is in a collection counts it, says so, and does it', async ({ page }) => {
-  const desk = new Desk(page);
+  const desk = deskOn(page);
   await desk.open('/house-rules');
   await desk.trial('sketchbook');
   await page.getByRole('button', { name: 'New house rule' }).click();
@@ -167,7 +167,7 @@ test('a house rule for what is in a collection counts it, says so, and does it',
 });
 
 test('of plans that hold just as exactly the higher one pins; moved higher from the keyboard', async ({ page }) => {
-  const desk = new Desk(page);
+  const desk = deskOn(page);
   await desk.open('/plans');
   const names = () => page.getByRole('list', { name: 'Shelf plans' }).getByRole('link').allInnerTexts();
   const [first, second] = await names();

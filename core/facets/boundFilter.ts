@@ -1,4 +1,3 @@
-import { levelsOf } from '../catalog/levels.ts';
 import { availability } from '../catalog/standardColumns.ts';
 import type { ValueColumn } from '../index/columns.ts';
 import type { NumberColumn } from '../index/numberColumns.ts';
@@ -11,7 +10,7 @@ import type { ValueGroups } from '../setup/parts/valueGroups.ts';
 import type { Setup } from '../setup/schema.ts';
 import { choosesRange } from '../setup/terms/filterTerms.ts';
 import { type Band, bandsOf } from '../values/bands.ts';
-import { shownThrough } from '../values/valueGroups.ts';
+import { groupingOf, shownBySetting } from '../values/shownValues.ts';
 import { placesOf } from '../values/valueOrder.ts';
 import { type FilterColumn, layShown, mapValues, openShown, type ShownValues } from './shownColumn.ts';
 
@@ -35,20 +34,6 @@ export interface BoundFilter extends FilterSetting {
 
 const made = perColumns<FilterColumn>(120);
 const ordered = perColumns<Uint32Array>(120);
-
-/** What a setting makes of each value of its attribute; null where it shows them as they are. */
-function shownBySetting(setting: FilterSetting, grouping: ValueGroups | null): ((text: string) => string[]) | null {
-  const { kind, prefix, yes } = setting;
-  if (kind === 'yesNo') return (text) => (text === yes ? [text] : []);
-  if (kind === 'tree') return levelsOf;
-  if (prefix === undefined && !grouping) return null;
-  const through = grouping ? shownThrough(grouping) : (text: string): string => text;
-  return (text) => {
-    if (prefix !== undefined && !text.startsWith(prefix)) return [];
-    const shown = through(prefix === undefined ? text : text.slice(prefix.length).trim());
-    return shown === null || shown === '' ? [] : [shown];
-  };
-}
 
 /** Availability as shoppers choose it: a variant that is sold out tells nothing while another of its product is not. */
 function onlyOfProducts(snapshot: Snapshot, column: ValueColumn, shownFor: (text: string) => string[]): ShownValues {
@@ -105,9 +90,7 @@ export function bindFilter(
   groups: Setup['valueGroups'],
   today: number,
 ): BoundFilter {
-  const { groups: groupsKey } = setting;
-  const named = groupsKey !== undefined && Object.hasOwn(groups, groupsKey) ? groups[groupsKey] : undefined;
-  const grouping = named?.attribute === setting.attribute ? named : null;
+  const grouping = groupingOf(setting, groups);
   const isDate = snapshot.attributes.some(({ key: own, kind }) => own === setting.attribute && kind === 'date');
   const bands = bandsOf(setting, isDate, today);
   const ranged = choosesRange(setting.kind);

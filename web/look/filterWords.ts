@@ -1,6 +1,12 @@
 import type { FilterAnswer, FilterValue } from '../../core/answer/answer.ts';
 import { counted, price } from './price.ts';
 
+/** Amounts that a choice stands for, as far as it does. */
+interface Amounts {
+  readonly from?: number | null | undefined;
+  readonly to?: number | null | undefined;
+  readonly days?: number | null | undefined;
+}
 type Money = Pick<FilterAnswer, 'isMoney' | 'currency'>;
 
 /** An amount as shoppers read it. */
@@ -14,11 +20,20 @@ export function spanInWords(filter: Money, from: number | null, to: number | nul
   return `${isBelow ? 'under' : 'up to'} ${amountIn(filter, to ?? 0)}`.replace(/^./, (letter) => letter.toUpperCase());
 }
 
+/** What one can choose in a filter, in words: what its amounts stand for, where it has any. */
+export function choiceInWords(
+  filter: Money & Pick<FilterAnswer, 'kind'>,
+  { value, from, to, days }: Amounts & Pick<FilterValue, 'value'>,
+): string {
+  if (days !== undefined && days !== null) return `Last ${counted(days, 'day')}`;
+  if (from === undefined) return value;
+  if (filter.kind === 'rating') return `${from}${(from ?? 0) <= 5 ? ' stars' : ''} and more`;
+  return spanInWords(filter, from, to ?? null, true);
+}
+
 /** A value in words: as the merchandiser named it, else as what it stands for. */
 export function valueInWords(filter: FilterAnswer, value: FilterValue): string {
-  if (value.label !== value.value && filter.kind !== 'tree') return value.label;
-  if (value.days !== undefined) return `Last ${counted(value.days, 'day')}`;
-  if (filter.kind === 'rating') return `${value.from}${(value.from ?? 0) <= 5 ? ' stars' : ''} and more`;
-  if (value.from !== undefined) return spanInWords(filter, value.from, value.to ?? null, true);
-  return value.label;
+  const { label } = value;
+  if (label !== value.value && filter.kind !== 'tree') return label;
+  return choiceInWords(filter, { ...value, value: label });
 }

@@ -45,6 +45,7 @@ export function useAttributeValues(attribute: string) {
   const query = useTrial((state) => state.query);
   return useQuery({
     queryKey: ['desk', 'attributeValues', attribute, revision, query],
+    enabled: attribute !== '',
     placeholderData: keepPreviousData,
     queryFn: ({ signal }) => call('attributeValues', { query: { attribute, q: query }, signal }),
   });
