@@ -107,12 +107,12 @@ test('killed during an import: the catalog is whole, the old one or the new', as
     expect(response.ok).toBe(true);
     const phase = async () => (await read('/desk/catalog/import/job')).job.phase as string;
     if (wait !== 60) {
-      await expect.poll(phase, { timeout: 30_000 }).toBe('mapping');
+      await expect.poll(phase, { timeout: 120_000 }).toBe('mapping');
       const { mapping } = await read('/desk/catalog/import/examined');
       expect((await post('/desk/catalog/import/read', { mapping, mode: 'replace' })).ok).toBe(true);
     }
     if (wait === 'commit') {
-      await expect.poll(phase, { timeout: 60_000 }).toBe('ready');
+      await expect.poll(phase, { timeout: 120_000 }).toBe('ready');
       void post('/desk/catalog/import/commit', {}).catch(() => null);
       await new Promise((resolve) => setTimeout(resolve, 3));
     } else await new Promise((resolve) => setTimeout(resolve, wait));
