@@ -4,6 +4,7 @@ import type { ShelfPlan } from '../setup/parts/plans.ts';
 import { leastPull, most } from '../setup/terms/limits.ts';
 import type { Device } from '../setup/terms/planTerms.ts';
 import { type Effect, type FactorEffect, type PinEffect, type Source, toldSource } from './effects.ts';
+import { effectsOfPlan } from './effectsOfPlan.ts';
 import type { Triggered, Triggers } from './triggers.ts';
 
 /** What a search is asked in, as far as rules look at it; built once a search. */
@@ -61,51 +62,33 @@ export function takenFor(
  * whoever ranks, explains or lists reads one order. Pure; costs the lookups and what the plans say.
  */
 export function resolve(triggers: Triggers, context: Context): readonly Effect[] {
-  const effects: Effect[] = [];
-  const [pinned, first, broughtIn] = [new Set<string>(), new Set<string>(), new Set<string>()];
-  let [hasOnly, hasRedirect, hasSort, hasScope] = [false, false, false, false];
-  for (const { plan, source } of held(triggers, context)) {
-    for (const product of plan.hides ?? []) effects.push({ what: 'hide', of: { product }, source });
-    for (const condition of plan.conditionHides ?? []) effects.push({ what: 'hide', of: { condition }, source });
-    if (plan.only && (plan.first ?? []).length > 0 && !hasOnly) {
-      hasOnly = true;
-      effects.push({ what: 'only', products: plan.first!, source });
-    }
-    for (const product of plan.first ?? []) {
-      if (first.has(product)) continue;
-      first.add(product);
-      effects.push({ what: 'first', product, source });
-    }
-    for (const { product, place } of plan.pins) {
-      if (pinned.has(product)) continue;
-      pinned.add(product);
-      effects.push({ what: 'pin', product, place, waits: plan.pinsWait ?? false, source });
-    }
-    for (const product of plan.bringIn ?? []) {
-      if (broughtIn.has(product)) continue;
-      broughtIn.add(product);
-      effects.push({ what: 'bringIn', product, source });
-    }
-    for (const { product, pull } of plan.pulls) effects.push({ what: 'factor', product, factor: pull, source });
-    const but = new Set(plan.pulls.map(({ product }) => product));
-    for (const { condition, pull } of plan.conditionPulls ?? [])
-      effects.push({ what: 'conditionFactor', condition, but, factor: pull, source });
-    for (const { where, place, text, link, picture } of plan.banners ?? [])
-      effects.push({ what: 'banner', ...{ where, place, text, link, picture, source } });
-    if (plan.sort && !hasSort) {
-      hasSort = true;
-      effects.push({ what: 'sort', ...plan.sort, source });
-    }
-    if ((plan.scope || (plan.wordsOut ?? []).length > 0) && !hasScope) {
-      hasScope = true;
-      effects.push({ what: 'scope', wordsOut: plan.wordsOut ?? [], condition: plan.scope ?? null, source });
-    }
-    if (plan.redirect !== undefined && !hasRedirect) {
-      hasRedirect = true;
-      effects.push({ what: 'redirect', link: plan.redirect, source });
-    }
+  const said = new Set<string>();
+  return held(triggers, context).flatMap(({ plan, source }) =>
+    effectsOfPlan(plan, source).filter((effect) => {
+      const once = saidOnce(effect);
+      if (once === null) return true;
+      const isNew = !said.has(once);
+      said.add(once);
+      return isNew;
+    }),
+  );
+}
+
+/** By what an effect is known of which only the first holds; null for those that all hold together. */
+function saidOnce(effect: Effect): string | null {
+  switch (effect.what) {
+    case 'only':
+    case 'sort':
+    case 'scope':
+    case 'redirect':
+      return effect.what;
+    case 'first':
+    case 'pin':
+    case 'bringIn':
+      return `${effect.what} ${effect.product}`;
+    default:
+      return null;
   }
-  return effects;
 }
 
 /** The pins among some effects by place, the more exact first at one place. */

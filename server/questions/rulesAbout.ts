@@ -2,6 +2,8 @@ import { type CatalogRecord, textsOf } from '../../core/catalog/record.ts';
 import { bindCondition } from '../../core/conditions/bindCondition.ts';
 import { isIn } from '../../core/conditions/recordSet.ts';
 import type { Snapshot } from '../../core/index/snapshot.ts';
+import type { Effect } from '../../core/rules/effects.ts';
+import { effectsOfPlan } from '../../core/rules/effectsOfPlan.ts';
 import type { PreparedSetup } from '../../core/search/prepareSetup.ts';
 import type { ShelfPlan } from '../../core/setup/parts/plans.ts';
 import type { Condition } from '../../core/setup/terms/condition.ts';
@@ -35,30 +37,45 @@ function planHeld({ how = usualHow, on, searches, collections = [], ...span }: S
   return `${held || 'for no search yet'}${dates ? ` ${dates}` : ''}${stateInWords(on, span, when)}`;
 }
 
-/** What a plan does to a product; `meets` says how many of its variants meet a condition. */
+/** In which order what a plan does to a product is told. */
+const order: readonly Effect['what'][] = ['pin', 'first', 'bringIn', 'factor', 'conditionFactor', 'hide', 'only'];
+
+/** What some effects of one plan do to a product; `meets` says how many of its variants meet a condition. */
 function doesTo(
-  plan: ShelfPlan,
+  effects: readonly Effect[],
   product: string,
   meets: (condition: Condition) => number,
 ): { readonly kind: RuleAbout['kind']; readonly does: string }[] {
-  const { pins, pulls, first = [], only, bringIn = [], hides = [], conditionPulls = [], conditionHides = [] } = plan;
-  const singly = pulls.filter((pull) => pull.product === product);
-  const place = first.indexOf(product) + 1;
-  const isHidden = hides.includes(product) || conditionHides.some((condition) => meets(condition) > 0);
-  return [
-    ...pins
-      .filter((pin) => pin.product === product)
-      .map((pin) => ({ kind: 'pin' as const, does: `pins it at place ${pin.place}` })),
-    ...(place > 0 ? [{ kind: 'pin' as const, does: `puts it first, as number ${place} of ${first.length},` }] : []),
-    ...(bringIn.includes(product) ? [{ kind: 'pin' as const, does: 'brings it in' }] : []),
-    ...singly.map(({ pull }) => ({ kind: 'pull' as const, does: strength(pull) })),
-    // Inside one plan a product named by itself goes by its own strength.
-    ...(singly.length > 0 ? [] : conditionPulls)
-      .filter(({ condition }) => meets(condition) > 0)
-      .map(({ pull }) => ({ kind: 'pull' as const, does: strength(pull) })),
-    ...(isHidden ? [{ kind: 'hidden' as const, does: 'hides it' }] : []),
-    ...(only && first.length > 0 && place === 0 ? [{ kind: 'hidden' as const, does: 'leaves it out' }] : []),
-  ];
+  const first = effects.filter(({ what }) => what === 'first');
+  const said = effects
+    .toSorted((a, b) => order.indexOf(a.what) - order.indexOf(b.what))
+    .flatMap((effect): { readonly kind: RuleAbout['kind']; readonly does: string }[] => {
+      if ('product' in effect && effect.product !== product) return [];
+      switch (effect.what) {
+        case 'pin':
+          return [{ kind: 'pin', does: `pins it at place ${effect.place}` }];
+        case 'first':
+          return [{ kind: 'pin', does: `puts it first, as number ${first.indexOf(effect) + 1} of ${first.length},` }];
+        case 'bringIn':
+          return [{ kind: 'pin', does: 'brings it in' }];
+        case 'factor':
+          return [{ kind: 'pull', does: strength(effect.factor) }];
+        case 'conditionFactor':
+          return !effect.but.has(product) && meets(effect.condition) > 0
+            ? [{ kind: 'pull', does: strength(effect.factor) }]
+            : [];
+        case 'hide': {
+          const isHidden = 'product' in effect.of ? effect.of.product === product : meets(effect.of.condition) > 0;
+          return isHidden ? [{ kind: 'hidden', does: 'hides it' }] : [];
+        }
+        case 'only':
+          return effect.products.includes(product) ? [] : [{ kind: 'hidden', does: 'leaves it out' }];
+        default:
+          return [];
+      }
+    });
+  const isFirstToHide = said.findIndex(({ does }) => does === 'hides it');
+  return said.filter(({ does }, at) => does !== 'hides it' || at === isFirstToHide);
 }
 
 /** Every rule of a setup that touches a product, in words. `records` are its variants as they stand, from `first` on in the catalog. */
@@ -76,7 +93,8 @@ export function rulesAbout(
   for (const [id, plan] of Object.entries(setup.plans)) {
     const where = planHeld(plan, when);
     const about = { plan: id, rule: null, isInForce: holds(plan.on, plan) };
-    for (const { kind, does } of doesTo(plan, product, meets))
+    const effects = effectsOfPlan(plan, { kind: 'plan', id, name: plan.name, how: plan.how ?? usualHow });
+    for (const { kind, does } of doesTo(effects, product, meets))
       rules.push({ kind, ...about, text: `“${plan.name}” ${does} ${where}.` });
   }
   for (const [rule, houseRule] of Object.entries(setup.houseRules)) {
