@@ -110,7 +110,13 @@ export function NewHouseRule() {
     ...{ name: '', on: true, condition: null, does: { what: 'pull', pull: firstPull } },
     ...madeNow(setup),
   });
-  const calledBy = (condition: Condition): string => inWords(condition).slice(0, longest.planName);
+  /** What it says of a product, as a name: “it is in stock” is called In stock. */
+  const calledBy = (condition: Condition): string =>
+    inWords(condition)
+      .replace(/^it is /, '')
+      .replace(/[“”]/g, '')
+      .replace(/^./, (letter) => letter.toUpperCase())
+      .slice(0, longest.planName);
   const change = (next: Unfinished): void => {
     setRule(next);
     if (!next.condition) return;
