@@ -177,3 +177,29 @@ test('a product is pinned by putting it at a place in the window, with the mouse
   await desk.undoAll();
   await expect.poll(async () => (await desk.titles()).slice(0, 5)).toEqual(before.slice(0, 5));
 });
+
+test('a plan shows other filters beside its results, in its own order', async ({ page }) => {
+  const desk = deskOn(page);
+  await desk.open('/plans');
+  await desk.trial('sketchbook');
+  const filter = (name: string) => desk.shop.getByRole('button', { name, exact: true });
+  await expect(filter('Category')).toBeVisible();
+  await page.getByRole('button', { name: 'Plan for “sketchbook”' }).click();
+  for (const [button, label] of [
+    ['Show other filters', 'Material'],
+    ['Add a filter', 'Brand'],
+  ] as const) {
+    await page.getByRole('button', { name: button }).click();
+    await page.getByPlaceholder('Type a filter').fill(label);
+    await page.getByRole('option', { name: label, exact: true }).click();
+  }
+  await expect(filter('Category')).toHaveCount(0);
+  const left = async (name: string) => (await filter(name).boundingBox())?.x ?? 0;
+  await expect.poll(async () => (await left('Material')) < (await left('Brand'))).toBe(true);
+  await page.getByRole('button', { name: 'Move Brand' }).focus();
+  for (const key of ['Space', 'ArrowUp', 'Space']) await page.keyboard.press(key);
+  await expect.poll(async () => (await left('Brand')) < (await left('Material'))).toBe(true);
+  await page.getByRole('button', { name: 'Take Brand off' }).click();
+  await page.getByRole('button', { name: 'Take Material off' }).click();
+  await expect(filter('Category')).toBeVisible();
+});

@@ -267,7 +267,7 @@ export const searchAnswerSchema = z.object({
     .describe('Where the first page has room left: what lacks one word, the best first. Not part of `total`.'),
   filters: z.array(filterAnswerSchema),
   filtersNotShown: z
-    .array(z.object({ key: z.string(), why: z.enum(['elsewhere', 'waiting', 'uniform', 'empty']) }))
+    .array(z.object({ key: z.string(), why: z.enum(['elsewhere', 'otherFilters', 'waiting', 'uniform', 'empty']) }))
     .describe('Filters of the shop that are not beside these results, and why.'),
   shop: shopSchema,
   filterLayout: filterLayoutSchema,

@@ -5,7 +5,7 @@ import type { BoundFilter } from './boundFilter.ts';
 import type { ChosenFilters } from './chosenFilters.ts';
 
 /** Why a filter of the setup is not beside some results. */
-export type NotShown = 'elsewhere' | 'waiting' | 'uniform' | 'empty';
+export type NotShown = 'elsewhere' | 'otherFilters' | 'waiting' | 'uniform' | 'empty';
 
 /** What of a search bears on its filters. */
 export interface FilteredSearch {
@@ -16,6 +16,8 @@ export interface FilteredSearch {
   readonly said: string;
   /** What is found before any filter, ascending. */
   readonly records: Uint32Array;
+  /** The filters that stand there instead of those that belong there, in this order. */
+  readonly instead?: readonly string[] | undefined;
 }
 
 export interface Choices {
@@ -56,13 +58,13 @@ function isMostly(snapshot: Snapshot, records: Uint32Array, attribute: string, v
 
 /**
  * Decides which filters stand beside some results and what is chosen in them: by where each belongs, by what another
- * has to have chosen first, and by what is preselected. A choice in a filter that is not there is ignored and reported.
+ * has to have chosen first, and by what is preselected; or by a plan that says which there are. A choice in a filter that is not there is ignored and reported.
  * Filters that wait for each other in a circle are never shown.
  */
 export function resolveChoices(
   snapshot: Snapshot,
   filters: readonly BoundFilter[],
-  { filters: given, collection, said, records }: FilteredSearch,
+  { filters: given, collection, said, records, instead }: FilteredSearch,
 ): Choices {
   const belongs = ({ where, saidIn }: BoundFilter): boolean =>
     where === undefined ||
@@ -78,6 +80,7 @@ export function resolveChoices(
     const texts = Object.hasOwn(given, filter.key) ? given[filter.key]! : preselectedIn(filter);
     return choosesOne(filter) ? texts.slice(0, 1) : texts;
   };
+  const isChosen = ({ key }: BoundFilter): boolean => Object.hasOwn(given, key) && given[key]!.length > 0;
   const known = new Map<string, NotShown | null>();
   const reasonOf = (filter: BoundFilter): NotShown | null => {
     const before = known.get(filter.key);
@@ -86,7 +89,8 @@ export function resolveChoices(
     known.set(filter.key, 'waiting');
     const parent = filter.after === undefined ? null : filters.find(({ key }) => key === filter.after);
     const isOpen = parent === null || (parent && reasonOf(parent) === null && wanted(parent).length > 0);
-    const reason = !belongs(filter) ? 'elsewhere' : isOpen ? null : 'waiting';
+    const isWanted = instead ? instead.includes(filter.key) || isChosen(filter) : belongs(filter);
+    const reason = !isWanted ? (instead ? 'otherFilters' : 'elsewhere') : isOpen ? null : 'waiting';
     known.set(filter.key, reason);
     return reason;
   };
@@ -106,6 +110,11 @@ export function resolveChoices(
     if (usual.length > 0) preselected[key] = usual;
     const own = wanted(filter);
     if (own.length > 0) chosen[key] = own;
+  }
+  if (instead) {
+    // What is chosen and not named stands after what is.
+    const placeOf = ({ key }: BoundFilter): number => (instead.includes(key) ? instead.indexOf(key) : instead.length);
+    active.sort((a, b) => placeOf(a) - placeOf(b));
   }
   const isThere = (key: string): boolean => active.some((filter) => filter.key === key);
   const ignored = Object.keys(given).filter((key) => given[key]!.length > 0 && !isThere(key));

@@ -114,6 +114,12 @@ export interface ScopeEffect {
   readonly condition: Condition | null;
   readonly source: Source;
 }
+/** Just these filters stand beside the results, in this order, and those in which something is chosen. */
+export interface FiltersEffect {
+  readonly what: 'filters';
+  readonly filters: readonly string[];
+  readonly source: Source;
+}
 /** What the rules that hold do to one search, whatever they are kept as. */
 export type Effect =
   | PinEffect
@@ -126,7 +132,8 @@ export type Effect =
   | BannerEffect
   | RedirectEffect
   | SortEffect
-  | ScopeEffect;
+  | ScopeEffect
+  | FiltersEffect;
 
 /** How exactly a plan holds for a search: by what comes first in `planHows`, then by more words, then by more restrictions. */
 export interface Exactness {

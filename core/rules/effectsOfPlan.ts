@@ -7,7 +7,7 @@ import type { Effect, Source } from './effects.ts';
  */
 export function effectsOfPlan(plan: ShelfPlan, source: Source): Effect[] {
   const { hides = [], conditionHides = [], first = [], only, pins, pinsWait = false, bringIn = [], pulls } = plan;
-  const { conditionPulls = [], banners = [], sort, scope, wordsOut = [], redirect } = plan;
+  const { conditionPulls = [], banners = [], sort, scope, wordsOut = [], filters, redirect } = plan;
   /** What the plan names by itself goes by its own strength. */
   const but = new Set(pulls.map(({ product }) => product));
   const effects: Effect[] = [];
@@ -24,6 +24,7 @@ export function effectsOfPlan(plan: ShelfPlan, source: Source): Effect[] {
     effects.push({ what: 'banner', ...{ where, place, text, link, picture, source } });
   if (sort) effects.push({ what: 'sort', ...sort, source });
   if (scope || wordsOut.length > 0) effects.push({ what: 'scope', wordsOut, condition: scope ?? null, source });
+  if (filters) effects.push({ what: 'filters', filters, source });
   if (redirect !== undefined) effects.push({ what: 'redirect', link: redirect, source });
   return effects;
 }

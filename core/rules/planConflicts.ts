@@ -55,7 +55,8 @@ export function planConflicts(plan: ShelfPlan, all: readonly ShelfPlan[]): PlanC
     (plan.conditionPulls ?? []).length +
     (plan.conditionHides ?? []).length +
     (plan.sort ? 1 : 0) +
-    (plan.scope || plan.wordsOut?.length ? 1 : 0);
+    (plan.scope || plan.wordsOut?.length ? 1 : 0) +
+    (plan.filters ? 1 : 0);
   if (redirect !== undefined) {
     const to = searchIn(redirect);
     const isItself = to !== null && searches.some((search) => searchKey(search) === searchKey(to));

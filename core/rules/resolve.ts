@@ -58,7 +58,7 @@ export function takenFor(
 /**
  * What the rules that hold do to one search. Of plans all that hold are in force together, the most exact first: where
  * two speak of one product's place, or of one place, the first holds, and the other stands at the next free place; of
- * lists of products that alone show, of pages to be sent to, of orders and of scopes, the first holds; lists of products that stand first come one after the other. So
+ * lists of products that alone show, of pages to be sent to, of orders, of scopes and of filters, the first holds; lists of products that stand first come one after the other. So
  * whoever ranks, explains or lists reads one order. Pure; costs the lookups and what the plans say.
  */
 export function resolve(triggers: Triggers, context: Context): readonly Effect[] {
@@ -80,6 +80,7 @@ function saidOnce(effect: Effect): string | null {
     case 'only':
     case 'sort':
     case 'scope':
+    case 'filters':
     case 'redirect':
       return effect.what;
     case 'first':

@@ -75,6 +75,41 @@ describe('a plan', () => {
     const narrower = { ...plans, b: { ...plans.b, devices: [...plans.b.devices] } };
     expect(order(narrower, 'scarlet', { device: 'phone' }).slice(0, 2)).toBe('ca');
   });
+  test('holds for what a search is corrected to at once, and says so; not for what is typed rightly', () => {
+    const { results } = asked({ p: pinned('d') }, 'scarlte');
+    expect(results[0]).toMatchObject({ id: 'd', why: { pin: { name: 'Scarlet', corrected: 'scarlet' } } });
+    expect(asked({ p: pinned('d') }, 'scarlet').results[0]!.why!.pin).not.toHaveProperty('corrected');
+    expect(order({ p: pinned('d') }, 'scarlte ink')).not.toBe(order({ p: pinned('d') }, 'scarlte'));
+  });
+  test('takes a corrected search for another one', () => {
+    const p = plan({ treatAs: 'ink pot' });
+    expect(asked({ p }, 'scarlte').results.map(({ id }) => id)).toEqual(['d']);
+  });
+  test('does not hold for a correction that the setup does not make at once', () => {
+    const { relevance } = initialSetup(engine.snapshot.attributes);
+    const spelling = { ...relevance.spelling, tolerance: false };
+    expect(asked({ p: pinned('d') }, 'scarlte', {}, { relevance: { ...relevance, spelling } }).total).toBe(0);
+  });
+  test('shows other filters in its order, and keeps those in which something is chosen', () => {
+    const own = (attribute: string, order: number) => ({
+      ...{ attribute, label: attribute, kind: 'ticks' as const, order, counts: true, valueOrder: 'count' as const },
+    });
+    const filters = { kind: own('kind', 1), stock: own('availability', 2) };
+    const p = plan({ filters: ['stock', 'gone', 'kind'] });
+    const beside = (more: Partial<SearchRequest> = {}, plans: Record<string, ShelfPlan> = { p }) =>
+      asked(plans, 'scarlet', more, { filters }).filters.map(({ key }) => key);
+    expect(beside({}, {})).toEqual(['kind', 'stock']);
+    expect(beside()).toEqual(['stock', 'kind']);
+    const only = { p: plan({ filters: ['stock'] }) };
+    expect(beside({}, only)).toEqual(['stock']);
+    const chosen = asked(only, 'scarlet', { filters: { kind: ['Paper'] } }, { filters });
+    expect(chosen.filters.map(({ key }) => key)).toEqual(['stock', 'kind']);
+    expect([chosen.total, chosen.ignoredFilters]).toEqual([2, []]);
+    expect(asked(only, 'scarlet', {}, { filters }).filtersNotShown).toContainEqual({
+      key: 'kind',
+      why: 'otherFilters',
+    });
+  });
 });
 
 describe('a pinned product that is not at its place is told with why', () => {
@@ -99,19 +134,4 @@ describe('a pinned product that is not at its place is told with why', () => {
   });
   test('and to nobody but the desk', () =>
     expect(asked({ p: pinned('zz') }, 'scarlet', { marks: false }).gaps).toBeUndefined());
-  test('holds for what a search is corrected to at once, and says so; not for what is typed rightly', () => {
-    const { results } = asked({ p: pinned('d') }, 'scarlte');
-    expect(results[0]).toMatchObject({ id: 'd', why: { pin: { name: 'Scarlet', corrected: 'scarlet' } } });
-    expect(asked({ p: pinned('d') }, 'scarlet').results[0]!.why!.pin).not.toHaveProperty('corrected');
-    expect(order({ p: pinned('d') }, 'scarlte ink')).not.toBe(order({ p: pinned('d') }, 'scarlte'));
-  });
-  test('takes a corrected search for another one', () => {
-    const p = plan({ treatAs: 'ink pot' });
-    expect(asked({ p }, 'scarlte').results.map(({ id }) => id)).toEqual(['d']);
-  });
-  test('does not hold for a correction that the setup does not make at once', () => {
-    const { relevance } = initialSetup(engine.snapshot.attributes);
-    const spelling = { ...relevance.spelling, tolerance: false };
-    expect(asked({ p: pinned('d') }, 'scarlte', {}, { relevance: { ...relevance, spelling } }).total).toBe(0);
-  });
 });

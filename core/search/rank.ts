@@ -281,6 +281,7 @@ export function rank(
     collection: request.collection,
     said: searchKey(request.query),
     records,
+    instead: effects.find((effect) => effect.what === 'filters')?.filters,
   });
   const { failing, ignored } = testFilters(prepared.filters, choices.chosen, records, engine.failing);
   const candidates = engine.grouper.group(records, failing !== null);

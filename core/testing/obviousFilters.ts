@@ -10,6 +10,8 @@ export interface ObviousFiltering {
   readonly records: readonly CatalogRecord[];
   readonly chosen: ChosenFilters;
   readonly collection?: string;
+  /** The filters that a plan shows instead of those that belong there. */
+  readonly instead?: readonly string[] | undefined;
   /** Whether a listed search is the one made. */
   isSaid(search: string): boolean;
   readonly today: number;
@@ -79,7 +81,7 @@ function shown(
 
 /** Filters by looking at every record for every one of them. */
 export function obviousFilters(given: ObviousFiltering): ObviousFilters {
-  const { setup, records, chosen, collection, isSaid } = given;
+  const { setup, records, chosen, collection, isSaid, instead } = given;
   const familiesWith = (test: (record: CatalogRecord) => boolean): number =>
     new Set(records.filter(test).map(({ familyId }) => familyId)).size;
   const wanted = (key: string): readonly string[] => {
@@ -102,7 +104,8 @@ export function obviousFilters(given: ObviousFiltering): ObviousFilters {
     });
   const isThere = (key: string, waiting: readonly string[] = []): boolean => {
     const setting = setup.filters[key];
-    if (!setting || waiting.includes(key) || !belongs(setting)) return false;
+    const isWanted = instead ? instead.includes(key) || (chosen[key] ?? []).length > 0 : setting && belongs(setting);
+    if (!setting || waiting.includes(key) || !isWanted) return false;
     const { after } = setting;
     return after === undefined || (isThere(after, [...waiting, key]) && wanted(after).length > 0);
   };

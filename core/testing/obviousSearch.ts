@@ -310,6 +310,7 @@ export function obviousSearch(
     setup,
     records: [...found.keys()].map(({ record }) => record),
     chosen,
+    instead: plans.find((plan) => plan.filters)?.filters,
     isSaid: (search: string) => tokenize(asked).length > 0 && tokenize(search).join(' ') === tokenize(asked).join(' '),
     today,
     familyInStock: amounts.familyInStock,

@@ -284,6 +284,7 @@ function moreOfPlan(random: () => number, snapshot: Snapshot, queries: readonly 
     ...(random() < 0.7 && { pinsWait: true }),
     ...(random() < 0.15 && { devices: [pick(random, ['phone', 'tablet'] as const)] }),
     ...(random() < 0.15 && { whenChosen: [{ filter: 'brand', values: ['Larkspur', 'Harrow Ink'] }] }),
+    ...(random() < 0.3 && { filters: ['x-now', pick(random, ['brand', 'x-bands', 'nowhere']), 'tags'] }),
     ...(random() < 0.5 && { rank: pick(random, [-1, 0, 2]) }),
   };
 }

@@ -23,8 +23,8 @@ const searchesHeld = 20;
 const depth = (query: string) => ({ query, filters: {}, page: 1, limit: placesCompared });
 
 /** Whether a plan says or does something else than ordering. */
-const isHeard = ({ banners = [], redirect, treatAs, scope, wordsOut = [] }: ShelfPlan): boolean =>
-  banners.length > 0 || redirect !== undefined || treatAs !== undefined || scope !== undefined || wordsOut.length > 0;
+const isHeard = ({ banners = [], redirect, treatAs, scope, filters, wordsOut = [] }: ShelfPlan): boolean =>
+  banners.length + wordsOut.length > 0 || [redirect, treatAs, scope, filters].some((each) => each !== undefined);
 
 /** Whether some searches show the same without a plan. Cost: two searches each. */
 function isIdle({ engine, setup }: Ready, id: string, searches: readonly string[]): boolean {

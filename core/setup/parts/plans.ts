@@ -27,7 +27,7 @@ export const plans = openPart({
     ...{ conditionHides: [], pinsWait: false, wordsOut: [], whenChosen: [] },
   },
   inside: fieldsOf({
-    ...{ searches: aSet, collections: aSet, bringIn: aSet, hides: aSet, first: anOrder },
+    ...{ searches: aSet, collections: aSet, bringIn: aSet, hides: aSet, first: anOrder, filters: anOrder },
     ...{ wordsOut: aSet, whenChosen: listBy('filter', fieldsOf({ values: aSet })), devices: aSet },
     ...{ pins: listBy('product'), pulls: listBy('product') },
   }),

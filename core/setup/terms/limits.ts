@@ -54,6 +54,7 @@ export const most = {
   planConditions: 20,
   whenChosen: 5,
   wordsOut: 20,
+  planFilters: 30,
   banners: 5,
   collections: 50,
   pull: 10,

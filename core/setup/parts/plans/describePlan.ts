@@ -93,6 +93,12 @@ function otherChanges(
         ? `${plan} looks only at what meets: ${conditionInWords(after.scope, names.attribute)}`
         : `${plan} looks at the whole shop`,
     );
+  if (differs('filters'))
+    said.push(
+      after.filters
+        ? `${plan} shows the filters: ${listed(after.filters.map(names.attribute))}`
+        : `${plan} shows the filters that belong there`,
+    );
   if ((before.pinsWait ?? false) !== (after.pinsWait ?? false))
     said.push(`${plan} ${after.pinsWait ? 'lets pins of sold-out products wait' : 'pins what is sold out too'}`);
   if (before.redirect !== after.redirect)

@@ -70,6 +70,8 @@ export const shelfPlanSchema = z
     /** Words of its searches that are not looked for, and what is looked at only. */
     wordsOut: z.array(wordText).max(most.wordsOut).optional(),
     scope: conditionSchema.optional(),
+    /** The filters beside its results, in this order, instead of those that belong there; what is chosen stays. */
+    filters: z.array(key).min(1).max(most.planFilters).optional(),
     /** Whether pins of products that are sold out wait until they are back: what comes next moves up. */
     pinsWait: z.boolean().optional(),
     /** The page a shopper is sent to instead. */

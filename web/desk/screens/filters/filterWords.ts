@@ -65,6 +65,8 @@ export function whyNotShown(why: SearchAnswer['filtersNotShown'][number]['why'])
   switch (why) {
     case 'elsewhere':
       return 'not shown here: it belongs to other places';
+    case 'otherFilters':
+      return 'not shown here: a shelf plan shows other filters';
     case 'waiting':
       return 'not shown yet: it waits for another filter';
     case 'uniform':

@@ -26,6 +26,7 @@ function planInWords(plan: ShelfPlan): string {
     plan.banners ? counted(plan.banners.length, 'banner') : null,
     plan.sort ? 'an order of its own' : null,
     plan.scope || plan.wordsOut ? 'looks elsewhere' : null,
+    plan.filters ? counted(plan.filters.length, 'filter') : null,
     plan.redirect ? 'sends elsewhere' : null,
     plan.treatAs ? `taken for “${plan.treatAs}”` : null,
   ].filter(Boolean);

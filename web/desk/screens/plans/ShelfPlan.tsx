@@ -23,6 +23,7 @@ import { PlanBanners } from './PlanBanners.tsx';
 import { PlanCollections } from './PlanCollections.tsx';
 import { HiddenByPlan } from './PlanConditions.tsx';
 import { PlanElsewhere } from './PlanElsewhere.tsx';
+import { PlanFilters } from './PlanFilters.tsx';
 import { PlanOrder } from './PlanOrder.tsx';
 import { BroughtIn, FirstProducts } from './PlanProducts.tsx';
 import { PlanPulls } from './PlanPulls.tsx';
@@ -141,6 +142,7 @@ function PlanEditor({ id, plan }: { readonly id: string; readonly plan: ShelfPla
       </Section>
       <Conflicts id={id} plan={plan} />
       <PlanOrder {...of} />
+      <PlanFilters {...of} />
       <FirstProducts {...of} />
       <Section
         title="Pinned to a place"
