@@ -23,6 +23,11 @@ test.each<[string, Partial<Setup>, string]>([
   ['a redirect over pins', { plans: { p: plan({ redirect: '/sale' }) } }, 'Show its results'],
   ['a redirect to itself', { plans: { p: plan({ redirect: '/?q=ink' }) } }, 'Send nobody elsewhere'],
   ['a search taken for itself', { plans: { p: plan({ treatAs: 'Ink' }) } }, 'Take its searches as they are'],
+  [
+    'what a higher plan says already',
+    { plans: { a: plan({ filters: ['brand'] }), b: plan({ filters: ['size'] }) } },
+    'Leave that to the other one',
+  ],
   ['a plan for nothing', { plans: { p: plan({ searches: [] }) } }, 'Switch it off'],
   [
     'two products at one place',

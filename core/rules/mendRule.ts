@@ -73,6 +73,13 @@ export function mendRule(setup: Setup, { part, key, reason }: ReviewItem, today:
       const pins = putPins(plan.pins, [mine.product], free);
       return { label: `Give it place ${free}`, edit: { part, key, value: { ...plan, pins } } };
     }
+    case 'outdone':
+      return (
+        plan && {
+          label: 'Leave that to the other one',
+          edit: { part, key, value: { ...plan, [reason.what]: undefined } },
+        }
+      );
     case 'hiddenAnyway':
       return plan && { label: 'Take it off the plan', edit: { part, key, value: takenOff(plan, reason.product) } };
     case 'lookAgain':

@@ -57,6 +57,14 @@ describe('what is to be looked at', () => {
     expect(review({ plans: { a: plan({}), b: { ...other, how: 'containing' } } })).toEqual([]);
     expect(review({ plans: { a: plan({}), b: plan({}) } })).toEqual([]);
   });
+  test('plans that never get their say, since a higher one for the same search has it', () => {
+    const sent = (change: object = {}) => plan({ pins: [], redirect: '/help', ...change });
+    expect(review({ plans: { a: sent(), b: sent() } })).toEqual(['b outdone']);
+    expect(review({ plans: { a: sent(), b: sent({ rank: -1 }) } })).toEqual(['a outdone']);
+    expect(review({ plans: { a: sent(), b: sent({ devices: ['phone'] }) } })).toEqual([]);
+    expect(review({ plans: { a: sent(), b: sent({ how: 'containing' }) } })).toEqual([]);
+    expect(review({ plans: { a: sent({ on: false }), b: sent() } })).toEqual([]);
+  });
   test('what a plan shows and a hiding hides from results', () => {
     const hide = (change: object) => ({ 'product:a': { what: 'product' as const, product: 'a', ...change } });
     expect(review({ plans: { a: plan({}) }, hiding: hide({}) })).toEqual(['a hiddenAnyway']);

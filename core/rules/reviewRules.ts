@@ -1,11 +1,16 @@
 import { dayNumber } from '../base/day.ts';
 import { searchKey } from '../query/readUnits.ts';
 import type { HouseRule } from '../setup/parts/houseRules.ts';
+import { inListOrder } from '../setup/parts/plans/planOrder.ts';
 import type { ShelfPlan } from '../setup/parts/plans.ts';
 import type { Setup } from '../setup/schema.ts';
 import { usualHow } from '../setup/terms/planTerms.ts';
-import { stateOf, type When } from '../setup/terms/span.ts';
+import { isAlways, stateOf, type When } from '../setup/terms/span.ts';
 import { type PlanConflict, planConflicts } from './planConflicts.ts';
+
+/** What a plan may say of which only that of the most exact plan holds. */
+const saidOnce = ['only', 'sort', 'scope', 'filters', 'redirect', 'treatAs'] as const;
+export type SaidOnce = (typeof saidOnce)[number];
 
 /** An entry of a setup that is a rule. */
 export interface RuleRef {
@@ -18,6 +23,8 @@ export type ReviewReason =
   | { readonly code: 'conflict'; readonly conflict: PlanConflict }
   /** Another plan for just the same search pins another product at the same place: one of them stands at the next. */
   | { readonly code: 'samePlace'; readonly search: string; readonly place: number; readonly other: RuleRef }
+  /** Another plan for just the same search, higher in the list, says something of which only one can be. */
+  | { readonly code: 'outdone'; readonly search: string; readonly what: SaidOnce; readonly other: RuleRef }
   /** A product that a plan shows or boosts is hidden from results by a hiding. */
   | { readonly code: 'hiddenAnyway'; readonly product: string; readonly other: RuleRef }
   /** Another house rule for the same products takes back what this one does. */
@@ -97,8 +104,7 @@ const nearlyNothing = 0.05;
 function samePlaces(plans: Setup['plans']): ReviewItem[] {
   const taken = new Map<string, { readonly key: string; readonly product: string }>();
   const items: ReviewItem[] = [];
-  for (const key of Object.keys(plans).sort()) {
-    const { on, how = usualHow, searches, pins } = plans[key]!;
+  for (const [key, { on, how = usualHow, searches, pins }] of inListOrder(plans)) {
     if (!on) continue;
     for (const search of searches)
       for (const { place, product } of pins) {
@@ -113,6 +119,33 @@ function samePlaces(plans: Setup['plans']): ReviewItem[] {
       }
   }
   return items;
+}
+
+const says = (plan: ShelfPlan, what: SaidOnce): boolean =>
+  what === 'only' ? plan.only === true && (plan.first ?? []).length > 0 : plan[what] !== undefined;
+/** Whether a plan holds for its searches always and for everybody; a narrower one has its say where it holds. */
+const isUnlimited = ({ whenChosen = [], devices, ...span }: ShelfPlan): boolean =>
+  whenChosen.length === 0 && devices === undefined && isAlways(span);
+
+/** Plans that never get their say in something, since one higher in the list says it for just the same search. Each once. */
+function outdone(plans: Setup['plans']): ReviewItem[] {
+  const said = new Map<string, string>();
+  const items = new Map<string, ReviewItem>();
+  for (const [key, plan] of inListOrder(plans)) {
+    if (!plan.on || !isUnlimited(plan)) continue;
+    for (const what of saidOnce)
+      for (const search of says(plan, what) ? plan.searches : []) {
+        const at = `${what}\n${plan.how ?? usualHow}\n${searchKey(search)}`;
+        const before = said.get(at);
+        if (before === undefined) said.set(at, key);
+        else if (before !== key && !items.has(`${key}\n${what}`))
+          items.set(`${key}\n${what}`, {
+            ...{ part: 'plans', key },
+            reason: { code: 'outdone', search, what, other: { part: 'plans', key: before } },
+          });
+      }
+  }
+  return [...items.values()];
 }
 
 /** House rules of one condition, at one set of places, whose factors take each other back. */
@@ -185,7 +218,7 @@ export function reviewRules(
         });
     }
   }
-  contradictions.push(...samePlaces(plans), ...cancelling(houseRules));
+  contradictions.push(...samePlaces(plans), ...outdone(plans), ...cancelling(houseRules));
   for (const { id, products, missing } of rules) {
     if (!houseRules[id]?.on) continue;
     if (missing.length > 0)

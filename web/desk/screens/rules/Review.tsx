@@ -20,7 +20,7 @@ import { reasonInWords, ruleAddress, ruleName } from './reviewInWords.ts';
 import { useRuleFigures, useRuleUse } from './ruleFigures.ts';
 
 const groups: readonly { readonly title: string; readonly codes: readonly ReviewReason['code'][] }[] = [
-  { title: 'Contradictions', codes: ['samePlace', 'hiddenAnyway', 'cancelOut'] },
+  { title: 'Contradictions', codes: ['samePlace', 'outdone', 'hiddenAnyway', 'cancelOut'] },
   { title: 'Does nothing', codes: ['attributeGone', 'meetsNothing', 'neverTriggers', 'changesNothing'] },
   { title: 'Works against what shoppers buy', codes: ['againstBuying'] },
   { title: 'Over', codes: ['over'] },

@@ -17,6 +17,10 @@ test.each<[ReviewReason, RegExp]>([
     { code: 'samePlace', search: 'ink', place: 2, other },
     /^Shelf plan “Inks” pins another product at place 2 for “ink”/,
   ],
+  [
+    { code: 'outdone', search: 'ink', what: 'redirect', other },
+    /“Inks” is higher in the list and sends shoppers elsewhere for “ink” too/,
+  ],
   [{ code: 'hiddenAnyway', product: 'a', other }, /^“Title of a” is hidden from results/],
   [{ code: 'cancelOut', other }, /takes back what this one does/],
   [{ code: 'attributeGone', attributes: ['mood', 'hue'] }, /nothing of MOOD, HUE/],

@@ -1,4 +1,4 @@
-import type { ReviewReason, RuleRef } from '../../../../core/rules/reviewRules.ts';
+import type { ReviewReason, RuleRef, SaidOnce } from '../../../../core/rules/reviewRules.ts';
 import type { Setup } from '../../../../core/setup/schema.ts';
 import { conflictInWords } from '../plans/conflictInWords.ts';
 
@@ -38,6 +38,16 @@ export function ruleAddress(
   return `/${part === 'plans' ? 'plans' : 'house-rules'}/${encodeURIComponent(key)}`;
 }
 
+/** What a plan higher in the list does. */
+const outdoneTexts: Readonly<Record<SaidOnce, string>> = {
+  only: 'says which products alone show',
+  sort: 'gives the results an order',
+  scope: 'says where is looked',
+  filters: 'says which filters show',
+  redirect: 'sends shoppers elsewhere',
+  treatAs: 'takes the search for another',
+};
+
 /** What is to be said of a rule, and what mends it, in a sentence. */
 export function reasonInWords(reason: ReviewReason, names: Names): string {
   switch (reason.code) {
@@ -45,6 +55,8 @@ export function reasonInWords(reason: ReviewReason, names: Names): string {
       return conflictInWords(reason.conflict, names.titleOf);
     case 'samePlace':
       return `${ruleName(reason.other, names)} pins another product at place ${reason.place} for “${reason.search}”: this one stands at the next. Give one of them another place.`;
+    case 'outdone':
+      return `${ruleName(reason.other, names)} is higher in the list and ${outdoneTexts[reason.what]} for “${reason.search}” too, so that it never comes to this one. Put this one higher, or leave that to the other.`;
     case 'hiddenAnyway':
       return `“${names.titleOf(reason.product)}” is hidden from results, so this plan does nothing to it. Show it again, or take it off.`;
     case 'cancelOut':
