@@ -44,7 +44,7 @@ export function TestLine({
   const subject = isOfCollections ? collectionSubject : withoutAttribute.has(row.how) ? row.how : row.attribute;
   const hows = isOfCollections ? [...ofCollections] : about ? comparisonsFor(about) : [row.how];
   return (
-    <div className="flex flex-wrap items-center gap-1.5">
+    <div className="relative flex flex-wrap items-center gap-1.5 pr-8">
       <Choice
         label="What is asked about"
         className="max-w-[150px]"
@@ -68,7 +68,7 @@ export function TestLine({
       )}
       <Compared row={row} change={change} />
       {isOfCollections && <CollectionsGone ids={row.collections} />}
-      <IconButton label="Take this test off" className="ml-auto" onClick={remove}>
+      <IconButton label="Take this test off" className="absolute top-0.5 right-0" onClick={remove}>
         <X size={14} aria-hidden />
       </IconButton>
       {isGone && (
