@@ -34,7 +34,8 @@ const listedCollection = z.object({
 export const contentEndpoints = {
   content: endpoint({
     ...paths.content,
-    summary: 'The articles and collections, with what the draft decides about them.',
+    summary:
+      'The articles and collections, with what the draft decides about them. The same with .csv at the end of the path and `kind` is a CSV file that can be imported.',
     query: none,
     body: none,
     answer: z.object({

@@ -108,6 +108,7 @@ export const filePaths = {
   exportCatalog: '/desk/{storefront}/{draft}/catalog/export',
   rejectedRows: '/desk/{storefront}/{draft}/catalog/rejected.csv',
   history: '/desk/{storefront}/{draft}/history.csv',
+  content: '/desk/{storefront}/{draft}/content.csv',
   /** A stream of what happens, as `api/deskEvents.ts` says. */
   events: '/desk/{storefront}/{draft}/events',
 } as const;

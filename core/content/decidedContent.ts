@@ -54,12 +54,18 @@ const asArticle = (imported: ImportedContent['articles'][number]): Article => ({
   origin: 'imported',
   plain: plainTextOf(imported.text),
 });
-const asCollection = ({ attribute, values, ...imported }: ImportedContent['collections'][number]): Collection => ({
+const asCollection = ({
+  attribute,
+  values,
+  condition,
+  ...imported
+}: ImportedContent['collections'][number]): Collection => ({
   ...imported,
   origin: 'imported',
   condition:
-    imported.products.length > 0 ? null : { match: 'all', tests: [{ how: 'is', attribute, values: [...values] }] },
-  first: [],
+    imported.products.length > 0
+      ? null
+      : (condition ?? { match: 'all', tests: [{ how: 'is', attribute, values: [...values] }] }),
 });
 
 const newArticle = (id: string): Article => ({

@@ -1,3 +1,4 @@
+import { asList, listIn } from '../base/listCell.ts';
 import { copyNamed, own } from '../base/named.ts';
 import { writeCsv } from '../catalog/writeCsv.ts';
 import type { Setup } from './schema.ts';
@@ -63,10 +64,6 @@ const needed: Readonly<Record<RulePart, Readonly<Record<string, unknown>>>> = {
   hiding: {},
 };
 
-const bar = ' | ';
-const asList = (items: readonly string[]): string =>
-  items.some((item) => item.includes('|')) || items[0]?.startsWith('[') ? JSON.stringify(items) : items.join(bar);
-
 /** A value as a cell; empty where there is none. */
 function cellOf(kind: CellKind, value: unknown): string {
   if (value === undefined) return '';
@@ -112,16 +109,6 @@ export function writeRulesCsv(part: RulePart, setup: Pick<Setup, RulePart>): str
 class Unreadable extends Error {}
 
 const isOff = /^(off|no|false|0|aus|non)$/i;
-function listIn(text: string): string[] {
-  if (text.startsWith('[')) {
-    const items: unknown = JSON.parse(text);
-    return Array.isArray(items) ? items.map(String) : [];
-  }
-  return text
-    .split('|')
-    .map((item) => item.trim())
-    .filter(Boolean);
-}
 /** A product with its number behind the last of a sign, since ids may have the sign in them. */
 function numbered(item: string, sign: string): readonly [string, number] {
   const at = item.lastIndexOf(sign);

@@ -2,8 +2,9 @@ import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import type { SearchAnswer } from '../../core/answer/answer.ts';
+import { decidedContent } from '../../core/content/decidedContent.ts';
 import { openTestShelf, smallCatalog, type TestShelf } from '../testing/openTestShelf.ts';
-import { importContent } from './content.ts';
+import { importContent, readContent } from './content.ts';
 
 let shelf: TestShelf;
 beforeEach(async () => {
@@ -106,4 +107,47 @@ describe('collections', () => {
       refused: [{ line: 4, column: 'products' }],
     });
   });
+});
+
+test('what goes out comes in as it was decided: conditions, dates, first products and texts with bars', async () => {
+  await bring('collection', collections);
+  await bring('article', articles);
+  const condition = {
+    match: 'any',
+    tests: [{ how: 'inStock' }, { how: 'is', attribute: 'brand', values: ['a|b', 'c'] }],
+  };
+  decide('collection:blue', {
+    what: 'collection',
+    id: 'blue',
+    condition,
+    first: ['c', 'a'],
+    yearly: { from: '11-15', until: '12-24' },
+  });
+  decide('collection:mine', {
+    what: 'collection',
+    id: 'mine',
+    title: '=Mine',
+    products: ['b'],
+    from: '2026-12-01T08:00',
+  });
+  decide('article:g', { what: 'article', id: 'g', text: '<p>One, “two”</p>', tags: ['a|b', 'c'] });
+  const file = async (kind: string): Promise<string> => (await shelf.request(`/desk/content.csv?kind=${kind}`)).text();
+  const before = readContent(shelf.db, shelf.id);
+  const decided = decidedContent(before, shelf.setups.draft());
+  for (const kind of ['article', 'collection'] as const)
+    expect((await bring(kind, await file(kind))).refused).toEqual([]);
+  const again = decidedContent(readContent(shelf.db, shelf.id), { content: {} });
+  const asIs = (items: readonly { readonly id: string; readonly origin: string }[]) =>
+    Object.fromEntries(items.map(({ origin: _, ...item }) => [item.id, item]));
+  expect(asIs(again.collections)).toEqual(asIs(decided.collections));
+  expect(asIs(again.articles)).toEqual(asIs(decided.articles));
+  expect((await shelf.request('/desk/content.csv?kind=nothing')).status).toBe(400);
+});
+
+test('a collection’s file may have a condition as JSON; what is none is refused', async () => {
+  const csv = (condition: string) => `id,title,condition\nx,X,"${condition.replaceAll('"', '""')}"`;
+  const inStock = '{"match":"all","tests":[{"how":"inStock"}]}';
+  expect((await bring('collection', csv(inStock))).items).toBe(1);
+  for (const wrong of ['{"match":"all"', '{"match":"all","tests":[{"how":"inCollection","collections":["x"]}]}'])
+    await expect(bring('collection', csv(wrong))).rejects.toThrow(/no collection that could be taken/);
 });

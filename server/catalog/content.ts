@@ -1,4 +1,5 @@
 import type { Statement } from 'better-sqlite3';
+import { listIn } from '../../core/base/listCell.ts';
 import { named } from '../../core/base/named.ts';
 import type { Cells } from '../../core/catalog/readRow.ts';
 import { type ImportedContent, importedArticle, importedCollection } from '../../core/content/content.ts';
@@ -8,7 +9,16 @@ import { detectForm } from './sources/detectForm.ts';
 import { openSource } from './sources/openSource.ts';
 import { FileProblem } from './sources/source.ts';
 
-const lists = new Set(['tags', 'values', 'products']);
+const lists = new Set(['tags', 'values', 'products', 'first']);
+
+/** The texts of a cell; one that only looks like JSON is split at its bars. */
+function textsIn(cell: string): string[] {
+  try {
+    return listIn(cell);
+  } catch {
+    return listIn(` ${cell}`);
+  }
+}
 
 /** A row as an item: lists split where the file has them as one text; names of columns in any case. */
 function itemOf(kind: ContentKind, cells: Cells): unknown {
@@ -18,7 +28,7 @@ function itemOf(kind: ContentKind, cells: Cells): unknown {
     const key = name.trim().toLowerCase();
     if (!known.includes(key) || cell.length === 0) continue;
     if (lists.has(key))
-      item[key] = (typeof cell === 'string' ? cell.split('|') : cell).map((each) => each.trim()).filter(Boolean);
+      item[key] = typeof cell === 'string' ? textsIn(cell) : cell.map((each) => each.trim()).filter(Boolean);
     else item[key] = typeof cell === 'string' ? cell : cell.join(', ');
   }
   return item;

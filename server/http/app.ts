@@ -44,7 +44,7 @@ export function createApp(services: Services): OpenAPIHono {
   serveFilters(serve, services);
   serveRules(serve, services);
   serveVocabulary(serve, services);
-  serveContent(serve, services);
+  serveContent(app, serve, services);
   serveDemand(serve, services);
   serveProducts(serve, services);
   serveStorefronts(serve, services);

@@ -1,3 +1,4 @@
+import { writeContentCsv } from '../../core/content/contentCsv.ts';
 import type { Article, Collection } from '../../core/content/decidedContent.ts';
 import { showArticle } from '../../core/content/shownArticle.ts';
 import { contentSetting, isLeftOut } from '../../core/search/contentEngine.ts';
@@ -51,6 +52,8 @@ export function contentQuestions({ ready, current }: Workbench) {
         settings: { article: contentSetting(setup, 'article'), collection: contentSetting(setup, 'collection') },
       };
     },
+    /** Articles or collections as they are decided, as CSV that can be imported. */
+    contentFile: (ref: SetupRef, kind: ContentKind): string => writeContentCsv(ready(ref).content.content, kind),
     collection(ref: SetupRef, id: string) {
       const here = ready(ref);
       const collection = here.content.content.collections.find((each) => each.id === id);

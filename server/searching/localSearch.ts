@@ -66,6 +66,7 @@ const lanes: Readonly<Record<keyof LocalSearch, LaneName>> = {
   editsForCells: 'desk',
   editsForProducts: 'desk',
   content: 'desk',
+  contentFile: 'desk',
   collection: 'desk',
   article: 'desk',
   filterProposals: 'long',

@@ -1,12 +1,13 @@
 import { useQuery } from '@tanstack/react-query';
-import { FileUp } from 'lucide-react';
+import { Download, FileUp } from 'lucide-react';
 import { type ReactNode, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { toast } from 'sonner';
 import type { contentEndpoints } from '../../../../api/contentEndpoints.ts';
 import type { AnswerOf } from '../../../../api/endpoint.ts';
+import { filePaths } from '../../../../api/paths.ts';
 import { type ContentKind, contentAttributes, leftOutKey } from '../../../../core/setup/terms/contentTerms.ts';
-import { sendFile } from '../../../client/call.ts';
+import { addressOf, sendFile } from '../../../client/call.ts';
 import { count, counted } from '../../../look/price.ts';
 import { Button } from '../../parts/Button.tsx';
 import { NumberField, Switch } from '../../parts/Controls.tsx';
@@ -47,7 +48,7 @@ function Kinds({ data }: { readonly data: AnswerOf<(typeof contentEndpoints)['co
         title={counted(data.collections.length, 'collection')}
         note="Products that belong together, by a rule over an attribute or chosen by hand. A search that names one offers it above the products."
         setting={data.settings.collection!}
-        columns="id, title and either attribute with values, or products in the order they shall stand"
+        columns="id, title and either attribute with values, a condition, or products in the order they shall stand"
       >
         <RowList label="Collections" items={byTitle(data.collections)} rowHeight={46} mostHeight={300}>
           {({ id, title, origin, rule, products, isLeftOut, isThere }) => (
@@ -209,6 +210,15 @@ function Kind({
           >
             <FileUp size={15} aria-hidden /> Import
           </Button>
+          {!isEmpty && (
+            <a
+              href={`${addressOf(filePaths.content)}?kind=${kind}`}
+              download
+              className="inline-flex items-center gap-1.5 rounded-lg border bg-surface px-3.5 py-[6.5px] font-semibold hover:border-edge"
+            >
+              <Download size={15} aria-hidden /> Export
+            </a>
+          )}
         </span>
       }
     >
