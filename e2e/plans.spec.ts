@@ -191,7 +191,7 @@ test('a plan shows other filters beside its results, in its own order', async ({
   ] as const) {
     await page.getByRole('button', { name: button }).click();
     await page.getByPlaceholder('Type a filter').fill(label);
-    await page.getByRole('option', { name: label, exact: true }).click();
+    await page.getByRole('listbox').getByRole('option', { name: label, exact: true }).click();
   }
   await expect(filter('Category')).toHaveCount(0);
   const left = async (name: string) => (await filter(name).boundingBox())?.x ?? 0;

@@ -219,7 +219,11 @@ async function start(): Promise<void> {
   const server = serve({ fetch: app.fetch, port, hostname: '127.0.0.1' }, (address) => {
     const own = `http://127.0.0.1:${address.port}/`;
     lock.serveAt(own);
-    void warmUp(own).finally(() => {
+    const isWarm = warmUp(own).catch((error: unknown) => {
+      // One that is stopped meanwhile does not answer itself.
+      if (server.listening) log.error(error);
+    });
+    void isWarm.then(() => {
       console.log(`Clever Shelf is at ${own}`);
       // What is not up to what it shares is brought up to it now that shoppers are served.
       void sharing.catchUp();
