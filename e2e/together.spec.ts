@@ -170,10 +170,11 @@ test('a storefront shares records in its own language and money, and follows par
   const found = async (storefront: string, query: string) =>
     (await server.get(`/shop/${storefront}/search?q=${encodeURIComponent(query)}`)).body as {
       total: number;
-      results: { title: string; currency: string; price: number }[];
+      results?: { title: string; currency: string; price: number }[];
     };
+  // A server that has only just begun says first that the storefront is being made ready.
   await expect
-    .poll(async () => (await found('germany', 'kadmiumrot')).results[0])
+    .poll(async () => (await found('germany', 'kadmiumrot')).results?.[0], { timeout: 120_000 })
     .toMatchObject({ title: expect.stringContaining('Kadmiumrot'), currency: 'EUR' });
   const ben = await person(browser, 'Ben', '/germany/main/relevance');
   const width = (page: Page) => page.getByRole('spinbutton', { name: 'Width of a close call, in points' });

@@ -1,10 +1,12 @@
 import { stem } from '../text/wordForms.ts';
 import { gone, packDeletions, patchDeletions } from './deletionIndex.ts';
-import { type PostingArrays, placeOf } from './postings.ts';
+import { gatherRows } from './layRows.ts';
+import { rowsWith } from './postingArrays.ts';
+import { placeOf } from './postings.ts';
 import type { Occurrences } from './readTexts.ts';
 import type { SectionArray, ToLay } from './sections.ts';
 import type { Snapshot } from './snapshot.ts';
-import { attributeAt, spotOf } from './spot.ts';
+import { attributeAt } from './spot.ts';
 import { openStrings, patchStrings } from './stringTable.ts';
 
 /** By token, by place (record and attribute): how it stands there from now on, or null where it does no longer. */
@@ -26,42 +28,23 @@ interface TermEdit {
   readonly at: number;
   readonly isNew: boolean;
   readonly edits: readonly PlaceEdit[];
-  /** Postings, positions and records holding it, after the edits. */
+  /** Postings and records holding it, after the edits. */
   readonly postings: number;
-  readonly positions: number;
   readonly records: number;
   /** Whether it stands in more than codes, before and after. */
   readonly wasPlain: boolean;
   readonly isPlain: boolean;
 }
 
-const sum = (amounts: readonly number[]): number => amounts.reduce((total, amount) => total + amount, 0);
-
-/** Copies [from, to) of one array to a place of another, each number greater by `shift`. */
-function shiftedCopy(
-  source: Uint32Array,
-  from: number,
-  to: number,
-  into: Uint32Array,
-  at: number,
-  shift: number,
-): void {
-  if (shift === 0) {
-    into.set(source.subarray(from, to), at);
-    return;
-  }
-  const offset = at - from;
-  for (let index = from; index < to; index++) into[index + offset] = source[index]! + shift;
-}
-
 /** Works out what happens to one term. Cost: a bisection an edit; long rows of postings are not walked. */
 function termEdit(snapshot: Snapshot, token: string, places: ReadonlyMap<number, Occurrences | null>): TermEdit {
   const { postings, terms, attributes } = snapshot;
-  const { start, record, spot, positionStart, termRecords } = postings;
+  const { start, end, termRecords } = postings;
   const found = terms.find(token);
   const from = found < 0 ? 0 : start[found]!;
-  const to = found < 0 ? 0 : start[found + 1]!;
-  const placeAt = (posting: number): number => placeOf(record[posting]!, attributeAt(spot[posting]!));
+  const to = found < 0 ? 0 : end[found]!;
+  const { first, record, spot } = rowsWith(postings, from);
+  const placeAt = (posting: number): number => placeOf(record[posting - first]!, attributeAt(spot[posting - first]!));
   /** The first posting of the term whose place is not below. */
   const bound = (place: number): number => {
     let low = from;
@@ -80,7 +63,6 @@ function termEdit(snapshot: Snapshot, token: string, places: ReadonlyMap<number,
       return { place, at, stands: at < to && placeAt(at) === place, occurrences };
     })
     .filter(({ stands, occurrences }) => stands || occurrences !== null);
-  const lengthAt = (posting: number): number => positionStart[posting + 1]! - positionStart[posting]!;
   const replaced = edits.filter(({ stands }) => stands);
   const left = edits.filter(({ occurrences }) => occurrences !== null);
   let records = found < 0 ? 0 : termRecords[found]!;
@@ -96,7 +78,7 @@ function termEdit(snapshot: Snapshot, token: string, places: ReadonlyMap<number,
   let wasPlain = false;
   let isPlain = left.some(({ place }) => plain(place & 255));
   for (let posting = from; posting < to && !(wasPlain && isPlain); posting++)
-    if (plain(attributeAt(spot[posting]!))) {
+    if (plain(attributeAt(spot[posting - first]!))) {
       wasPlain = true;
       if (!goes.has(posting)) isPlain = true;
     }
@@ -106,48 +88,10 @@ function termEdit(snapshot: Snapshot, token: string, places: ReadonlyMap<number,
     isNew: found < 0,
     edits,
     postings: to - from - replaced.length + left.length,
-    positions:
-      positionStart[to]! -
-      positionStart[from]! -
-      sum(replaced.map(({ at }) => lengthAt(at))) +
-      sum(left.map(({ occurrences }) => occurrences!.positions.length)),
     records,
     wasPlain,
     isPlain,
   };
-}
-
-/** What the new postings are made of, in order: runs of old ones as they are, and single ones that stand anew. */
-type Move = { readonly from: number; to: number } | { readonly place: number; readonly occurrences: Occurrences };
-
-/** Writes the postings' sections by their moves. Cost: a copy of them. */
-function makeMoves(old: PostingArrays, moves: readonly Move[], laid: Readonly<Record<string, SectionArray>>): void {
-  const record = laid['posting.record'] as Uint32Array;
-  const spot = laid['posting.spot'] as Uint16Array;
-  const positionStart = laid['posting.positions'] as Uint32Array;
-  const positions = laid.positions as Uint16Array;
-  const oldStart = old.positionStart;
-  let posting = 0;
-  let position = 0;
-  for (const move of moves)
-    if ('to' in move) {
-      const { from, to } = move;
-      const firstPosition = oldStart[from]!;
-      record.set(old.record.subarray(from, to), posting);
-      spot.set(old.spot.subarray(from, to), posting);
-      positions.set(old.positions.subarray(firstPosition, oldStart[to]!), position);
-      shiftedCopy(oldStart, from, to, positionStart, posting, position - firstPosition);
-      posting += to - from;
-      position += oldStart[to]! - firstPosition;
-    } else {
-      const { place, occurrences } = move;
-      record[posting] = place >>> 8;
-      spot[posting] = spotOf(place & 255, occurrences.stand);
-      positionStart[posting++] = position;
-      positions.set(occurrences.positions, position);
-      position += occurrences.positions.length;
-    }
-  positionStart[posting] = position;
 }
 
 export interface PatchedPostings {
@@ -157,84 +101,66 @@ export interface PatchedPostings {
 }
 
 /**
- * The sections of terms, postings, stems and deletions with some postings changed, as a fresh build has them. Cost: a
- * copy of the postings, moved in runs between the edits; the dictionaries are copied only where a word comes or goes.
+ * The sections of terms, postings, stems and deletions with some postings changed: the terms whose postings are other ones
+ * have them in rows of the patch's own, all others where they were. What opens says, term by term, what a fresh build
+ * does. Cost: a copy of the changed terms' postings and of those of patches before, and a pass over the terms; the
+ * dictionaries are copied only where a word comes or goes.
  */
 export function patchPostings(snapshot: Snapshot, edits: PostingEdits): PatchedPostings {
   const { postings, terms, sections } = snapshot;
+  const { built, patched: before } = postings;
   const changes = [...edits]
     .map(([token, places]) => termEdit(snapshot, token, places))
     .filter(({ isNew, postings: left }) => !isNew || left > 0)
     .sort((a, b) => a.at - b.at || Number(b.isNew) - Number(a.isNew) || (a.token < b.token ? -1 : 1));
   const inserted = changes.filter(({ isNew }) => isNew);
   const removed = changes.filter(({ isNew, postings: left }) => !isNew && left === 0);
-  const known = changes.filter(({ isNew }) => !isNew);
   const count = terms.length + inserted.length - removed.length;
-  const ofKnown = (read: (posting: number) => number): number =>
-    sum(known.map(({ at }) => read(postings.start[at + 1]!) - read(postings.start[at]!)));
-  const total = postings.record.length - ofKnown((posting) => posting) + sum(changes.map((change) => change.postings));
-  const totalPositions =
-    postings.positions.length -
-    ofKnown((posting) => postings.positionStart[posting]!) +
-    sum(changes.map((change) => change.positions));
-
-  const start = new Uint32Array(count + 1);
+  const start = new Uint32Array(count);
+  const end = new Uint32Array(count);
   const termRecords = new Uint32Array(count);
   const renumbered = new Uint32Array(terms.length).fill(gone);
+  const rows = gatherRows();
+  const first = built.record.length;
   let term = 0;
-  let posting = 0;
   let done = 0;
-  const moves: Move[] = [];
-  /** The postings [from, to) are moved over as they are; runs that follow one another are one. */
-  const moveRun = (from: number, to: number): void => {
-    if (to <= from) return;
-    const last = moves.at(-1);
-    if (last && 'to' in last && last.to === from) last.to = to;
-    else moves.push({ from, to });
-    posting += to - from;
-  };
-  /** Moves the untouched terms [done, to) over as they are. */
-  const moveTerms = (to: number): void => {
-    if (to <= done) return;
-    const first = postings.start[done]!;
-    const shift = posting - first;
+  /** Takes the untouched terms [done, to) over as they are. */
+  const keepTerms = (to: number): void => {
     for (let at = done; at < to; at++) {
       renumbered[at] = term;
       termRecords[term] = postings.termRecords[at]!;
-      start[term++] = postings.start[at]! + shift;
+      const [from, until] = [postings.start[at]!, postings.end[at]!];
+      start[term] = from < first ? from : first + rows.size();
+      if (from >= first) rows.take(before, from, until);
+      end[term] = start[term]! + until - from;
+      term++;
     }
-    moveRun(first, postings.start[to]!);
-    done = to;
+    done = Math.max(done, to);
   };
   for (const change of changes) {
-    moveTerms(change.at);
+    keepTerms(change.at);
     if (!change.isNew) done = change.at + 1;
     if (change.postings === 0) continue;
     if (!change.isNew) renumbered[change.at] = term;
-    start[term] = posting;
-    termRecords[term++] = change.records;
+    start[term] = first + rows.size();
+    termRecords[term] = change.records;
     let from = change.isNew ? 0 : postings.start[change.at]!;
+    const own = rowsWith(postings, from);
     for (const { place, at, stands, occurrences } of change.edits) {
-      if (!change.isNew) moveRun(from, at);
+      if (!change.isNew) rows.take(own, from, at);
       from = stands ? at + 1 : at;
-      if (occurrences === null) continue;
-      moves.push({ place, occurrences });
-      posting++;
+      if (occurrences !== null) rows.add(place, occurrences);
     }
-    if (!change.isNew) moveRun(from, postings.start[change.at + 1]!);
+    if (!change.isNew) rows.take(own, from, postings.end[change.at]!);
+    end[term++] = first + rows.size();
   }
-  moveTerms(terms.length);
-  start[count] = posting;
-  const toLay: ToLay = {
-    sizes: {
-      'posting.record': { type: 'u32', length: total },
-      'posting.spot': { type: 'u16', length: total },
-      'posting.positions': { type: 'u32', length: total + 1 },
-      positions: { type: 'u16', length: totalPositions },
-    },
-    fill: (laid) => makeMoves(postings, moves, laid),
+  keepTerms(terms.length);
+  const toLay = rows.toLay('patched');
+  const patched: Record<string, SectionArray> = {
+    'posting.start': start,
+    'posting.end': end,
+    'term.records': termRecords,
   };
-  const patched: Record<string, SectionArray> = { 'posting.start': start, 'term.records': termRecords };
   const filing = changes.filter(
     ({ isNew, postings: left, wasPlain, isPlain }) => isNew || left === 0 || wasPlain !== isPlain,
   );

@@ -23,8 +23,8 @@ const isSame = (a: AttributeValue | undefined, b: AttributeValue | undefined): b
  * The sections that changed records change, to be laid over the snapshot's layers: what opens from them is, array by
  * array, what a fresh build of the changed catalog gives with the same attribute profiles. Null where nothing changes.
  *
- * Cost: for a changed price or stock a copy of that attribute's numbers; for changed words a copy of the postings, for
- * changed values a pass over the value columns. It never reads records that did not change.
+ * Cost: for a changed price or stock a copy of that attribute's numbers; for changed words a copy of these
+ * words' postings, for changed values a pass over the value columns. It never reads records that did not change.
  */
 export function patchSnapshot(snapshot: Snapshot, changes: readonly RecordChange[]): SharedArrayBuffer | null {
   const { attributes, records, families, recordFamily, sections } = snapshot;

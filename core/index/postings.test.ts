@@ -1,7 +1,8 @@
 import { expect, test } from '@jest/globals';
 import { pick, seededRandom } from '../base/random.ts';
 import { GatheredTexts, lastPosition } from './gatheredTexts.ts';
-import { layPostings, openPostings, placeOf, valueGap } from './postings.ts';
+import { openPostings } from './postingArrays.ts';
+import { layPostings, placeOf, valueGap } from './postings.ts';
 import { openSections, packSections } from './sections.ts';
 import { attributeAt, spotOf, standOf } from './spot.ts';
 
@@ -16,8 +17,8 @@ interface ExpectedPosting {
 
 /** The postings as they are opened again, read as their file says. */
 function unpack(laid: ReturnType<typeof layPostings>): { postings: ExpectedPosting[]; holders: number[] } {
-  const opened = openPostings(openSections(packSections(null, {}, laid))!);
-  const { record: records, spot: spots, positionStart: offsets, positions, start, termRecords } = opened;
+  const { built, start, termRecords } = openPostings(openSections(packSections(null, {}, laid))!);
+  const { record: records, spot: spots, positionStart: offsets, positions } = built;
   const postings: ExpectedPosting[] = [];
   for (let term = 0; term + 1 < start.length; term++)
     for (let at = start[term]!; at < start[term + 1]!; at++)

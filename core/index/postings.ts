@@ -1,5 +1,5 @@
 import { lastPosition, positionOf, type TextUses } from './gatheredTexts.ts';
-import type { Sections, ToLay } from './sections.ts';
+import type { ToLay } from './sections.ts';
 import { spotOf } from './spot.ts';
 
 /**
@@ -7,7 +7,7 @@ import { spotOf } from './spot.ts';
  * `posting.record` (u32), `posting.spot` (u16, attribute and standing, see spot.ts), `posting.positions` (u32 offset,
  * one more for the end);
  * `positions` (u16, word positions inside the attribute, ascending); `posting.start` (u32, terms + 1 offsets) and
- * `term.records` (u32, records holding the term in any attribute).
+ * `term.records` (u32, records holding the term in any attribute). What a patch lays over them: postingArrays.ts.
  *
  * A position is cut at `lastPosition`; an attribute's several values stand `valueGap` apart, so that words of two tags are
  * never neighbours.
@@ -127,26 +127,5 @@ export function layPostings(uses: TextUses, order: Uint32Array): ToLay {
       postingStart[order.length] = postings;
       offsets[postings] = total;
     },
-  };
-}
-
-/** The postings' arrays as the matcher binds them; see the top of this file for what each holds. */
-export interface PostingArrays {
-  readonly record: Uint32Array;
-  readonly spot: Uint16Array;
-  readonly positionStart: Uint32Array;
-  readonly positions: Uint16Array;
-  readonly start: Uint32Array;
-  readonly termRecords: Uint32Array;
-}
-
-export function openPostings(sections: Sections): PostingArrays {
-  return {
-    record: sections.u32('posting.record'),
-    spot: sections.u16('posting.spot'),
-    positionStart: sections.u32('posting.positions'),
-    positions: sections.u16('positions'),
-    start: sections.u32('posting.start'),
-    termRecords: sections.u32('term.records'),
   };
 }

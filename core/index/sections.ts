@@ -81,6 +81,7 @@ export function packSections(
 
 export interface Sections {
   readonly meta: unknown;
+  has(name: string): boolean;
   u8(name: string): Uint8Array;
   u16(name: string): Uint16Array;
   u32(name: string): Uint32Array;
@@ -125,6 +126,7 @@ export function openSections(...layers: readonly SharedArrayBuffer[]): Sections 
   };
   return {
     meta,
+    has: (name) => where.has(name),
     u8: (name) => view('u8', name),
     u16: (name) => view('u16', name),
     u32: (name) => view('u32', name),

@@ -5,7 +5,7 @@ import type { SnapshotMeta } from './buildSnapshot.ts';
 import { openValueColumns, type ValueColumn } from './columns.ts';
 import { type DeletionIndex, openDeletions } from './deletionIndex.ts';
 import { type NumberColumn, openNumberColumns } from './numberColumns.ts';
-import { openPostings, type PostingArrays } from './postings.ts';
+import { openPostings, type PostingArrays } from './postingArrays.ts';
 import { openSections, type Sections } from './sections.ts';
 import { openStrings, type SortedStringTable } from './stringTable.ts';
 

@@ -18,6 +18,43 @@ export interface SortedStringTable extends StringTable {
   find(text: string): number;
   /** The range [from, to) of texts that start so. Cost: O(log n) comparisons. */
   prefixRange(prefix: string): readonly [number, number];
+  /** The sections, for comparing tables. */
+  readonly units: Uint16Array;
+  readonly start: Uint32Array;
+}
+
+/** The texts that only one of two tables has, in order. Cost: a pass over both; only these are made texts. */
+export function tableDifferences(
+  before: SortedStringTable,
+  after: SortedStringTable,
+): { gone: string[]; born: string[] } {
+  const gone: string[] = [];
+  const born: string[] = [];
+  /** Sign of (text `one` of the table before) minus (text `other` of the table after). */
+  const compare = (one: number, other: number): number => {
+    const from = before.start[one]!;
+    const otherFrom = after.start[other]!;
+    const size = before.start[one + 1]! - from;
+    const otherSize = after.start[other + 1]! - otherFrom;
+    const shared = Math.min(size, otherSize);
+    for (let unit = 0; unit < shared; unit++) {
+      const difference = before.units[from + unit]! - after.units[otherFrom + unit]!;
+      if (difference !== 0) return difference;
+    }
+    return size - otherSize;
+  };
+  let one = 0;
+  let other = 0;
+  while (one < before.length && other < after.length) {
+    const order = compare(one, other);
+    if (order < 0) gone.push(before.get(one));
+    if (order > 0) born.push(after.get(other));
+    if (order <= 0) one++;
+    if (order >= 0) other++;
+  }
+  for (; one < before.length; one++) gone.push(before.get(one));
+  for (; other < after.length; other++) born.push(after.get(other));
+  return { gone, born };
 }
 
 export function packStrings(name: string, texts: readonly string[]): Record<string, SectionArray> {
@@ -63,7 +100,7 @@ export function openStrings(sections: Sections, name: string): SortedStringTable
   };
 
   return {
-    length,
+    ...{ length, units, start },
     lengthOf: (index) => start[index + 1]! - start[index]!,
     get(index) {
       let text = '';

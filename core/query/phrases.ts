@@ -1,4 +1,5 @@
 import { perSnapshot } from '../index/perSnapshot.ts';
+import { recordAt, spotAt } from '../index/postingArrays.ts';
 import { hiddenMark } from '../index/recordMask.ts';
 import type { Snapshot } from '../index/snapshot.ts';
 import { attributeAt } from '../index/spot.ts';
@@ -43,10 +44,10 @@ const postingsTogether = (snapshot: Snapshot, tokens: readonly string[]): Uint32
   remembered(snapshot, tokens.join(' '), () => findTogether(snapshot, tokens));
 
 function findTogether(snapshot: Snapshot, tokens: readonly string[]): Uint32Array {
-  const { start } = snapshot.postings;
+  const { start, end } = snapshot.postings;
   const found: number[] = [];
   for (const term of formsOf(snapshot, tokens.join('')))
-    for (let posting = start[term]!; posting < start[term + 1]!; posting++) found.push(posting);
+    for (let posting = start[term]!; posting < end[term]!; posting++) found.push(posting);
   if (tokens.length > 1) {
     let ways: number[][] = [[]];
     for (const token of tokens)
@@ -82,7 +83,7 @@ export function bindPhrases(
 
   function sideBySide(tokens: readonly string[], found: Set<number>): void {
     for (const posting of postingsTogether(snapshot, tokens))
-      if (isRead(attributeAt(postings.spot[posting]!))) found.add(postings.record[posting]!);
+      if (isRead(attributeAt(spotAt(postings, posting)))) found.add(recordAt(postings, posting));
   }
   function recordsOf(key: string, tokens: readonly string[]): Uint32Array {
     const already = records.get(key);

@@ -4,6 +4,7 @@ import type { Asked } from '../conditions/asked.ts';
 import { bindCondition } from '../conditions/bindCondition.ts';
 import { isIn, type RecordSet } from '../conditions/recordSet.ts';
 import { perSnapshot } from '../index/perSnapshot.ts';
+import { recordAt, spotAt } from '../index/postingArrays.ts';
 import type { Snapshot } from '../index/snapshot.ts';
 import { attributeAt } from '../index/spot.ts';
 import type { ValueGroups } from '../setup/parts/valueGroups.ts';
@@ -122,8 +123,8 @@ function strongExpansions(snapshot: Snapshot, attribute: string, { numbers, name
     return [...byTerm].flatMap(([term, values]): Expansion[] => {
       const has = hasValue(snapshot, attribute, values);
       const list: number[] = [];
-      for (let posting = postings.start[term]!; posting < postings.start[term + 1]!; posting++)
-        if (attributeAt(postings.spot[posting]!) === place && has(postings.record[posting]!)) list.push(posting);
+      for (let posting = postings.start[term]!; posting < postings.end[term]!; posting++)
+        if (attributeAt(spotAt(postings, posting)) === place && has(recordAt(postings, posting))) list.push(posting);
       return list.length === 0
         ? []
         : [{ term, how: 'value', phrase: { postings: Uint32Array.from(list), text: name } }];

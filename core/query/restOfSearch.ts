@@ -1,4 +1,11 @@
+import { type PostingArrays, rowsWith } from '../index/postingArrays.ts';
 import type { Snapshot } from '../index/snapshot.ts';
+
+/** The records of a term's postings, one for each; a view. */
+function recordsWith(postings: PostingArrays, term: number): Uint32Array {
+  const { first, record } = rowsWith(postings, postings.start[term]!);
+  return record.subarray(postings.start[term]! - first, postings.end[term]! - first);
+}
 
 /**
  * Which terms stand in a record together with the other words of a search, in any of their forms: asked by a word's place,
@@ -25,13 +32,9 @@ export function restOfSearch(
     const has = new Uint8Array(records);
     for (const [held, own] of others.entries())
       for (const term of own)
-        for (let posting = postings.start[term]!; posting < postings.start[term + 1]!; posting++) {
-          const record = postings.record[posting]!;
-          if (has[record] === held) has[record] = held + 1;
-        }
+        for (const record of recordsWith(postings, term)) if (has[record] === held) has[record] = held + 1;
     return (term) => {
-      for (let posting = postings.start[term]!; posting < postings.start[term + 1]!; posting++)
-        if (has[postings.record[posting]!] === others.length) return true;
+      for (const record of recordsWith(postings, term)) if (has[record] === others.length) return true;
       return false;
     };
   };

@@ -1,5 +1,6 @@
 import type { FoundLine, Why } from '../answer/answer.ts';
 import { own } from '../base/named.ts';
+import { rowsWith, spotAt } from '../index/postingArrays.ts';
 import { positionsLookedAt } from '../index/postings.ts';
 import type { Snapshot } from '../index/snapshot.ts';
 import { attributeAt, placeAt, wordsAt } from '../index/spot.ts';
@@ -24,17 +25,19 @@ interface Find {
 
 /** The postings [from, to) of one term in one record, by bisection. */
 function postingsIn(snapshot: Snapshot, term: number, record: number): readonly [number, number] {
-  const { start, record: records } = snapshot.postings;
-  let low = start[term]!;
-  let high = start[term + 1]!;
+  const { start, end: ends } = snapshot.postings;
+  const { first, record: records } = rowsWith(snapshot.postings, start[term]!);
+  const last = ends[term]! - first;
+  let low = start[term]! - first;
+  let high = last;
   while (low < high) {
     const middle = (low + high) >>> 1;
     if (records[middle]! < record) low = middle + 1;
     else high = middle;
   }
   let end = low;
-  while (end < start[term + 1]! && records[end] === record) end++;
-  return [low, end];
+  while (end < last && records[end] === record) end++;
+  return [low + first, end + first];
 }
 
 /** The best find in each attribute, best first: by gain, then by attribute, as the matcher has it. */
@@ -50,7 +53,7 @@ function findsOf(
     const [from, to] = postingsIn(snapshot, term, record);
     for (let posting = from; posting < to; posting++) {
       if (phrase && !phrase.postings.includes(posting)) continue;
-      const spot = snapshot.postings.spot[posting]!;
+      const spot = spotAt(snapshot.postings, posting);
       const attribute = attributeAt(spot);
       const entry = table[kindNumber[how]]![spot]!;
       const gain = entry <= wholeOnly ? (whole.has(posting) ? wholeOnly - entry : notFound) : entry;
@@ -63,15 +66,16 @@ function findsOf(
 }
 
 function positionsOf(snapshot: Snapshot, posting: number): number[] {
-  const { positionStart, positions } = snapshot.postings;
-  return Array.from(positions.subarray(positionStart[posting], positionStart[posting + 1])).slice(0, positionsLookedAt);
+  const { first, positionStart, positions } = rowsWith(snapshot.postings, posting);
+  const [from, to] = [positionStart[posting - first], positionStart[posting - first + 1]];
+  return Array.from(positions.subarray(from, to)).slice(0, positionsLookedAt);
 }
 
 /** How much of a value the search says, in the attribute where that gives most. */
 function wholeOf(snapshot: Snapshot, bests: readonly Find[]): NonNullable<Why['whole']> {
   const all = bests.map(({ attribute, posting }) => {
     const there = bests.filter((other) => other.attribute === attribute);
-    const words = wordsAt(snapshot.postings.spot[posting]!);
+    const words = wordsAt(spotAt(snapshot.postings, posting));
     const points = wholeLine(Math.min(...there.map(({ gain }) => gain)), there.length, words);
     const { key, label } = snapshot.attributes[attribute]!;
     return { attribute: key, label, found: Math.min(there.length, words), words, points };
@@ -98,7 +102,7 @@ export function explainMatch(
   const line = (find: Find, given: number): FoundLine => {
     const { key, label } = snapshot.attributes[find.attribute]!;
     const setting = own(setup.attributes, key);
-    const spot = snapshot.postings.spot[find.posting]!;
+    const spot = spotAt(snapshot.postings, find.posting);
     const parts = gainParts(setting, gains.heaviest, find.how, spot, words.length);
     return {
       attribute: key,

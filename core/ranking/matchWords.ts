@@ -1,3 +1,4 @@
+import { type PostingRows, recordAt, rowsWith } from '../index/postingArrays.ts';
 import { positionsLookedAt } from '../index/postings.ts';
 import type { Snapshot } from '../index/snapshot.ts';
 import { wordsAt } from '../index/spot.ts';
@@ -62,9 +63,9 @@ export type MatchWords = (sought: WordsSought) => { readonly count: number; read
  * half as long again at 100,000 records.
  */
 export function openWordMatcher({ snapshot, score, found, longest = usualStretch }: WordMatcherOptions): MatchWords {
-  const { records } = snapshot;
+  const { records, postings } = snapshot;
+  const { start, end: ends, built, patched } = postings;
   const stretch = Math.min(longest, 2 ** Math.ceil(Math.log2(Math.max(1, records))));
-  const { record: postingRecord, spot: postingSpot, start, positionStart, positions } = snapshot.postings;
   const mask = stretch - 1;
   const state = new Uint8Array(stretch);
   const second = new Float64Array(stretch);
@@ -80,8 +81,12 @@ export function openWordMatcher({ snapshot, score, found, longest = usualStretch
   let whole: ReadonlySet<number> = new Set();
   let steps = 0;
 
-  /** Takes postings in a row into account; answers the new count of records that have the word of this turn. */
+  /**
+   * Takes postings in a row into account, told by where they stand among their rows; answers the new count of records
+   * that have the word of this turn.
+   */
   function addPostings(
+    rows: PostingRows,
     from: number,
     end: number,
     gainOf: Float64Array,
@@ -90,28 +95,30 @@ export function openWordMatcher({ snapshot, score, found, longest = usualStretch
     before: number,
   ): number {
     // Named once more, as in familyCounts.ts, which says why.
-    const records = postingRecord;
-    const spots = postingSpot;
+    const { first, record: records, spot: spots } = rows;
+    const split = patched.first;
+    const builtSpots = built.spot;
+    const patchedSpots = patched.spot;
     const states = state;
     const best = bestOf[slot]!;
     const bestPosting = postingOf[slot]!;
     const others = second;
     const those = touched;
     let count = before;
-    for (let posting = from; posting < end; posting++) {
-      const spot = spots[posting]!;
+    for (let at = from; at < end; at++) {
+      const spot = spots[at]!;
       let gain = gainOf[spot]!;
       if (gain < 0) {
-        if (gain === notFound || !whole.has(posting)) continue;
+        if (gain === notFound || !whole.has(at + first)) continue;
         gain = wholeOnly - gain;
       }
-      const record = records[posting]!;
+      const record = records[at]!;
       const place = record & mask;
       const had = states[place]!;
       if (had === turn) {
         states[place] = turn + 1;
         best[place] = gain;
-        bestPosting[place] = posting;
+        bestPosting[place] = at + first;
         others[place] = 0;
         those[count++] = record;
         continue;
@@ -119,39 +126,40 @@ export function openWordMatcher({ snapshot, score, found, longest = usualStretch
       if (had !== turn + 1) continue;
       const most = best[place]!;
       const attribute = spot >> 8;
-      const bestAttribute = spots[bestPosting[place]!]! >> 8;
+      const held = bestPosting[place]!;
+      const bestAttribute = (held < split ? builtSpots[held]! : patchedSpots[held - split]!) >> 8;
       if (attribute === bestAttribute) {
         if (gain > most) {
           best[place] = gain;
-          bestPosting[place] = posting;
+          bestPosting[place] = at + first;
         }
       } else if (gain > most || (gain === most && attribute < bestAttribute)) {
         others[place] = most;
         best[place] = gain;
-        bestPosting[place] = posting;
+        bestPosting[place] = at + first;
       } else if (gain > others[place]!) others[place] = gain;
     }
     return count;
   }
 
-  /** The first posting from `from` on whose record is not below `record`: steps that double, then bisection. */
-  function seek(record: number, from: number, end: number): number {
+  /** The first place from `from` on whose record is not below `record`: steps that double, then bisection. */
+  function seek(records: Uint32Array, record: number, from: number, end: number): number {
     let step = 1;
     let low = from;
-    while (low + step < end && postingRecord[low + step]! < record) {
+    while (low + step < end && records[low + step]! < record) {
       low += step;
       step *= 2;
     }
     let high = Math.min(end, low + step);
     while (low < high) {
       const middle = (low + high) >>> 1;
-      if (postingRecord[middle]! < record) low = middle + 1;
+      if (records[middle]! < record) low = middle + 1;
       else high = middle;
     }
     return low;
   }
 
-  /** Where each expansion of each word has come to: a posting, or a place in its phrase's list. */
+  /** Where each expansion of each word has come to: a posting's number, or a place in its phrase's list. */
   type Cursors = readonly Uint32Array[];
   const beginnings = (words: readonly QueryWord[]): Cursors =>
     words.map(({ expansions }) => {
@@ -185,24 +193,29 @@ export function openWordMatcher({ snapshot, score, found, longest = usualStretch
       if (phrase) {
         const list = phrase.postings;
         let at = cursors[index]!;
-        for (; at < list.length && postingRecord[list[at]!]! < to; at++) {
+        for (; at < list.length && recordAt(postings, list[at]!) < to; at++) {
           // A stretch in which no record had the words before was not looked through.
-          if (postingRecord[list[at]!]! < from) continue;
-          count = addPostings(list[at]!, list[at]! + 1, row, turn, slot, count);
+          if (recordAt(postings, list[at]!) < from) continue;
+          const rows = rowsWith(postings, list[at]!);
+          const own = list[at]! - rows.first;
+          count = addPostings(rows, own, own + 1, row, turn, slot, count);
           steps++;
         }
         cursors[index] = at;
         continue;
       }
-      const last = start[term + 1]!;
-      const first = from === 0 ? cursors[index]! : seek(from, cursors[index]!, last);
-      const end = to >= records ? last : seek(to, first, last);
-      cursors[index] = end;
+      const rows = rowsWith(postings, start[term]!);
+      const those = rows.record;
+      const last = ends[term]! - rows.first;
+      const reached = cursors[index]! - rows.first;
+      const first = from === 0 ? reached : seek(those, from, reached, last);
+      const end = to >= records ? last : seek(those, to, first, last);
+      cursors[index] = end + rows.first;
       if (first === end) continue;
       const isWalked = turn === 0 || end - first < before * worthSeeking;
       steps += isWalked ? end - first : before;
       if (isWalked) {
-        count = addPostings(first, end, row, turn, slot, count);
+        count = addPostings(rows, first, end, row, turn, slot, count);
         continue;
       }
       if (!areSorted) candidates.subarray(0, before).sort();
@@ -210,10 +223,10 @@ export function openWordMatcher({ snapshot, score, found, longest = usualStretch
       let posting = first;
       for (let at = 0; at < before && posting < end; at++) {
         const record = candidates[at]!;
-        posting = seek(record, posting, end);
+        posting = seek(those, record, posting, end);
         const own = posting;
-        while (posting < end && postingRecord[posting] === record) posting++;
-        if (posting > own) count = addPostings(own, posting, row, turn, slot, count);
+        while (posting < end && those[posting] === record) posting++;
+        if (posting > own) count = addPostings(rows, own, posting, row, turn, slot, count);
       }
     }
     return count;
@@ -239,7 +252,9 @@ export function openWordMatcher({ snapshot, score, found, longest = usualStretch
     const those = touched;
     const best = bestOf[slot]!;
     const bestPosting = postingOf[slot]!;
-    const spots = postingSpot;
+    const split = patched.first;
+    const builtSpots = built.spot;
+    const patchedSpots = patched.spot;
     const postingHere = blockPosting;
     const spotHere = blockSpot;
     const gainHere = blockGain;
@@ -248,26 +263,31 @@ export function openWordMatcher({ snapshot, score, found, longest = usualStretch
       const record = those[from + at]!;
       const posting = bestPosting[record & mask]!;
       postingHere[base + at] = posting;
-      spotHere[base + at] = spots[posting]!;
+      spotHere[base + at] = posting < split ? builtSpots[posting]! : patchedSpots[posting - split]!;
       gainHere[base + at] = best[record & mask]!;
     }
   }
 
   function leastGap(first: number, other: number): number {
-    const starts = positionStart;
-    const places = positions;
-    const firstStart = starts[first]!;
-    const otherStart = starts[other]!;
-    let firstEnd = starts[first + 1]!;
-    let otherEnd = starts[other + 1]!;
+    const split = patched.first;
+    const own = first < split ? built : patched;
+    const others = other < split ? built : patched;
+    const firstPlaces = own.positions;
+    const otherPlaces = others.positions;
+    const firstAt = first - own.first;
+    const otherAt = other - others.first;
+    const firstStart = own.positionStart[firstAt]!;
+    const otherStart = others.positionStart[otherAt]!;
+    let firstEnd = own.positionStart[firstAt + 1]!;
+    let otherEnd = others.positionStart[otherAt + 1]!;
     if (firstEnd - firstStart === 1 && otherEnd - otherStart === 1)
-      return gapBetween(places[firstStart]!, places[otherStart]!);
+      return gapBetween(firstPlaces[firstStart]!, otherPlaces[otherStart]!);
     firstEnd = Math.min(firstEnd, firstStart + positionsLookedAt);
     otherEnd = Math.min(otherEnd, otherStart + positionsLookedAt);
     let least = 65_536;
     for (let a = firstStart; a < firstEnd; a++)
       for (let b = otherStart; b < otherEnd; b++) {
-        const gap = gapBetween(places[a]!, places[b]!);
+        const gap = gapBetween(firstPlaces[a]!, otherPlaces[b]!);
         if (gap < least) least = gap;
       }
     return least;

@@ -1,3 +1,4 @@
+import { rowsWith, sizeOf } from '../index/postingArrays.ts';
 import type { Snapshot } from '../index/snapshot.ts';
 import { spotSteps, wordsAt } from '../index/spot.ts';
 import type { QueryWord } from '../query/understand.ts';
@@ -41,8 +42,7 @@ export function pointsByWord(words: readonly QueryWord[]): number[] {
  * records found to. `longest`: records of a stretch in matching several words (matchWords.ts), where not the usual.
  */
 export function openMatcher(snapshot: Snapshot, longest?: number): Matcher {
-  const { records } = snapshot;
-  const { record: postingRecord, spot: postingSpot, start } = snapshot.postings;
+  const { records, postings } = snapshot;
   const score = new Int32Array(records);
   const found = new Uint32Array(records);
   const matchWords = openWordMatcher({ snapshot, score, found, ...(longest && { longest }) });
@@ -61,7 +61,9 @@ export function openMatcher(snapshot: Snapshot, longest?: number): Matcher {
     whole: ReadonlySet<number>,
     hidden: Uint8Array | null,
   ): number {
-    const end = start[term + 1]!;
+    // Named once more, as in familyCounts.ts, which says why.
+    const { first, record: records, spot: spots } = rowsWith(postings, postings.start[term]!);
+    const end = postings.end[term]! - first;
     // What the best find gives depends on its spot alone, so it is rounded once a spot, not once a record.
     gainHere.set(gainOf);
     for (let spot = 0; spot < gainOf.length; spot++) {
@@ -69,9 +71,6 @@ export function openMatcher(snapshot: Snapshot, longest?: number): Matcher {
       const gain = entry <= wholeOnly ? wholeOnly - entry : Math.max(0, entry);
       lineAt[spot] = bestLine(points, gain) + wholeLine(gain, 1, wordsAt(spot));
     }
-    // Named once more, as in familyCounts.ts, which says why.
-    const records = postingRecord;
-    const spots = postingSpot;
     const those = found;
     const scores = score;
     const gainAt = gainHere;
@@ -82,11 +81,11 @@ export function openMatcher(snapshot: Snapshot, longest?: number): Matcher {
     let best = 0;
     let other = 0;
     let line = 0;
-    for (let posting = start[term]!; posting < end; posting++) {
+    for (let posting = postings.start[term]! - first; posting < end; posting++) {
       const spot = spots[posting]!;
       let gain = gainAt[spot]!;
       if (gain < 0) {
-        if (gain === notFound || !whole.has(posting)) continue;
+        if (gain === notFound || !whole.has(posting + first)) continue;
         gain = wholeOnly - gain;
       }
       const record = records[posting]!;
@@ -119,12 +118,12 @@ export function openMatcher(snapshot: Snapshot, longest?: number): Matcher {
     match(words, gains, hidden) {
       if (words.some(({ expansions }) => expansions.length === 0)) return matches(0, 0);
       const table = gains.table(words.length);
-      const whole = gains.hasWhole ? wholeValues(snapshot.postings, words, table) : nothing;
+      const whole = gains.hasWhole ? wholeValues(postings, words, table) : nothing;
       const points = pointsByWord(words);
       const [only] = words.length === 1 ? words[0]!.expansions : [];
       if (only && !only.phrase && words[0]!.expansions.length === 1) {
         const count = matchOne(only.term, table[kindNumber[only.how]]!, points[0]!, whole, hidden);
-        return matches(count, start[only.term + 1]! - start[only.term]!);
+        return matches(count, sizeOf(postings, only.term));
       }
       const { count, steps } = matchWords({ words, points, table, whole, hidden });
       return matches(count, steps);

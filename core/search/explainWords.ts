@@ -1,5 +1,6 @@
 import { lastLevel } from '../catalog/levels.ts';
 import { hasChoices } from '../catalog/profileAttributes.ts';
+import { recordAt, spotAt } from '../index/postingArrays.ts';
 import { isHidden } from '../index/recordMask.ts';
 import type { Snapshot } from '../index/snapshot.ts';
 import { attributeAt } from '../index/spot.ts';
@@ -58,9 +59,9 @@ function whereIs(snapshot: Snapshot, term: number, reads: Uint8Array) {
   const { postings } = snapshot;
   const read = new Set<number>();
   const elsewhere = new Set<number>();
-  for (let at = postings.start[term]!; at < postings.start[term + 1]!; at++) {
-    const attribute = attributeAt(postings.spot[at]!);
-    if (reads[attribute] === 1) read.add(postings.record[at]!);
+  for (let at = postings.start[term]!; at < postings.end[term]!; at++) {
+    const attribute = attributeAt(spotAt(postings, at));
+    if (reads[attribute] === 1) read.add(recordAt(postings, at));
     else elsewhere.add(attribute);
   }
   return { read, elsewhere };

@@ -1,3 +1,4 @@
+import { spotAt } from '../index/postingArrays.ts';
 import type { Snapshot } from '../index/snapshot.ts';
 import { attributeAt } from '../index/spot.ts';
 import { compoundParts, hasCompounds } from '../query/compounds.ts';
@@ -36,13 +37,14 @@ export function reacher(
   { snapshot }: Engine,
   { gains }: Pick<PreparedSetup, 'gains'>,
 ): Pick<ExpandOptions, 'reaches' | 'isRead'> {
-  const { start, spot } = snapshot.postings;
+  const { postings } = snapshot;
+  const { start, end } = postings;
   const isRead = (posting: number, how: MatchKind): boolean =>
-    gains.found[kindNumber[how]]![attributeAt(spot[posting]!)] === 1;
+    gains.found[kindNumber[how]]![attributeAt(spotAt(postings, posting))] === 1;
   return {
     isRead,
     reaches(term, how) {
-      for (let posting = start[term]!; posting < start[term + 1]!; posting++) if (isRead(posting, how)) return true;
+      for (let posting = start[term]!; posting < end[term]!; posting++) if (isRead(posting, how)) return true;
       return false;
     },
   };

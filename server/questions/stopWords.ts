@@ -1,4 +1,5 @@
 import { createRequire } from 'node:module';
+import { recordAt, spotAt } from '../../core/index/postingArrays.ts';
 import type { Snapshot } from '../../core/index/snapshot.ts';
 import { attributeAt } from '../../core/index/spot.ts';
 import type { Language } from '../../core/text/languages.ts';
@@ -16,9 +17,9 @@ export function familiesNamedBy({ terms, postings, attributes, recordFamily }: S
   const term = terms.find(word);
   const families = new Set<number>();
   if (term >= 0)
-    for (let at = postings.start[term]!; at < postings.start[term + 1]!; at++)
-      if (attributes[attributeAt(postings.spot[at]!)]!.averageWords <= longTexts)
-        families.add(recordFamily[postings.record[at]!]!);
+    for (let at = postings.start[term]!; at < postings.end[term]!; at++)
+      if (attributes[attributeAt(spotAt(postings, at))]!.averageWords <= longTexts)
+        families.add(recordFamily[recordAt(postings, at)]!);
   return families.size;
 }
 
