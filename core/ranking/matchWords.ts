@@ -197,7 +197,7 @@ export function openWordMatcher({ snapshot, score, found, longest = usualStretch
           // A stretch in which no record had the words before was not looked through.
           if (recordAt(postings, list[at]!) < from) continue;
           const rows = rowsWith(postings, list[at]!);
-          const own = list[at]! - rows.first;
+          const own = (list[at]! - rows.first) >>> 0;
           count = addPostings(rows, own, own + 1, row, turn, slot, count);
           steps++;
         }
@@ -206,8 +206,8 @@ export function openWordMatcher({ snapshot, score, found, longest = usualStretch
       }
       const rows = rowsWith(postings, start[term]!);
       const those = rows.record;
-      const last = ends[term]! - rows.first;
-      const reached = cursors[index]! - rows.first;
+      const last = (ends[term]! - rows.first) >>> 0;
+      const reached = (cursors[index]! - rows.first) >>> 0;
       const first = from === 0 ? reached : seek(those, from, reached, last);
       const end = to >= records ? last : seek(those, to, first, last);
       cursors[index] = end + rows.first;

@@ -63,7 +63,8 @@ export function openMatcher(snapshot: Snapshot, longest?: number): Matcher {
   ): number {
     // Named once more, as in familyCounts.ts, which says why.
     const { first, record: records, spot: spots } = rowsWith(postings, postings.start[term]!);
-    const end = postings.end[term]! - first;
+    // Unsigned, as both are: a difference might be below nothing, and would be counted in floating-point numbers.
+    const end = (postings.end[term]! - first) >>> 0;
     // What the best find gives depends on its spot alone, so it is rounded once a spot, not once a record.
     gainHere.set(gainOf);
     for (let spot = 0; spot < gainOf.length; spot++) {
@@ -81,7 +82,7 @@ export function openMatcher(snapshot: Snapshot, longest?: number): Matcher {
     let best = 0;
     let other = 0;
     let line = 0;
-    for (let posting = postings.start[term]! - first; posting < end; posting++) {
+    for (let posting = (postings.start[term]! - first) >>> 0; posting < end; posting++) {
       const spot = spots[posting]!;
       let gain = gainAt[spot]!;
       if (gain < 0) {
