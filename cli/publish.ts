@@ -1,4 +1,3 @@
-import { namesOf } from '../server/catalog/namesOf.ts';
 import { describeChanges } from '../server/questions/describeChanges.ts';
 import { type About, Failure, openWithCatalog, UsageError } from './usage.ts';
 
@@ -8,7 +7,7 @@ export async function publishCommand(
   values: About & { readonly note: string; readonly json: boolean },
 ): Promise<void> {
   if (rest.length > 0) throw new UsageError('“publish” takes no further words.');
-  const { ref, setups, catalogs, writer } = openWithCatalog(data, values);
+  const { ref, setups, names, writer } = openWithCatalog(data, values);
   const changes = setups.changes();
   const outcome = await writer.publish(ref, setups.revision(), 'Terminal', values.note, Date.now());
   if ('refusal' in outcome) {
@@ -20,7 +19,7 @@ export async function publishCommand(
     return;
   }
   const number = setups.liveNumber();
-  const sentences = describeChanges(changes, namesOf(catalogs.current())).flatMap((change) => change.sentences);
+  const sentences = describeChanges(changes, names(setups.draft())).flatMap((change) => change.sentences);
   if (values.json)
     process.stdout.write(`${JSON.stringify({ published: true, release: number, changes: sentences })}\n`);
   else process.stdout.write(`Release ${number} is live.\n${sentences.map((sentence) => `  ${sentence}.\n`).join('')}`);

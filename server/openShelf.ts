@@ -1,8 +1,11 @@
 import { existsSync, readdirSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
+import type { Setup } from '../core/setup/schema.ts';
+import type { NamesForChanges } from '../core/setup/terms/part.ts';
 import { type CatalogStore, openCatalogStore } from './catalog/catalogStore.ts';
 import { type MappingStore, openMappingStore } from './catalog/mappingStore.ts';
 import { addTables, mendCatalog } from './catalog/mendCatalog.ts';
+import { namesOf } from './catalog/namesOf.ts';
 import {
   type DataFolder,
   dataFolder,
@@ -33,6 +36,8 @@ export interface StorefrontShelf {
   readonly log: LogStore;
   readonly releases: ReleaseReader;
   setups(draft: string): SetupReader;
+  /** Names for telling changes, those of collections as a setup decides them. */
+  names(setup: Setup | null): NamesForChanges;
 }
 
 /** A data folder opened for reading: what both the server and the terminal work on. */
@@ -55,14 +60,18 @@ export interface HeldShelf extends Shelf {
 function over(folder: DataFolder, db: Db): Shelf {
   const setups = openSetups(db);
   const known = new Map<string, StorefrontShelf>();
-  const open = (id: string): StorefrontShelf => ({
-    id,
-    catalogs: openCatalogStore(db, folder, id),
-    mappings: openMappingStore(db, id),
-    log: openLogStore(db, id),
-    releases: setups.releases(id),
-    setups: (draft) => setups.draft({ storefront: id, draft }),
-  });
+  const open = (id: string): StorefrontShelf => {
+    const catalogs = openCatalogStore(db, folder, id);
+    return {
+      id,
+      catalogs,
+      mappings: openMappingStore(db, id),
+      log: openLogStore(db, id),
+      releases: setups.releases(id),
+      setups: (draft) => setups.draft({ storefront: id, draft }),
+      names: (setup) => namesOf({ db, storefront: id, catalog: catalogs.current(), setup }),
+    };
+  };
   return {
     folder,
     db,

@@ -5,7 +5,7 @@ import type { ValueGroups } from './parts/valueGroups.ts';
 import type { SetupPart } from './registry.ts';
 import { usualLayout } from './terms/filterTerms.ts';
 
-const names = { attribute: (key: string) => key, product: (id: string) => id };
+const names = { attribute: (key: string) => key, product: (id: string) => id, collection: (id: string) => id };
 const described = (part: SetupPart, before: unknown, after: unknown, key = 'filters') =>
   describeChange({ part, key, before, after }, names);
 

@@ -2,7 +2,11 @@ import { describe, expect, test } from '@jest/globals';
 import { describeChange } from './describeChange.ts';
 import type { EntryChange } from './entries.ts';
 
-const names = { attribute: (key: string) => key.toUpperCase(), product: (id: string) => `“${id}”` };
+const names = {
+  attribute: (key: string) => key.toUpperCase(),
+  product: (id: string) => `“${id}”`,
+  collection: (id: string) => `“${id}”`,
+};
 const described = (part: EntryChange['part'], before: unknown, after: unknown, key = 'k') =>
   describeChange({ part, key, before, after }, names);
 const about = { product: 'p', variant: null, attribute: 'brand' };

@@ -9,7 +9,7 @@ import { type RulePart, readRuleRow, ruleFields, ruleParts, writeRulesCsv } from
 import type { Setup } from './schema.ts';
 import { endsBeforeItBegins } from './terms/span.ts';
 
-const names = { attribute: (key: string) => key, product: (id: string) => id };
+const names = { attribute: (key: string) => key, product: (id: string) => id, collection: (id: string) => id };
 
 /** Rows of a CSV by their columns, read the plain way. */
 function rowsIn(csv: string): Record<string, string>[] {

@@ -11,7 +11,11 @@ import { withEntry } from './withEntry.ts';
 
 const snapshot = snapshotOf(randomCatalog(seededRandom(1), 30));
 const setup = initialSetup(snapshot.attributes);
-const names = { attribute: (key: string) => key.toUpperCase(), product: (id: string) => `“${id}”` };
+const names = {
+  attribute: (key: string) => key.toUpperCase(),
+  product: (id: string) => `“${id}”`,
+  collection: (id: string) => `“${id}”`,
+};
 const plan: ShelfPlan = {
   name: 'Brushes',
   on: true,

@@ -151,3 +151,28 @@ test('a collection’s file may have a condition as JSON; what is none is refuse
   for (const wrong of ['{"match":"all"', '{"match":"all","tests":[{"how":"inCollection","collections":["x"]}]}'])
     await expect(bring('collection', csv(wrong))).rejects.toThrow(/no collection that could be taken/);
 });
+
+test('the change list calls collections by their titles, and says which is no longer there', async () => {
+  await bring('collection', collections);
+  decide('collection:mine', { what: 'collection', id: 'mine', title: 'For printers', products: ['b'] });
+  const plan = { name: 'Season', on: true, searches: ['brush'], pins: [], pulls: [] };
+  const change = (value: unknown) =>
+    shelf.setups.edit([{ part: 'plans', key: 'p', value }], shelf.setups.revision(), 'Ada', Date.now());
+  change(plan);
+  shelf.setups.publish(shelf.setups.revision(), 'Ada', '', Date.now());
+  const scope = { match: 'all', tests: [{ how: 'inCollection', collections: ['blue'] }] };
+  change({ ...plan, collections: ['picked', 'mine', 'never'], scope });
+  const told = async () =>
+    ((await shelf.get('/desk/state')).body as { changes: { sentences: string[] }[] }).changes.flatMap(
+      ({ sentences }) => sentences,
+    );
+  expect(await told()).toEqual([
+    'Shelf plan “Season” holds on pages of the collections: “Our favourites”, “For printers”, “never” (no longer there)',
+    'Shelf plan “Season” looks only at what meets: it is in “Blue things”',
+  ]);
+  // Another title, from a file or given here, is told from then on.
+  await bring('collection', collections.replace('Blue things', 'All that is blue'));
+  expect((await told())[1]).toContain('it is in “All that is blue”');
+  decide('collection:blue', { what: 'collection', id: 'blue', title: 'Blues' });
+  expect((await told()).join()).toContain('it is in “Blues”');
+});

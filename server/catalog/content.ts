@@ -114,13 +114,20 @@ export function readContent(db: Db, storefront: string): ImportedContent {
   };
 }
 
-/** The picture that an imported article or collection names, by `article:ID` or `collection:ID`; none where it names none. */
-export function importedPicture(db: Db, storefront: string, owner: string): string[] {
-  const at = owner.indexOf(':');
+function importedItem(db: Db, storefront: string, kind: string, id: string): { title?: string; picture?: string } {
   const text = db
     .prepare<[string, string, string], string>('SELECT value FROM content WHERE storefront = ? AND kind = ? AND id = ?')
     .pluck()
-    .get(storefront, owner.slice(0, at), owner.slice(at + 1));
-  const { picture = '' } = text === undefined ? {} : (JSON.parse(text) as { picture?: string });
+    .get(storefront, kind, id);
+  return text === undefined ? {} : JSON.parse(text);
+}
+
+/** The picture that an imported article or collection names, by `article:ID` or `collection:ID`; none where it names none. */
+export function importedPicture(db: Db, storefront: string, owner: string): string[] {
+  const at = owner.indexOf(':');
+  const { picture = '' } = importedItem(db, storefront, owner.slice(0, at), owner.slice(at + 1));
   return picture === '' ? [] : [picture];
 }
+
+export const importedCollectionTitle = (db: Db, storefront: string, id: string): string | undefined =>
+  importedItem(db, storefront, 'collection', id).title;

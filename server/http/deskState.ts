@@ -1,7 +1,6 @@
 import type { DeskState } from '../../api/stateSchema.ts';
 import type { EntryChange } from '../../core/setup/entries.ts';
 import type { NamesForChanges } from '../../core/setup/terms/part.ts';
-import { namesOf } from '../catalog/namesOf.ts';
 import { describeChanges } from '../questions/describeChanges.ts';
 import type { Desk } from './services.ts';
 
@@ -17,10 +16,10 @@ const inWords = (changes: readonly EntryChange[] | null, names: NamesForChanges)
   changes && describeChanges(changes, names).flatMap(({ sentences }) => sentences)[0]!;
 
 /** Everything the desk shows of a draft; read, never written. */
-export function deskState({ ref, setups, catalogs, heads, person }: Desk): DeskState {
+export function deskState({ ref, setups, catalogs, heads, names: namesUnder, person }: Desk): DeskState {
   const { storefront, draft } = heads();
-  const names = namesOf(catalogs.current());
   const setup = setups.draft();
+  const names = namesUnder(setup);
   const live = setups.live();
   const catalog = catalogs.current();
   return {

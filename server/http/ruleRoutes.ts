@@ -3,7 +3,6 @@ import { checkEdit } from '../../core/setup/entries.ts';
 import { entriesIn } from '../../core/setup/readSetup.ts';
 import { rulesChanges } from '../../core/setup/rulesChanges.ts';
 import { type ReadRule, type RulePart, readRuleRow } from '../../core/setup/rulesCsv.ts';
-import { namesOf } from '../catalog/namesOf.ts';
 import { Refused } from '../refused.ts';
 import { rowsOfCsv } from './rowsOfCsv.ts';
 import type { Services } from './services.ts';
@@ -48,12 +47,12 @@ export function serveRules(serve: Serve, { searcher }: Pick<Services, 'searcher'
       rules: [...rules],
     };
   });
-  serve.desk(ruleEndpoints.readRules, async ({ setups, catalogs }, _, { part, text }) => {
+  serve.desk(ruleEndpoints.readRules, async ({ setups, names }, _, { part, text }) => {
     const { changes, unchanged, refused } = rulesChanges(
       setups.draft(),
       part,
       await readRows(part, text),
-      namesOf(catalogs.current()),
+      names(setups.draft()),
     );
     return {
       changes: changes.map(({ edit: { key, value }, isNew, sentences }) => ({

@@ -1,7 +1,6 @@
 import { endpoints } from '../../api/endpoints.ts';
 import { followable } from '../../core/setup/terms/followable.ts';
 import type { NamesForChanges } from '../../core/setup/terms/part.ts';
-import { namesOf } from '../catalog/namesOf.ts';
 import { describeChanges } from '../questions/describeChanges.ts';
 import { noCatalog, Refused } from '../refused.ts';
 import type { WriteOutcome } from '../store/writeOutcome.ts';
@@ -41,14 +40,14 @@ export async function written(here: Desk, writing: Promise<WriteOutcome>): Promi
       details: {
         revision: refusal.revision,
         who: [...refusal.who],
-        changes: describeChanges(refusal.changes, namesOf(here.catalogs.current())),
+        changes: describeChanges(refusal.changes, here.names(here.setups.draft())),
       },
     });
   if (refusal.code === 'changed-since')
     throw new Refused(409, {
       code: refusal.code,
       message: `${refusal.who.join(' and ') || 'Somebody'} changed this since. Nothing was taken back.`,
-      details: { who: [...refusal.who], changes: describeChanges(refusal.changes, namesOf(here.catalogs.current())) },
+      details: { who: [...refusal.who], changes: describeChanges(refusal.changes, here.names(here.setups.draft())) },
     });
   if ('follows' in refusal) {
     const { code, follows: part, storefront } = refusal;
@@ -112,8 +111,8 @@ export function serveSetup(serve: Serve, { writer, now }: Pick<Services, 'writer
     return sentences;
   };
   serve.desk(endpoints.releases, (here) => {
-    const { catalogs, releases } = here;
-    const names = namesOf(catalogs.current());
+    const { releases, setups } = here;
+    const names = here.names(setups.draft());
     const live = releases.liveNumber();
     return {
       releases: releases.releases().map(({ number, at, who, note }) => ({

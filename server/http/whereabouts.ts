@@ -1,6 +1,5 @@
 import type { Context } from 'hono';
 import { unnamed } from '../../api/paths.ts';
-import { namesOf } from '../catalog/namesOf.ts';
 import { describeChanges } from '../questions/describeChanges.ts';
 import { noSuchSetup, noSuchStorefront, shopClosed } from '../refused.ts';
 import type { Desk, Services, Storefront } from './services.ts';
@@ -52,7 +51,7 @@ export function whereaboutsOf({
         tellChanged(revision) {
           const step = setups.stepAt(revision);
           if (!step) return;
-          const told = describeChanges(step.changes, namesOf(storefront.catalogs.current()));
+          const told = describeChanges(step.changes, storefront.names(setups.draft()));
           hub.tell(ref, {
             ...{ kind: 'changed', revision, tab, who: step.who },
             parts: [...new Set(step.changes.map(({ part }) => part))],

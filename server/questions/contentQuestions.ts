@@ -7,7 +7,6 @@ import type { SetupRef } from '../../core/setup/setupRef.ts';
 import { conditionInWords } from '../../core/setup/terms/conditionInWords.ts';
 import type { ContentKind } from '../../core/setup/terms/contentTerms.ts';
 import { tokenize } from '../../core/text/tokenize.ts';
-import { namesOf } from '../catalog/namesOf.ts';
 import { Refused } from '../refused.ts';
 import type { Ready, Workbench } from '../searching/workbench.ts';
 
@@ -23,7 +22,7 @@ const notThere = (kind: ContentKind): Refused =>
   new Refused(404, { code: `unknown-${kind}`, message: `There is no such ${kind}.` });
 
 /** Articles and collections as the desk lists them. */
-export function contentQuestions({ ready, current }: Workbench) {
+export function contentQuestions({ ready, names: namesUnder }: Workbench) {
   const listArticle = ({ setup: { setup } }: Ready, { id, origin, title, link, plain }: Article) => ({
     ...{ id, origin, title, link },
     words: tokenize(plain).length,
@@ -31,10 +30,12 @@ export function contentQuestions({ ready, current }: Workbench) {
   });
   const listCollection = (here: Ready, collection: Collection) => {
     const { id, origin, title, parent, condition } = collection;
-    const names = namesOf(current.reader);
+    const names = namesUnder(here.setup.setup);
     return {
       ...{ id, origin, title, parent },
-      rule: condition ? conditionInWords(condition, names.attribute) : 'Chosen by hand, in this order',
+      rule: condition
+        ? conditionInWords(condition, names.attribute, names.collection)
+        : 'Chosen by hand, in this order',
       products: productsIn(here, collection),
       isLeftOut: isLeftOut(here.setup.setup, 'collection', id),
       isThere: here.content.collections.includes(collection),

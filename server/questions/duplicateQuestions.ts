@@ -2,7 +2,6 @@ import { pictureOf } from '../../core/catalog/picture.ts';
 import { type CatalogRecord, firstText, heldBy } from '../../core/catalog/record.ts';
 import { firstPage, pageSize } from '../../core/compare/firstPage.ts';
 import type { SetupRef } from '../../core/setup/setupRef.ts';
-import { namesOf } from '../catalog/namesOf.ts';
 import type { Workbench } from '../searching/workbench.ts';
 
 /** Groups told, and searches looked through for where their products are found: those made most. */
@@ -28,7 +27,7 @@ export interface Duplicate {
 }
 
 /** Products that a shopper could hardly tell apart. */
-export function duplicateQuestions({ ready, current, log }: Workbench) {
+export function duplicateQuestions({ ready, current, log, names: namesUnder }: Workbench) {
   const { reader } = current;
   let known: { readonly version: string; readonly found: ReadonlyMap<string, string[]> } | null = null;
   /** For each product the searches on whose first page it is. */
@@ -51,8 +50,8 @@ export function duplicateQuestions({ ready, current, log }: Workbench) {
       readonly looked: number;
       readonly groups: { readonly differs: string[]; readonly products: Duplicate[] }[];
     } {
-      const { view } = ready(ref);
-      const names = namesOf(reader);
+      const { view, setup } = ready(ref);
+      const names = namesUnder(setup.setup);
       const found = foundBy(ref);
       const membersOf = (id: string): Duplicate[] => {
         const family = view.snapshot.findFamily(id);

@@ -1,6 +1,5 @@
 import { isChange } from '../../core/setup/entries.ts';
 import type { SetupRef } from '../../core/setup/setupRef.ts';
-import { namesOf } from '../catalog/namesOf.ts';
 import type { Workbench } from '../searching/workbench.ts';
 import { type HistoryFilter, openHistoryReader } from '../store/historyReader.ts';
 import { describeChanges } from './describeChanges.ts';
@@ -9,12 +8,12 @@ import { describeChanges } from './describeChanges.ts';
 const sentencesTold = 12;
 
 /** What anybody did, in words. */
-export function historyQuestions({ db, storefront, current }: Workbench) {
+export function historyQuestions({ db, storefront, setups, names: namesUnder }: Workbench) {
   const reader = openHistoryReader(db, storefront);
   return {
     /** Steps of the storefront, newest first, at most so many. */
-    history(_: SetupRef, filter: HistoryFilter, limit: number) {
-      const names = namesOf(current.reader);
+    history(ref: SetupRef, filter: HistoryFilter, limit: number) {
+      const names = namesUnder('draft' in ref ? setups.draft(ref).draft() : null);
       return reader.steps(filter, limit).map(({ changes, at, ...step }) => {
         const told = describeChanges(changes.filter(isChange), names);
         const sentences = told.flatMap((change) => change.sentences);

@@ -2,7 +2,6 @@ import { own } from '../../core/base/named.ts';
 import { describeChange } from '../../core/setup/describeChange.ts';
 import type { EntryChange } from '../../core/setup/entries.ts';
 import type { DraftRef, SetupRef } from '../../core/setup/setupRef.ts';
-import { namesOf } from '../catalog/namesOf.ts';
 import type { Workbench } from '../searching/workbench.ts';
 import { mergedInto } from '../store/draftWrites.ts';
 import { describeChanges } from './describeChanges.ts';
@@ -19,13 +18,13 @@ function inField(base: unknown, side: unknown, [field]: readonly string[]): unkn
 }
 
 /** What drafts hold, and what merging one into another would do. */
-export function mergeQuestions({ db, setups, current }: Workbench) {
+export function mergeQuestions({ db, setups, names: namesUnder }: Workbench) {
   return {
     /** How many changes each of some drafts of the storefront has. */
     countChanges: ({ storefront }: SetupRef, drafts: readonly string[]): number[] =>
       drafts.map((draft) => setups.draft({ storefront, draft }).changes().length),
     mergePreview(ref: DraftRef, from: SetupRef) {
-      const names = namesOf(current.reader);
+      const names = namesUnder(setups.draft(ref).draft());
       const revision = setups.draft(ref).revision();
       const { changes, conflicts } = mergedInto(db, setups, ref, from);
       const told = (change: EntryChange): string[] =>

@@ -12,7 +12,6 @@ import { hidingKey } from '../../core/setup/hidingKey.ts';
 import type { Setup } from '../../core/setup/schema.ts';
 import type { DraftRef } from '../../core/setup/setupRef.ts';
 import type { EntryEdit } from '../../core/setup/withEntry.ts';
-import { namesOf } from '../catalog/namesOf.ts';
 import { Refused } from '../refused.ts';
 import type { Workbench } from '../searching/workbench.ts';
 import { chosenProducts } from './catalogQuestions.ts';
@@ -29,7 +28,7 @@ export interface CellTyped {
 }
 
 /** One product in detail, and what acts on products do to the draft. */
-export function productQuestions({ ready, current, setups }: Workbench) {
+export function productQuestions({ ready, current, setups, names: namesUnder }: Workbench) {
   const { reader } = current;
   const profileOf = (attribute: string): AttributeProfile => {
     const { attributes } = reader.snapshot;
@@ -115,7 +114,7 @@ export function productQuestions({ ready, current, setups }: Workbench) {
       const [from] = view.snapshot.recordsOf(view.snapshot.findFamily(id));
       const records = facts.map((_, at) => view.record(from + at));
       const about = decisionsByProduct(setup).get(id) ?? [];
-      const names = namesOf(reader);
+      const names = namesUnder(setup);
       const attributes = view.snapshot.attributes.filter(({ key }) => key !== 'sku');
       const cellOf = (record: CatalogRecord, fact: CatalogRecord, key: string) => ({
         text: cellText(record, key),

@@ -13,10 +13,12 @@ import { type Engine, openEngine, type PreparedSetup, prepareSetup } from '../..
 import type { Decision } from '../../core/setup/parts/products.ts';
 import type { Setup } from '../../core/setup/schema.ts';
 import { keyOf, type SetupRef } from '../../core/setup/setupRef.ts';
+import type { NamesForChanges } from '../../core/setup/terms/part.ts';
 import type { Language } from '../../core/text/languages.ts';
 import type { CatalogReader } from '../catalog/catalogReader.ts';
 import { contentVersion, readContent } from '../catalog/content.ts';
 import { type CatalogView, type CurrentCatalog, openCurrentCatalog } from '../catalog/currentCatalog.ts';
+import { namesOf } from '../catalog/namesOf.ts';
 import type { DataFolder } from '../dataFolder.ts';
 import { type LogStore, openLogStore } from '../demand/logStore.ts';
 import { noSuchSetup } from '../refused.ts';
@@ -56,6 +58,8 @@ export interface Workbench {
   ready(ref: SetupRef): Ready;
   /** The same as of a moment on the storefront's clock: what its dates put in force then. Without one it is now. */
   readyAt(ref: SetupRef, moment: string | undefined): Ready;
+  /** Names for telling changes, those of collections as a setup decides them. */
+  names(setup: Setup | null): NamesForChanges;
   /** Takes over what was changed since; answers whether anything was. */
   catchUp(ref: SetupRef): boolean;
 }
@@ -182,6 +186,7 @@ export function openWorkbench(options: {
     db,
     setups,
     storefront,
+    names: (setup) => namesOf({ db, storefront, catalog: reader, setup }),
     log: openLogStore(db, storefront),
     catchUp,
     ready,

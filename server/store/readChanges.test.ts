@@ -16,7 +16,7 @@ test('what was journaled in the words of the fourth format is read, and told, in
   expect(changes[0]!.after).toEqual({ what: 'product', product: 'p', places: ['results', 'box'] });
   expect(changes[1]!.before).toMatchObject({ conditions: [{ condition: { match: 'all' } }] });
   expect(changes[2]).toEqual(noted[2]);
-  const names = { attribute: (key: string) => key, product: (id: string) => id };
+  const names = { attribute: (key: string) => key, product: (id: string) => id, collection: (id: string) => id };
   expect(changes.flatMap((change) => describeChange(change, names))).toEqual([
     'p is hidden from search results and the search box',
     'Limits of price in a search are words like any other',

@@ -111,7 +111,7 @@ function itemChanges(
   if (after.what === 'collection') {
     const earlier = before?.what === 'collection' ? before : undefined;
     if (differs('condition') && after.condition)
-      said.push(`${called} has what meets: ${conditionInWords(after.condition, names.attribute)}`);
+      said.push(`${called} has what meets: ${conditionInWords(after.condition, names.attribute, names.collection)}`);
     if (differs('products') && after.products) {
       const [had, has] = [new Set(earlier?.products), new Set(after.products)];
       const added = after.products.filter((product) => !had.has(product));

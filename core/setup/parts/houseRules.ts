@@ -41,7 +41,7 @@ export const houseRules = openPart({
   describe({ before, after }, names) {
     if (!after) return [`House rule “${before!.name}” is removed`];
     const rule = `House rule “${after.name}”`;
-    const said = `${doesInWords(after)} what meets: ${conditionInWords(after.condition, names.attribute)}`;
+    const said = `${doesInWords(after)} what meets: ${conditionInWords(after.condition, names.attribute, names.collection)}`;
     if (!before) {
       // A rule that nobody named is called by its condition, which need not be said twice.
       const isCalledSo = said.endsWith(`: ${after.name}`);
@@ -50,7 +50,10 @@ export const houseRules = openPart({
     const sentences: string[] = [];
     if (before.name !== after.name) sentences.push(`House rule “${before.name}” is now called “${after.name}”`);
     if (before.on !== after.on) sentences.push(`${rule} is switched ${after.on ? 'on' : 'off'}`);
-    if (`${doesInWords(before)} what meets: ${conditionInWords(before.condition, names.attribute)}` !== said)
+    if (
+      `${doesInWords(before)} what meets: ${conditionInWords(before.condition, names.attribute, names.collection)}` !==
+      said
+    )
       sentences.push(`${rule} now ${said}`);
     if (heldInWords(before) !== heldInWords(after))
       sentences.push(`${rule} holds${heldInWords(after) || ' everywhere, always'}`);

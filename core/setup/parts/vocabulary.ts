@@ -119,7 +119,12 @@ function recognisedChange(
       );
   }
   const sayings = (of: Entry<'recognised'> | null) =>
-    new Map((of?.conditions ?? []).map((each) => [each.words, conditionInWords(each.condition, names.attribute)]));
+    new Map(
+      (of?.conditions ?? []).map((each) => [
+        each.words,
+        conditionInWords(each.condition, names.attribute, names.collection),
+      ]),
+    );
   const [was, is] = [sayings(before), sayings(after)];
   for (const [text, condition] of is)
     if (was.get(text) !== condition) said.push(`“${text}” in a search stands for: ${condition}`);

@@ -35,7 +35,7 @@ test.each<[Test, string]>([
 test('tests are joined, groups stand in brackets', () => {
   const inside = { match: 'any' as const, tests: [{ how: 'reduced' as const }, { how: 'inStock' as const }] };
   const condition: Condition = { match: 'all', tests: [{ how: 'hasValue', attribute: 'tags' }, inside] };
-  expect(conditionInWords(condition, labelOf)).toBe(
+  expect(conditionInWords(condition, labelOf, (id) => id)).toBe(
     'Tags has a value and (it costs less than it did, or it is in stock)',
   );
 });

@@ -61,7 +61,7 @@ const joined = (texts: readonly string[], match: Match): string => texts.join(ma
 export const conditionInWords = (
   { match, tests }: Condition,
   labelOf: (attribute: string) => string,
-  titleOf: (collection: string) => string = (collection) => `the collection “${collection}”`,
+  titleOf: (collection: string) => string,
 ): string =>
   joined(
     tests.map((part) => {

@@ -7,6 +7,7 @@ import type { Shop } from './shop.ts';
 export interface NamesForChanges {
   attribute(key: string): string;
   product(id: string): string;
+  collection(id: string): string;
 }
 
 /** An entry as it was and as it is; null where it did not or does not exist. */

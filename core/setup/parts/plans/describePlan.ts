@@ -39,14 +39,14 @@ function otherChanges(
   const conditions = (of: ShelfPlan) => [
     ...(of.conditionPulls ?? []).map(
       ({ condition, pull }) =>
-        `${pull >= 1 ? 'boosts' : 'lowers'} (strength ×${pull}) what meets: ${conditionInWords(condition, names.attribute)}`,
+        `${pull >= 1 ? 'boosts' : 'lowers'} (strength ×${pull}) what meets: ${conditionInWords(condition, names.attribute, names.collection)}`,
     ),
     ...(of.conditionHides ?? []).map(
-      (condition) => `hides what meets: ${conditionInWords(condition, names.attribute)}`,
+      (condition) => `hides what meets: ${conditionInWords(condition, names.attribute, names.collection)}`,
     ),
   ];
   if ((before.collections ?? []).join('\n') !== (after.collections ?? []).join('\n'))
-    said.push(`${plan} holds on pages of the collections: ${listed(after.collections ?? [])}`);
+    said.push(`${plan} holds on pages of the collections: ${listed((after.collections ?? []).map(names.collection))}`);
   if ((before.first ?? []).join('\n') !== (after.first ?? []).join('\n'))
     said.push(`${plan} shows first: ${listed((after.first ?? []).map(names.product))}`);
   if ((before.only ?? false) !== (after.only ?? false))
@@ -90,7 +90,7 @@ function otherChanges(
   if (differs('scope'))
     said.push(
       after.scope
-        ? `${plan} looks only at what meets: ${conditionInWords(after.scope, names.attribute)}`
+        ? `${plan} looks only at what meets: ${conditionInWords(after.scope, names.attribute, names.collection)}`
         : `${plan} looks at the whole shop`,
     );
   if (differs('filters'))
