@@ -74,6 +74,14 @@ export const contentEndpoints = {
       tags: z.array(z.string()),
     }),
   }),
+  bringInPicture: endpoint({
+    ...paths.bringInPicture,
+    summary:
+      'Keeps a picture (JPEG, PNG, GIF, WebP or AVIF as the request body) for banners, collections and articles to name.',
+    query: none,
+    body: none,
+    answer: z.object({ address: z.string() }),
+  }),
   bringInContent: endpoint({
     ...paths.bringInContent,
     summary:

@@ -44,6 +44,7 @@ export const paths = {
   content: { method: 'get', path: '/desk/{storefront}/{draft}/content' },
   collection: { method: 'get', path: '/desk/{storefront}/{draft}/content/collection' },
   article: { method: 'get', path: '/desk/{storefront}/{draft}/content/article' },
+  bringInPicture: { method: 'post', path: '/desk/{storefront}/{draft}/pictures' },
   bringInContent: { method: 'post', path: '/desk/{storefront}/{draft}/content/import' },
   topSearches: { method: 'get', path: '/desk/{storefront}/{draft}/demand/searches' },
   demand: { method: 'get', path: '/desk/{storefront}/{draft}/demand' },

@@ -105,6 +105,18 @@ test('a banner stands among the results; shoppers are sent to a page of the shop
   await page.getByLabel('Link of banner 1').fill('/pages/mending');
   await page.getByLabel('Link of banner 1').press('Enter');
   await page.getByLabel('Where banner 1 stands').selectOption('among them, at place');
+  await page.getByLabel('Picture of banner 1, from a file').setInputFiles({
+    name: 'notes.txt',
+    mimeType: 'text/plain',
+    buffer: Buffer.from('no picture'),
+  });
+  await expect(page.getByText('This file is no picture that can be shown')).toBeVisible();
+  await page.getByLabel('Picture of banner 1, from a file').setInputFiles({
+    name: 'easel.gif',
+    mimeType: 'image/gif',
+    buffer: Buffer.from('R0lGODlhAQABAAAAACwAAAAAAQABAAA7', 'base64'),
+  });
+  await expect(page.getByText('brought in as a file')).toBeVisible();
   await expect(desk.shop.getByRole('link', { name: 'Easels are mended here on Mondays' })).toBeVisible();
   await field.fill('https://easels.example/care');
   await field.press('Enter');
@@ -119,6 +131,8 @@ test('a banner stands among the results; shoppers are sent to a page of the shop
   await expect(shop.getByRole('link', { name: 'https://easels.example/care' })).toBeVisible();
   const banner = shop.getByRole('link', { name: 'Easels are mended here on Mondays' });
   await expect(banner).toHaveAttribute('href', '/pages/mending');
+  const width = () => banner.locator('img').evaluate((picture) => (picture as HTMLImageElement).naturalWidth);
+  await expect.poll(width).toBe(1);
   await expect(shop.locator('[data-product]').first()).toBeVisible();
 
   await field.fill('/shop/main?q=gouache');

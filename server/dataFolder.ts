@@ -10,6 +10,8 @@ export interface DataFolder {
   readonly incoming: string;
   /** Pictures of other hosts, kept for a while. */
   readonly pictures: string;
+  /** Pictures brought in as files, kept for good. */
+  readonly ownPictures: string;
 }
 
 /** A start that cannot go on, told in one sentence for the person at the terminal. */
@@ -21,6 +23,7 @@ export const dataFolder = (root: string): DataFolder => ({
   catalogs: join(root, 'catalogs'),
   incoming: join(root, 'incoming'),
   pictures: join(root, 'pictures'),
+  ownPictures: join(root, 'own-pictures'),
 });
 
 /** Makes the folder where it is missing; throws a `StartProblem` where it cannot be written. */

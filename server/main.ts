@@ -16,6 +16,7 @@ import { serveStatic } from './http/staticFiles.ts';
 import { prepareFolder, readFolder, tidyIncoming } from './openShelf.ts';
 import { openStorefronts } from './openStorefronts.ts';
 import { fetchPicture } from './pictures/fetchPicture.ts';
+import { openOwnPictures } from './pictures/ownPictures.ts';
 import { openPictureCache } from './pictures/pictureCache.ts';
 import { openPictureDesk } from './pictures/pictureDesk.ts';
 import { noCatalog, rebuildingIndex } from './refused.ts';
@@ -204,6 +205,7 @@ async function start(): Promise<void> {
     fetch: fetchPicture,
     now,
   });
+  const ownPictures = openOwnPictures(folder.ownPictures);
   const app = createApp({
     ...{ db: shelf.db, folder, storefronts: shelf.storefronts, followers: shelf.followers, at: storefronts.at },
     ready: searcher.ready,
@@ -212,7 +214,7 @@ async function start(): Promise<void> {
       await searcher.close(storefront);
       await storefronts.forget(storefront);
     },
-    ...{ writer, searcher, sharing, pictures, hub, now, hosts: values.host },
+    ...{ writer, searcher, sharing, pictures, ownPictures, hub, now, hosts: values.host },
     noteMistake: (error) => log.error(error),
   });
   serveStatic(app, { web: join(here, '..', 'web'), pictures: join(demo, 'pictures') }, shelf.storefronts);

@@ -53,7 +53,7 @@ export function createApp(services: Services): OpenAPIHono {
   serveHistory(app, serve, services);
   serveFollowing(serve, services);
   servePreviews(serve, services);
-  servePictures(app, services);
+  servePictures(app, serve, services);
   app.doc31('/openapi.json', {
     openapi: '3.1.0',
     info: { title: 'Clever Shelf', version: '1', description: 'What shoppers find, and the desk that decides it.' },

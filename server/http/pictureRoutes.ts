@@ -1,20 +1,31 @@
 import type { OpenAPIHono } from '@hono/zod-openapi';
 import type { Context } from 'hono';
+import { contentEndpoints } from '../../api/contentEndpoints.ts';
+import { largestPicture } from '../../api/limits.ts';
 import { own } from '../../core/base/named.ts';
 import { isFarPicture, markOf } from '../../core/catalog/picture.ts';
 import { firstText } from '../../core/catalog/record.ts';
 import { decisionKey } from '../../core/rules/decisions.ts';
 import type { Setup } from '../../core/setup/schema.ts';
 import { importedPicture } from '../catalog/content.ts';
+import { Refused } from '../refused.ts';
 import { problem } from './problems.ts';
+import { bodyOf } from './receiveFile.ts';
 import type { Services } from './services.ts';
+import type { Serve } from './serving.ts';
 
 /** An address carries a mark of its picture, so that a browser may keep it. */
 const keptADay = 'max-age=86400';
+/** Another picture has another name. */
+const keptForGood = 'max-age=31536000, immutable';
 const tryLater = 'no-cache';
 
 /** Pictures that records name and other hosts have. Nothing is fetched but what the catalog or the setup names. */
-export function servePictures(app: OpenAPIHono, { db, storefronts, at, pictures }: Services): void {
+export function servePictures(
+  app: OpenAPIHono,
+  serve: Serve,
+  { db, storefronts, at, pictures, ownPictures }: Services,
+): void {
   /** What was decided for a variant, and for its product: found by key, since there may be very many decisions. */
   const decided = (setup: Setup | undefined, product: string, id: string): string[] =>
     [id, null].flatMap((variant) => {
@@ -72,6 +83,28 @@ export function servePictures(app: OpenAPIHono, { db, storefronts, at, pictures 
     context.header('cache-control', tryLater);
     return problem(context, 404, { code, message: 'The picture could not be fetched.' });
   };
+  serve.desk(
+    contentEndpoints.bringInPicture,
+    async (_, _query, _body, context) => {
+      const bytes = await bodyOf(context, largestPicture);
+      const kept = await ownPictures.keep(bytes);
+      if ('name' in kept) return { address: `/pictures/own/${kept.name}` };
+      throw kept.problem === 'no-room'
+        ? new Refused(507, { code: 'no-room', message: 'There is no room for more pictures. Nothing was kept.' })
+        : new Refused(400, {
+            code: 'no-picture',
+            message: 'This file is no picture that can be shown: a JPEG, PNG, GIF, WebP or AVIF file is.',
+          });
+    },
+    false,
+  );
+  app.get('/pictures/own/:name', async (context) => {
+    const kept = await ownPictures.find(context.req.param('name'));
+    if (!kept) return refused(context, 'unknown-picture');
+    context.header('content-type', kept.type);
+    context.header('cache-control', keptForGood);
+    return context.body(new Uint8Array(kept.bytes));
+  });
   app.get('/pictures/of/:id', (context) => {
     const id = context.req.param('id');
     const mark = context.req.query('mark') ?? '';

@@ -12,20 +12,36 @@ import { Refused } from '../refused.ts';
 export const largest = { catalog: 4 * 1024 ** 3, log: 1024 ** 3, content: 128 * 1024 ** 2 } as const;
 let received = 0;
 
+const noFile = (): Refused => new Refused(400, { code: 'no-file', message: 'The request holds no file.' });
+const tooLarge = (most: number): Refused =>
+  new Refused(413, {
+    code: 'file-too-large',
+    message: `The file is larger than ${most / 1024 ** 2} MB. Nothing was imported.`,
+  });
+
+/** A request's body of at most so many bytes. */
+export async function bodyOf(context: Context, most: number): Promise<Buffer> {
+  const chunks: Uint8Array[] = [];
+  let bytes = 0;
+  for await (const chunk of (context.req.raw.body ?? []) as AsyncIterable<Uint8Array>) {
+    bytes += chunk.length;
+    if (bytes > most) throw tooLarge(most);
+    chunks.push(chunk);
+  }
+  if (bytes === 0) throw noFile();
+  return Buffer.concat(chunks);
+}
+
 /** Writes a request's body into the folder of incoming files; answers where it stands. */
 export async function receiveFile(context: Context, folder: DataFolder, kind: keyof typeof largest): Promise<string> {
   const body = context.req.raw.body;
-  if (!body) throw new Refused(400, { code: 'no-file', message: 'The request holds no file.' });
+  if (!body) throw noFile();
   const path = join(folder.incoming, `${process.pid}-${++received}.file`);
   let bytes = 0;
   const limited = async function* (chunks: AsyncIterable<Uint8Array>) {
     for await (const chunk of chunks) {
       bytes += chunk.length;
-      if (bytes > largest[kind])
-        throw new Refused(413, {
-          code: 'file-too-large',
-          message: `The file is larger than ${largest[kind] / 1024 ** 2} MB. Nothing was imported.`,
-        });
+      if (bytes > largest[kind]) throw tooLarge(largest[kind]);
       yield chunk;
     }
   };

@@ -6,6 +6,7 @@ import type { LogDesk } from '../demand/logDesk.ts';
 import type { TopSearches } from '../demand/topSearches.ts';
 import type { SimulatedFeed } from '../feed/simulatedFeed.ts';
 import type { StorefrontShelf } from '../openShelf.ts';
+import type { OwnPictures } from '../pictures/ownPictures.ts';
 import type { PictureDesk } from '../pictures/pictureDesk.ts';
 import type { EffectOfDraft } from '../searching/effectOfDraft.ts';
 import type { ProposalDesk } from '../searching/proposalDesk.ts';
@@ -59,6 +60,7 @@ export interface Services {
   forget(storefront: string): Promise<void>;
   readonly sharing: Sharing;
   readonly pictures: PictureDesk;
+  readonly ownPictures: OwnPictures;
   readonly searcher: Searcher;
   readonly writer: Writer;
   /** Tells desks what happens. */

@@ -1,11 +1,9 @@
 import { once } from 'node:events';
 import { type IncomingMessage, request as overHttp } from 'node:http';
 import { request as overHttps } from 'node:https';
-import { fileTypeFromBuffer } from 'file-type';
+import { pictureKind } from './pictureKind.ts';
 import { guardedLookup, isAddress, isPublic, NotPublic } from './publicAddress.ts';
 
-/** Kinds of pictures that are passed on, told by their first bytes whatever their name or header says. */
-const kinds = new Set(['image/jpeg', 'image/png', 'image/gif', 'image/webp', 'image/avif']);
 /** Largest picture, in bytes; redirects followed; longest time for all of it, in milliseconds. */
 const pictureLimits = { bytes: 8 * 1024 * 1024, redirects: 4, milliseconds: 10_000 } as const;
 
@@ -81,8 +79,8 @@ async function follow(
       }
       if (statusCode !== 200) return { problem: 'not-found' };
       const bytes = await bytesOf(response, limits.bytes);
-      const type = (await fileTypeFromBuffer(bytes))?.mime ?? '';
-      return kinds.has(type) ? { bytes, type } : { problem: 'no-picture' };
+      const type = await pictureKind(bytes);
+      return type === null ? { problem: 'no-picture' } : { bytes, type };
     } finally {
       response.destroy();
     }

@@ -1,9 +1,10 @@
 import { Download, Upload } from 'lucide-react';
 import { Dialog } from 'radix-ui';
-import { type ReactNode, useRef, useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import { toast } from 'sonner';
 import { count, counted } from '../../look/price.ts';
 import { Button } from './Button.tsx';
+import { ChooseFile } from './ChooseFile.tsx';
 import { DialogFrame } from './DialogFrame.tsx';
 
 /** A file that can be had. */
@@ -51,7 +52,6 @@ export function FileExchange({
   read(text: string): Promise<FileRead>;
 }) {
   const [found, setFound] = useState<FileRead | null>(null);
-  const field = useRef<HTMLInputElement>(null);
   const look = async (file: File): Promise<void> => {
     try {
       setFound(await read(await file.text()));
@@ -66,22 +66,13 @@ export function FileExchange({
           <Download size={14} aria-hidden /> {each.label}
         </Button>
       ))}
-      <Button tone="quiet" className="px-2 py-0.5 text-[13px]" onClick={() => field.current?.click()}>
-        <Upload size={14} aria-hidden /> Import
-      </Button>
-      <input
-        ref={field}
-        type="file"
-        accept={accept}
-        aria-label={chooseLabel}
-        className="sr-only"
-        tabIndex={-1}
-        onChange={(event) => {
-          const file = event.target.files?.[0];
-          event.target.value = '';
-          if (file) void look(file);
-        }}
-      />
+      <ChooseFile label={chooseLabel} accept={accept} take={(file) => void look(file)}>
+        {(choose) => (
+          <Button tone="quiet" className="px-2 py-0.5 text-[13px]" onClick={choose}>
+            <Upload size={14} aria-hidden /> Import
+          </Button>
+        )}
+      </ChooseFile>
       <Dialog.Root open={found !== null} onOpenChange={(isOpen) => !isOpen && setFound(null)}>
         {found && (
           <DialogFrame

@@ -4,6 +4,7 @@ import { longestContent, mostContent } from '../../../../core/setup/terms/conten
 import { counted } from '../../../look/price.ts';
 import { AddressField } from '../../parts/AddressField.tsx';
 import { Button } from '../../parts/Button.tsx';
+import { PictureField } from '../../parts/PictureField.tsx';
 import { Loading, LoadProblem, Section } from '../../parts/Screen.tsx';
 import { TextChips } from '../../parts/TextChips.tsx';
 import { useTrial } from '../../state/trial.ts';
@@ -63,7 +64,7 @@ function Editor({ article }: { readonly article: ArticleAnswer }) {
             change={(link) => save({ link })}
           />
           Picture
-          <AddressField
+          <PictureField
             label="Picture of the article"
             placeholder="the address of a picture, or none"
             maxLength={longestContent.link}

@@ -3,8 +3,8 @@ import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { longestContent, madeKey } from '../../../../core/setup/terms/contentTerms.ts';
 import { counted } from '../../../look/price.ts';
-import { AddressField } from '../../parts/AddressField.tsx';
 import { Choice } from '../../parts/Controls.tsx';
+import { PictureField } from '../../parts/PictureField.tsx';
 import { WhenFields } from '../../parts/rule/WhenFields.tsx';
 import { Loading, LoadProblem, Section } from '../../parts/Screen.tsx';
 import { TextArea } from '../../parts/TextArea.tsx';
@@ -90,7 +90,7 @@ function Editor({ collection }: { readonly collection: CollectionAnswer }) {
           />
           <div className="flex flex-wrap items-center gap-2 text-[13px]">
             Picture
-            <AddressField
+            <PictureField
               label="Picture of the collection"
               placeholder="the address of a picture, or none"
               className="min-w-[220px] flex-1"

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { Download, FileUp } from 'lucide-react';
-import { type ReactNode, useRef, useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import { Link } from 'react-router';
 import { toast } from 'sonner';
 import type { contentEndpoints } from '../../../../api/contentEndpoints.ts';
@@ -10,6 +10,7 @@ import { type ContentKind, contentAttributes, leftOutKey } from '../../../../cor
 import { addressOf, sendFile } from '../../../client/call.ts';
 import { count, counted } from '../../../look/price.ts';
 import { Button } from '../../parts/Button.tsx';
+import { ChooseFile } from '../../parts/ChooseFile.tsx';
 import { NumberField, Switch } from '../../parts/Controls.tsx';
 import { RowList } from '../../parts/RowList.tsx';
 import { Loading, LoadProblem, Nothing, ScreenHead, Section, shelfRow } from '../../parts/Screen.tsx';
@@ -161,13 +162,11 @@ function Kind({
   readonly children: ReactNode;
 }) {
   const changed = useChanged('content');
-  const chooser = useRef<HTMLInputElement>(null);
   const [isSending, setSending] = useState(false);
   const isEmpty = title.startsWith('0 ');
   const set = (change: Partial<typeof setting>): void =>
     save({ key: kind, value: { what: 'kind', ...setting, ...change } });
-  const bring = async (file: File | undefined): Promise<void> => {
-    if (!file) return;
+  const bring = async (file: File): Promise<void> => {
     setSending(true);
     try {
       const { items, refused } = await sendFile('bringInContent', { kind }, file);
@@ -189,34 +188,32 @@ function Kind({
       title={title}
       note={note}
       aside={
-        <span className="flex flex-wrap items-center justify-end gap-2">
-          <input
-            ref={chooser}
-            type="file"
-            accept=".csv,.json,.jsonl,.ndjson,.tsv,.txt"
-            aria-label={`File of ${kind}s`}
-            className="sr-only"
-            tabIndex={-1}
-            onChange={(event) => {
-              void bring(event.target.files?.[0]);
-              event.target.value = '';
-            }}
-          />
+        <span className="flex flex-wrap items-center justify-end gap-1">
           <MakeItem kind={kind} />
-          <Button
-            disabled={isSending}
-            title={`CSV, JSON or JSON Lines with ${columns}`}
-            onClick={() => chooser.current?.click()}
+          <ChooseFile
+            label={`File of ${kind}s`}
+            accept=".csv,.json,.jsonl,.ndjson,.tsv,.txt"
+            take={(file) => void bring(file)}
           >
-            <FileUp size={15} aria-hidden /> Import
-          </Button>
+            {(choose) => (
+              <Button
+                tone="quiet"
+                className="px-2 py-0.5 text-[13px]"
+                disabled={isSending}
+                title={`CSV, JSON or JSON Lines with ${columns}`}
+                onClick={choose}
+              >
+                <FileUp size={14} aria-hidden /> Import
+              </Button>
+            )}
+          </ChooseFile>
           {!isEmpty && (
             <a
               href={`${addressOf(filePaths.content)}?kind=${kind}`}
               download
-              className="inline-flex items-center gap-1.5 rounded-lg border bg-surface px-3.5 py-[6.5px] font-semibold hover:border-edge"
+              className="inline-flex items-center gap-1.5 rounded-lg px-2 py-0.5 font-semibold text-[13px] text-press hover:bg-press-soft"
             >
-              <Download size={15} aria-hidden /> Export
+              <Download size={14} aria-hidden /> Export
             </a>
           )}
         </span>

@@ -1,5 +1,5 @@
 import { FileUp } from 'lucide-react';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { toast } from 'sonner';
 import type { demandEndpoints } from '../../../../api/demandEndpoints.ts';
 import type { AnswerOf } from '../../../../api/endpoint.ts';
@@ -8,6 +8,7 @@ import { sendFile } from '../../../client/call.ts';
 import { day } from '../../../look/dates.ts';
 import { count, counted } from '../../../look/price.ts';
 import { Button } from '../../parts/Button.tsx';
+import { ChooseFile } from '../../parts/ChooseFile.tsx';
 import { RowList } from '../../parts/RowList.tsx';
 import { Loading, LoadProblem, ScreenHead, Section, shelfRow } from '../../parts/Screen.tsx';
 import { useDemand } from '../../state/demand.ts';
@@ -62,11 +63,9 @@ function Counted({ data: { summary, top } }: { readonly data: AnswerOf<(typeof d
 }
 
 function BringInLog() {
-  const chooser = useRef<HTMLInputElement>(null);
   const [isSending, setSending] = useState(false);
   const [refused, setRefused] = useState<readonly { line: number; column: string; reason: string }[]>([]);
-  const bring = async (file: File | undefined): Promise<void> => {
-    if (!file) return;
+  const bring = async (file: File): Promise<void> => {
     setSending(true);
     try {
       const imported = await sendFile('bringInLog', {}, file);
@@ -88,21 +87,13 @@ function BringInLog() {
       title="Import a shopper log"
       note="JSON Lines (time, session, search, filters, results, clicks, baskets, purchases) or CSV with the same columns. Lines that are there already are taken once."
     >
-      <input
-        ref={chooser}
-        type="file"
-        accept=".jsonl,.ndjson,.csv,.tsv,.txt,.gz"
-        aria-label="Shopper log file"
-        className="sr-only"
-        tabIndex={-1}
-        onChange={(event) => {
-          void bring(event.target.files?.[0]);
-          event.target.value = '';
-        }}
-      />
-      <Button disabled={isSending} onClick={() => chooser.current?.click()}>
-        <FileUp size={15} aria-hidden /> {isSending ? 'Reading it …' : 'Choose a log'}
-      </Button>
+      <ChooseFile label="Shopper log file" accept=".jsonl,.ndjson,.csv,.tsv,.txt,.gz" take={(file) => void bring(file)}>
+        {(choose) => (
+          <Button disabled={isSending} onClick={choose}>
+            <FileUp size={15} aria-hidden /> {isSending ? 'Reading it …' : 'Choose a log'}
+          </Button>
+        )}
+      </ChooseFile>
       {refused.length > 0 && (
         <div className="mt-3">
           <RowList label="Lines that could not be read" items={refused} rowHeight={40} mostHeight={240}>

@@ -5,6 +5,7 @@ import type { BannerPlace } from '../../../../core/setup/terms/planTerms.ts';
 import { AddressField } from '../../parts/AddressField.tsx';
 import { Button, IconButton } from '../../parts/Button.tsx';
 import { Choice, NumberField, TextField } from '../../parts/Controls.tsx';
+import { PictureField } from '../../parts/PictureField.tsx';
 import { Section, shelfRow } from '../../parts/Screen.tsx';
 import { type OfPlan, unlessEmpty } from './planPart.ts';
 
@@ -22,7 +23,7 @@ export function PlanBanners({ plan, save, isChanged }: OfPlan) {
   return (
     <Section
       title="Banners"
-      note="A sentence to shoppers, with a link where it leads somewhere and the address of a picture."
+      note="A sentence to shoppers, with a link where it leads somewhere and a picture, by its address or from a file."
     >
       <ul className="space-y-[5px]" aria-label="Banners">
         {banners.map((banner, at) => {
@@ -72,10 +73,10 @@ export function PlanBanners({ plan, save, isChanged }: OfPlan) {
                   value={banner.link ?? ''}
                   change={(link) => change({ link: link === '' ? undefined : link })}
                 />
-                <AddressField
+                <PictureField
                   label={`Picture of banner ${at + 1}`}
                   placeholder="no picture"
-                  className="min-w-[140px] flex-1"
+                  className="min-w-[220px] flex-1"
                   maxLength={longest.link}
                   value={banner.picture ?? ''}
                   change={(picture) => change({ picture: picture === '' ? undefined : picture })}
