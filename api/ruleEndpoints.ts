@@ -32,13 +32,19 @@ export const ruleEndpoints = {
   pullFor: endpoint({
     ...paths.pullFor,
     summary:
-      'The least strength with which a plan of the draft brings a product among the first of a search. Changes nothing.',
+      'The least strength with which a plan or house rule of the draft brings products among the first of a search. Changes nothing.',
     query: none,
     body: z.strictObject({
-      plan: key,
-      product: productId,
+      pulled: z
+        .discriminatedUnion('of', [
+          z.strictObject({ of: z.literal('product'), plan: key, product: productId }),
+          z.strictObject({ of: z.literal('condition'), plan: key, at: whole.max(most.planConditions - 1) }),
+          z.strictObject({ of: z.literal('rule'), rule: key }),
+        ])
+        .describe('What is boosted: a product or a condition of a plan, or a house rule.'),
       search: searchText,
       first: whole.min(1).max(most.place),
+      many: whole.min(1).max(most.place).describe('How many of the products are wanted there.'),
     }),
     answer: z.object({
       pull: z.number().nullable().describe('Null where no strength brings it there.'),

@@ -32,6 +32,12 @@ export interface Triggers {
   readonly areForWords: boolean;
 }
 
+/** The same without one of the plans; nothing is bound anew. */
+export const withoutPlan = (triggers: Triggers, id: string): Triggers => ({
+  areForWords: triggers.areForWords,
+  holdingFor: (readings, collection) => triggers.holdingFor(readings, collection).filter(({ plan }) => plan.id !== id),
+});
+
 /** How many things besides its searches a plan is limited by. */
 const restrictionsOf = ({ whenChosen = [], devices, ...span }: ShelfPlan): number =>
   whenChosen.length + (devices ? 1 : 0) + (isAlways(span) ? 0 : 1);

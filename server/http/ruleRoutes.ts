@@ -36,9 +36,7 @@ async function readRows(part: RulePart, text: string): Promise<{ line: number; r
 /** What house rules and hidings are about, and what they do. */
 export function serveRules(serve: Serve, { searcher }: Pick<Services, 'searcher'>): void {
   serve.desk(ruleEndpoints.conditionMet, ({ ref }, _, { condition }) => searcher.conditionMet(ref, condition));
-  serve.desk(ruleEndpoints.pullFor, ({ ref }, _, { plan, product, search, first }) =>
-    searcher.pullFor(ref, plan, { product, search, first }),
-  );
+  serve.desk(ruleEndpoints.pullFor, ({ ref }, _, { pulled, ...aim }) => searcher.pullFor(ref, pulled, aim));
   serve.desk(ruleEndpoints.ruleUse, async ({ ref }) => {
     const { searches, plans, rules } = await searcher.ruleUse(ref);
     return {

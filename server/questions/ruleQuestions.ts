@@ -1,16 +1,16 @@
-import { own } from '../../core/base/named.ts';
 import { placesMoved } from '../../core/compare/placesMoved.ts';
 import { bindCondition, missingAttributes, missingCollections } from '../../core/conditions/bindCondition.ts';
 import { countIn, eachIn } from '../../core/conditions/recordSet.ts';
 import { familiesMet } from '../../core/rules/familiesMet.ts';
 import { prepareSetup } from '../../core/search/prepareSetup.ts';
-import { type Aim, pullFor, type Reached } from '../../core/search/pullFor.ts';
+import { pullFor, type Reached } from '../../core/search/pullFor.ts';
 import { rankedFamilies } from '../../core/search/rank.ts';
 import type { Hiding } from '../../core/setup/parts/hiding.ts';
 import type { HouseRule } from '../../core/setup/parts/houseRules.ts';
 import type { ShelfPlan } from '../../core/setup/parts/plans.ts';
 import type { DraftRef } from '../../core/setup/setupRef.ts';
 import type { Condition } from '../../core/setup/terms/condition.ts';
+import type { Aim, Pulled } from '../../core/setup/terms/pullTerms.ts';
 import { stateOf } from '../../core/setup/terms/span.ts';
 import { type EntryEdit, withEntry } from '../../core/setup/withEntry.ts';
 import type { Ready, Workbench } from '../searching/workbench.ts';
@@ -72,11 +72,10 @@ export function ruleQuestions(bench: Workbench) {
         examples: cardsOf(here, some),
       };
     },
-    /** The least strength with which a plan brings a product among the first of a search. Cost: some six searches. */
-    pullFor(ref: DraftRef, id: string, aim: Pick<Aim, 'product' | 'search' | 'first'>): Reached {
+    /** The least strength that brings products among the first of a search. Cost: some six searches. */
+    pullFor(ref: DraftRef, pulled: Pulled, aim: Aim): Reached {
       const { engine, setup } = ready(ref);
-      const plan = own(setup.setup.plans, id);
-      return plan ? pullFor(engine, setup, { id, plan, ...aim }) : { pull: null, place: null };
+      return pullFor(engine, setup, pulled, aim);
     },
     /** The amounts of some products, by which they can be put in order; null where one has none. */
     amounts(ref: DraftRef, attribute: string, products: readonly string[]) {

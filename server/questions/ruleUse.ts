@@ -1,10 +1,11 @@
+import { own } from '../../core/base/named.ts';
 import { bindCondition } from '../../core/conditions/bindCondition.ts';
 import { isIn } from '../../core/conditions/recordSet.ts';
 import { wordsOf } from '../../core/query/readUnits.ts';
 import { familiesMet } from '../../core/rules/familiesMet.ts';
 import { planFactors } from '../../core/rules/planFactors.ts';
 import type { RuleUse } from '../../core/rules/reviewRules.ts';
-import { openTriggers } from '../../core/rules/triggers.ts';
+import { withoutPlan } from '../../core/rules/triggers.ts';
 import { hiddenByPlans } from '../../core/search/planned.ts';
 import { rank, rankedFamilies } from '../../core/search/rank.ts';
 import type { ShelfPlan } from '../../core/setup/parts/plans.ts';
@@ -14,7 +15,7 @@ import type { Ready, Workbench } from '../searching/workbench.ts';
 /** Searches of the log that are looked at, those made most. */
 const searchesLooked = 10_000;
 /** Plans of which it is looked whether they change anything, the searches of each tried, and places of each compared. */
-const plansTried = 200;
+const plansTried = 600;
 const searchesTried = 3;
 const placesCompared = 48;
 /** Searches of a plan of which the purchases are held against it. */
@@ -28,10 +29,9 @@ const isHeard = ({ banners = [], redirect, treatAs, scope, filters, wordsOut = [
 
 /** Whether some searches show the same without a plan. Cost: two searches each. */
 function isIdle({ engine, setup }: Ready, id: string, searches: readonly string[]): boolean {
-  const { [id]: plan, ...plans } = setup.setup.plans;
+  const plan = own(setup.setup.plans, id);
   if (!plan || isHeard(plan)) return false;
-  const triggers = openTriggers({ ...setup.setup, plans }, engine.snapshot.language, setup.when);
-  const without = { ...setup, triggers };
+  const without = { ...setup, triggers: withoutPlan(setup.triggers, id) };
   return searches.every((query) => {
     const withIt = rankedFamilies(engine, setup, depth(query), placesCompared);
     return withIt.join() === rankedFamilies(engine, without, depth(query), placesCompared).join();

@@ -6,6 +6,7 @@ import { Button, IconButton } from '../../parts/Button.tsx';
 import { ConditionEditor } from '../../parts/condition/ConditionEditor.tsx';
 import { ConditionMet } from '../../parts/condition/ConditionMet.tsx';
 import { ProductPicker } from '../../parts/ProductPicker.tsx';
+import { PullAim } from '../../parts/rule/PullAim.tsx';
 import { Strength } from '../../parts/rule/Strength.tsx';
 import { Section, shelfRow } from '../../parts/Screen.tsx';
 import { useConditionWords } from '../../state/conditionWords.ts';
@@ -107,7 +108,7 @@ const replaced = <Item,>(list: readonly Item[], at: number, by: Item): Item[] =>
   list.map((item, index) => (index === at ? by : item));
 
 /** Conditions that boost or lower all that meet them; a product that the plan names by itself goes by its own strength. */
-export function ConditionPulls({ plan, save, isChanged }: OfPlan) {
+export function ConditionPulls({ id, plan, save, isChanged }: OfPlan & { readonly id: string }) {
   const pulls = plan.conditionPulls ?? [];
   const set = (list: typeof pulls): void => save({ ...plan, conditionPulls: unlessEmpty(list) });
   return (
@@ -125,6 +126,12 @@ export function ConditionPulls({ plan, save, isChanged }: OfPlan) {
             <Strength
               label={`Strength of condition ${at + 1}`}
               value={pull}
+              change={(to) => set(replaced(pulls, at, { condition, pull: to }))}
+            />
+            <PullAim
+              pulled={{ of: 'condition', plan: id, at }}
+              title={`condition ${at + 1}`}
+              searches={plan.searches}
               change={(to) => set(replaced(pulls, at, { condition, pull: to }))}
             />
           </ConditionRow>

@@ -3,11 +3,11 @@ import type { ReactNode } from 'react';
 import { IconButton } from '../../parts/Button.tsx';
 import { ProductLine, useProducts } from '../../parts/ProductLine.tsx';
 import { ProductPicker } from '../../parts/ProductPicker.tsx';
+import { PullAim } from '../../parts/rule/PullAim.tsx';
 import { Strength } from '../../parts/rule/Strength.tsx';
 import { Section, shelfRow } from '../../parts/Screen.tsx';
 import { withPull } from '../../state/planActs.ts';
 import { ConditionPulls } from './PlanConditions.tsx';
-import { PullAim } from './PullAim.tsx';
 import type { OfPlan } from './planPart.ts';
 
 /** Single products and conditions that a plan boosts or lowers; `children` stands below them. */
@@ -45,8 +45,7 @@ export function PlanPulls({
                 change={(next) => setPull(product, next)}
               />
               <PullAim
-                id={id}
-                product={product}
+                pulled={{ of: 'product', plan: id, product }}
                 title={products?.get(product)?.title ?? product}
                 searches={plan.searches}
                 change={(next) => setPull(product, next)}
@@ -67,7 +66,7 @@ export function PlanPulls({
           choose={({ id: product }) => save(withPull(plan, product, 0.5))}
         />
       </div>
-      <ConditionPulls {...of} />
+      <ConditionPulls id={id} {...of} />
       {children}
     </Section>
   );

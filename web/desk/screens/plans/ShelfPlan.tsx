@@ -1,15 +1,16 @@
-import { ArrowLeft, Copy, LayoutGrid, Trash2, X } from 'lucide-react';
+import { LayoutGrid, X } from 'lucide-react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { toast } from 'sonner';
 import type { ShelfPlan } from '../../../../core/setup/parts/plans.ts';
 import { longest } from '../../../../core/setup/terms/limits.ts';
 import { type PlanHow, planHows, usualHow } from '../../../../core/setup/terms/planTerms.ts';
 import { IconButton } from '../../parts/Button.tsx';
-import { Choice, NumberField, Switch, TextField } from '../../parts/Controls.tsx';
+import { Choice, NumberField, Switch } from '../../parts/Controls.tsx';
 import { ProductLine, useProducts } from '../../parts/ProductLine.tsx';
 import { ProductPicker } from '../../parts/ProductPicker.tsx';
 import { AboutRule } from '../../parts/rule/AboutRule.tsx';
 import { RuleEffect } from '../../parts/rule/RuleEffect.tsx';
+import { BackTo, RuleHead } from '../../parts/rule/RuleHead.tsx';
 import { WhenFields } from '../../parts/rule/WhenFields.tsx';
 import { Nothing, Section, shelfRow } from '../../parts/Screen.tsx';
 import { SearchChips } from '../../parts/SearchChips.tsx';
@@ -87,36 +88,22 @@ function PlanEditor({ id, plan }: { readonly id: string; readonly plan: ShelfPla
   };
   return (
     <>
-      <Link to="/plans" className="inline-flex items-center gap-1 text-[13px] text-soft hover:text-ink">
-        <ArrowLeft size={14} aria-hidden /> All shelf plans
-      </Link>
-      <div className="mt-1 mb-4 flex flex-wrap items-center gap-3">
-        <h1 className="sr-only">Shelf plan {plan.name}</h1>
-        <TextField
-          label="Name of the plan"
-          className="-ml-2 min-w-0 flex-[1_1_130px] border-transparent bg-transparent font-display font-semibold text-[23px]"
-          value={plan.name}
-          change={(name) => save({ ...plan, name })}
-        />
-        <Switch
-          label="The plan is in force"
-          shown={plan.on ? 'In force' : 'Switched off'}
-          isOn={plan.on}
-          change={(on) => save({ ...plan, on })}
-        />
+      <BackTo list="/plans">All shelf plans</BackTo>
+      <RuleHead
+        of="plan"
+        heading={`Shelf plan ${plan.name}`}
+        value={plan}
+        change={(next) => save({ ...plan, ...next })}
+        duplicate={duplicate}
+        remove={remove}
+      >
         <Link
           to={`/plans/${encodeURIComponent(id)}/board`}
           className="inline-flex items-center gap-1.5 rounded-lg border bg-surface px-3.5 py-[6.5px] font-semibold hover:border-edge"
         >
           <LayoutGrid size={15} aria-hidden /> Board
         </Link>
-        <IconButton label="Duplicate" onClick={duplicate}>
-          <Copy size={16} aria-hidden />
-        </IconButton>
-        <IconButton label="Remove" onClick={remove}>
-          <Trash2 size={16} aria-hidden />
-        </IconButton>
-      </div>
+      </RuleHead>
       <Section
         title="For these searches"
         note={`${howNotes[how]} Click one to try it.`}

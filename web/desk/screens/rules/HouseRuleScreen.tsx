@@ -1,4 +1,3 @@
-import { ArrowLeft } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { toast } from 'sonner';
@@ -9,18 +8,21 @@ import type { Condition } from '../../../../core/setup/terms/condition.ts';
 import { longest } from '../../../../core/setup/terms/limits.ts';
 import { places } from '../../../../core/setup/terms/placeTerms.ts';
 import { Button } from '../../parts/Button.tsx';
-import { Choice, Switch, TextField } from '../../parts/Controls.tsx';
+import { Choice, TextField } from '../../parts/Controls.tsx';
 import { ConditionEditor } from '../../parts/condition/ConditionEditor.tsx';
 import { ConditionMet } from '../../parts/condition/ConditionMet.tsx';
 import { AboutRule } from '../../parts/rule/AboutRule.tsx';
 import { PlaceTicks } from '../../parts/rule/PlaceTicks.tsx';
+import { PullAim } from '../../parts/rule/PullAim.tsx';
 import { RuleEffect } from '../../parts/rule/RuleEffect.tsx';
+import { BackTo, RuleHead } from '../../parts/rule/RuleHead.tsx';
 import { Strength } from '../../parts/rule/Strength.tsx';
 import { WhenFields } from '../../parts/rule/WhenFields.tsx';
 import { Nothing, Section } from '../../parts/Screen.tsx';
 import { useConditionWords } from '../../state/conditionWords.ts';
 import { useDeskState } from '../../state/deskState.ts';
 import { edit, step } from '../../state/edits.ts';
+import { useTrial } from '../../state/trial.ts';
 import { madeNow } from '../../state/whenNow.ts';
 
 type Does = HouseRule['does'];
@@ -62,27 +64,15 @@ function KnownRule({ id, rule }: { readonly id: string; readonly rule: HouseRule
   };
   return (
     <>
-      <BackToAll />
-      <div className="mt-1 mb-4 flex flex-wrap items-center gap-3">
-        <h1 className="sr-only">House rule {rule.name}</h1>
-        <TextField
-          label="Name of the rule"
-          className="-ml-2 min-w-0 flex-[1_1_240px] border-transparent bg-transparent font-display font-semibold text-[23px]"
-          value={rule.name}
-          maxLength={longest.planName}
-          change={(name) => save({ ...rule, name })}
-        />
-        <Switch
-          label="The rule is in force"
-          shown={rule.on ? 'In force' : 'Switched off'}
-          isOn={rule.on}
-          change={(on) => save({ ...rule, on })}
-        />
-        <Button onClick={duplicate}>Duplicate</Button>
-        <Button tone="danger" onClick={remove}>
-          Remove
-        </Button>
-      </div>
+      <BackTo list="/house-rules">All house rules</BackTo>
+      <RuleHead
+        of="rule"
+        heading={`House rule ${rule.name}`}
+        value={rule}
+        change={(next) => save({ ...rule, ...next })}
+        duplicate={duplicate}
+        remove={remove}
+      />
       <RuleFields
         id={id}
         rule={rule}
@@ -93,12 +83,6 @@ function KnownRule({ id, rule }: { readonly id: string; readonly rule: HouseRule
     </>
   );
 }
-
-const BackToAll = () => (
-  <Link to="/house-rules" className="inline-flex items-center gap-1 text-[13px] text-soft hover:text-ink">
-    <ArrowLeft size={14} aria-hidden /> All house rules
-  </Link>
-);
 
 /** A new rule: in the draft as soon as it says what it is about, so that the shop window shows what it does while it is made. */
 export function NewHouseRule() {
@@ -131,7 +115,7 @@ export function NewHouseRule() {
   };
   return (
     <>
-      <BackToAll />
+      <BackTo list="/house-rules">All house rules</BackTo>
       <h1 className="mt-1 mb-4 font-display font-semibold text-[25px] leading-tight tracking-tight">New house rule</h1>
       <RuleFields id={key ?? 'new'} rule={rule} change={change} />
       <div className="mt-5 flex flex-wrap items-center gap-2 border-t pt-3">
@@ -175,6 +159,9 @@ function RuleFields({
   change(rule: Unfinished): void;
 }) {
   const [drawn, setDrawn] = useState<number | null>(null);
+  // Worked out from the results of a search: of what is in the draft, and holds there.
+  const isAimable = Object.hasOwn(useDeskState().setup.houseRules, id) && (rule.places?.includes('results') ?? true);
+  const trial = useTrial(({ query }) => query);
   const { does } = rule;
   const setDoes = (what: Does['what']): void =>
     change({ ...rule, does: what === 'pull' ? { what, pull: firstPull } : { what } });
@@ -200,6 +187,14 @@ function RuleFields({
               setDrawn(null);
               change({ ...rule, does: { what: 'pull', pull } });
             }}
+          />
+        )}
+        {does.what === 'pull' && isAimable && (
+          <PullAim
+            pulled={{ of: 'rule', rule: id }}
+            title="the rule’s products"
+            searches={trial.trim() === '' ? [] : [trial.trim()]}
+            change={(pull) => change({ ...rule, does: { what: 'pull', pull } })}
           />
         )}
         {does.what === 'only' && (
