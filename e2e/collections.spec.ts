@@ -86,7 +86,15 @@ test('an article is written with headings and lists, found by its words, and rea
   await page.keyboard.press('Enter');
   await page.getByRole('button', { name: 'List', exact: true }).click();
   await page.keyboard.type('Olive soap');
+  // The window shows its page while it is written, goes to the search that is asked for, and comes back.
+  await expect(desk.shop.getByRole('heading', { name: 'Washing brushes' })).toBeVisible();
+  await expect(desk.shop.getByRole('listitem').filter({ hasText: 'Olive soap' })).toBeVisible();
   await page.getByRole('button', { name: 'Search for its title' }).click();
+  await expect(desk.shop.getByRole('heading', { name: 'Results for “Washing brushes”' })).toBeVisible();
+  await page.getByRole('button', { name: 'Show its page' }).click();
+  await expect(desk.shop.getByRole('heading', { name: 'Washing brushes', exact: true })).toBeVisible();
+  await page.getByRole('link', { name: 'All collections and articles' }).click();
+  await expect(desk.shop.getByRole('heading', { name: 'Results for “Washing brushes”' })).toBeVisible();
   await desk.trial('olive soap');
   await desk.shop.getByRole('link', { name: 'Washing brushes' }).click();
   await expect(desk.shop.getByRole('listitem').filter({ hasText: 'Olive soap' })).toBeVisible();

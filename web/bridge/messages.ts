@@ -1,3 +1,10 @@
+/** A page of the shop's that is no search; `asked` grows each time it is asked for. */
+export interface ShopPage {
+  readonly kind: 'product' | 'article';
+  readonly id: string;
+  readonly asked: number;
+}
+
 /** What the desk tells the shop window in its frame. */
 export type ToShop =
   /**
@@ -14,6 +21,8 @@ export type ToShop =
     readonly turn: number;
     /** The moment it is seen as of, on the storefront's clock; empty for now. */
     readonly at: string;
+    /** What is shown in place of the search, as long as the desk's screen is about it. */
+    readonly page: ShopPage | null;
   };
 
 /** What a merchandiser does to a product where it stands in the window. */

@@ -5,15 +5,20 @@ import { markedUp } from '../look/markedUp.ts';
 import { Fetched } from './Fetched.tsx';
 import type { PageOf } from './ProductPage.tsx';
 
+const read = (id: string, from: string | undefined, signal: AbortSignal) =>
+  from === undefined
+    ? call(isPreview() ? 'previewArticle' : 'shopArticle', { query: { id }, signal })
+    : call('deskShopArticle', { query: { id, from }, signal });
+type Read = Awaited<ReturnType<typeof read>>;
+
 /** An article's own page. */
 export function ArticlePage({ id, desk, isReady }: PageOf) {
   const query = useQuery({
     queryKey: ['article', id, desk?.from ?? 'shop', desk?.turn ?? 0],
     enabled: isReady,
-    queryFn: ({ signal }) =>
-      desk
-        ? call('deskShopArticle', { query: { id, from: desk.from }, signal })
-        : call(isPreview() ? 'previewArticle' : 'shopArticle', { query: { id }, signal }),
+    // While it is written, what was there stays until what is there now has come.
+    placeholderData: (before: Read | undefined, asked) => (asked?.queryKey[1] === id ? before : undefined),
+    queryFn: ({ signal }) => read(id, desk?.from, signal),
   });
   return (
     <Fetched what="article" query={query}>

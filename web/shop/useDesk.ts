@@ -1,5 +1,13 @@
 import { useCallback, useEffect, useState } from 'react';
-import { listen, type ProductAct, post, readFirstShow, type ToDesk, type ToShop } from '../bridge/messages.ts';
+import {
+  listen,
+  type ProductAct,
+  post,
+  readFirstShow,
+  type ShopPage,
+  type ToDesk,
+  type ToShop,
+} from '../bridge/messages.ts';
 import { placeNow, setPlace } from '../client/place.ts';
 
 /** What the desk has told this window, where it stands in the desk's frame. */
@@ -12,6 +20,8 @@ export interface DeskView {
   readonly turn: number;
   /** The moment it is seen as of; empty for now. */
   readonly at: string;
+  /** What is shown in place of the search. */
+  readonly page: ShopPage | null;
 }
 
 export const inDesk = window.parent !== window && new URLSearchParams(location.search).has('desk');
@@ -37,9 +47,9 @@ export function useDesk(): {
     if (!inDesk) return;
     const stop = listen<ToShop>(
       () => window.parent,
-      ({ query, collection, draft, from, turn, at }) => {
+      ({ query, collection, draft, from, turn, at, page }) => {
         setPlace({ ...placeNow(), draft });
-        setView({ query, collection, draft, from, turn, at });
+        setView({ query, collection, draft, from, turn, at, page });
       },
     );
     post(window.parent, { kind: 'ready' });

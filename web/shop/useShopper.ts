@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { addressOf, usePlaceShown } from './addresses.ts';
 import { noteSearch } from './shopperLog.ts';
@@ -31,8 +31,8 @@ export function useShopper() {
   useEffect(() => setArrived((before) => before || isReady), [isReady]);
   const results = useResults(search, desk.view, isReady);
   const { data, isPlaceholderData } = results;
-  const { query, page, collection } = search;
-  useScrollPlace(JSON.stringify([place, query, page, collection]), data !== undefined && !isPlaceholderData);
+  const { query, collection } = search;
+  useScrollPlace(JSON.stringify([place, query, search.page, collection]), data !== undefined && !isPlaceholderData);
 
   const addressFor = (next: ShopperSearch): string => {
     const text = writeAddress(next, desk.isInDesk).toString();
@@ -62,6 +62,16 @@ export function useShopper() {
     if (asked !== undefined && (asked !== query || askedIn !== collection))
       go({ ...begun(), query: asked, collection: askedIn }, true);
   }, [asked, askedIn]);
+
+  const page = desk.view?.page ?? null;
+  const isAsked = useRef(false);
+  // What the desk's screen is about is shown once it is asked for, and the search again when the screen is left.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the search and the way to go are read, not watched
+  useEffect(() => {
+    if (page) void navigate(addressOf(page.kind, page.id, addressFor(search)));
+    else if (isAsked.current && place) go(search, true);
+    isAsked.current = page !== null;
+  }, [page?.kind, page?.id, page?.asked]);
 
   // A part number that a shopper has searched for leads straight to its product, once.
   // biome-ignore lint/correctness/useExhaustiveDependencies: the way to go is read, not watched

@@ -46,7 +46,7 @@ function useFrameSize(device: Device) {
  */
 export function ShopWindow({ isTold, isReady }: { readonly isTold: boolean; readonly isReady: boolean }) {
   const frame = useRef<HTMLIFrameElement>(null);
-  const { turn, other, at, device, total, setDevice, setTotal, fold } = useShopWindow();
+  const { turn, other, at, page, device, total, setDevice, setTotal, fold } = useShopWindow();
   const { storefront, draft } = usePlace();
   const from = other ?? nameOf({ storefront, draft });
   const live = nameOf(liveOf(storefront));
@@ -62,7 +62,7 @@ export function ShopWindow({ isTold, isReady }: { readonly isTold: boolean; read
     isTold
       ? {
           src: `/shop/${storefront}?${new URLSearchParams({ desk: '', q: query, collection })}`,
-          name: firstShow({ kind: 'show', query, collection, draft, from, turn, at }),
+          name: firstShow({ kind: 'show', query, collection, draft, from, turn, at, page }),
         }
       : { src: `/shop/${storefront}?desk` },
   );
@@ -94,8 +94,8 @@ export function ShopWindow({ isTold, isReady }: { readonly isTold: boolean; read
   );
   useEffect(() => {
     if (isTold && readied > 0 && frame.current?.contentWindow)
-      post(frame.current.contentWindow, { kind: 'show', query, collection, draft, from, turn, at });
-  }, [isTold, readied, query, collection, draft, from, turn, at]);
+      post(frame.current.contentWindow, { kind: 'show', query, collection, draft, from, turn, at, page });
+  }, [isTold, readied, query, collection, draft, from, turn, at, page]);
 
   return (
     <aside aria-label="Shop window" className="flex h-full flex-col bg-paper-deep px-4 pt-3 pb-4">

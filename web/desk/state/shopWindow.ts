@@ -1,4 +1,5 @@
 import { create } from 'zustand';
+import type { ShopPage } from '../../bridge/messages.ts';
 
 /** What the shop window shows and how: one concern, kept apart from the draft. */
 interface ShopWindowState {
@@ -16,6 +17,10 @@ interface ShopWindowState {
   readonly isInstead: boolean;
   /** Whether the present screen has asked for the window's room. */
   readonly yieldsRoom: boolean;
+  /** What is shown in place of the trial search; null for the search. */
+  readonly page: ShopPage | null;
+  /** Shows a page of the shop's, or the search again. */
+  visit(page: Omit<ShopPage, 'asked'> | null): void;
   yieldRoom(yieldsRoom: boolean): void;
   refresh(): void;
   show(other: string | null): void;
@@ -44,6 +49,8 @@ export const useShopWindow = create<ShopWindowState>((set) => ({
   isFolded: false,
   isInstead: false,
   yieldsRoom: false,
+  page: null,
+  visit: (page) => set((state) => ({ page: page && { ...page, asked: (state.page?.asked ?? 0) + 1 } })),
   yieldRoom: (yieldsRoom) => set({ yieldsRoom }),
   refresh: () => set(({ turn }) => ({ turn: turn + 1 })),
   show: (other) => set({ other }),

@@ -1,4 +1,4 @@
-import { lazy, Suspense } from 'react';
+import { lazy, Suspense, useEffect } from 'react';
 import { useParams } from 'react-router';
 import { longestContent, mostContent } from '../../../../core/setup/terms/contentTerms.ts';
 import { counted } from '../../../look/price.ts';
@@ -7,6 +7,7 @@ import { Button } from '../../parts/Button.tsx';
 import { PictureField } from '../../parts/PictureField.tsx';
 import { Loading, LoadProblem, Section } from '../../parts/Screen.tsx';
 import { TextChips } from '../../parts/TextChips.tsx';
+import { useShopWindow } from '../../state/shopWindow.ts';
 import { useTrial } from '../../state/trial.ts';
 import { ItemHead } from './ItemHead.tsx';
 import { type ArticleAnswer, isBeingMade, madeNowOf, saveMade, useArticle } from './made.ts';
@@ -35,9 +36,15 @@ function Editor({ article }: { readonly article: ArticleAnswer }) {
   const made = madeNowOf('article', id);
   const save = (change: Parameters<typeof saveMade<'article'>>[2]): void => saveMade('article', id, change);
   const tags = made.tags ?? article.tags;
+  const { visit } = useShopWindow.getState();
+  useEffect(() => {
+    visit({ kind: 'article', id });
+    return () => visit(null);
+  }, [visit, id]);
   return (
     <>
       <ItemHead kind="article" item={article}>
+        <Button onClick={() => visit({ kind: 'article', id })}>Show its page</Button>
         <Button onClick={() => useTrial.getState().search(title)}>Search for its title</Button>
       </ItemHead>
       <Section

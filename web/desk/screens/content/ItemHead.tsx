@@ -30,13 +30,13 @@ export function ItemHead({
       <Link to="/content" className="inline-flex items-center gap-1 text-[13px] text-soft hover:text-ink">
         <ArrowLeft size={14} aria-hidden /> All collections and articles
       </Link>
-      <div className="mt-1 flex flex-wrap items-center gap-3">
+      <div className="mt-1 mb-1.5 flex flex-wrap items-center gap-x-2 gap-y-1.5">
         <h1 className="sr-only">
           {kind === 'collection' ? 'Collection' : 'Article'} {title}
         </h1>
         <TextField
           label={`Title of the ${kind}`}
-          className="-ml-2 min-w-0 flex-[1_1_150px] border-transparent bg-transparent font-display font-semibold text-[23px]"
+          className="-ml-2 min-w-0 basis-full border-transparent bg-transparent font-display font-semibold text-[23px]"
           maxLength={longestContent.title}
           value={title}
           change={(to) => saveMade(kind, id, { title: to })}
