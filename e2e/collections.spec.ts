@@ -65,7 +65,7 @@ test('an imported collection keeps what is decided here, and is given back as it
   await expect(desk.shop.getByRole('navigation', { name: 'Where this collection belongs' })).toContainText(
     'Sketchbooks',
   );
-  await page.getByLabel('Picture of the collection').fill('javascript:alert(1)');
+  await page.getByLabel('Picture of the collection', { exact: true }).fill('javascript:alert(1)');
   await page.keyboard.press('Enter');
   await expect(page.getByText('An address begins with https:// or with a slash').first()).toBeVisible();
   await page.getByRole('button', { name: 'As imported again' }).click();

@@ -20,8 +20,9 @@ const isSame = (a: AttributeValue | undefined, b: AttributeValue | undefined): b
   a === b || (Array.isArray(a) && Array.isArray(b) && a.length === b.length && a.every((text, at) => text === b[at]));
 
 /**
- * The sections that changed records change, to be laid over the snapshot's layers: what opens from them is, array by
- * array, what a fresh build of the changed catalog gives with the same attribute profiles. Null where nothing changes.
+ * The sections that changed records change, to be laid over the snapshot's layers: what opens from them says what a fresh
+ * build of the changed catalog does with the same attribute profiles, and is that array by array once its postings are laid
+ * one after another again (relayPostings.ts). Null where nothing changes.
  *
  * Cost: for a changed price or stock a copy of that attribute's numbers; for changed words a copy of these
  * words' postings, for changed values a pass over the value columns. It never reads records that did not change.
