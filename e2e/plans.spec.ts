@@ -144,6 +144,27 @@ test('a banner stands among the results; shoppers are sent to a page of the shop
   await shop.close();
 });
 
+test('a product that is not there is found and added from the window, at the first place', async ({ page }) => {
+  const desk = deskOn(page);
+  await desk.open('/relevance');
+  await desk.trial('easel');
+  const before = await desk.total();
+  await pick(page, 'Add a product here', 'Linen canvas');
+  await expect(page.getByText('“Linen canvas” is pinned at place 1 for “easel”')).toBeVisible();
+  await expect.poll(async () => (await desk.titles())[0]).toBe('Linen canvas');
+  expect(await desk.total()).toBe(before + 1);
+  // One that is among the results already only changes its place.
+  const third = (await desk.titles())[2]!;
+  await pick(page, 'Add a product here', third);
+  await expect.poll(async () => (await desk.titles())[0]).toContain(third);
+  expect(await desk.total()).toBe(before + 1);
+  // Where a pinned product is hidden, the window says so, and what stands there.
+  await desk.choose(2, 'Hide everywhere');
+  const gaps = desk.shop.getByRole('list', { name: 'Pinned, and not there' });
+  await expect(gaps).toContainText('Place 2: Linen canvas is hidden.');
+  await desk.undoAll();
+});
+
 test('a plan of a December to come is seen as of then, and not before', async ({ page }) => {
   const desk = deskOn(page);
   await desk.open('/plans');

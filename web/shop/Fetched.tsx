@@ -6,7 +6,7 @@ import { Link, useLocation } from 'react-router';
 /** A page of its own in the shop: the way back to the results, and what was fetched for it. */
 export function Fetched<Data>({
   what,
-  query: { data, error, refetch },
+  query: { data, error, isPlaceholderData, refetch },
   children,
 }: {
   readonly what: string;
@@ -15,7 +15,7 @@ export function Fetched<Data>({
 }) {
   const { search } = useLocation();
   return (
-    <main className="flex-1 px-4 pt-4 pb-8 sm:px-5">
+    <main className="flex-1 px-4 pt-4 pb-8 sm:px-5" aria-busy={(!data && !error) || isPlaceholderData}>
       <Link to={`/${search}`} className="inline-flex min-h-6 items-center gap-1 text-[13px] text-press hover:underline">
         <ArrowLeft size={14} aria-hidden /> Back to the results
       </Link>

@@ -9,6 +9,7 @@ import { EmptyShelf } from './EmptyShelf.tsx';
 import { withNothing } from './filters/choice.ts';
 import { ChosenFilters, FilterColumn, FilterDrawer, FilterRow } from './filters/Filters.tsx';
 import { useFilterPosition } from './filters/useFilterPosition.ts';
+import { Gaps } from './Gaps.tsx';
 import { Notices } from './Notices.tsx';
 import { Pages } from './Pages.tsx';
 import { Articles, Collections } from './Reading.tsx';
@@ -87,6 +88,7 @@ export function ResultsPage({
         asWords={(text) => go({ ...search, page: 1, asWords: [...search.asWords, text] })}
         search={searchFor}
       />
+      <Gaps answer={data} />
       {data.emptyShelf ? (
         <>
           <EmptyShelf shelf={data.emptyShelf} search={searchFor} />

@@ -11,9 +11,23 @@ interface Choice {
 }
 
 /** Finds a product by what it is called and chooses it; it begins with what the trial search finds. */
-export function ProductPicker({ label, chosen, choose }: Choice & { readonly label: string }) {
+export function ProductPicker({
+  label,
+  isSmall = false,
+  chosen,
+  choose,
+}: Choice & {
+  readonly label: string;
+  /** Within a line of text. */
+  readonly isSmall?: boolean;
+}) {
   return (
-    <Picker label={label} find="Find a product" placeholder="Type what the product is called, or its SKU">
+    <Picker
+      label={label}
+      isSmall={isSmall}
+      find="Find a product"
+      placeholder="Type what the product is called, or its SKU"
+    >
       {(typed, close) => (
         <Products
           typed={typed}

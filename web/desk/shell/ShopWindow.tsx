@@ -1,6 +1,6 @@
 import { Maximize2, Monitor, PanelRightClose, Smartphone, Tablet } from 'lucide-react';
 import { ToggleGroup } from 'radix-ui';
-import { useEffect, useRef, useState } from 'react';
+import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { liveOf, nameOf } from '../../../core/setup/setupRef.ts';
 import { firstShow, listen, post, type ToDesk } from '../../bridge/messages.ts';
@@ -18,6 +18,8 @@ import { type AskedWhy, WhyHere } from './WhyHere.tsx';
 import { HowItIsRead } from './words/HowItIsRead.tsx';
 
 const deviceIcons = { fit: Maximize2, phone: Smartphone, tablet: Tablet, desktop: Monitor } as const;
+/** It comes once the desk stands: nobody waits for results because of it. */
+const AddToResults = lazy(async () => ({ default: (await import('./AddToResults.tsx')).AddToResults }));
 const pressed =
   'rounded-[7px] px-2.5 py-1 data-[state=on]:bg-surface data-[state=on]:font-semibold data-[state=on]:text-ink hover:text-ink';
 
@@ -152,6 +154,11 @@ export function ShopWindow({ isTold, isReady }: { readonly isTold: boolean; read
           <span className="inline-flex flex-wrap gap-x-4">
             <HowItIsRead query={query.trim()} from={from} />
             <TeachLink says={query.trim()} />
+            {collection === '' && (
+              <Suspense>
+                <AddToResults query={query.trim()} />
+              </Suspense>
+            )}
           </span>
         </p>
       )}

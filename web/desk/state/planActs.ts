@@ -6,6 +6,7 @@ import { decisionKey } from '../../../core/rules/decisions.ts';
 import { putPins } from '../../../core/rules/putPins.ts';
 import { hidingKey } from '../../../core/setup/hidingKey.ts';
 import type { Hiding } from '../../../core/setup/parts/hiding.ts';
+import { inListOrder } from '../../../core/setup/parts/plans/planOrder.ts';
 import type { ShelfPlan } from '../../../core/setup/parts/plans.ts';
 import { longest } from '../../../core/setup/terms/limits.ts';
 import { planHowTexts, usualHow } from '../../../core/setup/terms/planTerms.ts';
@@ -44,14 +45,11 @@ export interface About {
 
 /** The plan that holds for just this collection's page, or a new one for it. */
 function planForCollection(collection: string): { readonly id: string; readonly plan: ShelfPlan } {
-  const plans = knownState()?.setup.plans ?? {};
-  const id = Object.keys(plans)
-    .sort()
-    .find((each) => {
-      const { searches, collections = [] } = plans[each]!;
-      return searches.length === 0 && collections.length === 1 && collections[0] === collection;
-    });
-  if (id) return { id, plan: plans[id]! };
+  const known = inListOrder(knownState()?.setup.plans ?? {}).find(
+    ([, { searches, collections = [] }]) =>
+      searches.length === 0 && collections.length === 1 && collections[0] === collection,
+  );
+  if (known) return { id: known[0], plan: known[1] };
   const name = `Page of ${collectionTitle(collection)}`.slice(0, longest.planName);
   return {
     id: newPlanId(collection),
@@ -59,15 +57,14 @@ function planForCollection(collection: string): { readonly id: string; readonly 
   };
 }
 
-/** The plan that holds for just this search or page, or a new one for it; the first in order of id where there are several. */
+/** The plan that holds for just this search or page, or a new one for it; the higher in the list where there are several. */
 export function planFor({ query, collection }: About): { readonly id: string; readonly plan: ShelfPlan } {
   if (query.trim() === '' && collection !== '') return planForCollection(collection);
-  const plans = knownState()?.setup.plans ?? {};
   const key = searchKey(query);
-  const id = Object.keys(plans)
-    .sort()
-    .find((each) => isExact(plans[each]!) && plans[each]!.searches.some((search) => searchKey(search) === key));
-  if (id) return { id, plan: plans[id]! };
+  const known = inListOrder(knownState()?.setup.plans ?? {}).find(
+    ([, plan]) => isExact(plan) && plan.searches.some((search) => searchKey(search) === key),
+  );
+  if (known) return { id: known[0], plan: known[1] };
   const name = query.trim();
   return { id: newPlanId(key), plan: { name, on: true, searches: [name], pins: [], pulls: [] } };
 }

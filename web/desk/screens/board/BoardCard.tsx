@@ -2,6 +2,7 @@ import { useDraggable, useDroppable } from '@dnd-kit/core';
 import { ArrowDown, ArrowUp, ListStart, Pin, TrendingDown, TrendingUp } from 'lucide-react';
 import { type KeyboardEvent, type MouseEvent, memo, type ReactNode } from 'react';
 import type { Gap, Result } from '../../../../core/answer/answer.ts';
+import { gapTexts } from '../../../look/gapTexts.ts';
 import { ProductPicture } from '../../../look/ProductPicture.tsx';
 import { price } from '../../../look/price.ts';
 
@@ -113,16 +114,6 @@ export function BoardCard({
     </li>
   );
 }
-
-const gapTexts: Readonly<Record<Gap['why'], string>> = {
-  waits: 'is sold out, and waits.',
-  soldOut: 'is sold out, so it does not show.',
-  hidden: 'is hidden.',
-  notAmongOnly: 'is left out: only other products show.',
-  elsewhere: 'is not in this collection.',
-  filtered: 'is filtered away.',
-  gone: 'is no longer in the catalog.',
-};
 
 /** Where a pinned product would stand, and what stands there instead. */
 export function GapCard({ gap, instead }: { readonly gap: Gap; readonly instead: string | undefined }) {
