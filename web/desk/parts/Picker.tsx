@@ -39,7 +39,7 @@ export function Picker({
       <Popover.Trigger
         className={
           isSmall
-            ? 'inline-flex items-center gap-1 rounded-md px-1.5 py-0.5 text-[13px] text-press hover:bg-press-soft'
+            ? 'inline-flex min-h-6 items-center gap-1 rounded-md px-1.5 py-0.5 text-[13px] text-press hover:bg-press-soft'
             : 'inline-flex items-center gap-1.5 rounded-lg border bg-surface px-3 py-1.5 font-semibold hover:border-edge'
         }
       >
