@@ -3,11 +3,10 @@ import { pick, seededRandom } from '../base/random.ts';
 import { attributeProfiler } from '../catalog/profileAttributes.ts';
 import { readStandardRow } from '../catalog/readRow.ts';
 import type { AttributeValue, CatalogRecord } from '../catalog/record.ts';
+import { laidAnew } from '../testing/laidAnew.ts';
 import { randomCatalog } from '../testing/randomCatalog.ts';
 import { snapshotBuilder } from './buildSnapshot.ts';
 import { patchSnapshot, type RecordChange } from './patchSnapshot.ts';
-import { relayPostings } from './relayPostings.ts';
-import { packSections } from './sections.ts';
 import { openSnapshot, type Snapshot } from './snapshot.ts';
 import { squash } from './squash.ts';
 
@@ -28,12 +27,6 @@ function arraysOf({ sections }: Snapshot): Record<string, number[]> {
       .sort()
       .map((name) => [name, Array.from(sections.array(name))]),
   );
-}
-
-/** A patched index with its postings laid one after another again, as a fresh build has them. */
-function laidAnew({ layers, sections, postings }: Snapshot): Snapshot {
-  const { arrays, toLay } = relayPostings(postings);
-  return openSnapshot(...layers, packSections(sections.meta, arrays, toLay))!;
 }
 
 function changed(record: CatalogRecord, values: Record<string, AttributeValue | undefined>): CatalogRecord {

@@ -6,6 +6,7 @@ import { snapshotBuilder } from '../../core/index/buildSnapshot.ts';
 import { openSnapshot } from '../../core/index/snapshot.ts';
 import { decisionKey } from '../../core/rules/decisions.ts';
 import type { Decision } from '../../core/setup/parts/products.ts';
+import { laidAnew } from '../../core/testing/laidAnew.ts';
 import { openTestShelf, smallCatalog, type TestShelf } from '../testing/openTestShelf.ts';
 import { openCurrentCatalog } from './currentCatalog.ts';
 import { acceptFacts } from './facts.ts';
@@ -213,8 +214,9 @@ test('any mixture of feeds, edits, undo and publishing leaves the index a fresh 
       const builder = snapshotBuilder(view.snapshot.attributes);
       for (const record of records) builder.add(record);
       const fresh = openSnapshot(builder.finish())!;
+      const { sections } = laidAnew(view.snapshot);
       for (const name of fresh.sections.names())
-        expect([seed, name, Array.from(view.snapshot.sections.array(name))]).toEqual([
+        expect([seed, name, Array.from(sections.array(name))]).toEqual([
           seed,
           name,
           Array.from(fresh.sections.array(name)),

@@ -68,8 +68,10 @@ test('amounts of products are told for putting them in order, and what has none 
 
 test('a strength is worked out for an aim; what the search does not find has none', async () => {
   await edit('plans', 'brushes', { ...plan, whenChosen: [{ filter: 'brand', values: ['Osier'] }] });
-  const reached = async (product: string, first: number, id = 'brushes') =>
-    (await shelf.post('/desk/rules/pull', { plan: id, product, search: 'brush', first })).body;
+  const reached = async (product: string, first: number, id = 'brushes') => {
+    const pulled = { of: 'product', plan: id, product };
+    return (await shelf.post('/desk/rules/pull', { pulled, search: 'brush', first, many: 1 })).body;
+  };
   expect(await reached('b', 1)).toMatchObject({ pull: expect.any(Number), place: 1 });
   expect(await reached('c', 1)).toEqual({ pull: null, place: null });
   expect(await reached('b', 1, 'constructor')).toEqual({ pull: null, place: null });
