@@ -182,6 +182,21 @@ describe('what a feed said outlives', () => {
   });
 });
 
+test('a passing view shows what a setup decides and leaves the views that are kept as they were', () => {
+  const current = openCurrentCatalog(shelf.catalogs.current()!);
+  const kept = current.view(shelf.setups.draft());
+  decide(set('c', 'title', 'Teal ink'));
+  const passing = current.passingView(shelf.setups.draft());
+  const titlesOf = ({ snapshot, record }: typeof passing): unknown[] =>
+    Array.from({ length: snapshot.records }, (_, ordinal) => record(ordinal).values.title);
+  expect(titlesOf(passing)).toContain('Teal ink');
+  expect(titlesOf(kept)).toContain('Blue ink');
+  expect(current.passingView(shelf.setups.draft()).snapshot).not.toBe(passing.snapshot);
+  const view = current.view(shelf.setups.draft());
+  expect(current.view(shelf.setups.draft()).snapshot).toBe(view.snapshot);
+  expect(titlesOf(view)).toEqual(titlesOf(passing));
+});
+
 test('any mixture of feeds, edits, undo and publishing leaves the index a fresh build would give', async () => {
   const current = openCurrentCatalog(shelf.catalogs.current()!);
   for (let seed = 1; seed <= 25; seed++) {

@@ -18,6 +18,8 @@ export interface CurrentCatalog {
   /** Version of the facts that the views show. */
   readonly facts: number;
   view(setup: Setup): CatalogView;
+  /** The same made anew and not kept, so that what is made often is ready to be made when somebody waits for it. */
+  passingView(setup: Setup): CatalogView;
 }
 
 /** The catalog under one setup. Two setups with the same decisions share one. */
@@ -96,6 +98,18 @@ export function openCurrentCatalog(reader: CatalogReader): CurrentCatalog {
     };
   }
 
+  const beginning: State = { snapshot: reader.snapshot, records: new Map(), applied: new Map(), facts: 0, version: 0 };
+  const wantedBy = (setup: Setup): ReadonlyMap<string, string> =>
+    new Map([...decisionsByProduct(setup)].map(([product, list]) => [product, textOf(list, setup)]));
+  const distance = ({ applied }: State, wanted: ReadonlyMap<string, string>): number =>
+    [...wanted].filter(([product, text]) => applied.get(product) !== text).length +
+    [...applied.keys()].filter((product) => !wanted.has(product)).length;
+  const viewOf = ({ snapshot, records, version }: State): CatalogView => ({
+    snapshot,
+    version,
+    record: (ordinal) => records.get(ordinal) ?? reader.record(ordinal),
+  });
+
   return {
     reader,
     get facts() {
@@ -103,24 +117,14 @@ export function openCurrentCatalog(reader: CatalogReader): CurrentCatalog {
     },
     view(setup) {
       const facts = reader.factVersion();
-      const wanted = new Map([...decisionsByProduct(setup)].map(([product, list]) => [product, textOf(list, setup)]));
-      const distance = (state: State): number =>
-        [...wanted].filter(([product, text]) => state.applied.get(product) !== text).length +
-        [...state.applied.keys()].filter((product) => !wanted.has(product)).length;
-      const beginning: State = {
-        snapshot: reader.snapshot,
-        records: new Map(),
-        applied: new Map(),
-        facts: 0,
-        version: 0,
-      };
-      const nearest = [...states, beginning].sort((a, b) => distance(a) - distance(b))[0]!;
-      const isNow = nearest.facts === facts && distance(nearest) === 0;
+      const wanted = wantedBy(setup);
+      const nearest = [...states, beginning].sort((a, b) => distance(a, wanted) - distance(b, wanted))[0]!;
+      const isNow = nearest.facts === facts && distance(nearest, wanted) === 0;
       const state = isNow ? nearest : broughtUpToDate(nearest, setup, wanted, facts);
-      const others = states.filter((other) => other !== state && !(distance(other) === 0));
+      const others = states.filter((other) => other !== state && !(distance(other, wanted) === 0));
       states = [state, ...others].slice(0, viewsKept);
-      const { snapshot, records, version } = state;
-      return { snapshot, version, record: (ordinal) => records.get(ordinal) ?? reader.record(ordinal) };
+      return viewOf(state);
     },
+    passingView: (setup) => viewOf(broughtUpToDate(beginning, setup, wantedBy(setup), reader.factVersion())),
   };
 }

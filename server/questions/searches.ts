@@ -1,11 +1,16 @@
 import type { Result, SearchAnswer } from '../../core/answer/answer.ts';
-import { firstText } from '../../core/catalog/record.ts';
+import { named } from '../../core/base/named.ts';
+import { type CatalogRecord, firstText, heldBy } from '../../core/catalog/record.ts';
 import { type FirstPage, firstPage } from '../../core/compare/firstPage.ts';
 import { movementDepth, withMovement } from '../../core/compare/movement.ts';
+import { decisionKey } from '../../core/rules/decisions.ts';
 import { explainWords } from '../../core/search/explainWords.ts';
 import { rank, rankedFamilies, type SearchRequest } from '../../core/search/rank.ts';
 import { collectionOf, search } from '../../core/search/search.ts';
+import type { Decision } from '../../core/setup/parts/products.ts';
+import type { Setup } from '../../core/setup/schema.ts';
 import { liveOf, type SetupRef } from '../../core/setup/setupRef.ts';
+import type { CatalogView } from '../catalog/currentCatalog.ts';
 import type { Workbench } from '../searching/workbench.ts';
 import { rulesAbout } from './rulesAbout.ts';
 
@@ -35,8 +40,24 @@ const whyDepth = 2000;
 /** Places of a search looked through on a product's page. */
 const placesDepth = 500;
 
+const shownFirst = (query: string): SearchRequest => ({ query, filters: {}, page: 1, limit: 24 });
+
+/** Decisions that give some products, spread over the catalog, the title of the one before. */
+function titlesPassedOn({ snapshot, record }: CatalogView, products: number, from: number): Setup['products'] {
+  const step = Math.max(1, Math.floor(snapshot.families / products));
+  const firstOf = (family: number): CatalogRecord => record(snapshot.recordsOf(family)[0]);
+  const decisions: [string, Decision][] = [];
+  for (let family = 1 + (from % step); family < snapshot.families && decisions.length < products; family += step) {
+    const value = firstText(heldBy(firstOf(family - 1), 'title'));
+    const about = { product: snapshot.familyId(family), variant: null, attribute: 'title' };
+    if (value) decisions.push([decisionKey(about), { ...about, act: 'set', value }]);
+  }
+  return named(decisions);
+}
+
 /** Searches, and where products stand in them. */
-export function searchQuestions({ ready, readyAt, catchUp, current, log }: Workbench) {
+export function searchQuestions(bench: Workbench) {
+  const { ready, readyAt, catchUp, current, log } = bench;
   const answer = (ref: SetupRef, task: SearchTask): SearchAnswer => {
     const { engine, setup, view, content } = readyAt(ref, task.at);
     const found = search(engine, setup, task.request, view.record, content);
@@ -47,7 +68,7 @@ export function searchQuestions({ ready, readyAt, catchUp, current, log }: Workb
     return withMovement(found, rankedFamilies(live.engine, live.setup, before, movementDepth));
   };
   const answerAll = (ref: SetupRef, searches: readonly string[]): void => {
-    for (const query of searches) answer(ref, { request: { query, filters: {}, page: 1, limit: 24 } });
+    for (const query of searches) answer(ref, { request: shownFirst(query) });
   };
   return {
     answer,
@@ -59,6 +80,18 @@ export function searchQuestions({ ready, readyAt, catchUp, current, log }: Workb
     warm(ref: SetupRef, most: number, others: readonly string[], over: number): void {
       const searches = [...others, ...(most > 0 ? log.top(most).map(({ search }) => search) : [])];
       for (let time = 0; time < over; time++) answerAll(ref, searches);
+    },
+    /**
+     * Makes a setup in which `products` products have other titles ready, searches in it and forgets it, `over` times: the
+     * first draft with changed words that somebody looks at then finds the code compiled.
+     */
+    rehearse(ref: SetupRef, products: number, searches: readonly string[], over: number): void {
+      const { setup, view } = ready(ref);
+      for (let time = 0; time < over; time++) {
+        const passing = bench.passing({ ...setup.setup, products: titlesPassedOn(view, products, time) });
+        for (const query of searches)
+          search(passing.engine, passing.setup, shownFirst(query), passing.view.record, passing.content);
+      }
     },
     /** One product of a search wherever it stands, with its arithmetic, or null where the search does not show it. */
     why(ref: SetupRef, task: SearchTask, product: string): { result: Result | null; total: number } {

@@ -51,6 +51,7 @@ export type Question = {
 const lanes: Readonly<Record<keyof LocalSearch, LaneName>> = {
   answer: 'desk',
   warm: 'shop',
+  rehearse: 'desk',
   follow: 'shop',
   shopProduct: 'desk',
   shopArticle: 'desk',

@@ -25,6 +25,9 @@ const searchesWarmed = 24;
 const warmedOver = 5;
 /** When the desk's threads start by themselves, in milliseconds. */
 const deskWarmedAfter = 4000;
+/** Products whose words are changed while a draft is rehearsed, and how often over. */
+const rehearsedProducts = 20;
+const rehearsedOver = 4;
 /** When threads let go of a generation that is asked about no more, in milliseconds: it takes a core a moment. */
 const letGoAfter = 1000;
 
@@ -151,6 +154,19 @@ export function lanedSearcher(options: {
     return inForce.get(storefront)!;
   };
   let isDeskWarm = false;
+  /** It only saves the next person at the desk a moment, so it comes after what shoppers wait for. */
+  const warmDesk = async (about: CatalogHandle): Promise<void> => {
+    const live = liveOf(about.storefront);
+    await lanes.desk.atOnce({
+      about,
+      question: { call: 'warm', given: [live, 0, warmedWith, 2] },
+    } satisfies LaneTask);
+    if (isEnded || inForce.get(about.storefront) !== about) return;
+    await lanes.desk.inTurn({
+      about,
+      question: { call: 'rehearse', given: [live, rehearsedProducts, followedWith, rehearsedOver] },
+    } satisfies LaneTask);
+  };
   const searcher = searcherBy(async (question) => {
     const about = await aboutNow(question.given[0].storefront);
     return lanes[laneOf(question)].run({ about, question } satisfies LaneTask);
@@ -176,11 +192,10 @@ export function lanedSearcher(options: {
       leaving.delete(about.generation);
       answerFrom(about);
       if (before && before.generation !== about.generation) letGoLater(before);
-      if (isDeskWarm) return;
+      // The first catalog of all, and one that takes another's place, since somebody is at work on that storefront.
+      if (isDeskWarm && !before) return;
       isDeskWarm = true;
-      // It only saves the first person at the desk a moment, so it comes after what shoppers wait for.
-      const first: LaneTask = { about, question: { call: 'warm', given: [liveOf(storefront), 0, warmedWith, 2] } };
-      setTimeout(() => isEnded || void lanes.desk.atOnce(first).catch(() => {}), deskWarmedAfter).unref();
+      setTimeout(() => isEnded || void warmDesk(about).catch(() => {}), deskWarmedAfter).unref();
     },
     followWrites: async (storefront) => {
       const which = storefront === undefined ? [...inForce.keys()] : [storefront];

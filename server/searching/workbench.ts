@@ -60,6 +60,8 @@ export interface Workbench {
   readyAt(ref: SetupRef, moment: string | undefined): Ready;
   /** Names for telling changes, those of collections as a setup decides them. */
   names(setup: Setup | null): NamesForChanges;
+  /** A setup made ready from the catalog's own index and not kept. */
+  passing(setup: Setup): Pick<Ready, 'view' | 'engine' | 'setup' | 'content'>;
   /** Takes over what was changed since; answers whether anything was. */
   catchUp(ref: SetupRef): boolean;
 }
@@ -127,21 +129,25 @@ export function openWorkbench(options: {
     const before = known.get(keyOf(ref));
     if (before?.version === version) return before;
     const view = current.view(setup);
+    return {
+      ...boundTo(view, setup, at, inVersion),
+      version,
+      decisions: decisionsByProduct(setup),
+      lists: new Map(),
+    };
+  };
+  /** A setup bound to a view of the catalog, as of an instant. */
+  const boundTo = (
+    view: CatalogView,
+    setup: Setup,
+    at: number,
+    inVersion: number,
+  ): Pick<Ready, 'view' | 'engine' | 'setup' | 'content'> => {
     // An engine is scratch memory for one index: setups that share the index share it, as one search runs at a time.
     const engine =
       [...known.values()].find((other) => other.view.version === view.version)?.engine ??
       openEngine(view.snapshot, wordListOf(view.snapshot.language));
-    const content = contentOf(setup, view.snapshot.language, inVersion);
-    const prepared = prepareSetup(engine, setup, at, content.members);
-    return {
-      version,
-      view,
-      engine,
-      setup: prepared,
-      decisions: decisionsByProduct(setup),
-      lists: new Map(),
-      content: prepareContent(content, setup, prepared.when),
-    };
+    return { view, engine, ...boundFor(engine, contentOf(setup, view.snapshot.language, inVersion), setup, at) };
   };
   const keep = (key: string, ready: Ready): void => {
     known.delete(key);
@@ -163,13 +169,18 @@ export function openWorkbench(options: {
     if (Number.isNaN(at)) return here;
     // Another day of the same stretch of time may differ in what is new.
     const key = [keyOf(ref), here.version, localDay(timeZone, at), periodOf(setup, at)].join('/');
-    const bound = otherTimes.get(key) ?? boundFor(here, at);
+    const bound = otherTimes.get(key) ?? boundFor(here.engine, here.content, setup, at);
     otherTimes.delete(key);
     otherTimes.set(key, bound);
     if (otherTimes.size > otherTimesKept) otherTimes.delete(otherTimes.keys().next().value!);
     return { ...here, ...bound };
   };
-  const boundFor = ({ engine, content, setup: { setup } }: Ready, at: number): Pick<Ready, 'setup' | 'content'> => {
+  const boundFor = (
+    engine: Engine,
+    content: ContentEngine,
+    setup: Setup,
+    at: number,
+  ): Pick<Ready, 'setup' | 'content'> => {
     const bound = prepareSetup(engine, setup, at, content.members);
     return { setup: bound, content: prepareContent(content, setup, bound.when) };
   };
@@ -188,6 +199,7 @@ export function openWorkbench(options: {
     storefront,
     names: (setup) => namesOf({ db, storefront, catalog: reader, setup }),
     log: openLogStore(db, storefront),
+    passing: (setup) => boundTo(current.passingView(setup), setup, now(), contentVersion(db, storefront)),
     catchUp,
     ready,
     readyAt,
