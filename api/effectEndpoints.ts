@@ -33,6 +33,9 @@ export const effectEndpoints = {
       found: z
         .array(z.object({ search: z.string(), searches: whole, from: whole, to: whole }))
         .describe('Searches whose number of products changes most.'),
+      beside: z
+        .object({ banners: whole, elsewhere: whole, filters: whole })
+        .describe('Searches that show other banners, send shoppers elsewhere or show other filters by a plan.'),
       decides: z
         .array(whole)
         .describe('By tie-breaker in order: searches with a place on the first page that it decides.'),

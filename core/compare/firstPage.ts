@@ -1,3 +1,5 @@
+import { bannersOn } from '../rules/bannersOn.ts';
+import type { Effect } from '../rules/effects.ts';
 import type { Engine, PreparedSetup } from '../search/prepareSetup.ts';
 import { rank } from '../search/rank.ts';
 import { decidingSignal } from '../search/whyHere.ts';
@@ -14,6 +16,23 @@ export interface FirstPage {
   readonly total: number;
   /** Places of the page decided by each tie-breaker, by its place among them. */
   readonly decided: readonly number[];
+  readonly beside: Readonly<Record<Beside, string>>;
+}
+
+/** What plans show beside the products: banners, another page to be sent to, filters of their own. */
+export const besides = ['banners', 'elsewhere', 'filters'] as const;
+export type Beside = (typeof besides)[number];
+
+/** What stands beside the products as one text of each kind, alike where shoppers see alike; empty where nothing does. */
+function besideOf(effects: readonly Effect[], total: number): FirstPage['beside'] {
+  const banners = bannersOn(effects, { page: 1, limit: pageSize, total }).map(
+    ({ where, place, text, link, picture }) => [where, where === 'grid' ? place : 0, text, link, picture],
+  );
+  return {
+    banners: banners.length > 0 ? JSON.stringify(banners) : '',
+    elsewhere: effects.find((effect) => effect.what === 'redirect')?.link ?? '',
+    filters: effects.find((effect) => effect.what === 'filters')?.filters.join('\n') ?? '',
+  };
 }
 
 /** Answers one search as far as first pages are compared. Cost: the search without its cards and counts. */
@@ -29,5 +48,6 @@ export function firstPage(engine: Engine, prepared: PreparedSetup, query: string
     families: ranking.placed.map(({ candidate }) => engine.snapshot.familyId(ranking.candidates.families[candidate]!)),
     total: ranking.total,
     decided,
+    beside: besideOf(ranking.effects, ranking.total),
   };
 }

@@ -2,7 +2,11 @@ import { describe, expect, test } from '@jest/globals';
 import type { FirstPage } from './firstPage.ts';
 import { pageEffect } from './pageEffect.ts';
 
-const page = (...families: string[]): FirstPage => ({ families, total: families.length, decided: [] });
+const nothing = { banners: '', elsewhere: '', filters: '' };
+const page = (...families: string[]): FirstPage => ({
+  ...{ families, total: families.length, decided: [] },
+  beside: nothing,
+});
 const many = Array.from({ length: 30 }, (_, at) => `p${at}`);
 const searches = [
   { search: 'blue ink', searches: 100 },
@@ -28,6 +32,19 @@ describe('the effect on first pages', () => {
   test('where nothing rises, says what is gone', () => {
     const [move] = pageEffect(searches.slice(0, 1), [page('a', 'b')], [page('a')]).moves;
     expect(move).toMatchObject({ product: 'b', from: 2, to: null });
+  });
+  test('counts what is said beside the products apart from where they stand', () => {
+    const before = [page('a'), page('b'), page('c')];
+    const after = [
+      { ...page('a'), beside: { ...nothing, banners: '["Spring"]' } },
+      { ...page('b'), beside: { ...nothing, elsewhere: '/pages/sizes', filters: 'colour' } },
+      page('c'),
+    ];
+    expect(pageEffect(searches, before, after)).toMatchObject({
+      changed: 0,
+      moves: [],
+      beside: { banners: 1, elsewhere: 1, filters: 1 },
+    });
   });
   test('says which searches find fewer or more, the most telling first', () => {
     const found = (...totals: number[]) => totals.map((total): FirstPage => ({ ...page('a'), total }));

@@ -1,4 +1,4 @@
-import { depth, type FirstPage, pageSize } from './firstPage.ts';
+import { type Beside, besides, depth, type FirstPage, pageSize } from './firstPage.ts';
 import type { WeighedSearch } from './weighedSearch.ts';
 
 /** One product that moved on the first page of one search. */
@@ -26,6 +26,8 @@ export interface PageEffect {
   readonly more: number;
   /** Those whose numbers change most, by how much of them and how often they are made. */
   readonly found: readonly FoundChange[];
+  /** Searches that show other banners, send elsewhere or show other filters than before. */
+  readonly beside: Readonly<Record<Beside, number>>;
 }
 
 /** One search that finds more or fewer products than before. */
@@ -83,7 +85,10 @@ export function pageEffect(
       return { search, searches: times, from: before[at]!.total, to: after[at]!.total };
     })
     .filter(({ from, to }) => from !== to);
+  const otherBeside = (what: Beside): number =>
+    searches.filter((_, at) => before[at]!.beside[what] !== after[at]!.beside[what]).length;
   return {
+    beside: Object.fromEntries(besides.map((what) => [what, otherBeside(what)])) as PageEffect['beside'],
     fewer: found.filter(({ from, to }) => to < from).length,
     more: found.filter(({ from, to }) => to > from).length,
     found: [...found].sort((a, b) => weightOf(b) - weightOf(a) || (a.search < b.search ? -1 : 1)).slice(0, foundShown),

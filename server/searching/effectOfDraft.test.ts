@@ -19,7 +19,12 @@ function counting(generationAt: (asked: number) => number = () => 1) {
     firstPages: async (ref, list) => {
       const from = nameOf(ref);
       asked.push(...list.map((search) => `${from} ${search}`));
-      const pages = list.map((): FirstPage => ({ families: [from], total: 1, decided: [1, 0] }));
+      const pages = list.map(
+        (): FirstPage => ({
+          ...{ families: [from], total: 1, decided: [1, 0] },
+          beside: { banners: '', elsewhere: '', filters: '' },
+        }),
+      );
       return { generation: generationAt(asked.length), pages };
     },
   });

@@ -15,6 +15,8 @@ interface Counts {
   readonly ofTimes: number;
   readonly fewer: number;
   readonly more: number;
+  /** Searches beside whose products something else is said. */
+  readonly beside: { readonly banners: number; readonly elsewhere: number; readonly filters: number };
 }
 
 /** How many searches find fewer products, and more; nothing where none does. */
@@ -26,12 +28,22 @@ function foundInWords(fewer: number, more: number): string {
   return ` ${searches(fewer)} fewer products, ${count(more)} ${more === 1 ? 'finds' : 'find'} more.`;
 }
 
+/** In how many searches something else stands beside the products; nothing where in none. */
+function besideInWords({ banners, elsewhere, filters }: Counts['beside']): string {
+  const searches = (number: number): string => counted(number, 'search', 'searches');
+  return [
+    banners > 0 ? ` Other banners stand in ${searches(banners)}.` : '',
+    elsewhere > 0 ? ` ${searches(elsewhere)} ${elsewhere === 1 ? 'leads' : 'lead'} elsewhere.` : '',
+    filters > 0 ? ` A plan shows other filters in ${searches(filters)}.` : '',
+  ].join('');
+}
+
 /** The effect in a sentence or two, weighed by how often the searches are made. */
-export function effectInWords({ looked, changed, times, ofTimes, fewer, more }: Counts): string {
+export function effectInWords({ looked, changed, times, ofTimes, fewer, more, beside }: Counts): string {
   if (looked === 0) return 'There is no shopper log to compare with yet. Import one under Demand.';
   const all = `${counted(looked, 'most frequent search', 'most frequent searches')}`;
-  const found = foundInWords(fewer, more);
-  if (changed === 0) return `No first page of the ${all} changes.${found}`;
+  const others = `${foundInWords(fewer, more)}${besideInWords(beside)}`;
+  if (changed === 0) return `No product moves on the first pages of the ${all}.${others}`;
   const share = Math.max(1, Math.round((100 * times) / Math.max(1, ofTimes)));
-  return `Changes the first page of ${count(changed)} of the ${all}, ${share}% of the times they are made.${found}`;
+  return `Changes the first page of ${count(changed)} of the ${all}, ${share}% of the times they are made.${others}`;
 }
