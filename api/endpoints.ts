@@ -6,6 +6,7 @@ import { longestQuery } from '../core/query/readUnits.ts';
 import { setupParts } from '../core/setup/registry.ts';
 import { momentText } from '../core/setup/terms/moments.ts';
 import { decisionKeyText, productId } from '../core/setup/terms/texts.ts';
+import { boxAnswerSchema } from '../core/suggest/boxAnswer.ts';
 import { catalogEndpoints } from './catalogEndpoints.ts';
 import { contentEndpoints } from './contentEndpoints.ts';
 import { demandEndpoints } from './demandEndpoints.ts';
@@ -20,7 +21,14 @@ import { previewEndpoints } from './previewEndpoints.ts';
 import { productEndpoints } from './productEndpoints.ts';
 import { proposalEndpoints } from './proposalEndpoints.ts';
 import { ruleEndpoints } from './ruleEndpoints.ts';
-import { deskSearchQuery, sayings, setupName, shopSearchQuery } from './searchQuery.ts';
+import {
+  deskSearchQuery,
+  deskSuggestQuery,
+  sayings,
+  setupName,
+  shopSearchQuery,
+  shopSuggestQuery,
+} from './searchQuery.ts';
 import { deskStateSchema } from './stateSchema.ts';
 import { storefrontEndpoints } from './storefrontEndpoints.ts';
 import { vocabularyEndpoints } from './vocabularyEndpoints.ts';
@@ -90,6 +98,27 @@ export const endpoints = {
     query: shopSearchQuery,
     body: none,
     answer: searchAnswerSchema.extend({ preview: z.object({ name: z.string(), endsAt: z.string() }) }),
+  }),
+  shopSuggest: endpoint({
+    ...paths.shopSuggest,
+    summary: 'Everything that hangs under the search box, for what is typed so far, by the published setup.',
+    query: shopSuggestQuery,
+    body: none,
+    answer: boxAnswerSchema,
+  }),
+  deskSuggest: endpoint({
+    ...paths.deskSuggest,
+    summary: 'The same under the draft or the published setup.',
+    query: deskSuggestQuery,
+    body: none,
+    answer: boxAnswerSchema,
+  }),
+  previewSuggest: endpoint({
+    ...paths.previewSuggest,
+    summary: 'The same under the draft that a link leads to.',
+    query: shopSuggestQuery,
+    body: none,
+    answer: boxAnswerSchema,
   }),
   previewProduct: endpoint({
     ...paths.previewProduct,

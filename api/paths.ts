@@ -4,6 +4,8 @@
  */
 export const paths = {
   shopSearch: { method: 'get', path: '/shop/{storefront}/search' },
+  shopSuggest: { method: 'get', path: '/shop/{storefront}/suggest' },
+  deskSuggest: { method: 'get', path: '/desk/{storefront}/{draft}/suggest' },
   shopProduct: { method: 'get', path: '/shop/{storefront}/product' },
   shopArticle: { method: 'get', path: '/shop/{storefront}/article' },
   deskSearch: { method: 'get', path: '/desk/{storefront}/{draft}/search' },
@@ -91,6 +93,7 @@ export const paths = {
   keepHistory: { method: 'post', path: '/desk/{storefront}/{draft}/history/keep' },
   takeStepBack: { method: 'post', path: '/desk/{storefront}/{draft}/history/take-back' },
   previewSearch: { method: 'get', path: '/preview/{token}/search' },
+  previewSuggest: { method: 'get', path: '/preview/{token}/suggest' },
   previewProduct: { method: 'get', path: '/preview/{token}/product' },
   previewArticle: { method: 'get', path: '/preview/{token}/article' },
   previews: { method: 'get', path: '/desk/{storefront}/{draft}/previews' },

@@ -4,6 +4,7 @@ import type { SearchRequest } from '../core/search/rank.ts';
 import { readName } from '../core/setup/setupRef.ts';
 import { momentText } from '../core/setup/terms/moments.ts';
 import { devices } from '../core/setup/terms/planTerms.ts';
+import type { BoxRequest } from '../core/suggest/suggest.ts';
 import { languages } from '../core/text/languages.ts';
 import { chosenFilters } from './filterParameters.ts';
 import { unknownName } from './problem.ts';
@@ -69,6 +70,17 @@ const deskFields = {
   /** Compare places with what is published. */
   movement: flag.default(false),
 };
+
+/** What the search box is asked. */
+const suggestFields = { q: shopFields.q, device: shopFields.device, language: shopFields.language };
+export const shopSuggestQuery = z.object(suggestFields);
+export const deskSuggestQuery = z.object({ ...suggestFields, from: deskFields.from, at: deskFields.at });
+/** The engine's request from a validated query. */
+export const boxRequestOf = ({ q, device, language }: z.output<typeof shopSuggestQuery>): BoxRequest => ({
+  typed: q,
+  ...(device && { device }),
+  ...(language && { language }),
+});
 
 const many = z.union([z.string().max(80), z.array(z.string().max(80)).max(60)]).transform((value) => [value].flat());
 /** What a stretch of the catalog's table is asked for by. */

@@ -3,6 +3,7 @@ import { periodOf } from '../core/rules/periods.ts';
 import type { DraftRef } from '../core/setup/setupRef.ts';
 import { contentVersion } from './catalog/content.ts';
 import type { ImportJobs } from './catalog/importJobs.ts';
+import { keptPhrases } from './demand/keptPhrases.ts';
 import { openLogDesk } from './demand/logDesk.ts';
 import { keptTopSearches } from './demand/topSearches.ts';
 import { openSimulatedFeed } from './feed/simulatedFeed.ts';
@@ -69,6 +70,11 @@ export function openStorefronts(options: {
       topSearches: keptTopSearches({
         count: (limit) => searcher.topSearches({ storefront: id, release: 'live' }, limit),
         versionOf: log.version,
+      }),
+      phrases: keptPhrases({
+        make: () => searcher.phrases({ storefront: id, release: 'live' }),
+        versionOf: () => `${catalogs.current()?.generation ?? 0}/${contentVersion(shelf.db, id)}/${log.version()}`,
+        onError,
       }),
       effectOfDraft: openEffectOfDraft(searcher),
       proposalDesk: proposalDesks(own),

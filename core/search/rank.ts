@@ -144,7 +144,7 @@ interface Understood {
 }
 
 /** Takes limits of price, and then what names values or conditions, out of a search; `narrow` says whether any may. */
-function understand(
+export function understand(
   { snapshot }: Engine,
   { vocabulary, recogniser }: PreparedSetup,
   { query: typed, asWords = [] }: SearchRequest,

@@ -40,7 +40,8 @@ function cardOfFamily(engine: Engine, prepared: PreparedSetup, readRecord: Recor
   return shown === undefined ? null : cardOf(readRecord(shown), familyOf(engine, family), prepared.setup);
 }
 
-function emptyShelf(
+/** What a search that finds nothing shows instead. */
+export function emptyShelf(
   engine: Engine,
   prepared: PreparedSetup,
   query: string,
@@ -57,7 +58,7 @@ function emptyShelf(
 const longestExtract = 160;
 
 /** Collections and articles beside the products: on the first page of a search, and not inside a collection. */
-function contentFound(
+export function contentFound(
   content: PreparedContent | null,
   { query, page }: SearchRequest,
   isInCollection: boolean,
@@ -130,6 +131,38 @@ export function selectionOf({ leftOutOf }: Engine, { records, failing, candidate
   return { records, failing, leftOut, isWhole: failing === null && leftOut === null && candidates.areWhole() };
 }
 
+/** The products on a page of a ranking. Cost: a record read for each. */
+export function resultsOn(
+  engine: Engine,
+  prepared: PreparedSetup,
+  ranking: Ranking,
+  request: SearchRequest,
+  readRecord: RecordReader,
+): Result[] {
+  const { candidates } = ranking;
+  const first = (request.page - 1) * request.limit;
+  return ranking.placed.slice(first).map(({ candidate, pin }, offset): Result => {
+    const family = candidates.families[candidate]!;
+    const pull = factorOf(ranking, family);
+    const applied = pin === null ? null : ranking.pins[pin]!.pin;
+    return {
+      ...cardOf(readRecord(candidates.representatives[candidate]!), familyOf(engine, family), prepared.setup),
+      place: first + offset + 1,
+      score: ranking.scores[candidate]!,
+      ...(request.marks && {
+        marks: {
+          ...(applied && { pin: toldSource(applied.source) }),
+          ...(!applied && ranking.first.has(candidate) && { first: toldSource(ranking.first.get(candidate)!) }),
+          ...(isBroughtIn(ranking, candidate) && { broughtIn: true }),
+          ...(pull !== 1 && { pull }),
+          ...(candidate === ranking.skuCandidate && { exactSku: true }),
+        },
+      }),
+      ...(request.explain && { why: whyHere(engine, prepared, ranking, first + offset) }),
+    };
+  });
+}
+
 /**
  * Answers one search: the single definition of what a shopper sees, used by the shop, the desk's preview and the
  * terminal alike. Pure but for the engine's scratch memory; records are read only for the page's cards.
@@ -160,31 +193,11 @@ export function search(
     currency: prepared.setup.storefront.shop.currency,
     like: request.like,
   });
-  const first = (request.page - 1) * request.limit;
   const redirect = ranking.effects.find((effect) => effect.what === 'redirect');
   // What a plan is called at the desk is none of a shopper's business.
   const told = (source: Source): ReturnType<typeof toldSource> =>
     request.marks ? toldSource(source) : { ...toldSource(source), id: '', name: '' };
-  const results = ranking.placed.slice(first).map(({ candidate, pin }, offset): Result => {
-    const family = candidates.families[candidate]!;
-    const pull = factorOf(ranking, family);
-    const applied = pin === null ? null : ranking.pins[pin]!.pin;
-    return {
-      ...cardOf(readRecord(candidates.representatives[candidate]!), familyOf(engine, family), prepared.setup),
-      place: first + offset + 1,
-      score: ranking.scores[candidate]!,
-      ...(request.marks && {
-        marks: {
-          ...(applied && { pin: toldSource(applied.source) }),
-          ...(!applied && ranking.first.has(candidate) && { first: toldSource(ranking.first.get(candidate)!) }),
-          ...(isBroughtIn(ranking, candidate) && { broughtIn: true }),
-          ...(pull !== 1 && { pull }),
-          ...(candidate === ranking.skuCandidate && { exactSku: true }),
-        },
-      }),
-      ...(request.explain && { why: whyHere(engine, prepared, ranking, first + offset) }),
-    };
-  });
+  const results = resultsOn(engine, prepared, ranking, request, readRecord);
   const answer = {
     query: request.query,
     total: ranking.total,

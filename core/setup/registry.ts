@@ -8,6 +8,7 @@ import { houseRules } from './parts/houseRules.ts';
 import { plans } from './parts/plans.ts';
 import { products } from './parts/products.ts';
 import { relevance } from './parts/relevance.ts';
+import { searchBox } from './parts/searchBox.ts';
 import { storefront } from './parts/storefront.ts';
 import { valueGroups } from './parts/valueGroups.ts';
 import { vocabulary } from './parts/vocabulary.ts';
@@ -24,6 +25,7 @@ export const registry = {
   plans,
   houseRules,
   hiding,
+  searchBox,
   emptyShelf,
   products,
   content,

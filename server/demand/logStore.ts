@@ -1,6 +1,7 @@
 import type { Demand } from '../../core/demand/logEntry.ts';
 import { mostSearchesListed } from '../../core/demand/mostSearchesListed.ts';
 import type { Retry } from '../../core/proposals/proposeWords.ts';
+import { type FadedSearch, halfLifeDays } from '../../core/suggest/logPhrases.ts';
 import type { Db } from '../store/database.ts';
 
 export interface LogSummary {
@@ -26,6 +27,8 @@ export interface LogStore {
   summary(): LogSummary;
   /** The searches made most often, by demand; counted anew when the version changes. */
   top(limit: number): Demand[];
+  /** Searches that found something, faded by their age against the newest one of the log; those made most first. */
+  faded(limit: number): FadedSearch[];
   /** Searches that found nothing and were followed, in the same visit, by one that led to a click; most often first. */
   retries(limit: number): Retry[];
   /** Whether there is such a search of a session. */
@@ -110,6 +113,23 @@ export function openLogStore(db: Db, storefront: string): LogStore {
       const state = version();
       if (counted?.state !== state) counted = { state, top: countTop(mostCounted) };
       return limit <= mostCounted ? counted.top.slice(0, limit) : countTop(limit);
+    },
+    faded(limit) {
+      return db
+        .prepare<{ storefront: string; limit: number; halfLife: number }, FadedSearch>(
+          `WITH newest AS (SELECT max(at) AS at FROM search_log WHERE storefront = @storefront),
+             own AS (SELECT id, key, search, session, l.at AS at, pow(0.5, (n.at - l.at) / @halfLife) AS share
+               FROM search_log l, newest n WHERE storefront = @storefront AND by_desk = 0 AND key <> '' AND results > 0),
+             came AS (SELECT own.key AS key, sum(share * (o.kind = 'click')) AS clicks,
+                 sum(share * (o.kind = 'purchase')) AS purchases
+               FROM search_outcome o JOIN own ON own.id = o.search_id GROUP BY own.key)
+           SELECT search, searches, sessions, fadedSearches, coalesce(clicks, 0) AS fadedClicks,
+             coalesce(purchases, 0) AS fadedPurchases
+           FROM (SELECT key, search, max(at), count(*) AS searches, count(DISTINCT session) AS sessions,
+                   sum(share) AS fadedSearches FROM own GROUP BY key ORDER BY fadedSearches DESC, key LIMIT @limit) s
+           LEFT JOIN came ON came.key = s.key ORDER BY fadedSearches DESC, s.key`,
+        )
+        .all({ storefront, limit, halfLife: halfLifeDays * 86_400_000 });
     },
     retries(limit) {
       const without = new Map(

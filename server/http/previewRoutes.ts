@@ -1,7 +1,7 @@
 import { randomBytes } from 'node:crypto';
 import type { Context } from 'hono';
 import { endpoints } from '../../api/endpoints.ts';
-import { requestOf } from '../../api/searchQuery.ts';
+import { boxRequestOf, requestOf } from '../../api/searchQuery.ts';
 import { Refused } from '../refused.ts';
 import { mostPreviews, openPreviewReader, type Preview } from '../store/previews.ts';
 import type { Services } from './services.ts';
@@ -52,6 +52,10 @@ export function servePreviews(serve: Serve, services: Services): void {
     const { ref, name, endsAt } = previewIn(context);
     const answer = await searcher.answer(ref, { request: requestOf(query) });
     return { ...answer, preview: { name, endsAt: new Date(endsAt).toISOString() } };
+  });
+  serve.all(endpoints.previewSuggest, async (_, query, __, context) => {
+    const { ref } = previewIn(context);
+    return searcher.suggest(ref, { request: boxRequestOf(query), phrases: services.at(ref.storefront).phrases.now() });
   });
   serve.all(endpoints.previewProduct, (_, { id }, __, context) => searcher.shopProduct(previewIn(context).ref, id));
   serve.all(endpoints.previewArticle, (_, { id }, __, context) => searcher.shopArticle(previewIn(context).ref, id));

@@ -1,6 +1,6 @@
 import { endpoints } from '../../api/endpoints.ts';
 import { chosenFilters } from '../../api/filterParameters.ts';
-import { requestOf } from '../../api/searchQuery.ts';
+import { boxRequestOf, requestOf } from '../../api/searchQuery.ts';
 import { own } from '../../core/base/named.ts';
 import { adviseAttribute } from '../../core/catalog/adviseAttribute.ts';
 import { hasChoices, isIndexedAsText, isNumeric } from '../../core/catalog/profileAttributes.ts';
@@ -22,6 +22,12 @@ export function serveSearch(serve: Serve, { searcher }: Pick<Services, 'searcher
     const { from, explain, movement, at } = query;
     return searcher.answer(meant(ref, from), { request: { ...requestOf(query), explain, marks: true }, movement, at });
   });
+  serve.shop(endpoints.shopSuggest, ({ id, phrases }, query) =>
+    searcher.suggest(liveOf(id), { request: boxRequestOf(query), phrases: phrases.now() }),
+  );
+  serve.desk(endpoints.deskSuggest, async ({ ref, phrases }, { from, at, ...query }) =>
+    searcher.suggest(meant(ref, from), { request: boxRequestOf(query), at, phrases: await phrases.made() }),
+  );
   serve.shop(endpoints.shopProduct, (here, { id }) => searcher.shopProduct(liveOf(here.id), id));
   serve.desk(endpoints.deskShopProduct, ({ ref }, { id, from }) => searcher.shopProduct(meant(ref, from), id));
   serve.shop(endpoints.shopArticle, (here, { id }) => searcher.shopArticle(liveOf(here.id), id));

@@ -2,6 +2,7 @@ import type { DraftRef } from '../../core/setup/setupRef.ts';
 import type { ImportJobs } from '../catalog/importJobs.ts';
 import type { Sharing } from '../catalog/sharing.ts';
 import type { DataFolder } from '../dataFolder.ts';
+import type { KeptPhrases } from '../demand/keptPhrases.ts';
 import type { LogDesk } from '../demand/logDesk.ts';
 import type { TopSearches } from '../demand/topSearches.ts';
 import type { SimulatedFeed } from '../feed/simulatedFeed.ts';
@@ -24,6 +25,7 @@ export interface Storefront extends StorefrontShelf {
   readonly feed: SimulatedFeed;
   readonly logDesk: LogDesk;
   readonly topSearches: TopSearches;
+  readonly phrases: KeptPhrases;
   readonly effectOfDraft: EffectOfDraft;
   proposalDesk(draft: DraftRef): ProposalDesk;
 }

@@ -1,4 +1,5 @@
 import { isLive } from '../../core/setup/setupRef.ts';
+import { boxQuestions } from '../questions/boxQuestions.ts';
 import { catalogQuestions } from '../questions/catalogQuestions.ts';
 import { contentQuestions } from '../questions/contentQuestions.ts';
 import { demandQuestions } from '../questions/demandQuestions.ts';
@@ -25,6 +26,7 @@ import type { Workbench } from './workbench.ts';
 export const openLocalSearch = (bench: Workbench) => ({
   ...searchQuestions(bench),
   ...shopQuestions(bench),
+  ...boxQuestions(bench),
   ...catalogQuestions(bench),
   ...productQuestions(bench),
   ...contentQuestions(bench),
@@ -53,6 +55,8 @@ const lanes: Readonly<Record<keyof LocalSearch, LaneName>> = {
   warm: 'shop',
   rehearse: 'desk',
   follow: 'shop',
+  suggest: 'desk',
+  phrases: 'long',
   shopProduct: 'desk',
   shopArticle: 'desk',
   why: 'desk',
@@ -99,7 +103,7 @@ export const questionNames = Object.keys(lanes) as readonly (keyof LocalSearch)[
 
 /** A search by what is live, without the marks of the desk, is a shopper's and comes first. */
 export function laneOf({ call, given }: Question): LaneName {
-  if (call === 'shopProduct' || call === 'shopArticle') return isLive(given[0]) ? 'shop' : 'desk';
+  if (call === 'shopProduct' || call === 'shopArticle' || call === 'suggest') return isLive(given[0]) ? 'shop' : 'desk';
   if (call !== 'answer') return lanes[call];
   const [ref, { request }] = given;
   return isLive(ref) && !request.marks ? 'shop' : 'desk';

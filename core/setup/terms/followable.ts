@@ -8,6 +8,7 @@ export const followable = {
   plans: 'Shelf plans',
   houseRules: 'House rules',
   hiding: 'Hidden products and tags',
+  searchBox: 'Settings of the search box',
   emptyShelf: 'Settings of the empty shelf',
   products: 'Decisions about products',
   content: 'Decisions about articles and collections',

@@ -9,6 +9,7 @@ export const partNames = {
   plans: 'Shelf plans',
   houseRules: 'House rules',
   hiding: 'Hiding',
+  searchBox: 'Search box',
   emptyShelf: 'Empty shelf',
   products: 'Catalog',
   content: 'Other content',

@@ -1,0 +1,122 @@
+import { z } from 'zod';
+import {
+  type BoxMoment,
+  blockKinds,
+  blockShows,
+  blockTexts,
+  boxColumns,
+  boxWidths,
+  linePieces,
+  longestHeading,
+  momentNames,
+  mostLetters,
+  mostLines,
+  pieceNames,
+  usualBlocks,
+  widthNames,
+} from '../terms/boxTerms.ts';
+import { language } from '../terms/filterTexts.ts';
+import { aSet, fieldsOf, listBy } from '../terms/inside.ts';
+import { fixedEntry, fixedPart, listed } from '../terms/part.ts';
+
+/** Texts of one's own by language; a language that has none reads the usual one. */
+const textsByLanguage = z.partialRecord(language, z.string().trim().min(1).max(longestHeading));
+
+const blockSchema = z.strictObject({
+  kind: z.enum(blockKinds),
+  on: z.boolean(),
+  /** Lines at most. */
+  most: z.number().int().min(1).max(mostLines),
+  column: z.literal(boxColumns),
+  /** Its heading; absent: the usual one. */
+  title: textsByLanguage.optional(),
+});
+export type BoxBlock = z.infer<typeof blockSchema>;
+
+/** The blocks of one moment, from the top down within each column. */
+const momentEntry = (moment: BoxMoment) => {
+  const kinds = Object.keys(blockShows[moment]);
+  const usual = { blocks: usualBlocks[moment] as BoxBlock[] };
+  return fixedEntry({
+    value: z.strictObject({
+      blocks: z
+        .array(blockSchema)
+        .max(kinds.length)
+        .refine(
+          (blocks) => new Set(blocks.map(({ kind }) => kind)).size === blocks.length,
+          'A block stands there twice.',
+        )
+        .refine((blocks) => blocks.every(({ kind }) => kinds.includes(kind)), 'A block belongs to another moment.'),
+    }),
+    usual,
+    inside: fieldsOf({ blocks: listBy('kind') }),
+    describe({ before, after }) {
+      const [was, is] = [(before ?? usual).blocks, (after ?? usual).blocks];
+      const when = `The search box, ${momentNames[moment].toLowerCase()}:`;
+      const said: string[] = [];
+      for (const block of is) {
+        const { name } = blockTexts[block.kind];
+        const earlier = was.find(({ kind }) => kind === block.kind);
+        if ((earlier?.on ?? false) !== block.on) said.push(`${when} ${name} ${block.on ? 'show' : 'do not show'}`);
+        if (earlier && earlier.most !== block.most) said.push(`${when} ${name}, up to ${block.most}`);
+        if (earlier && earlier.column !== block.column) said.push(`${when} ${name} stand in column ${block.column}`);
+        if (JSON.stringify(earlier?.title ?? {}) !== JSON.stringify(block.title ?? {}))
+          said.push(
+            `${when} ${name} are headed ${listed(Object.values(block.title ?? {}).map((text) => `“${text}”`))}`,
+          );
+      }
+      const order = (blocks: readonly BoxBlock[]): string => blocks.map(({ kind }) => kind).join();
+      if (order(was) !== order(is))
+        said.push(`${when} the order is ${listed(is.map(({ kind }) => blockTexts[kind].name))}`);
+      return said;
+    },
+  });
+};
+
+const shapeSchema = z.strictObject({
+  /** How wide what hangs under the box is. */
+  wide: z.enum(boxWidths),
+  /** Letters typed before anything is suggested. */
+  letters: z.number().int().min(1).max(mostLetters),
+  /** What the empty box says. */
+  placeholder: textsByLanguage.optional(),
+  /** What a product's line shows besides its title. */
+  line: z.array(z.enum(linePieces)).max(linePieces.length),
+  /** Whether the typed letters are told apart in what is suggested. */
+  marks: z.boolean(),
+  /** Whether the last line leads to all results. */
+  allResults: z.boolean(),
+});
+export type BoxShape = z.infer<typeof shapeSchema>;
+const usualShape: BoxShape = {
+  ...{ wide: 'page', letters: 2, line: ['picture', 'price', 'brand', 'availability'], marks: true, allResults: true },
+};
+
+const shape = fixedEntry({
+  value: shapeSchema,
+  usual: usualShape,
+  inside: fieldsOf({ line: aSet }),
+  describe({ before, after }) {
+    const [was, is] = [before ?? usualShape, after ?? usualShape];
+    const said: string[] = [];
+    if (was.wide !== is.wide) said.push(`What hangs under the search box is as wide as ${widthNames[is.wide]}`);
+    if (was.letters !== is.letters)
+      said.push(`The search box suggests from ${is.letters === 1 ? 'the first letter' : `letter ${is.letters}`} on`);
+    if (JSON.stringify(was.placeholder ?? {}) !== JSON.stringify(is.placeholder ?? {}))
+      said.push(`The empty search box says ${listed(Object.values(is.placeholder ?? {}).map((text) => `“${text}”`))}`);
+    if ([...was.line].sort().join() !== [...is.line].sort().join())
+      said.push(`A product’s line in the box shows ${listed(is.line.map((piece) => pieceNames[piece]))}`);
+    if (was.marks !== is.marks) said.push(`The search box ${is.marks ? 'marks' : 'does not mark'} what was typed`);
+    if (was.allResults !== is.allResults)
+      said.push(`The search box ${is.allResults ? 'leads' : 'does not lead'} to all results`);
+    return said;
+  },
+});
+
+/** What shoppers see under the search box. */
+export const searchBox = fixedPart({
+  before: momentEntry('before'),
+  typing: momentEntry('typing'),
+  nothing: momentEntry('nothing'),
+  shape,
+});

@@ -1,0 +1,96 @@
+/** The moments of the search box: nothing typed yet, something typed, and something typed that finds nothing. */
+export const boxMoments = ['before', 'typing', 'nothing'] as const;
+export type BoxMoment = (typeof boxMoments)[number];
+export const momentNames: Readonly<Record<BoxMoment, string>> = {
+  before: 'Before typing',
+  typing: 'While typing',
+  nothing: 'Nothing found',
+};
+
+/** What may stand in the box. */
+export const blockKinds = [
+  'recent',
+  'popular',
+  'suggestions',
+  'lookIn',
+  'products',
+  'collections',
+  'articles',
+  'message',
+] as const;
+export type BlockKind = (typeof blockKinds)[number];
+
+/** What a block is: its name at the desk, its heading in the shop where it has none of its own, and what it shows. */
+export const blockTexts: Readonly<Record<BlockKind, { readonly name: string; readonly title: string }>> = {
+  recent: { name: 'Recent searches', title: 'Searched before' },
+  popular: { name: 'Popular searches', title: 'Often searched' },
+  suggestions: { name: 'Suggestions', title: 'Suggestions' },
+  lookIn: { name: 'Look in', title: 'Look in' },
+  products: { name: 'Products', title: 'Products' },
+  collections: { name: 'Collections', title: 'Collections' },
+  articles: { name: 'Articles', title: 'Articles' },
+  message: { name: 'Message', title: '' },
+};
+/** What a block shows, at each moment it may stand in. */
+export const blockShows: Readonly<Record<BoxMoment, Partial<Readonly<Record<BlockKind, string>>>>> = {
+  before: {
+    recent: 'What this shopper searched for, kept by the browser',
+    popular: 'Searches made most lately that find something',
+    products: 'Those that sell best, sold out last',
+    collections: 'Those at the top, in their order',
+  },
+  typing: {
+    suggestions: 'Completed searches that find something',
+    lookIn: 'The search within a kind or a brand',
+    products: 'As the results would order them',
+    collections: 'Whose titles have the words',
+    articles: 'That have all the words',
+  },
+  nothing: {
+    message: 'The message of the empty shelf',
+    popular: 'The empty shelf’s own searches, then those made most lately',
+    products: 'Those chosen for the empty shelf',
+  },
+};
+
+/** What a product's line may show besides its title. */
+export const linePieces = ['picture', 'price', 'formerPrice', 'brand', 'rating', 'partNumber', 'availability'] as const;
+export type LinePiece = (typeof linePieces)[number];
+export const pieceNames: Readonly<Record<LinePiece, string>> = {
+  picture: 'picture',
+  price: 'price',
+  formerPrice: 'former price',
+  brand: 'brand',
+  rating: 'rating',
+  partNumber: 'part number',
+  availability: 'availability',
+};
+
+export const boxColumns = [1, 2, 3] as const;
+export const boxWidths = ['box', 'page'] as const;
+export const widthNames: Readonly<Record<(typeof boxWidths)[number], string>> = { box: 'the box', page: 'the page' };
+
+/** Most lines of one block, letters before anything is suggested, and length of a heading. */
+export const mostLines = 12;
+export const mostLetters = 6;
+export const longestHeading = 40;
+
+/** A block as the box begins with it. */
+export interface UsualBlock {
+  readonly kind: BlockKind;
+  readonly on: boolean;
+  readonly most: number;
+  readonly column: number;
+}
+const block = (kind: BlockKind, most: number, column: number, on = true): UsualBlock => ({ kind, on, most, column });
+export const usualBlocks: Readonly<Record<BoxMoment, readonly UsualBlock[]>> = {
+  before: [block('recent', 5, 1), block('popular', 6, 1), block('collections', 4, 2), block('products', 4, 2, false)],
+  typing: [
+    block('suggestions', 5, 1),
+    block('lookIn', 3, 1),
+    block('articles', 2, 1),
+    block('products', 5, 2),
+    block('collections', 2, 2),
+  ],
+  nothing: [block('message', 1, 1), block('popular', 4, 1), block('products', 4, 2)],
+};

@@ -1,0 +1,185 @@
+import type { Card } from '../answer/answer.ts';
+import { named, own } from '../base/named.ts';
+import { ownedPicture } from '../catalog/picture.ts';
+import type { PreparedContent } from '../search/contentEngine.ts';
+import type { Engine, PreparedSetup } from '../search/prepareSetup.ts';
+import { type Ranking, rank, type SearchRequest } from '../search/rank.ts';
+import { contentFound, emptyShelf, type RecordReader, resultsOn } from '../search/search.ts';
+import type { BoxBlock } from '../setup/parts/searchBox.ts';
+import { type BoxMoment, blockTexts } from '../setup/terms/boxTerms.ts';
+import type { Language } from '../text/languages.ts';
+import type { BoxAnswer, BoxBlockAnswer, Suggestion } from './boxAnswer.ts';
+import type { Completion, Completions } from './completions.ts';
+import { findsSomething } from './findsSomething.ts';
+import { lookIn, mostLookedAt } from './lookIn.ts';
+import { wordsOfPhrase } from './phrase.ts';
+
+/** What the box is asked while a shopper is in it. */
+export interface BoxRequest {
+  readonly typed: string;
+  readonly language?: Language;
+  readonly device?: SearchRequest['device'];
+}
+/** What the box is answered from besides the catalog and the setup. */
+export interface BoxSources {
+  /** Null until they are made: then the box has all the rest. */
+  readonly completions: Completions | null;
+  readonly content: PreparedContent | null;
+  readonly readRecord: RecordReader;
+}
+
+/** Searches of the index that are looked at for those that find something. */
+export const mostTried = 40;
+
+/** The completions that find something, at most so many; those with more mistakes only where there are none with fewer. */
+function offered(
+  engine: Engine,
+  prepared: PreparedSetup,
+  {
+    candidates,
+    completions,
+    most,
+  }: {
+    readonly candidates: Iterable<Completion>;
+    readonly completions: Completions;
+    readonly most: number;
+  },
+): Suggestion[] {
+  const found: Suggestion[] = [];
+  let [tried, mistakesNow] = [0, 0];
+  for (const { phrase: number, mistakes } of candidates) {
+    if (found.length >= most || tried++ >= mostTried) break;
+    if (mistakes > mistakesNow && found.length > 0) break;
+    mistakesNow = mistakes;
+    const { text, searches, products } = completions.phrase(number);
+    if (!findsSomething(engine, prepared, text)) continue;
+    found.push({ text, why: { from: searches > 0 ? 'log' : 'catalog', searches, products, mistakes } });
+  }
+  return found;
+}
+
+/** Searches that somebody chose, without those that find nothing. */
+const chosen = (engine: Engine, prepared: PreparedSetup, searches: readonly string[]): Suggestion[] =>
+  searches
+    .filter((text) => findsSomething(engine, prepared, text))
+    .map((text) => ({ text, why: { from: 'setup', searches: 0, products: 0, mistakes: 0 } }));
+
+/** Some searches, the same words in another order or case once. */
+function eachOnce(suggestions: readonly Suggestion[], most: number): Suggestion[] {
+  const seen = new Set<string>();
+  return suggestions
+    .filter(({ text }) => {
+      const words = wordsOfPhrase(text).split(' ').sort().join(' ');
+      const isNew = !seen.has(words);
+      seen.add(words);
+      return isNew;
+    })
+    .slice(0, most);
+}
+
+/** What products of a ranking say a search may be looked for within. */
+function withinOf({ filters }: PreparedSetup, { placed, candidates }: Ranking, most: number) {
+  const records = placed.slice(0, mostLookedAt).map(({ candidate }) => candidates.representatives[candidate]!);
+  return lookIn(filters, Uint32Array.from(records.sort((a, b) => a - b)), most);
+}
+
+/** A chosen product as a line of the box has it. */
+const lineOf = (card: Card, at: number) => ({ ...card, place: at + 1, score: 0 });
+
+/**
+ * Everything that hangs under the search box at one moment, in one answer: before anything is typed, while it is, or
+ * where what is typed finds nothing and nothing goes on from it. Hiding, pins and factors hold in it as in results. Pure
+ * but for the engine's scratch memory. Cost: one search without filters or cards beyond its lines, and a lookup of the
+ * completions.
+ */
+export function suggest(engine: Engine, prepared: PreparedSetup, request: BoxRequest, sources: BoxSources): BoxAnswer {
+  const { completions, content, readRecord } = sources;
+  const { searchBox, storefront, emptyShelf: shelf } = prepared.setup;
+  const { shape } = searchBox;
+  const typed = request.typed.trim();
+  const language = request.language ?? storefront.languages.list[0] ?? engine.snapshot.language;
+  const textIn = (texts: Readonly<Record<string, string | undefined>> | undefined, usual: string): string =>
+    own(named(Object.entries(texts ?? {})), language) ?? usual;
+  const isBefore = typed === '';
+  const blocksAt = (moment: BoxMoment): readonly BoxBlock[] => searchBox[moment].blocks.filter(({ on }) => on);
+  const blockAt = (moment: BoxMoment, kind: BoxBlock['kind']): BoxBlock | undefined =>
+    blocksAt(moment).find((block) => block.kind === kind);
+  const { device } = request;
+  const asked = (limit: number): SearchRequest => ({
+    ...{ query: typed, filters: {}, page: 1, limit, box: true, typing: !isBefore, ...(device && { device }) },
+  });
+
+  // First all that reads the ranking, since finding out what else finds something overwrites it.
+  const moment = isBefore ? 'before' : 'typing';
+  const lines = blockAt(moment, 'products')?.most ?? 0;
+  const within = blockAt('typing', 'lookIn')?.most ?? 0;
+  const isRanked = !isBefore || lines > 0;
+  const wanted = within > 0 && !isBefore ? Math.max(lines, mostLookedAt) : lines;
+  const ranking = isRanked ? rank(engine, prepared, asked(lines), wanted) : null;
+  const total = ranking && !isBefore ? ranking.total : 0;
+  const products = ranking ? resultsOn(engine, prepared, ranking, asked(lines), readRecord).slice(0, lines) : [];
+  const withins = ranking && !isBefore && total > 0 && within > 0 ? withinOf(prepared, ranking, within) : [];
+  const leadsOn = ranking !== null && ranking.effects.some(({ what }) => what === 'redirect');
+
+  const items = (block: BoxBlock, at: BoxMoment): BoxBlockAnswer | null => {
+    const head = { title: textIn(block.title, blockTexts[block.kind].title), column: block.column };
+    const filled = <Item>(list: readonly Item[]): Item[] | null => (list.length > 0 ? list.slice(0, block.most) : null);
+    switch (block.kind) {
+      case 'recent':
+        return { kind: block.kind, ...head, most: block.most };
+      case 'suggestions': {
+        const candidates = completions?.complete(request.typed) ?? [];
+        const list = completions
+          ? filled(offered(engine, prepared, { candidates, completions, most: block.most }))
+          : null;
+        return list && { kind: block.kind, ...head, items: list };
+      }
+      case 'popular': {
+        const own = at === 'nothing' ? chosen(engine, prepared, shelf.content.searches) : [];
+        const most = completions
+          ? offered(engine, prepared, { candidates: completions.best(), completions, most: block.most })
+          : [];
+        const list = filled(eachOnce([...own, ...most], block.most));
+        return list && { kind: block.kind, ...head, items: list };
+      }
+      case 'lookIn': {
+        const list = filled(withins);
+        return list && { kind: block.kind, ...head, items: list };
+      }
+      case 'products': {
+        const list = filled(
+          at === 'nothing' ? (emptyShelf(engine, prepared, typed, readRecord)?.products ?? []).map(lineOf) : products,
+        );
+        return list && { kind: block.kind, ...head, items: list };
+      }
+      case 'collections': {
+        const top = (content?.collections ?? [])
+          .filter(({ parent }) => parent === '')
+          .map(({ id, title, picture }) => ({ id, title, picture: ownedPicture(`collection:${id}`, picture) }));
+        const list = filled(isBefore ? top : contentFound(content, asked(1), false).collections);
+        return list && { kind: block.kind, ...head, items: list };
+      }
+      case 'articles': {
+        const list = filled(contentFound(content, asked(1), false).articles);
+        return list && { kind: block.kind, ...head, items: list.map(({ id, title, link }) => ({ id, title, link })) };
+      }
+      case 'message': {
+        const text = shelf.content.message.replaceAll('{search}', typed);
+        return text === '' ? null : { kind: block.kind, ...head, text };
+      }
+    }
+  };
+  const filledAt = (at: BoxMoment): BoxBlockAnswer[] => blocksAt(at).flatMap((block) => items(block, at) ?? []);
+  const blocks = filledAt(moment);
+  const findsNothing = !isBefore && total === 0 && blocks.length === 0 && !leadsOn;
+  return {
+    typed: request.typed,
+    moment: findsNothing ? 'nothing' : moment,
+    blocks: findsNothing ? filledAt('nothing') : blocks,
+    total,
+    ...{ wide: shape.wide, letters: shape.letters, line: [...shape.line], marks: shape.marks },
+    placeholder: textIn(shape.placeholder, 'Search the shop'),
+    allResults: shape.allResults,
+    shop: storefront.shop,
+  };
+}

@@ -1,0 +1,76 @@
+import { lastLevel } from '../../core/catalog/levels.ts';
+import { isIndexedAsText } from '../../core/catalog/profileAttributes.ts';
+import { textsOf } from '../../core/catalog/record.ts';
+import type { SetupRef } from '../../core/setup/setupRef.ts';
+import type { BoxAnswer } from '../../core/suggest/boxAnswer.ts';
+import { catalogPhrases } from '../../core/suggest/catalogPhrases.ts';
+import { buildCompletions, type Completions, openCompletions } from '../../core/suggest/completions.ts';
+import { logPhrases } from '../../core/suggest/logPhrases.ts';
+import { mostPhrases } from '../../core/suggest/phrase.ts';
+import { type BoxRequest, suggest } from '../../core/suggest/suggest.ts';
+import { tokenize } from '../../core/text/tokenize.ts';
+import { stem } from '../../core/text/wordForms.ts';
+import type { PackedPhrases } from '../demand/keptPhrases.ts';
+import type { Workbench } from '../searching/workbench.ts';
+import { longTexts, publishedStopWords } from './stopWords.ts';
+
+/** What the box is asked, and the searches that may be offered. */
+export interface BoxTask {
+  readonly request: BoxRequest;
+  /** The moment it is asked as of, on the storefront's clock; absent: now. */
+  readonly at?: string | undefined;
+  readonly phrases: PackedPhrases | null;
+}
+
+/** Searches of the log, and different values of one attribute, from which what may be offered is made. */
+const searchesTaken = mostPhrases;
+const valuesTaken = 5000;
+
+/** What hangs under the search box, and what it is made from. */
+export function boxQuestions({ ready, readyAt, log }: Workbench) {
+  let opened: { readonly version: string; readonly completions: Completions | null } | null = null;
+  /** Opened once a version: a buffer handed to this thread is another object each time. */
+  const completionsOf = (phrases: PackedPhrases | null): Completions | null => {
+    if (!phrases) return null;
+    if (opened?.version !== phrases.version)
+      opened = { version: phrases.version, completions: openCompletions(phrases.shared) };
+    return opened.completions;
+  };
+  return {
+    suggest(ref: SetupRef, { request, at, phrases }: BoxTask): BoxAnswer {
+      const { engine, setup, view, content } = readyAt(ref, at);
+      const completions = completionsOf(phrases);
+      return suggest(engine, setup, request, { completions, content, readRecord: view.record });
+    },
+    /**
+     * Searches that may be offered, of the log and of the catalog as it is published, packed. Cost: a pass over the titles,
+     * the values and the log; seconds in a large catalog.
+     */
+    phrases(ref: SetupRef): SharedArrayBuffer {
+      const { view, content } = ready(ref);
+      const { snapshot } = view;
+      const { families, recordsOf, attributes, values: columns, language } = snapshot;
+      const titles = function* () {
+        for (let family = 0; family < families; family++)
+          yield* textsOf(view.record(recordsOf(family)[0]).values.title).slice(0, 1);
+      };
+      const values = function* () {
+        for (const { title } of content.collections) yield { text: title, products: 1 };
+        for (const profile of attributes) {
+          const { key, averageWords, values: many } = profile;
+          const column = columns.get(key);
+          const isName = isIndexedAsText(profile) && averageWords <= longTexts && key !== 'title';
+          if (!column || !isName || many > valuesTaken) continue;
+          const all = Uint32Array.from({ length: snapshot.records }, (_, record) => record);
+          const { counts, present } = column.countFamilies({ records: all, failing: null });
+          // A copy, since the counts are valid until the next ones only.
+          for (const value of [...present]) yield { text: lastLevel(column.name(value)), products: counts[value]! };
+        }
+      };
+      const empty = new Set(publishedStopWords(language).flatMap(tokenize));
+      const ofCatalog = catalogPhrases({ titles: titles(), values: [...values()] }, empty);
+      const ofLog = logPhrases(log.faded(searchesTaken));
+      return buildCompletions([...ofLog, ...ofCatalog], (word) => stem(word, language));
+    },
+  };
+}
