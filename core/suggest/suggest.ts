@@ -119,7 +119,7 @@ export function suggest(engine: Engine, prepared: PreparedSetup, request: BoxReq
   const total = ranking && !isBefore ? ranking.total : 0;
   const products = ranking ? resultsOn(engine, prepared, ranking, asked(lines), readRecord).slice(0, lines) : [];
   const withins = ranking && !isBefore && total > 0 && within > 0 ? withinOf(prepared, ranking, within) : [];
-  const leadsOn = ranking !== null && ranking.effects.some(({ what }) => what === 'redirect');
+  const leadsOn = ranking?.effects.some(({ what }) => what === 'redirect') === true;
 
   const items = (block: BoxBlock, at: BoxMoment): BoxBlockAnswer | null => {
     const head = { title: textIn(block.title, blockTexts[block.kind].title), column: block.column };

@@ -23,6 +23,8 @@ export type ToShop =
     readonly at: string;
     /** What is shown in place of the search, as long as the desk's screen is about it. */
     readonly page: ShopPage | null;
+    /** What the search box is held open with, as long as the desk's screen is about it; null where it is not. */
+    readonly box: string | null;
   };
 
 /** What a merchandiser does to a product where it stands in the window. */

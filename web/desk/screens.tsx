@@ -77,6 +77,10 @@ const routes: RouteObject[] = [
       { path: 'house-rules/:id', ...lazily(() => import('./screens/rules/HouseRuleScreen.tsx'), 'HouseRuleScreen') },
       { path: 'review', ...lazily(() => import('./screens/rules/Review.tsx'), 'Review') },
       { path: 'hiding', ...lazily(() => import('./screens/hiding/Hiding.tsx'), 'Hiding') },
+      {
+        path: 'search-box/:moment?',
+        ...lazily(() => import('./screens/box/SearchBoxScreen.tsx'), 'SearchBoxScreen'),
+      },
       { path: 'empty-shelf', ...lazily(() => import('./screens/EmptyShelf.tsx'), 'EmptyShelf') },
       { path: 'storefronts', ...lazily(() => import('./screens/storefronts/Storefronts.tsx'), 'Storefronts') },
       { path: 'drafts', ...lazily(() => import('./screens/drafts/Drafts.tsx'), 'Drafts') },

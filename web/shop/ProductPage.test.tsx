@@ -62,7 +62,7 @@ test('in the desk it is asked for by the draft', async () => {
   show(
     <ProductPage
       id="a"
-      desk={{ query: '', collection: '', draft: 'main', from: 'draft:main', turn: 1, at: '', page: null }}
+      desk={{ query: '', collection: '', draft: 'main', from: 'draft:main', turn: 1, at: '', page: null, box: null }}
       isReady
     />,
   );

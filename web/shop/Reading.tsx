@@ -1,7 +1,7 @@
 import { ArrowRight } from 'lucide-react';
 import { Link, useLocation } from 'react-router';
 import type { SearchAnswer } from '../../core/answer/answer.ts';
-import { addressOf } from './addresses.ts';
+import { addressOf, isElsewhere } from './addresses.ts';
 
 /** Collections that the search names: a way into them, above the products. */
 export function Collections({
@@ -57,6 +57,3 @@ export function Articles({ articles }: { readonly articles: SearchAnswer['articl
     </section>
   );
 }
-
-/** A link to another site opens there; what is on the shop's own site has a page here. */
-const isElsewhere = (link: string): boolean => /^([a-z]+:|\/\/)/i.test(link);

@@ -1,11 +1,11 @@
 import { useHref } from 'react-router';
+import { SearchBox } from './box/SearchBox.tsx';
 import { LanguageMenu } from './LanguageMenu.tsx';
-import { SearchBox } from './SearchBox.tsx';
 import type { Shopper } from './useShopper.ts';
 
 /** Above every page of the shop: its name, the languages it speaks, and the search box. */
 export function ShopHeader({ shopper }: { readonly shopper: Shopper }) {
-  const { desk, search, results, open, searchEverywhere, searchHere, chooseLanguage } = shopper;
+  const { desk, search, results, searchEverywhere, chooseLanguage } = shopper;
   const { data, error } = results;
   const home = useHref('/');
   return (
@@ -29,8 +29,14 @@ export function ShopHeader({ shopper }: { readonly shopper: Shopper }) {
       )}
       <SearchBox
         query={search.query}
-        search={searchHere}
-        open={({ familyId }) => open(familyId)}
+        language={search.language}
+        ways={{
+          search: shopper.searchHere,
+          searchWithin: shopper.searchWithin,
+          open: ({ familyId }) => shopper.open(familyId),
+          openCollection: shopper.openCollection,
+          openArticle: shopper.openArticle,
+        }}
         desk={desk.view}
         isInDesk={desk.isInDesk}
       />

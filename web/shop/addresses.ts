@@ -1,6 +1,9 @@
 import { useLocation } from 'react-router';
 import { idPattern } from '../../core/setup/setupRef.ts';
 
+/** Whether a link leads to another site, where it opens; what is on the shop's own site has a page here. */
+export const isElsewhere = (link: string): boolean => /^([a-z]+:|\/\/)/i.test(link);
+
 const places = { product: '/products/', article: '/articles/' } as const;
 export type PlaceKind = keyof typeof places;
 

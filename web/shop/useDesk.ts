@@ -22,6 +22,8 @@ export interface DeskView {
   readonly at: string;
   /** What is shown in place of the search. */
   readonly page: ShopPage | null;
+  /** What the search box is held open with; null where it is not. */
+  readonly box: string | null;
 }
 
 export const inDesk = window.parent !== window && new URLSearchParams(location.search).has('desk');
@@ -47,9 +49,9 @@ export function useDesk(): {
     if (!inDesk) return;
     const stop = listen<ToShop>(
       () => window.parent,
-      ({ query, collection, draft, from, turn, at, page }) => {
+      ({ query, collection, draft, from, turn, at, page, box }) => {
         setPlace({ ...placeNow(), draft });
-        setView({ query, collection, draft, from, turn, at, page });
+        setView({ query, collection, draft, from, turn, at, page, box });
       },
     );
     post(window.parent, { kind: 'ready' });

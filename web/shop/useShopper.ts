@@ -1,6 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
-import { addressOf, usePlaceShown } from './addresses.ts';
+import { addressOf, isElsewhere, usePlaceShown } from './addresses.ts';
+import { rememberSearch } from './box/recentSearches.ts';
 import { noteSearch } from './shopperLog.ts';
 import { useDesk } from './useDesk.ts';
 import { readAddress, type ShopperSearch, useResults, writeAddress } from './useResults.ts';
@@ -86,6 +87,7 @@ export function useShopper() {
   useEffect(() => {
     if (!data || isPlaceholderData) return;
     shown(data.query, data.total);
+    if (!desk.isInDesk && data.total > 0 && data.page === 1) rememberSearch(data.query);
     noteSearch({ ...search, query: data.query, page: data.page }, data.total, desk.isInDesk);
   }, [data, isPlaceholderData, shown]);
 
@@ -93,6 +95,16 @@ export function useShopper() {
     ...{ desk, search, place, isReady, results, go, open },
     searchEverywhere: (next: string) => searchIn(next, ''),
     searchHere: (next: string) => searchIn(next, collection),
+    /** Searches for products that have one value of a filter. */
+    searchWithin: (next: string, filter: string, value: string) => {
+      go({ ...begun(), query: next, collection, filters: { [filter]: [value] } });
+      desk.searched(next, collection);
+    },
+    /** An article's own page, or the page elsewhere that it stands for. */
+    openArticle: (id: string, link: string) => {
+      if (isElsewhere(link)) window.open(link, '_blank', 'noreferrer');
+      else void navigate(addressOf('article', id, addressFor(search)));
+    },
     openCollection: (id: string) => {
       go({ ...begun(), collection: id });
       desk.searched('', id);

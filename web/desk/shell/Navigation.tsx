@@ -39,7 +39,13 @@ const groups: readonly { readonly name: string; readonly places: readonly Place[
       { to: '/review', label: 'Review', parts: [] },
     ],
   },
-  { name: 'Shopfront', places: [{ to: '/empty-shelf', label: 'Empty shelf', parts: ['emptyShelf'] }] },
+  {
+    name: 'Shopfront',
+    places: [
+      { to: '/search-box', label: 'Search box', parts: ['searchBox'] },
+      { to: '/empty-shelf', label: 'Empty shelf', parts: ['emptyShelf'] },
+    ],
+  },
   {
     name: 'Watch',
     places: [

@@ -48,7 +48,7 @@ function useFrameSize(device: Device) {
  */
 export function ShopWindow({ isTold, isReady }: { readonly isTold: boolean; readonly isReady: boolean }) {
   const frame = useRef<HTMLIFrameElement>(null);
-  const { turn, other, at, page, device, total, setDevice, setTotal, fold } = useShopWindow();
+  const { turn, other, at, page, box, device, total, setDevice, setTotal, fold } = useShopWindow();
   const { storefront, draft } = usePlace();
   const from = other ?? nameOf({ storefront, draft });
   const live = nameOf(liveOf(storefront));
@@ -64,7 +64,7 @@ export function ShopWindow({ isTold, isReady }: { readonly isTold: boolean; read
     isTold
       ? {
           src: `/shop/${storefront}?${new URLSearchParams({ desk: '', q: query, collection })}`,
-          name: firstShow({ kind: 'show', query, collection, draft, from, turn, at, page }),
+          name: firstShow({ kind: 'show', query, collection, draft, from, turn, at, page, box }),
         }
       : { src: `/shop/${storefront}?desk` },
   );
@@ -96,8 +96,8 @@ export function ShopWindow({ isTold, isReady }: { readonly isTold: boolean; read
   );
   useEffect(() => {
     if (isTold && readied > 0 && frame.current?.contentWindow)
-      post(frame.current.contentWindow, { kind: 'show', query, collection, draft, from, turn, at, page });
-  }, [isTold, readied, query, collection, draft, from, turn, at, page]);
+      post(frame.current.contentWindow, { kind: 'show', query, collection, draft, from, turn, at, page, box });
+  }, [isTold, readied, query, collection, draft, from, turn, at, page, box]);
 
   return (
     <aside aria-label="Shop window" className="flex h-full flex-col bg-paper-deep px-4 pt-3 pb-4">

@@ -19,6 +19,9 @@ interface ShopWindowState {
   readonly yieldsRoom: boolean;
   /** What is shown in place of the trial search; null for the search. */
   readonly page: ShopPage | null;
+  /** What the search box is held open with; null where it is not. */
+  readonly box: string | null;
+  openBox(box: string | null): void;
   /** Shows a page of the shop's, or the search again. */
   visit(page: Omit<ShopPage, 'asked'> | null): void;
   yieldRoom(yieldsRoom: boolean): void;
@@ -50,6 +53,8 @@ export const useShopWindow = create<ShopWindowState>((set) => ({
   isInstead: false,
   yieldsRoom: false,
   page: null,
+  box: null,
+  openBox: (box) => set({ box }),
   visit: (page) => set((state) => ({ page: page && { ...page, asked: (state.page?.asked ?? 0) + 1 } })),
   yieldRoom: (yieldsRoom) => set({ yieldsRoom }),
   refresh: () => set(({ turn }) => ({ turn: turn + 1 })),

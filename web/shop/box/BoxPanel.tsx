@@ -1,0 +1,111 @@
+import type { UseComboboxGetItemPropsReturnValue, UseComboboxGetMenuPropsReturnValue } from 'downshift';
+import { useId } from 'react';
+import type { BoxAnswer } from '../../../core/suggest/boxAnswer.ts';
+import { BoxLine } from './BoxLine.tsx';
+import type { BoxItem, ShownBlock } from './boxItems.ts';
+
+interface Lines {
+  readonly items: readonly BoxItem[];
+  readonly highlightedIndex: number;
+  readonly answer: BoxAnswer | undefined;
+  readonly typed: string;
+  itemProps(options: { readonly item: BoxItem; readonly index: number }): UseComboboxGetItemPropsReturnValue;
+}
+
+/** What hangs under the box: its blocks in columns, and the way to all results. */
+export function BoxPanel({
+  menu,
+  columns,
+  all,
+  isHanging,
+  isFull,
+  forget,
+  ...lines
+}: Lines & {
+  readonly menu: UseComboboxGetMenuPropsReturnValue;
+  readonly columns: readonly (readonly ShownBlock[])[];
+  readonly all: BoxItem | null;
+  readonly isHanging: boolean;
+  /** Whether it takes the whole window, as on a phone. */
+  readonly isFull: boolean;
+  /** Forgets what was searched for before; null where nothing is kept. */
+  readonly forget: (() => void) | null;
+}) {
+  const { answer, typed } = lines;
+  const isWide = !isFull && columns.length > 1;
+  const place = isFull
+    ? 'mt-2'
+    : `absolute top-full z-30 mt-1.5 rounded-xl border border-line bg-surface shadow-xl ${
+        answer?.wide === 'page' ? 'right-0 w-[min(760px,calc(100vw-2rem))] min-w-full' : 'inset-x-0'
+      }`;
+  return (
+    <div hidden={!isHanging} className={place}>
+      <div {...menu} className={isWide ? 'flex max-h-[70vh] overflow-y-auto' : 'max-h-[70vh] overflow-y-auto'}>
+        {columns.map((blocks, at) => (
+          <div
+            // biome-ignore lint/suspicious/noArrayIndexKey: a column is known by its place
+            key={at}
+            role="presentation"
+            className={`min-w-0 p-2 ${isWide ? `${at === columns.length - 1 ? 'flex-[1.6]' : 'flex-1'} [&+&]:border-line [&+&]:border-l` : ''}`}
+          >
+            {blocks.map((block) => (
+              <Block key={block.kind} block={block} {...lines} forget={block.kind === 'recent' ? forget : null} />
+            ))}
+            {all && at === columns.length - 1 && <Line item={all} {...lines} />}
+          </div>
+        ))}
+      </div>
+      {typed !== '' && answer?.moment === 'nothing' && columns.length === 0 && (
+        <p className="p-3 text-soft">Nothing found.</p>
+      )}
+    </div>
+  );
+}
+
+function Block({
+  block,
+  forget,
+  ...lines
+}: Lines & { readonly block: ShownBlock; readonly forget: (() => void) | null }) {
+  const id = useId();
+  return (
+    // biome-ignore lint/a11y/useSemanticElements: a group of options within a list box has no element of its own
+    <div role="group" aria-labelledby={block.title ? id : undefined} className="py-1">
+      <div role="presentation" className="flex items-baseline">
+        {block.title && (
+          <span id={id} className="px-2 py-0.5 text-[12.5px] text-soft">
+            {block.title}
+          </span>
+        )}
+        {forget && (
+          <button
+            type="button"
+            className="ml-auto min-h-6 px-2 text-[12.5px] text-soft underline hover:text-ink"
+            onMouseDown={(event) => event.preventDefault()}
+            onClick={forget}
+          >
+            Forget these
+          </button>
+        )}
+      </div>
+      {block.text && <p className="max-w-prose whitespace-pre-line break-words px-2 py-1 font-shop">{block.text}</p>}
+      {block.items.map((item) => (
+        <Line key={item.key} item={item} {...lines} />
+      ))}
+    </div>
+  );
+}
+
+function Line({ item, items, highlightedIndex, answer, typed, itemProps }: Lines & { readonly item: BoxItem }) {
+  const index = items.indexOf(item);
+  return (
+    <div
+      {...itemProps({ item, index })}
+      className={`flex min-h-8 cursor-default items-center gap-2.5 rounded-lg px-2 py-1 ${
+        index === highlightedIndex ? 'bg-press-soft' : 'hover:bg-paper'
+      }`}
+    >
+      <BoxLine item={item} typed={typed} marks={answer?.marks ?? true} line={answer?.line ?? []} />
+    </div>
+  );
+}

@@ -1,0 +1,213 @@
+import { useCombobox } from 'downshift';
+import { ArrowLeft, Search, X } from 'lucide-react';
+import { useEffect, useMemo, useState } from 'react';
+import type { Result } from '../../../core/answer/answer.ts';
+import { longestQuery } from '../../../core/query/readUnits.ts';
+import { useMedia } from '../../look/useMedia.ts';
+import { openedBesides } from '../shopperLog.ts';
+import type { DeskView } from '../useDesk.ts';
+import { BoxPanel } from './BoxPanel.tsx';
+import { type BoxItem, shownBlocks } from './boxItems.ts';
+import { forgetSearches, recentSearches } from './recentSearches.ts';
+import { useBox } from './useBox.ts';
+
+/** Below it the open box takes the whole window. */
+const phone = matchMedia('(max-width: 499px)');
+
+/** Where the lines of the box lead. */
+export interface BoxWays {
+  search(query: string): void;
+  searchWithin(query: string, filter: string, value: string): void;
+  open(product: Result): void;
+  openCollection(id: string): void;
+  openArticle(id: string, link: string): void;
+}
+
+/**
+ * The shop's search box: what is searched often before anything is typed, and while it is what it may go on to, products and
+ * places to look in. The arrows go through the lines, enter takes the one that is marked, or searches for what was typed.
+ */
+export function SearchBox({
+  query,
+  language,
+  ways,
+  desk,
+  isInDesk,
+}: {
+  readonly query: string;
+  readonly language: string;
+  readonly ways: BoxWays;
+  readonly desk: DeskView | null;
+  readonly isInDesk: boolean;
+}) {
+  /** Held open by the desk, with a text of its own. */
+  const held = desk?.box ?? null;
+  const [text, setText] = useState(query);
+  useEffect(() => setText(held ?? query), [held, query]);
+  const [hasFocus, setFocus] = useState(false);
+  const [recent, setRecent] = useState<readonly string[]>([]);
+  const isPhone = useMedia(phone);
+  const { data } = useBox(text, { isOpen: hasFocus || held !== null, desk, isInDesk, language });
+  const typed = text.trim();
+  const isShown = data !== undefined && (typed === '' || typed.length >= data.letters);
+  const { columns, all } = useMemo(
+    () => (isShown ? shownBlocks(data, typed === '' ? recent : []) : { columns: [], all: null }),
+    [data, isShown, recent, typed],
+  );
+  const items = useMemo<readonly BoxItem[]>(
+    () => [...columns.flat().flatMap((block) => block.items), ...(all ? [all] : [])],
+    [columns, all],
+  );
+
+  const choose = (item: BoxItem): void => {
+    switch (item.what) {
+      case 'search':
+        ways.search(item.text);
+        break;
+      case 'within':
+        ways.searchWithin(typed, item.filter, item.value);
+        break;
+      case 'product':
+        ways.open(item.card);
+        openedBesides(item.card.familyId);
+        break;
+      case 'collection':
+        ways.openCollection(item.id);
+        break;
+      case 'article':
+        ways.openArticle(item.id, item.link);
+        break;
+      case 'all':
+        ways.search(typed);
+    }
+  };
+  const box = useCombobox<BoxItem>({
+    items: items as BoxItem[],
+    inputValue: text,
+    // What is chosen leads somewhere: nothing stays chosen, and what was typed stays as it is.
+    selectedItem: null,
+    itemToString: () => text,
+    itemToKey: (item) => item?.key ?? '',
+    stateReducer: (state, { type, changes }) => {
+      switch (type) {
+        case useCombobox.stateChangeTypes.InputKeyDownEnter:
+        case useCombobox.stateChangeTypes.ItemClick:
+          return { ...changes, inputValue: state.inputValue };
+        // A click into the open box leaves it open.
+        case useCombobox.stateChangeTypes.InputClick:
+          return { ...changes, isOpen: true };
+        case useCombobox.stateChangeTypes.InputBlur:
+          return { ...changes, inputValue: state.inputValue, selectedItem: null };
+        default:
+          return changes;
+      }
+    },
+    onSelectedItemChange: ({ selectedItem }) => {
+      if (!selectedItem) return;
+      leave();
+      choose(selectedItem);
+    },
+  });
+  const { isOpen, highlightedIndex, getInputProps, getMenuProps, getItemProps, getLabelProps, closeMenu } = box;
+  const input = useMemo(() => ({ current: null as HTMLInputElement | null }), []);
+  const leave = (): void => {
+    closeMenu();
+    setFocus(false);
+    input.current?.blur();
+  };
+  const hasLines = items.length > 0 || columns.length > 0;
+  const isHanging = (isOpen || held !== null) && isShown && hasLines;
+  const isFull = isPhone && hasFocus;
+  return (
+    <search
+      className={isFull ? 'fixed inset-0 z-40 flex flex-col overflow-y-auto bg-surface p-3' : 'relative min-w-0 flex-1'}
+    >
+      <form
+        className="flex items-center gap-2 rounded-full border border-line bg-paper px-3.5 py-1.5 has-[input:focus-visible]:outline-2 has-[input:focus-visible]:outline-press has-[input:focus-visible]:outline-offset-2"
+        onSubmit={(event) => {
+          event.preventDefault();
+          leave();
+          ways.search(text);
+        }}
+      >
+        {isFull && (
+          <button type="button" aria-label="Back" className="grid size-6 place-items-center" onClick={leave}>
+            <ArrowLeft size={17} aria-hidden />
+          </button>
+        )}
+        {/* biome-ignore lint/a11y/noLabelWithoutControl: the box's own label, by its id */}
+        <label {...getLabelProps()} className="sr-only">
+          Search the shop
+        </label>
+        <input
+          {...getInputProps({
+            ref: (element: HTMLInputElement | null) => {
+              input.current = element;
+            },
+            onFocus: () => {
+              setFocus(true);
+              setRecent(isInDesk ? [] : recentSearches());
+              box.openMenu();
+            },
+            onBlur: () => setFocus(false),
+            // Said at once, since a letter may be typed before the next is drawn.
+            onChange: (event) => setText((event.target as HTMLInputElement).value),
+            onKeyDown: (event) => {
+              if (event.key !== 'Enter' || (isOpen && highlightedIndex >= 0)) return;
+              // Without a line that is marked, the form is sent.
+              (event.nativeEvent as KeyboardEvent & { preventDownshiftDefault?: boolean }).preventDownshiftDefault =
+                true;
+            },
+          })}
+          type="search"
+          placeholder={data?.placeholder ?? 'Search the shop'}
+          autoComplete="off"
+          enterKeyHint="search"
+          className="min-w-0 flex-1 bg-transparent outline-none placeholder:text-soft [&::-webkit-search-cancel-button]:hidden"
+          maxLength={longestQuery}
+        />
+        {text !== '' && hasFocus && (
+          <button
+            type="button"
+            aria-label="Empty the search box"
+            className="grid size-6 place-items-center text-soft hover:text-ink"
+            onMouseDown={(event) => event.preventDefault()}
+            onClick={() => {
+              setText('');
+              input.current?.focus();
+            }}
+          >
+            <X size={15} aria-hidden />
+          </button>
+        )}
+        <button
+          type="submit"
+          aria-label="Search"
+          className="grid size-6 place-items-center text-soft hover:text-ink"
+          onMouseDown={(event) => event.preventDefault()}
+        >
+          <Search size={17} aria-hidden />
+        </button>
+      </form>
+      <BoxPanel
+        menu={getMenuProps({ 'aria-label': 'What the search may go on to' })}
+        itemProps={getItemProps}
+        {...{ columns, all, items, typed, highlightedIndex }}
+        answer={data}
+        isHanging={isHanging}
+        isFull={isFull}
+        forget={
+          typed === '' && recent.length > 0
+            ? () => {
+                forgetSearches();
+                setRecent([]);
+              }
+            : null
+        }
+      />
+      <p role="status" className="sr-only">
+        {isHanging && typed !== '' && items.length === 0 && data?.moment === 'nothing' && 'Nothing found.'}
+      </p>
+    </search>
+  );
+}
