@@ -10,6 +10,7 @@ import { products } from './parts/products.ts';
 import { relevance } from './parts/relevance.ts';
 import { searchBox } from './parts/searchBox.ts';
 import { storefront } from './parts/storefront.ts';
+import { suggestedSearches } from './parts/suggestedSearches.ts';
 import { valueGroups } from './parts/valueGroups.ts';
 import { vocabulary } from './parts/vocabulary.ts';
 import type { PartDefinition } from './terms/part.ts';
@@ -26,6 +27,7 @@ export const registry = {
   houseRules,
   hiding,
   searchBox,
+  suggestedSearches,
   emptyShelf,
   products,
   content,

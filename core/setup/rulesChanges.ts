@@ -5,9 +5,11 @@ import { freeKey } from './freeKey.ts';
 import { hidingKey } from './hidingKey.ts';
 import { idFor } from './idFor.ts';
 import type { Hiding } from './parts/hiding.ts';
+import type { SuggestedSearch } from './parts/suggestedSearches.ts';
 import type { SetupPart } from './registry.ts';
 import type { ReadRule } from './rulesCsv.ts';
 import type { Setup } from './schema.ts';
+import { suggestionKey } from './suggestionKey.ts';
 import type { NamesForChanges } from './terms/part.ts';
 import type { EntryEdit } from './withEntry.ts';
 
@@ -26,6 +28,7 @@ export interface RulesChanges {
 /** The key an entry stands under: its own, or one made of what it is called. */
 function keyFor(part: SetupPart, key: string, value: Readonly<Record<string, unknown>>, taken: object): string {
   if (part === 'hiding') return hidingKey(value as Hiding);
+  if (part === 'suggestedSearches') return suggestionKey(value as SuggestedSearch);
   if (key !== '') return key;
   return freeKey(
     taken,

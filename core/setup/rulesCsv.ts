@@ -4,7 +4,7 @@ import { writeCsv } from '../catalog/writeCsv.ts';
 import type { Setup } from './schema.ts';
 
 /** The parts that go out to files and come in from them, one entry a row. */
-export const ruleParts = ['plans', 'houseRules', 'hiding'] as const;
+export const ruleParts = ['plans', 'houseRules', 'hiding', 'suggestedSearches'] as const;
 export type RulePart = (typeof ruleParts)[number];
 
 /** How a field is written in a cell. */
@@ -55,6 +55,10 @@ export const ruleFields: Readonly<Record<RulePart, Readonly<Record<string, CellK
     notIndexed: 'switch',
     ...about,
   },
+  suggestedSearches: {
+    ...{ what: 'text', text: 'text', on: 'switch', priority: 'number', always: 'switch' },
+    ...span,
+  },
 };
 
 /** Fields that an entry must have: what they are where a row says nothing of them. */
@@ -62,6 +66,7 @@ const needed: Readonly<Record<RulePart, Readonly<Record<string, unknown>>>> = {
   plans: { on: true, searches: [], pins: [], pulls: [] },
   houseRules: { on: true },
   hiding: {},
+  suggestedSearches: { what: 'offer' },
 };
 
 /** A value as a cell; empty where there is none. */

@@ -1,5 +1,5 @@
 /** Entries of one block, of which the best is kept beside. */
-export const blockSize = 64;
+const blockSize = 64;
 
 /** The best score of each block of entries. Cost: a pass. */
 export function blockBests(scores: Float64Array): Float64Array {

@@ -17,7 +17,7 @@ const mostCounted = 2_000_000;
 const half = 20;
 
 /** A phrase from the catalog counts less than 1: what any shopper searched for lately goes before it. */
-export const catalogWeight = (products: number): number => products / (products + half);
+const catalogWeight = (products: number): number => products / (products + half);
 
 const spaces = /\s+/;
 

@@ -9,7 +9,7 @@ import { rank, understand } from '../search/rank.ts';
 const mostRemembered = 20_000;
 const remembered = new WeakMap<PreparedSetup, Map<string, boolean>>();
 
-/** Whether a search leads to results just as it is: no word dropped, corrected or left out. */
+/** Whether a search leads to results just as it is, no word dropped, corrected or left out, or is sent elsewhere. */
 export function findsSomething(engine: Engine, prepared: PreparedSetup, query: string): boolean {
   const known = remembered.get(prepared) ?? new Map<string, boolean>();
   if (known.size >= mostRemembered) known.clear();
@@ -24,7 +24,8 @@ export function findsSomething(engine: Engine, prepared: PreparedSetup, query: s
 /** By the whole search. Cost: that of a search without cards. */
 function isFound(engine: Engine, prepared: PreparedSetup, query: string): boolean {
   const request = { query, filters: {}, page: 1, limit: 1 };
-  const { total, dropped, words } = rank(engine, prepared, request, 1);
+  const { total, dropped, words, effects } = rank(engine, prepared, request, 1);
+  if (effects.some(({ what }) => what === 'redirect')) return true;
   return (
     total > 0 && dropped.length === 0 && words.every(({ expansions }) => expansions.some(({ how }) => !isGuess(how)))
   );

@@ -15,7 +15,7 @@ export interface FadedSearch {
 /** Days after which a search counts half. */
 export const halfLifeDays = 60;
 /** Fewest visits: what only one shopper typed may say who it was. */
-export const fewestSessions = 2;
+const fewestSessions = 2;
 
 /** What a click and a purchase count, a search counting 1. */
 const clickWeight = 2;

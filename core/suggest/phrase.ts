@@ -14,8 +14,8 @@ export interface Phrase {
 }
 
 /** Longest search offered, in characters, and most words of one. */
-export const longestPhrase = 60;
-export const mostPhraseWords = 8;
+const longestPhrase = 60;
+const mostPhraseWords = 8;
 /** Searches kept for one storefront: those that count most. */
 export const mostPhrases = 250_000;
 
@@ -26,7 +26,7 @@ const longNumber = /\p{N}(?:[\s().+/-]*\p{N}){6,}/u;
 const address = /\S@\S|https?:|www\./i;
 
 /** Whether a search may hold what is nobody's business: an address, a telephone or an order number. */
-export const isPersonal = (text: string): boolean => address.test(text) || longNumber.test(fold(text));
+const isPersonal = (text: string): boolean => address.test(text) || longNumber.test(fold(text));
 
 /** Whether a text can be offered as a search at all. */
 export function canBeOffered(text: string): boolean {

@@ -6,12 +6,13 @@ import type { Engine, PreparedSetup } from '../search/prepareSetup.ts';
 import { type Ranking, rank, type SearchRequest } from '../search/rank.ts';
 import { contentFound, emptyShelf, type RecordReader, resultsOn } from '../search/search.ts';
 import type { BoxBlock } from '../setup/parts/searchBox.ts';
-import { type BoxMoment, blockTexts } from '../setup/terms/boxTerms.ts';
+import { type BoxMoment, blockTexts, mostLines } from '../setup/terms/boxTerms.ts';
 import type { Language } from '../text/languages.ts';
 import type { BoxAnswer, BoxBlockAnswer, Suggestion } from './boxAnswer.ts';
-import type { Completion, Completions } from './completions.ts';
+import { type Completion, type Completions, typedAs } from './completions.ts';
 import { findsSomething } from './findsSomething.ts';
 import { lookIn, mostLookedAt } from './lookIn.ts';
+import { ownSearches } from './ownSearches.ts';
 import { wordsOfPhrase } from './phrase.ts';
 
 /** What the box is asked while a shopper is in it. */
@@ -52,17 +53,25 @@ function offered(
     if (mistakes > mistakesNow && found.length > 0) break;
     mistakesNow = mistakes;
     const { text, searches, products } = completions.phrase(number);
-    if (!findsSomething(engine, prepared, text)) continue;
+    if (isNever(prepared, text) || !findsSomething(engine, prepared, text)) continue;
     found.push({ text, why: { from: searches > 0 ? 'log' : 'catalog', searches, products, mistakes } });
   }
   return found;
 }
 
-/** Searches that somebody chose, without those that find nothing. */
-const chosen = (engine: Engine, prepared: PreparedSetup, searches: readonly string[]): Suggestion[] =>
-  searches
-    .filter((text) => findsSomething(engine, prepared, text))
-    .map((text) => ({ text, why: { from: 'setup', searches: 0, products: 0, mistakes: 0 } }));
+const isNever = ({ setup, when }: PreparedSetup, text: string): boolean =>
+  ownSearches(setup.suggestedSearches, when).isNever(text);
+
+/** Searches that somebody chose, the first few that lead to something; of a long list only so many are looked at. */
+function chosen(engine: Engine, prepared: PreparedSetup, searches: readonly string[]): Suggestion[] {
+  const found: Suggestion[] = [];
+  for (const text of searches.slice(0, mostTried)) {
+    if (found.length >= mostLines) break;
+    if (isNever(prepared, text) || !findsSomething(engine, prepared, text)) continue;
+    found.push({ text, why: { from: 'setup', searches: 0, products: 0, mistakes: 0 } });
+  }
+  return found;
+}
 
 /** Some searches, the same words in another order or case once. */
 function eachOnce(suggestions: readonly Suggestion[], most: number): Suggestion[] {
@@ -96,6 +105,7 @@ export function suggest(engine: Engine, prepared: PreparedSetup, request: BoxReq
   const { completions, content, readRecord } = sources;
   const { searchBox, storefront, emptyShelf: shelf } = prepared.setup;
   const { shape } = searchBox;
+  const chosenList = ownSearches(prepared.setup.suggestedSearches, prepared.when);
   const typed = request.typed.trim();
   const language = request.language ?? storefront.languages.list[0] ?? engine.snapshot.language;
   const textIn = (texts: Readonly<Record<string, string | undefined>> | undefined, usual: string): string =>
@@ -129,17 +139,18 @@ export function suggest(engine: Engine, prepared: PreparedSetup, request: BoxReq
         return { kind: block.kind, ...head, most: block.most };
       case 'suggestions': {
         const candidates = completions?.complete(request.typed) ?? [];
-        const list = completions
-          ? filled(offered(engine, prepared, { candidates, completions, most: block.most }))
-          : null;
+        const chosenHere = chosen(engine, prepared, chosenList.matching(typedAs(request.typed)));
+        const others = completions ? offered(engine, prepared, { candidates, completions, most: block.most }) : [];
+        const list = filled(eachOnce([...chosenHere, ...others], block.most));
         return list && { kind: block.kind, ...head, items: list };
       }
       case 'popular': {
-        const own = at === 'nothing' ? chosen(engine, prepared, shelf.content.searches) : [];
+        const ofShelf = at === 'nothing' ? shelf.content.searches : [];
+        const chosenHere = chosen(engine, prepared, [...ofShelf, ...chosenList.always]);
         const most = completions
           ? offered(engine, prepared, { candidates: completions.best(), completions, most: block.most })
           : [];
-        const list = filled(eachOnce([...own, ...most], block.most));
+        const list = filled(eachOnce([...chosenHere, ...most], block.most));
         return list && { kind: block.kind, ...head, items: list };
       }
       case 'lookIn': {

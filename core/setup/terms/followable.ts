@@ -9,6 +9,7 @@ export const followable = {
   houseRules: 'House rules',
   hiding: 'Hidden products and tags',
   searchBox: 'Settings of the search box',
+  suggestedSearches: 'Suggested searches',
   emptyShelf: 'Settings of the empty shelf',
   products: 'Decisions about products',
   content: 'Decisions about articles and collections',

@@ -10,6 +10,7 @@ export const partNames = {
   houseRules: 'House rules',
   hiding: 'Hiding',
   searchBox: 'Search box',
+  suggestedSearches: 'Suggested searches',
   emptyShelf: 'Empty shelf',
   products: 'Catalog',
   content: 'Other content',

@@ -19,7 +19,7 @@ const partsOfScreens: readonly (readonly [path: string, parts: readonly Followab
   ['/plans', ['plans']],
   ['/house-rules', ['houseRules']],
   ['/hiding', ['hiding', 'houseRules']],
-  ['/search-box', ['searchBox']],
+  ['/search-box', ['searchBox', 'suggestedSearches']],
   ['/empty-shelf', ['emptyShelf']],
 ];
 

@@ -42,7 +42,7 @@ const groups: readonly { readonly name: string; readonly places: readonly Place[
   {
     name: 'Shopfront',
     places: [
-      { to: '/search-box', label: 'Search box', parts: ['searchBox'] },
+      { to: '/search-box', label: 'Search box', parts: ['searchBox', 'suggestedSearches'] },
       { to: '/empty-shelf', label: 'Empty shelf', parts: ['emptyShelf'] },
     ],
   },

@@ -8,6 +8,7 @@ const texts: Readonly<Record<RulePart, { readonly file: string; readonly title: 
   plans: { file: 'shelf-plans', title: 'Shelf plans from a file' },
   houseRules: { file: 'house-rules', title: 'House rules from a file' },
   hiding: { file: 'hiding', title: 'Hidings from a file' },
+  suggestedSearches: { file: 'suggested-searches', title: 'Suggested searches from a file' },
 };
 
 /** Plans, house rules or hidings to a file and from one: CSV for spreadsheets, or JSON as a setup has them. */

@@ -6,10 +6,13 @@ import { TextField } from '../../parts/Controls.tsx';
 import { PageTabs } from '../../parts/PageTabs.tsx';
 import { ScreenHead } from '../../parts/Screen.tsx';
 import { useChanged } from '../../state/changed.ts';
+import { useDeskState } from '../../state/deskState.ts';
 import { useShopWindow } from '../../state/shopWindow.ts';
 import { useTrial } from '../../state/trial.ts';
 import { BoxShape } from './BoxShape.tsx';
 import { MomentBlocks } from './MomentBlocks.tsx';
+import { Offered } from './Offered.tsx';
+import { SuggestedSearches } from './SuggestedSearches.tsx';
 
 const addresses: Readonly<Record<BoxMoment, string>> = {
   before: '/search-box',
@@ -24,8 +27,10 @@ const begun = 3;
 /** Shopfront: what hangs under the search box, at each of its three moments, with the box open beside it. */
 export function SearchBoxScreen() {
   const { moment: named } = useParams();
+  const isList = named === 'suggested';
   const moment = boxMoments.find((each) => each === named) ?? 'before';
   const isChanged = useChanged('searchBox');
+  const { changes } = useDeskState();
   const trial = useTrial((state) => state.query);
   const [typed, setTyped] = useState({ typing: trial.slice(0, begun) || 'pap', nothing: hopeless });
   const shown = moment === 'before' ? '' : typed[moment];
@@ -41,11 +46,14 @@ export function SearchBoxScreen() {
       </ScreenHead>
       <PageTabs
         label="Moments of the search box"
-        pages={boxMoments.map((each) => ({
-          to: addresses[each],
-          label: momentNames[each],
-          isChanged: isChanged(each),
-        }))}
+        pages={[
+          ...boxMoments.map((each) => ({ to: addresses[each], label: momentNames[each], isChanged: isChanged(each) })),
+          {
+            to: '/search-box/suggested',
+            label: 'Suggested searches',
+            isChanged: changes.some(({ part }) => part === 'suggestedSearches'),
+          },
+        ]}
       />
       {moment !== 'before' && (
         <p className="mb-3 flex flex-wrap items-center gap-2 text-[13px]">
@@ -59,8 +67,15 @@ export function SearchBoxScreen() {
           <span className="text-soft">Or type into the box in the shop window.</span>
         </p>
       )}
-      <MomentBlocks key={moment} moment={moment} />
-      <BoxShape />
+      {isList ? (
+        <SuggestedSearches />
+      ) : (
+        <>
+          <MomentBlocks key={moment} moment={moment} />
+          {moment !== 'nothing' && <Offered typed={shown} />}
+          <BoxShape />
+        </>
+      )}
     </>
   );
 }

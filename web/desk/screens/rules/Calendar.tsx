@@ -17,7 +17,7 @@ const monthsShown = 12;
 const mostRows = 60;
 
 type Dated = Span & { readonly on?: boolean };
-const datedParts = ['plans', 'houseRules', 'hiding', 'content'] as const;
+const datedParts = ['plans', 'houseRules', 'hiding', 'content', 'suggestedSearches'] as const;
 
 /** First days of the months drawn, and of the one after them, in days since 1970. */
 function monthsFrom(today: number): number[] {

@@ -11,13 +11,14 @@ export interface Names {
 
 /** What a rule is called, with what it is. */
 export function ruleName(
-  { part, key }: Pick<RuleRef, 'key'> & { readonly part: RuleRef['part'] | 'content' },
+  { part, key }: Pick<RuleRef, 'key'> & { readonly part: RuleRef['part'] | 'content' | 'suggestedSearches' },
   { setup, titleOf }: Pick<Names, 'setup' | 'titleOf'>,
 ): string {
   if (part === 'content') {
     const item = setup.content[key];
     return `Collection “${item?.what === 'collection' ? (item.title ?? item.id) : key}”`;
   }
+  if (part === 'suggestedSearches') return `Suggested search “${setup.suggestedSearches[key]?.text ?? key}”`;
   if (part === 'plans') return `Shelf plan “${setup.plans[key]?.name ?? key}”`;
   if (part === 'houseRules') return `House rule “${setup.houseRules[key]?.name ?? key}”`;
   const hiding = setup.hiding[key];
@@ -27,13 +28,14 @@ export function ruleName(
 
 /** Where a rule is changed. */
 export function ruleAddress(
-  { part, key }: Pick<RuleRef, 'key'> & { readonly part: RuleRef['part'] | 'content' },
+  { part, key }: Pick<RuleRef, 'key'> & { readonly part: RuleRef['part'] | 'content' | 'suggestedSearches' },
   { content }: Pick<Setup, 'content'>,
 ): string {
   if (part === 'content') {
     const item = content[key];
     return item?.what === 'collection' ? `/content/collections/${encodeURIComponent(item.id)}` : '/content';
   }
+  if (part === 'suggestedSearches') return '/search-box/suggested';
   if (part === 'hiding') return '/hiding';
   return `/${part === 'plans' ? 'plans' : 'house-rules'}/${encodeURIComponent(key)}`;
 }
