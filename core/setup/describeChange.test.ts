@@ -118,10 +118,69 @@ describe('relevance in words', () => {
 
 describe('the empty shelf, the storefront and plans in words', () => {
   const shelf = { message: 'Sorry', searches: ['ink'], products: ['a'] };
+  const block = (kind: string, more: object = {}) => ({ kind, on: true, most: 5, column: 1, ...more });
+  const shape = { wide: 'page', letters: 2, line: ['picture'], marks: true, allResults: true };
+  const offer = { what: 'offer', text: 'ink', on: true, priority: 50 };
   test.each([
     ['emptyShelf', 'content', shelf, { ...shelf, message: 'Oh' }, ['The empty shelf has a new message']],
     ['emptyShelf', 'content', shelf, { ...shelf, searches: [] }, ['The empty shelf suggests: none']],
     ['emptyShelf', 'content', shelf, { ...shelf, products: ['b', 'a'] }, ['The empty shelf shows 2 chosen products']],
+    [
+      'searchBox',
+      'typing',
+      { blocks: [block('suggestions'), block('products', { column: 2 })] },
+      { blocks: [block('products', { on: false, most: 3, title: { en: 'Goods' } }), block('suggestions')] },
+      [
+        'The search box, while typing: Products do not show',
+        'The search box, while typing: Products, up to 3',
+        'The search box, while typing: Products stand in column 1',
+        'The search box, while typing: Products are headed “Goods”',
+        'The search box, while typing: the order is Products, Suggestions',
+      ],
+    ],
+    [
+      'searchBox',
+      'shape',
+      shape,
+      {
+        ...shape,
+        wide: 'box',
+        letters: 1,
+        line: ['price'],
+        marks: false,
+        allResults: false,
+        placeholder: { en: 'Find' },
+      },
+      [
+        'What hangs under the search box is as wide as the box',
+        'The search box suggests from the first letter on',
+        'The empty search box says “Find”',
+        'A product’s line in the box shows price',
+        'The search box does not mark what was typed',
+        'The search box does not lead to all results',
+      ],
+    ],
+    ['suggestedSearches', 'offer:ink', null, offer, ['The search “ink” is suggested']],
+    [
+      'suggestedSearches',
+      'offer:ink',
+      offer,
+      { ...offer, on: false, priority: 7, always: true, until: '2026-12-24' },
+      [
+        'The search “ink” is not suggested for now',
+        'The search “ink” is suggested with priority 7',
+        'The search “ink” is suggested before typing too',
+        'The search “ink” is suggested until 2026-12-24',
+      ],
+    ],
+    ['suggestedSearches', 'offer:ink', offer, null, ['The search “ink” is no longer suggested']],
+    [
+      'suggestedSearches',
+      'never:sale',
+      { what: 'never', text: 'sale' },
+      null,
+      ['Searches with “sale” are offered again'],
+    ],
     [
       'storefront',
       'shop',

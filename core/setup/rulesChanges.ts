@@ -28,7 +28,8 @@ export interface RulesChanges {
 /** The key an entry stands under: its own, or one made of what it is called. */
 function keyFor(part: SetupPart, key: string, value: Readonly<Record<string, unknown>>, taken: object): string {
   if (part === 'hiding') return hidingKey(value as Hiding);
-  if (part === 'suggestedSearches') return suggestionKey(value as SuggestedSearch);
+  if (part === 'suggestedSearches')
+    return suggestionKey({ ...(value as SuggestedSearch), text: String(value.text ?? '') });
   if (key !== '') return key;
   return freeKey(
     taken,

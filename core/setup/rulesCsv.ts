@@ -2,6 +2,7 @@ import { asList, listIn } from '../base/listCell.ts';
 import { copyNamed, own } from '../base/named.ts';
 import { writeCsv } from '../catalog/writeCsv.ts';
 import type { Setup } from './schema.ts';
+import { usualPriority } from './terms/suggestionTerms.ts';
 
 /** The parts that go out to files and come in from them, one entry a row. */
 export const ruleParts = ['plans', 'houseRules', 'hiding', 'suggestedSearches'] as const;
@@ -158,6 +159,10 @@ function valueIn(kind: CellKind, text: string): unknown {
   }
 }
 
+/** What a row leaves out that its kind of entry has to say. */
+const usualOf = (part: RulePart, { what }: Readonly<Record<string, unknown>>): Readonly<Record<string, unknown>> =>
+  part === 'suggestedSearches' && what === 'offer' ? { on: true, priority: usualPriority } : {};
+
 export type ReadRule =
   | { readonly key: string; readonly value: Readonly<Record<string, unknown>> }
   | { readonly refusal: string };
@@ -176,5 +181,5 @@ export function readRuleRow(part: RulePart, cells: Readonly<Record<string, strin
       throw error;
     }
   }
-  return { key: own(cells, 'key')?.trim() ?? '', value: { ...value } };
+  return { key: own(cells, 'key')?.trim() ?? '', value: { ...usualOf(part, value), ...value } };
 }

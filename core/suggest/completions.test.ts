@@ -49,6 +49,15 @@ describe('what a search may go on to', () => {
     expect(texts(brushes, 'round b')).toEqual(['round brushes']);
     expect([...brushes.best()]).toHaveLength(1);
   });
+  test('is shown once whether two words are written as one or apart', () => {
+    const books = open(
+      phrase('sketchbook', 30),
+      phrase('sketch book', 20),
+      phrase('a4 sketch book', 5),
+      phrase('A4 sketchbook', 3),
+    );
+    expect(texts(books, 'ske')).toEqual(['sketchbook', 'a4 sketch book']);
+  });
   test('that counts alike stands by its letters', () => {
     expect(texts(open(phrase('ink red', 1), phrase('ink blue', 1)), 'ink')).toEqual(['ink blue', 'ink red']);
   });
@@ -76,7 +85,9 @@ test.each([
 
 test('agrees with the obvious way over random phrases and beginnings, with slips', () => {
   const parts =
-    'brush brushes brusk ink inks inky pen pens pencil paper papers pap blue bluer red reed set of 2 a4'.split(' ');
+    'brush brushes brusk ink inks inky pen pens pencil paper papers pap blue bluer red reed set of 2 a4 penset pens et'.split(
+      ' ',
+    );
   let offered = 0;
   for (let seed = 1; seed <= 14; seed++) {
     const random = seededRandom(seed);

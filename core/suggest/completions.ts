@@ -9,7 +9,7 @@ import { mostPhrases, type Phrase, wordsOfPhrase } from './phrase.ts';
  *
  * - one item a phrase, in ascending order of its words (`wordsOfPhrase`): `words` and `shown` (string tables), `weight`,
  *   `searches`, `products`, and `group`, the number of the phrase that stands for all those of the same words in other
- *   forms or another order: the one that counts most;
+ *   forms, in another order, or joined: the one that counts most;
  * - one item an entry, which is a word of a phrase with all that follows it, in ascending order of that text: `entry.phrase`,
  *   `entry.at` (the unit of `words.text` at which it begins) and `entry.score`; `block.best` has the best score of each
  *   `blockSize` entries.
@@ -65,14 +65,14 @@ export function buildCompletions(phrases: Iterable<Phrase>, stem: (word: string)
   );
   const start = words['words.start'] as Uint32Array;
   const heaviest = new Map<string, number>();
+  const known = new Set(all.flatMap(([text]) => text.split(' ')));
   const groups = all.map(([text], number) => {
-    const key = text
-      .split(' ')
+    const key = joinedWords(text.split(' '), known)
       .map((word) => stem(word))
       .sort()
       .join(' ');
-    const known = heaviest.get(key);
-    if (known === undefined || all[number]![1].weight > all[known]![1].weight) heaviest.set(key, number);
+    const first = heaviest.get(key);
+    if (first === undefined || all[number]![1].weight > all[first]![1].weight) heaviest.set(key, number);
     return key;
   });
   const entries: { readonly phrase: number; readonly from: number; readonly text: string }[] = [];
@@ -102,6 +102,18 @@ export function buildCompletions(phrases: Iterable<Phrase>, stem: (word: string)
       'block.best': blockBests(scores),
     },
   );
+}
+
+/** Words with neighbours made one where others write them so: a sketch book is a sketchbook. */
+function joinedWords(words: readonly string[], known: ReadonlySet<string>): string[] {
+  const joined: string[] = [];
+  for (let at = 0; at < words.length; at++) {
+    const both = `${words[at]}${words[at + 1] ?? ''}`;
+    const isOne = at + 1 < words.length && known.has(both);
+    joined.push(isOne ? both : words[at]!);
+    if (isOne) at++;
+  }
+  return joined;
 }
 
 function together(one: Phrase, other: Phrase): Phrase {

@@ -9,11 +9,13 @@ export function obviousCompletions(
   stem: (word: string) => string,
   typed: string,
 ): { readonly text: string; readonly mistakes: number; readonly score: number }[] {
-  const senseOf = (words: readonly string[]): string =>
-    words
-      .map((word) => stem(word))
-      .sort()
-      .join(' ');
+  const written = new Set(phrases.flatMap(({ text }) => tokenize(text)));
+  /** What words mean whatever their order and forms, two that others write as one being one. */
+  const senseOf = ([first, second, ...rest]: readonly string[], before: readonly string[] = []): string => {
+    if (first === undefined) return [...before].sort().join(' ');
+    if (second !== undefined && written.has(first + second)) return senseOf(rest, [...before, stem(first + second)]);
+    return senseOf(second === undefined ? [] : [second, ...rest], [...before, stem(first)]);
+  };
   const sought = tokenize(typed).join(' ') + (tokenize(typed).length > 0 && /\s$/.test(typed) ? ' ' : '');
   if (sought === '') return [];
   const all = new Map<string, { text: string; weight: number; words: string[]; heaviest: number }>();

@@ -40,7 +40,10 @@ export function BoxPanel({
       }`;
   return (
     <div hidden={!isHanging} className={place}>
-      <div {...menu} className={isWide ? 'flex max-h-[70vh] overflow-y-auto' : 'max-h-[70vh] overflow-y-auto'}>
+      <div
+        {...menu}
+        className={isWide ? 'flex max-h-[70vh] overflow-y-auto' : isFull ? '' : 'max-h-[70vh] overflow-y-auto'}
+      >
         {columns.map((blocks, at) => (
           <div
             // biome-ignore lint/suspicious/noArrayIndexKey: a column is known by its place

@@ -31,7 +31,7 @@ export function SuggestedRow({
       <div className="flex flex-wrap items-center gap-x-3 gap-y-1 text-[13px]">
         <button
           type="button"
-          className="min-h-6 min-w-0 flex-1 truncate text-left font-semibold text-[14px] hover:underline"
+          className="min-h-6 min-w-0 basis-full truncate text-left font-semibold text-[14px] hover:underline"
           title="Try it in the shop window"
           onClick={() => search(text)}
         >

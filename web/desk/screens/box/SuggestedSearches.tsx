@@ -12,7 +12,7 @@ import { useDeskState } from '../../state/deskState.ts';
 import { edit } from '../../state/edits.ts';
 import { SuggestedRow } from './SuggestedRow.tsx';
 
-const rowHeight = 58;
+const rowHeight = 84;
 
 /** The searches one chose to offer, and the words no search that is offered may have. */
 export function SuggestedSearches() {
@@ -34,8 +34,10 @@ export function SuggestedSearches() {
       <Section
         title="Searches of your own"
         note="They stand before what shoppers searched for, the highest priority first, as long as they lead to something."
-        aside={<RulesFile part="suggestedSearches" />}
       >
+        <div className="-mt-1 mb-2">
+          <RulesFile part="suggestedSearches" />
+        </div>
         <div className="mb-2 flex flex-wrap items-center gap-2 text-[13px]">
           {!isFull && (
             <TextField
