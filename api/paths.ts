@@ -131,7 +131,7 @@ const words = new Map(['desk', 'shop'].map((side) => [side, wordsOf(side)]));
 /** First words of the desk's screens: in addresses of before storefronts had names they stand first. */
 export const screenNames: ReadonlySet<string> = new Set([
   ...['catalog', 'content', 'attributes', 'relevance', 'vocabulary', 'filters', 'proposals', 'plans', 'hiding'],
-  ...['house-rules', 'review', 'empty-shelf', 'demand', 'releases', 'storefronts', 'drafts', 'history'],
+  ...['house-rules', 'review', 'search-box', 'empty-shelf', 'demand', 'releases', 'storefronts', 'drafts', 'history'],
 ]);
 
 /** Ids no storefront may have, since addresses begin with them. */

@@ -112,11 +112,13 @@ test('a shopper’s box offers products while typing; a part number leads straig
   await page.goto('/shop');
   const box = page.getByRole('combobox', { name: 'Search the shop' });
   await box.fill('kolinsky bru');
-  const offered = page.getByRole('listbox').getByRole('option');
+  const offered = page.getByRole('listbox').getByRole('group', { name: 'Products' }).getByRole('option');
   await expect(offered.first()).toBeVisible();
   const title = await offered.first().locator('span.font-shop').innerText();
-  await box.press('ArrowDown');
-  await expect(offered.first()).toHaveAttribute('aria-selected', 'true');
+  await expect(async () => {
+    await box.press('ArrowDown');
+    await expect(offered.first()).toHaveAttribute('aria-selected', 'true', { timeout: 100 });
+  }).toPass();
   await box.press('Enter');
   await expect(page.getByRole('heading', { level: 1, name: title })).toBeVisible();
 

@@ -33,6 +33,8 @@ export const screens = [
   '/house-rules/clearance-last',
   '/hiding',
   '/review',
+  '/search-box/typing',
+  '/search-box/suggested',
   '/empty-shelf',
   '/releases',
   '/drafts',

@@ -50,6 +50,8 @@ async function warmUp(address: string): Promise<void> {
   for (const query of ['', 'a', 'blue', 'red brush', 'xqzzk', 'paper', 'ink', 'black'])
     for (let times = 0; times < 40; times++)
       await fetch(`${address}shop/search?q=${encodeURIComponent(query)}`).then((answer) => answer.arrayBuffer());
+  // Has the searches made that may be offered, too.
+  await fetch(`${address}shop/suggest`).then((answer) => answer.arrayBuffer());
 }
 
 async function start(): Promise<void> {

@@ -1,0 +1,119 @@
+/** @jest-environment ./web/testing/domEnvironment.cjs */
+import { beforeAll, beforeEach, expect, test } from '@jest/globals';
+import { screen, waitFor, within } from '@testing-library/react';
+import { userEvent } from '@testing-library/user-event';
+import type { BoxAnswer } from '../../../core/suggest/boxAnswer.ts';
+import { answerWith, furnish, show } from '../../testing/dom.tsx';
+import { rememberSearch } from './recentSearches.ts';
+import type { BoxWays } from './SearchBox.tsx';
+
+// The box asks for the window's width as it is loaded.
+globalThis.matchMedia ??= (() => ({ matches: false, addEventListener() {}, removeEventListener() {} })) as never;
+const { SearchBox } = await import('./SearchBox.tsx');
+
+beforeAll(furnish);
+beforeEach(() => localStorage.clear());
+
+const box: Omit<BoxAnswer, 'typed' | 'moment' | 'blocks' | 'total'> = {
+  ...{ wide: 'page', letters: 2, placeholder: 'Find a brush', line: ['price', 'brand'], marks: true, allResults: true },
+  shop: { name: 'Wren & Umber', currency: 'GBP' } as BoxAnswer['shop'],
+};
+const why = { from: 'log', searches: 3, products: 0, mistakes: 0 } as const;
+const before: BoxAnswer = {
+  ...{ ...box, typed: '', moment: 'before', total: 0 },
+  blocks: [
+    { kind: 'recent', title: 'Searched before', column: 1, most: 2 },
+    { kind: 'popular', title: 'Often searched', column: 1, items: [{ text: 'easel', why }] },
+  ],
+};
+const typing: BoxAnswer = {
+  ...{ ...box, typed: 'bru', moment: 'typing', total: 7 },
+  blocks: [
+    { kind: 'suggestions', title: 'Suggestions', column: 1, items: [{ text: 'round brush', why }] },
+    {
+      kind: 'lookIn',
+      title: 'Look in',
+      column: 1,
+      items: [{ filter: 'kind', value: 'a > Brushes', label: 'Brushes', of: 'Kind' }],
+    },
+    { kind: 'collections', title: 'Collections', column: 2, items: [{ id: 'c', title: 'All brushes', picture: null }] },
+    { kind: 'articles', title: 'Articles', column: 2, items: [{ id: 'r', title: 'Care of brushes', link: '' }] },
+  ],
+};
+const nothing: BoxAnswer = {
+  ...{ ...box, typed: 'xq', moment: 'nothing', total: 0 },
+  blocks: [{ kind: 'message', title: '', column: 1, text: 'Nothing matches “<b>xq”.' }],
+};
+
+function open() {
+  const asked = answerWith({
+    '/shop/-/suggest?q=&device=desktop': before,
+    '/shop/-/suggest?q=bru&device=desktop': typing,
+    '/shop/-/suggest?q=xq&device=desktop': nothing,
+  });
+  const gone: unknown[][] = [];
+  const way =
+    (name: keyof BoxWays) =>
+    (...where: unknown[]): void => {
+      gone.push([name, ...where]);
+    };
+  const ways: BoxWays = {
+    ...{ search: way('search'), searchWithin: way('searchWithin'), open: way('open') },
+    ...{ openCollection: way('openCollection'), openArticle: way('openArticle') },
+  };
+  show(<SearchBox query="" language="" ways={ways} desk={null} isInDesk={false} />);
+  return { asked, gone, input: screen.getByRole('combobox', { name: 'Search the shop' }), user: userEvent.setup() };
+}
+const lines = (): (string | null)[] => screen.getAllByRole('option').map(({ textContent }) => textContent);
+
+test('before anything is typed it has this shopper’s searches and the popular ones; they can be forgotten', async () => {
+  for (const text of ['canvas', 'gouache', 'ink', 'INK']) rememberSearch(text);
+  const { input, user, gone } = open();
+  await user.click(input);
+  await waitFor(() => expect(lines()).toEqual(['INK', 'gouache', 'easel']));
+  expect(within(screen.getByRole('group', { name: 'Searched before' })).getAllByRole('option')).toHaveLength(2);
+  expect(input.getAttribute('placeholder')).toBe('Find a brush');
+  await user.click(screen.getByRole('button', { name: 'Forget these' }));
+  expect(lines()).toEqual(['easel']);
+  await user.click(screen.getByRole('option', { name: 'easel' }));
+  expect(gone).toEqual([['search', 'easel']]);
+  expect(screen.queryAllByRole('option')).toEqual([]);
+});
+
+test('the arrows go through all lines, and enter takes the one that is marked', async () => {
+  const { input, user, gone } = open();
+  await user.type(input, 'bru');
+  await waitFor(() => expect(screen.queryAllByRole('option')).toHaveLength(5));
+  expect(lines()).toEqual([
+    'round brush',
+    '“bru” in Brushes',
+    'All brushes',
+    'Care of brushes',
+    'Show all 7 products for “bru”',
+  ]);
+  await user.keyboard('{ArrowDown}{ArrowDown}');
+  const marked = screen.getAllByRole('option').filter((line) => line.getAttribute('aria-selected') === 'true');
+  expect(marked.map(({ textContent }) => textContent)).toEqual(['“bru” in Brushes']);
+  expect(input.getAttribute('aria-activedescendant')).toBe(marked[0]!.id);
+  await user.keyboard('{Enter}');
+  expect(gone).toEqual([['searchWithin', 'bru', 'kind', 'a > Brushes']]);
+  expect((input as HTMLInputElement).value).toBe('bru');
+});
+
+test('enter without a marked line searches for what was typed; escape closes what hangs', async () => {
+  const { input, user, gone } = open();
+  await user.type(input, 'bru');
+  await waitFor(() => expect(screen.queryAllByRole('option')).toHaveLength(5));
+  await user.keyboard('{Escape}');
+  expect(screen.queryAllByRole('option')).toEqual([]);
+  await user.type(input, '{Enter}');
+  expect(gone).toEqual([['search', 'bru']]);
+});
+
+test('what finds nothing says so, with what was typed as text', async () => {
+  const { input, user, asked } = open();
+  await user.type(input, 'xq');
+  expect(await screen.findByText('Nothing matches “<b>xq”.')).toBeDefined();
+  // One letter is not yet asked for, nor is every letter on the way.
+  expect(asked.filter((url) => url.includes('q=x&'))).toEqual([]);
+});
