@@ -44,32 +44,34 @@ export function nearRanges({ units, at, endOf }: SortedEntries, sought: string, 
   }
   const found: EntryRange[] = [];
   const size = letters.length;
-  /** Follows every letter that goes on from a range; `row` has the mistakes of its text against each beginning of what is sought. */
-  const follow = ([from, to]: EntryRange, depth: number, row: readonly number[], before: readonly number[]): void => {
+  /** By depth, the mistakes of the text so far against each beginning of what is sought: nothing is made anew a step. */
+  const rows = Array.from({ length: size + mistakes + 2 }, () => new Int32Array(size + 1));
+  for (let column = 0; column <= size; column++) rows[0]![column] = column;
+  /** Follows every letter that goes on from a range whose texts are alike up to `depth`. */
+  const follow = ([from, to]: EntryRange, depth: number): void => {
+    const row = rows[depth]!;
+    const next = rows[depth + 1]!;
     for (let begin = beyond(ended, depth, from, to); begin < to; ) {
       const letter = letterAt(begin, depth);
       const range: EntryRange = [begin, beyond(letter, depth, begin, to)];
       begin = range[1];
       if (depth === 0 && letter !== letters[0]) continue;
-      const next = [depth + 1];
       const last = depth > 0 ? letterAt(range[0], depth - 1) : ended;
+      let least = depth + 1;
+      next[0] = least;
       for (let column = 1; column <= size; column++) {
         const other = letters[column - 1]!;
         let edits = Math.min(row[column]! + 1, next[column - 1]! + 1, row[column - 1]! + (letter === other ? 0 : 1));
         if (depth > 0 && column > 1 && letter === letters[column - 2] && last === other)
-          edits = Math.min(edits, before[column - 2]! + 1);
-        next.push(edits);
+          edits = Math.min(edits, rows[depth - 1]![column - 2]! + 1);
+        next[column] = edits;
+        if (edits < least) least = edits;
       }
       // However the text goes on, it stays within the mistakes.
       if (next[size]! <= mistakes) found.push(range);
-      else if (Math.min(...next) <= mistakes) follow(range, depth + 1, next, row);
+      else if (least <= mistakes) follow(range, depth + 1);
     }
   };
-  follow(
-    [0, at.length],
-    0,
-    Array.from({ length: size + 1 }, (_, column) => column),
-    [],
-  );
+  follow([0, at.length], 0);
   return found;
 }

@@ -36,7 +36,7 @@ export const blockShows: Readonly<Record<BoxMoment, Partial<Readonly<Record<Bloc
   before: {
     recent: 'What this shopper searched for, kept by the browser',
     popular: 'Searches made most lately that find something',
-    products: 'Those that sell best, sold out last',
+    products: 'As an empty search orders them',
     collections: 'Those at the top, in their order',
   },
   typing: {
