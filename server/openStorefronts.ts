@@ -73,7 +73,10 @@ export function openStorefronts(options: {
       }),
       phrases: keptPhrases({
         make: () => searcher.phrases({ storefront: id, release: 'live' }),
-        versionOf: () => `${catalogs.current()?.generation ?? 0}/${contentVersion(shelf.db, id)}/${log.version()}`,
+        versionOf: () => {
+          const reader = catalogs.current();
+          return reader && `${reader.generation}/${contentVersion(shelf.db, id)}/${log.version()}`;
+        },
         onError,
       }),
       effectOfDraft: openEffectOfDraft(searcher),

@@ -2,7 +2,7 @@ import { expect, test } from '@jest/globals';
 import { keptPhrases } from './keptPhrases.ts';
 
 function kept() {
-  const state = { version: '1', made: 0, fails: false, errors: 0, finish: [] as (() => void)[] };
+  const state = { version: '1' as string | null, made: 0, fails: false, errors: 0, finish: [] as (() => void)[] };
   const phrases = keptPhrases({
     versionOf: () => state.version,
     onError: () => {
@@ -51,4 +51,12 @@ test('what could not be made is told and tried again by whoever asks next', asyn
   const next = phrases.made();
   state.finish.pop()!();
   expect(await next).toMatchObject({ version: '1' });
+});
+
+test('a storefront without a catalog has none, and nothing is tried', async () => {
+  const { state, phrases } = kept();
+  state.version = null;
+  expect(phrases.now()).toBeNull();
+  expect(await phrases.made()).toBeNull();
+  expect(state.made).toBe(0);
 });

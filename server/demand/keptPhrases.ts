@@ -14,11 +14,11 @@ export interface KeptPhrases {
 
 /**
  * Keeps the searches that may be offered while others are made, since that takes a pass over catalog and log. `versionOf`
- * changes with everything they are made from.
+ * changes with everything they are made from, and is null where there is nothing to make them from.
  */
 export function keptPhrases(options: {
   readonly make: () => Promise<SharedArrayBuffer>;
-  readonly versionOf: () => string;
+  readonly versionOf: () => string | null;
   readonly onError: (error: unknown) => void;
 }): KeptPhrases {
   const { make, versionOf, onError } = options;
@@ -26,7 +26,7 @@ export function keptPhrases(options: {
   let making: Promise<void> | null = null;
   const begin = (): void => {
     const version = versionOf();
-    if (kept?.version === version || making) return;
+    if (version === null || kept?.version === version || making) return;
     making = make()
       .then((shared) => {
         kept = { version, shared };
