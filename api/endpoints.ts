@@ -68,6 +68,13 @@ export const releaseSchema = z.object({
 });
 export type ReleaseRow = z.infer<typeof releaseSchema>;
 
+const lettersNeededSchema = z.object({
+  looked: z.number().int().describe('Searches looked at: those made most.'),
+  sooner: z.number().int().describe('Those that the box has before they are typed to the end.'),
+  letters: z.number().describe('Letters typed until then, on average by how often they are made.'),
+  ofLetters: z.number().describe('Letters of the searches themselves, likewise.'),
+});
+
 const stepBody = z.strictObject({
   revision,
   changedSince: z
@@ -112,6 +119,14 @@ export const endpoints = {
     query: deskSuggestQuery,
     body: none,
     answer: boxAnswerSchema,
+  }),
+  lettersNeeded: endpoint({
+    ...paths.lettersNeeded,
+    summary:
+      'After how many letters the search box has what shoppers search for most, under the draft and as published.',
+    query: none,
+    body: none,
+    answer: z.object({ draft: lettersNeededSchema, live: lettersNeededSchema }),
   }),
   previewSuggest: endpoint({
     ...paths.previewSuggest,

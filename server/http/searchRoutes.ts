@@ -28,6 +28,11 @@ export function serveSearch(serve: Serve, { searcher }: Pick<Services, 'searcher
   serve.desk(endpoints.deskSuggest, async ({ ref, phrases }, { from, at, ...query }) =>
     searcher.suggest(meant(ref, from), { request: boxRequestOf(query), at, phrases: await phrases.made() }),
   );
+  serve.desk(endpoints.lettersNeeded, async ({ ref, phrases }) => {
+    const made = await phrases.made();
+    const draft = await searcher.lettersNeeded(ref, made);
+    return { draft, live: await searcher.lettersNeeded(liveOf(ref.storefront), made) };
+  });
   serve.shop(endpoints.shopProduct, (here, { id }) => searcher.shopProduct(liveOf(here.id), id));
   serve.desk(endpoints.deskShopProduct, ({ ref }, { id, from }) => searcher.shopProduct(meant(ref, from), id));
   serve.shop(endpoints.shopArticle, (here, { id }) => searcher.shopArticle(liveOf(here.id), id));

@@ -5,12 +5,14 @@ import type { SetupRef } from '../../core/setup/setupRef.ts';
 import type { BoxAnswer } from '../../core/suggest/boxAnswer.ts';
 import { catalogPhrases } from '../../core/suggest/catalogPhrases.ts';
 import { buildCompletions, type Completions, openCompletions } from '../../core/suggest/completions.ts';
+import { type LettersNeeded, lettersNeeded, type SoughtSearch } from '../../core/suggest/lettersNeeded.ts';
 import { logPhrases } from '../../core/suggest/logPhrases.ts';
 import { mostPhrases } from '../../core/suggest/phrase.ts';
 import { type BoxRequest, suggest } from '../../core/suggest/suggest.ts';
 import { tokenize } from '../../core/text/tokenize.ts';
 import { stem } from '../../core/text/wordForms.ts';
 import type { PackedPhrases } from '../demand/keptPhrases.ts';
+import { purchases } from '../demand/purchases.ts';
 import type { Workbench } from '../searching/workbench.ts';
 import { longTexts, publishedStopWords } from './stopWords.ts';
 
@@ -25,9 +27,11 @@ export interface BoxTask {
 /** Searches of the log, and different values of one attribute, from which what may be offered is made. */
 const searchesTaken = mostPhrases;
 const valuesTaken = 5000;
+/** Searches that are typed letter by letter. */
+const searchesTyped = 60;
 
 /** What hangs under the search box, and what it is made from. */
-export function boxQuestions({ ready, readyAt, log }: Workbench) {
+export function boxQuestions({ ready, readyAt, log, db, storefront }: Workbench) {
   let opened: { readonly version: string; readonly completions: Completions | null } | null = null;
   /** Opened once a version: a buffer handed to this thread is another object each time. */
   const completionsOf = (phrases: PackedPhrases | null): Completions | null => {
@@ -41,6 +45,21 @@ export function boxQuestions({ ready, readyAt, log }: Workbench) {
       const { engine, setup, view, content } = readyAt(ref, at);
       const completions = completionsOf(phrases);
       return suggest(engine, setup, request, { completions, content, readRecord: view.record });
+    },
+    /**
+     * After how many letters the box has what shoppers search for most, under a setup. Cost: the box for every letter of
+     * these searches.
+     */
+    lettersNeeded(ref: SetupRef, phrases: PackedPhrases | null): LettersNeeded {
+      const { engine, setup, view, content } = ready(ref);
+      const sources = { completions: completionsOf(phrases), content, readRecord: view.record };
+      const { bySearch } = purchases(db, storefront);
+      const sought = log.top(searchesTyped).map(({ key, search, searches }): SoughtSearch => {
+        const bought = [...(bySearch.get(key) ?? [])].sort((a, b) => b[1] - a[1] || (a[0] < b[0] ? -1 : 1));
+        return { search: search.trim(), searches, product: bought[0]?.[0] ?? null };
+      });
+      const ask = (typed: string): BoxAnswer => suggest(engine, setup, { typed }, sources);
+      return lettersNeeded(ask, sought, setup.setup.searchBox.shape.letters);
     },
     /**
      * Searches that may be offered, of the log and of the catalog as it is published, packed. Cost: a pass over the titles,

@@ -10,6 +10,7 @@ import { hiddenByPlans } from '../../core/search/planned.ts';
 import { rank, rankedFamilies } from '../../core/search/rank.ts';
 import type { ShelfPlan } from '../../core/setup/parts/plans.ts';
 import type { SetupRef } from '../../core/setup/setupRef.ts';
+import { purchases } from '../demand/purchases.ts';
 import type { Ready, Workbench } from '../searching/workbench.ts';
 
 /** Searches of the log that are looked at, those made most. */
@@ -64,25 +65,6 @@ function boughtAgainst(
   return [...all].flatMap(([product, many]) => (isAgainst(product) ? [{ product, bought: many, of }] : []));
 }
 
-/** What shoppers bought after each search, by its key, and in all. */
-function purchases({ db, storefront }: Workbench) {
-  const rows = db
-    .prepare<[string], { key: string; product: string; many: number }>(
-      `SELECT l.key AS key, o.product AS product, count(*) AS many
-       FROM search_outcome o JOIN search_log l ON l.id = o.search_id
-       WHERE l.storefront = ? AND l.by_desk = 0 AND o.kind = 'purchase' GROUP BY l.key, o.product`,
-    )
-    .all(storefront);
-  const bySearch = new Map<string, Map<string, number>>();
-  const byProduct = new Map<string, number>();
-  for (const { key, product, many } of rows) {
-    const known = bySearch.get(key) ?? new Map<string, number>();
-    bySearch.set(key, known.set(product, many));
-    byProduct.set(product, (byProduct.get(product) ?? 0) + many);
-  }
-  return { bySearch, byProduct };
-}
-
 /** What the shopper log says of plans and house rules. */
 export function ruleUseQuestions(bench: Workbench) {
   return {
@@ -102,7 +84,7 @@ export function ruleUseQuestions(bench: Workbench) {
           held.set(plan.id, known);
         }
       }
-      const { bySearch, byProduct } = purchases(bench);
+      const { bySearch, byProduct } = purchases(bench.db, bench.storefront);
       const ofAll = [...byProduct.values()].reduce((sum, many) => sum + many, 0);
       let tried = 0;
       const plans = Object.keys(setup.setup.plans).map((id): RuleUse['plans'][number] => {

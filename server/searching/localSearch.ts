@@ -57,6 +57,7 @@ const lanes: Readonly<Record<keyof LocalSearch, LaneName>> = {
   follow: 'shop',
   suggest: 'desk',
   phrases: 'long',
+  lettersNeeded: 'long',
   shopProduct: 'desk',
   shopArticle: 'desk',
   why: 'desk',

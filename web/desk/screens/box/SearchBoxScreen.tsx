@@ -10,6 +10,7 @@ import { useDeskState } from '../../state/deskState.ts';
 import { useShopWindow } from '../../state/shopWindow.ts';
 import { useTrial } from '../../state/trial.ts';
 import { BoxShape } from './BoxShape.tsx';
+import { LettersNeeded } from './LettersNeeded.tsx';
 import { MomentBlocks } from './MomentBlocks.tsx';
 import { Offered } from './Offered.tsx';
 import { SuggestedSearches } from './SuggestedSearches.tsx';
@@ -72,6 +73,7 @@ export function SearchBoxScreen() {
       ) : (
         <>
           <MomentBlocks key={moment} moment={moment} />
+          {moment === 'typing' && <LettersNeeded />}
           {moment !== 'nothing' && <Offered typed={shown} />}
           <BoxShape />
         </>
