@@ -270,6 +270,7 @@ export const searchAnswerSchema = z.object({
     .array(z.object({ key: z.string(), why: z.enum(['elsewhere', 'otherFilters', 'waiting', 'uniform', 'empty']) }))
     .describe('Filters of the shop that are not beside these results, and why.'),
   shop: shopSchema,
+  boxSays: z.string().describe('What the empty search box says, in the shopper’s language.'),
   filterLayout: filterLayoutSchema,
   languages: z.array(z.string()).describe('Languages the shopper may choose from; the first is the catalog’s own.'),
   sorting: z

@@ -8,6 +8,8 @@ import type { Selection } from '../index/familyCounts.ts';
 import { isHidden } from '../index/recordMask.ts';
 import { bannersOn } from '../rules/bannersOn.ts';
 import { type Source, toldSource } from '../rules/effects.ts';
+import type { Setup } from '../setup/schema.ts';
+import type { Language } from '../text/languages.ts';
 import { closeMatches, isFilledUp } from './closeMatches.ts';
 import { findContent, type PreparedContent } from './contentEngine.ts';
 import { correctionsOf } from './correctedReading.ts';
@@ -39,6 +41,13 @@ function cardOfFamily(engine: Engine, prepared: PreparedSetup, readRecord: Recor
   const shown = visible.find((record) => engine.inStock[record] === 1) ?? visible[0];
   return shown === undefined ? null : cardOf(readRecord(shown), familyOf(engine, family), prepared.setup);
 }
+
+/** The language a shopper reads the shop in: the one chosen, or else the shop's first, or the catalog's own. */
+export const shopperLanguage = ({ snapshot }: Engine, setup: Setup, chosen: Language | undefined): Language =>
+  chosen ?? setup.storefront.languages.list[0] ?? snapshot.language;
+
+const boxSays = (engine: Engine, setup: Setup, chosen: Language | undefined): string =>
+  setup.searchBox.shape.placeholder?.[shopperLanguage(engine, setup, chosen)] ?? 'Search the shop';
 
 /** What a search that finds nothing shows instead. */
 export function emptyShelf(
@@ -207,6 +216,7 @@ export function search(
     filters: beside.filters,
     filtersNotShown: beside.notShown,
     shop: prepared.setup.storefront.shop,
+    boxSays: boxSays(engine, prepared.setup, request.language),
     filterLayout: prepared.setup.storefront.filters,
     languages: prepared.setup.storefront.languages.list,
     sorting: prepared.setup.relevance.sorting.orders.map(({ key, label, signals }) => ({

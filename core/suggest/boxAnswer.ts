@@ -59,7 +59,6 @@ export const boxAnswerSchema = z.object({
   total: z.number().int().describe('Products that what is typed so far finds; 0 before anything is typed.'),
   wide: z.enum(boxWidths),
   letters: z.number().int().describe('Letters typed before anything is suggested.'),
-  placeholder: z.string().describe('What the empty box says.'),
   line: z.array(z.enum(linePieces)),
   marks: z.boolean(),
   allResults: z.boolean(),

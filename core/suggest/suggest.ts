@@ -1,10 +1,9 @@
 import type { Card } from '../answer/answer.ts';
-import { named, own } from '../base/named.ts';
 import { ownedPicture } from '../catalog/picture.ts';
 import type { PreparedContent } from '../search/contentEngine.ts';
 import type { Engine, PreparedSetup } from '../search/prepareSetup.ts';
 import { type Ranking, rank, type SearchRequest } from '../search/rank.ts';
-import { contentFound, emptyShelf, type RecordReader, resultsOn } from '../search/search.ts';
+import { contentFound, emptyShelf, type RecordReader, resultsOn, shopperLanguage } from '../search/search.ts';
 import type { BoxBlock } from '../setup/parts/searchBox.ts';
 import { type BoxMoment, blockTexts, mostLines } from '../setup/terms/boxTerms.ts';
 import type { Language } from '../text/languages.ts';
@@ -107,9 +106,7 @@ export function suggest(engine: Engine, prepared: PreparedSetup, request: BoxReq
   const { shape } = searchBox;
   const chosenList = ownSearches(prepared.setup.suggestedSearches, prepared.when);
   const typed = request.typed.trim();
-  const language = request.language ?? storefront.languages.list[0] ?? engine.snapshot.language;
-  const textIn = (texts: Readonly<Record<string, string | undefined>> | undefined, usual: string): string =>
-    own(named(Object.entries(texts ?? {})), language) ?? usual;
+  const language = shopperLanguage(engine, prepared.setup, request.language);
   const isBefore = typed === '';
   const blocksAt = (moment: BoxMoment): readonly BoxBlock[] => searchBox[moment].blocks.filter(({ on }) => on);
   const blockAt = (moment: BoxMoment, kind: BoxBlock['kind']): BoxBlock | undefined =>
@@ -132,7 +129,7 @@ export function suggest(engine: Engine, prepared: PreparedSetup, request: BoxReq
   const leadsOn = ranking?.effects.some(({ what }) => what === 'redirect') === true;
 
   const items = (block: BoxBlock, at: BoxMoment): BoxBlockAnswer | null => {
-    const head = { title: textIn(block.title, blockTexts[block.kind].title), column: block.column };
+    const head = { title: block.title?.[language] ?? blockTexts[block.kind].title, column: block.column };
     const filled = <Item>(list: readonly Item[]): Item[] | null => (list.length > 0 ? list.slice(0, block.most) : null);
     switch (block.kind) {
       case 'recent':
@@ -189,7 +186,6 @@ export function suggest(engine: Engine, prepared: PreparedSetup, request: BoxReq
     blocks: findsNothing ? filledAt('nothing') : blocks,
     total,
     ...{ wide: shape.wide, letters: shape.letters, line: [...shape.line], marks: shape.marks },
-    placeholder: textIn(shape.placeholder, 'Search the shop'),
     allResults: shape.allResults,
     shop: storefront.shop,
   };

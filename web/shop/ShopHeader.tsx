@@ -29,6 +29,7 @@ export function ShopHeader({ shopper }: { readonly shopper: Shopper }) {
       )}
       <SearchBox
         query={search.query}
+        says={data?.boxSays ?? ''}
         language={search.language}
         ways={{
           search: shopper.searchHere,

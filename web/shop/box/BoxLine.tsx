@@ -3,7 +3,7 @@ import type { LinePiece } from '../../../core/setup/terms/boxTerms.ts';
 import { splitAtWords } from '../../../core/suggest/matchedLetters.ts';
 import { ProductPicture } from '../../look/ProductPicture.tsx';
 import { counted, price } from '../../look/price.ts';
-import type { BoxItem } from './boxItems.ts';
+import { type BoxItem, isBegunNumber } from './boxItems.ts';
 
 /** A text in which what goes on from the typed letters stands out. */
 function Marked({ text, typed }: { readonly text: string; readonly typed: string }) {
@@ -52,7 +52,7 @@ export function BoxLine({
         </span>
       );
     case 'product':
-      return <ProductLine card={item.card} line={line} />;
+      return <ProductLine card={item.card} typed={typed} line={line} />;
     case 'collection':
       return (
         <>
@@ -73,15 +73,18 @@ export function BoxLine({
 
 function ProductLine({
   card,
+  typed,
   line,
 }: {
   readonly card: Extract<BoxItem, { what: 'product' }>['card'];
+  readonly typed: string;
   readonly line: readonly LinePiece[];
 }) {
   const shows = (piece: LinePiece): boolean => line.includes(piece);
   const below = [
     shows('brand') && card.brand,
-    shows('partNumber') && card.sku,
+    // Which variant a part number is of.
+    (shows('partNumber') || isBegunNumber(typed, card.sku)) && card.sku,
     shows('availability') && !card.available && 'sold out',
   ].filter(Boolean);
   return (

@@ -15,7 +15,7 @@ beforeAll(furnish);
 beforeEach(() => localStorage.clear());
 
 const box: Omit<BoxAnswer, 'typed' | 'moment' | 'blocks' | 'total'> = {
-  ...{ wide: 'page', letters: 2, placeholder: 'Find a brush', line: ['price', 'brand'], marks: true, allResults: true },
+  ...{ wide: 'page', letters: 2, line: ['price', 'brand'], marks: true, allResults: true },
   shop: { name: 'Wren & Umber', currency: 'GBP' } as BoxAnswer['shop'],
 };
 const why = { from: 'log', searches: 3, products: 0, mistakes: 0 } as const;
@@ -61,7 +61,7 @@ function open() {
     ...{ search: way('search'), searchWithin: way('searchWithin'), open: way('open') },
     ...{ openCollection: way('openCollection'), openArticle: way('openArticle') },
   };
-  show(<SearchBox query="" language="" ways={ways} desk={null} isInDesk={false} />);
+  show(<SearchBox query="" says="Find a brush" language="" ways={ways} desk={null} isInDesk={false} />);
   return { asked, gone, input: screen.getByRole('combobox', { name: 'Search the shop' }), user: userEvent.setup() };
 }
 const lines = (): (string | null)[] => screen.getAllByRole('option').map(({ textContent }) => textContent);

@@ -1,6 +1,6 @@
 import { useCombobox } from 'downshift';
 import { ArrowLeft, Search, X } from 'lucide-react';
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Result } from '../../../core/answer/answer.ts';
 import { longestQuery } from '../../../core/query/readUnits.ts';
 import { useMedia } from '../../look/useMedia.ts';
@@ -29,12 +29,15 @@ export interface BoxWays {
  */
 export function SearchBox({
   query,
+  says,
   language,
   ways,
   desk,
   isInDesk,
 }: {
   readonly query: string;
+  /** What the empty box says. */
+  readonly says: string;
   readonly language: string;
   readonly ways: BoxWays;
   readonly desk: DeskView | null;
@@ -109,7 +112,7 @@ export function SearchBox({
     },
   });
   const { isOpen, highlightedIndex, getInputProps, getMenuProps, getItemProps, getLabelProps, closeMenu } = box;
-  const input = useMemo(() => ({ current: null as HTMLInputElement | null }), []);
+  const input = useRef<HTMLInputElement>(null);
   const leave = (): void => {
     closeMenu();
     setFocus(false);
@@ -141,9 +144,7 @@ export function SearchBox({
         </label>
         <input
           {...getInputProps({
-            ref: (element: HTMLInputElement | null) => {
-              input.current = element;
-            },
+            ref: input,
             onFocus: () => {
               setFocus(true);
               setRecent(isInDesk ? [] : recentSearches());
@@ -160,7 +161,7 @@ export function SearchBox({
             },
           })}
           type="search"
-          placeholder={data?.placeholder ?? 'Search the shop'}
+          placeholder={says}
           autoComplete="off"
           enterKeyHint="search"
           className="min-w-0 flex-1 bg-transparent outline-none placeholder:text-soft [&::-webkit-search-cancel-button]:hidden"

@@ -26,6 +26,11 @@ export type BoxItem =
     }
   | { readonly what: 'all'; readonly key: string; readonly total: number };
 
+const bare = (text: string): string => text.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, '');
+/** Whether a text is the beginning of a part number, however that is written; two letters may begin anything. */
+export const isBegunNumber = (typed: string, sku: string): boolean =>
+  bare(typed).length > 2 && bare(sku).startsWith(bare(typed));
+
 /** A block as it is shown: its lines, or a text. */
 export interface ShownBlock {
   readonly kind: BoxBlockAnswer['kind'];

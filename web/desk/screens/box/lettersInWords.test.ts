@@ -9,5 +9,5 @@ test('says after how many letters, and by how much sooner or later than what is 
     /after 4.1 of 11.3 letters .* 1.2 sooner than now \(5.3\)\.$/,
   );
   expect(lettersInWords(needed(6), needed(5.31))).toMatch(/0.7 later than now/);
-  expect(lettersInWords(needed(5.32), needed(5.31))).toMatch(/on average, as now\.$/);
+  expect(lettersInWords(needed(5.32), needed(5.31))).toMatch(/on average, the same as now\.$/);
 });
