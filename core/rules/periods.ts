@@ -32,7 +32,7 @@ export function periodOf(setup: Setup, now: number): number {
 }
 
 /** The parts whose entries may have dates. */
-const datedParts = ['plans', 'houseRules', 'hiding', 'content', 'suggestedSearches'] as const;
+export const datedParts = ['plans', 'houseRules', 'hiding', 'content', 'suggestedSearches'] as const;
 
 /** An entry as far as its dates go. */
 type Dated = Span & { readonly on?: boolean };

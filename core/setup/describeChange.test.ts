@@ -176,6 +176,13 @@ describe('the empty shelf, the storefront and plans in words', () => {
     ['suggestedSearches', 'offer:ink', offer, null, ['The search “ink” is no longer suggested']],
     [
       'suggestedSearches',
+      'never:gift',
+      null,
+      { what: 'never', text: 'gift', alone: true },
+      ['The search “gift” is never offered'],
+    ],
+    [
+      'suggestedSearches',
       'never:sale',
       { what: 'never', text: 'sale' },
       null,

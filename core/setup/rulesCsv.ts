@@ -57,7 +57,7 @@ export const ruleFields: Readonly<Record<RulePart, Readonly<Record<string, CellK
     ...about,
   },
   suggestedSearches: {
-    ...{ what: 'text', text: 'text', on: 'switch', priority: 'number', always: 'switch' },
+    ...{ what: 'text', text: 'text', on: 'switch', priority: 'number', always: 'switch', alone: 'switch' },
     ...span,
   },
 };

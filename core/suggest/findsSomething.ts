@@ -4,26 +4,31 @@ import { wordsOf } from '../query/readUnits.ts';
 import { kindNumber } from '../scoring/gains.ts';
 import type { Engine, PreparedSetup } from '../search/prepareSetup.ts';
 import { rank, understand } from '../search/rank.ts';
+import type { Device } from '../setup/terms/planTerms.ts';
 
 /** Answers that are remembered for one setup; beyond, all are forgotten. */
 const mostRemembered = 20_000;
 const remembered = new WeakMap<PreparedSetup, Map<string, boolean>>();
 
-/** Whether a search leads to results just as it is, no word dropped, corrected or left out, or is sent elsewhere. */
-export function findsSomething(engine: Engine, prepared: PreparedSetup, query: string): boolean {
+/**
+ * Whether a search leads to results just as it is, no word dropped, corrected or left out, or is sent elsewhere; on the
+ * device it is asked with, where that is known.
+ */
+export function findsSomething(engine: Engine, prepared: PreparedSetup, query: string, device?: Device): boolean {
   const known = remembered.get(prepared) ?? new Map<string, boolean>();
   if (known.size >= mostRemembered) known.clear();
   remembered.set(prepared, known);
-  const before = known.get(query);
+  const asked = device ? `${device} ${query}` : query;
+  const before = known.get(asked);
   if (before !== undefined) return before;
-  const finds = oneHasAll(engine, prepared, query) || isFound(engine, prepared, query);
-  known.set(query, finds);
+  const finds = oneHasAll(engine, prepared, query) || isFound(engine, prepared, query, device);
+  known.set(asked, finds);
   return finds;
 }
 
 /** By the whole search. Cost: that of a search without cards. */
-function isFound(engine: Engine, prepared: PreparedSetup, query: string): boolean {
-  const request = { query, filters: {}, page: 1, limit: 1 };
+function isFound(engine: Engine, prepared: PreparedSetup, query: string, device?: Device): boolean {
+  const request = { query, filters: {}, page: 1, limit: 1, ...(device && { device }) };
   const { total, dropped, words, effects } = rank(engine, prepared, request, 1);
   if (effects.some(({ what }) => what === 'redirect')) return true;
   return (

@@ -1,7 +1,7 @@
 import type { OfferedSearch } from '../setup/parts/suggestedSearches.ts';
 import type { Setup } from '../setup/schema.ts';
 import { holdsAt, type When } from '../setup/terms/span.ts';
-import { wordsOfPhrase } from './phrase.ts';
+import { sameWords, wordsOfPhrase } from './phrase.ts';
 
 /** What a merchandiser decided about searches that are offered, bound for looking through it with every letter. */
 export interface OwnSearches {
@@ -9,7 +9,7 @@ export interface OwnSearches {
   matching(typed: string): readonly string[];
   /** Those in force that are offered always. */
   readonly always: readonly string[];
-  /** Whether a search has words that none may have. */
+  /** Whether a search has words that none may have, or is itself never offered. */
   isNever(text: string): boolean;
 }
 
@@ -24,7 +24,9 @@ export function ownSearches(list: Setup['suggestedSearches'], when: When): OwnSe
     .filter((entry): entry is OfferedSearch => entry.what === 'offer' && entry.on && holdsAt(entry, when))
     .map((entry) => ({ ...entry, words: ` ${wordsOfPhrase(entry.text)}` }))
     .sort((a, b) => b.priority - a.priority || (a.words < b.words ? -1 : a.words > b.words ? 1 : 0));
-  const never = entries.flatMap(({ what, text }) => (what === 'never' ? [` ${wordsOfPhrase(text)} `] : []));
+  const refused = entries.filter((entry) => entry.what === 'never');
+  const never = refused.flatMap(({ alone, text }) => (alone ? [] : [` ${wordsOfPhrase(text)} `]));
+  const alone = new Set(refused.flatMap((entry) => (entry.alone ? [sameWords(entry.text)] : [])));
   const own: OwnSearches = {
     matching: (typed) =>
       offered
@@ -32,6 +34,7 @@ export function ownSearches(list: Setup['suggestedSearches'], when: When): OwnSe
         .map(({ text }) => text),
     always: offered.filter(({ always }) => always).map(({ text }) => text),
     isNever(text) {
+      if (alone.has(sameWords(text))) return true;
       if (never.length === 0) return false;
       const words = ` ${wordsOfPhrase(text)} `;
       return never.some((each) => words.includes(each));

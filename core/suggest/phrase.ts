@@ -22,6 +22,9 @@ export const mostPhrases = 250_000;
 /** The words of a phrase as they are looked for: folded tokens one space apart. */
 export const wordsOfPhrase = (text: string): string => tokenize(text).join(' ');
 
+/** The same for searches of the same words in any order. */
+export const sameWords = (text: string): string => tokenize(text).sort().join(' ');
+
 const longNumber = /\p{N}(?:[\s().+/-]*\p{N}){6,}/u;
 const address = /\S@\S|https?:|www\./i;
 

@@ -14,8 +14,9 @@ import { randomCatalog, randomQuery, randomSetup } from '../testing/randomCatalo
 import { stem } from '../text/wordForms.ts';
 import { catalogPhrases } from './catalogPhrases.ts';
 import { buildCompletions, openCompletions } from './completions.ts';
+import { mostTried } from './fillBlock.ts';
 import type { Phrase } from './phrase.ts';
-import { mostTried, suggest } from './suggest.ts';
+import { suggest } from './suggest.ts';
 
 function shopOf(records: readonly CatalogRecord[]) {
   const profiler = attributeProfiler();

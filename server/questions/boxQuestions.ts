@@ -1,6 +1,7 @@
 import { lastLevel } from '../../core/catalog/levels.ts';
 import { isIndexedAsText } from '../../core/catalog/profileAttributes.ts';
 import { textsOf } from '../../core/catalog/record.ts';
+import type { PreparedSetup } from '../../core/search/prepareSetup.ts';
 import type { SetupRef } from '../../core/setup/setupRef.ts';
 import type { BoxAnswer } from '../../core/suggest/boxAnswer.ts';
 import { catalogPhrases } from '../../core/suggest/catalogPhrases.ts';
@@ -40,6 +41,8 @@ export function boxQuestions({ ready, readyAt, log, db, storefront }: Workbench)
       opened = { version: phrases.version, completions: openCompletions(phrases.shared) };
     return opened.completions;
   };
+  /** By setup, what was answered last for some phrases: of what is live nothing changes while a draft is edited. */
+  const letters = new WeakMap<PreparedSetup, { readonly version: string; readonly needed: LettersNeeded }>();
   return {
     suggest(ref: SetupRef, { request, at, phrases }: BoxTask): BoxAnswer {
       const { engine, setup, view, content } = readyAt(ref, at);
@@ -52,6 +55,9 @@ export function boxQuestions({ ready, readyAt, log, db, storefront }: Workbench)
      */
     lettersNeeded(ref: SetupRef, phrases: PackedPhrases | null): LettersNeeded {
       const { engine, setup, view, content } = ready(ref);
+      const version = phrases?.version ?? '';
+      const before = letters.get(setup);
+      if (before?.version === version) return before.needed;
       const sources = { completions: completionsOf(phrases), content, readRecord: view.record };
       const { bySearch } = purchases(db, storefront);
       const sought = log.top(searchesTyped).map(({ key, search, searches }): SoughtSearch => {
@@ -59,7 +65,9 @@ export function boxQuestions({ ready, readyAt, log, db, storefront }: Workbench)
         return { search: search.trim(), searches, product: bought[0]?.[0] ?? null };
       });
       const ask = (typed: string): BoxAnswer => suggest(engine, setup, { typed }, sources);
-      return lettersNeeded(ask, sought, setup.setup.searchBox.shape.letters);
+      const needed = lettersNeeded(ask, sought, setup.setup.searchBox.shape.letters);
+      letters.set(setup, { version, needed });
+      return needed;
     },
     /**
      * Searches that may be offered, of the log and of the catalog as it is published, packed. Cost: a pass over the titles,

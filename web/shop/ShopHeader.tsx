@@ -32,7 +32,8 @@ export function ShopHeader({ shopper }: { readonly shopper: Shopper }) {
         says={data?.boxSays ?? ''}
         language={search.language}
         ways={{
-          search: shopper.searchHere,
+          search: searchEverywhere,
+          searchTyped: shopper.searchHere,
           searchWithin: shopper.searchWithin,
           open: ({ familyId }) => shopper.open(familyId),
           openCollection: shopper.openCollection,

@@ -95,10 +95,10 @@ export function useShopper() {
     ...{ desk, search, place, isReady, results, go, open },
     searchEverywhere: (next: string) => searchIn(next, ''),
     searchHere: (next: string) => searchIn(next, collection),
-    /** Searches for products that have one value of a filter. */
+    /** Searches the shop for products that have one value of a filter. */
     searchWithin: (next: string, filter: string, value: string) => {
-      go({ ...begun(), query: next, collection, filters: { [filter]: [value] } });
-      desk.searched(next, collection);
+      go({ ...begun(), query: next, collection: '', filters: { [filter]: [value] } });
+      desk.searched(next, '');
     },
     /** An article's own page, or the page elsewhere that it stands for. */
     openArticle: (id: string, link: string) => {

@@ -19,8 +19,10 @@ const offered = z.strictObject({
 });
 const never = z.strictObject({
   what: z.literal('never'),
-  /** Words that stand side by side in no search that is offered. */
+  /** Words that stand side by side in no search that is offered, or one search. */
   text: z.string().trim().min(1).max(longest.saying),
+  /** Only this search is not offered, whatever the order of its words; longer ones with its words are. */
+  alone: z.boolean().optional(),
 });
 /** A search that is offered to shoppers, or words that none may have. */
 const suggestedSearchSchema = z
@@ -34,12 +36,16 @@ export const suggestedSearches = openPart({
   key: z.string().min(1).max(longestSuggestionKey),
   value: suggestedSearchSchema,
   most: mostSuggested,
-  usualFields: { always: false },
+  usualFields: { always: false, alone: false },
   clash: (entry) => (entry.what === 'offer' ? spanClash(entry) : null),
   describe({ before, after }) {
     const entry = (after ?? before)!;
     if (entry.what === 'never')
-      return [`Searches with “${entry.text}” are ${after ? 'never offered' : 'offered again'}`];
+      return [
+        entry.alone
+          ? `The search “${entry.text}” is ${after ? 'never offered' : 'offered again'}`
+          : `Searches with “${entry.text}” are ${after ? 'never offered' : 'offered again'}`,
+      ];
     const search = `The search “${entry.text}”`;
     if (!after) return [`${search} is no longer suggested`];
     const was = before?.what === 'offer' ? before : null;

@@ -58,7 +58,7 @@ function open() {
       gone.push([name, ...where]);
     };
   const ways: BoxWays = {
-    ...{ search: way('search'), searchWithin: way('searchWithin'), open: way('open') },
+    ...{ search: way('search'), searchTyped: way('searchTyped'), searchWithin: way('searchWithin'), open: way('open') },
     ...{ openCollection: way('openCollection'), openArticle: way('openArticle') },
   };
   show(<SearchBox query="" says="Find a brush" language="" ways={ways} desk={null} isInDesk={false} />);
@@ -107,7 +107,7 @@ test('enter without a marked line searches for what was typed; escape closes wha
   await user.keyboard('{Escape}');
   expect(screen.queryAllByRole('option')).toEqual([]);
   await user.type(input, '{Enter}');
-  expect(gone).toEqual([['search', 'bru']]);
+  expect(gone).toEqual([['searchTyped', 'bru']]);
 });
 
 test('what finds nothing says so, with what was typed as text', async () => {

@@ -16,7 +16,10 @@ const phone = matchMedia('(max-width: 499px)');
 
 /** Where the lines of the box lead. */
 export interface BoxWays {
+  /** Where a line leads that offers a search: it was made of the whole shop. */
   search(query: string): void;
+  /** Where the text itself leads: on a collection's page into that collection. */
+  searchTyped(query: string): void;
   searchWithin(query: string, filter: string, value: string): void;
   open(product: Result): void;
   openCollection(id: string): void;
@@ -130,7 +133,7 @@ export function SearchBox({
         onSubmit={(event) => {
           event.preventDefault();
           leave();
-          ways.search(text);
+          ways.searchTyped(text);
         }}
       >
         {isFull && (

@@ -29,7 +29,7 @@ export function Offered({ typed }: { readonly typed: string }) {
     block.kind === 'suggestions' || block.kind === 'popular' ? block.items : [],
   );
   const refuse = (text: string): void => {
-    const entry = { what: 'never', text } as const;
+    const entry = { what: 'never', text, alone: true } as const;
     void edit({ part: 'suggestedSearches', key: suggestionKey(entry), value: entry });
   };
   return (

@@ -23,7 +23,7 @@ export function SuggestedSearches() {
     .filter((entry): entry is OfferedSearch => entry.what === 'offer')
     .filter(({ text }) => text.toLowerCase().includes(sought.trim().toLowerCase()))
     .sort((a, b) => b.priority - a.priority || (a.text < b.text ? -1 : 1));
-  const never = all.filter(({ what }) => what === 'never').map(({ text }) => text);
+  const refused = all.filter((entry) => entry.what === 'never');
   const save = (entry: SuggestedSearch): void =>
     void edit({ part: 'suggestedSearches', key: suggestionKey(entry), value: entry });
   const drop = (entry: Pick<SuggestedSearch, 'what' | 'text'>): void =>
@@ -80,21 +80,46 @@ export function SuggestedSearches() {
           </ShelfList>
         )}
       </Section>
-      <Section title="Never offered" note="No search that has these words side by side is offered, whoever made it.">
-        <div className="flex flex-wrap items-center gap-1.5">
-          <TextChips
-            texts={never}
-            add="Words never offered"
-            takeOff={(text) => `Offer searches with ${text} again`}
-            most={most.words}
-            longest={longest.saying}
-            change={(texts) => {
-              for (const text of never) if (!texts.includes(text)) drop({ what: 'never', text });
-              for (const text of texts) if (!never.includes(text)) save({ what: 'never', text });
-            }}
-          />
-        </div>
+      <Section title="Searches never offered" note="Just these; a longer search with the same words still is.">
+        <Refused refused={refused.filter((entry) => entry.alone)} isAlone {...{ save, drop }} />
+      </Section>
+      <Section
+        title="Words never offered"
+        note="No search that has these words side by side is offered, whoever made it."
+      >
+        <Refused refused={refused.filter((entry) => !entry.alone)} isAlone={false} {...{ save, drop }} />
       </Section>
     </>
+  );
+}
+
+/** Searches, or words, that are never offered. */
+function Refused({
+  refused,
+  isAlone,
+  save,
+  drop,
+}: {
+  readonly refused: readonly SuggestedSearch[];
+  readonly isAlone: boolean;
+  save(entry: SuggestedSearch): void;
+  drop(entry: Pick<SuggestedSearch, 'what' | 'text'>): void;
+}) {
+  const texts = refused.map(({ text }) => text);
+  return (
+    <div className="flex flex-wrap items-center gap-1.5">
+      <TextChips
+        texts={texts}
+        add={isAlone ? 'A search never offered' : 'Words never offered'}
+        takeOff={(text) => (isAlone ? `Offer ${text} again` : `Offer searches with ${text} again`)}
+        most={most.words}
+        longest={longest.saying}
+        change={(next) => {
+          for (const text of texts) if (!next.includes(text)) drop({ what: 'never', text });
+          for (const text of next)
+            if (!texts.includes(text)) save({ what: 'never', text, ...(isAlone && { alone: true }) });
+        }}
+      />
+    </div>
   );
 }

@@ -1,6 +1,7 @@
 import { Link } from 'react-router';
 import { dayNumber, dayText } from '../../../../core/base/day.ts';
 import { daysInForce } from '../../../../core/rules/daysInForce.ts';
+import { datedParts } from '../../../../core/rules/periods.ts';
 import type { Setup } from '../../../../core/setup/schema.ts';
 import { isAlways, type Span, spanInWords } from '../../../../core/setup/terms/span.ts';
 import { counted } from '../../../look/price.ts';
@@ -17,7 +18,6 @@ const monthsShown = 12;
 const mostRows = 60;
 
 type Dated = Span & { readonly on?: boolean };
-const datedParts = ['plans', 'houseRules', 'hiding', 'content', 'suggestedSearches'] as const;
 
 /** First days of the months drawn, and of the one after them, in days since 1970. */
 function monthsFrom(today: number): number[] {
