@@ -24,6 +24,7 @@ import { ruleEndpoints } from './ruleEndpoints.ts';
 import {
   deskSearchQuery,
   deskSuggestQuery,
+  flag,
   sayings,
   setupName,
   shopSearchQuery,
@@ -188,6 +189,7 @@ export const endpoints = {
         sort: z.string().max(80).default(''),
         collection: z.string().max(200).default(''),
         asWords: sayings,
+        exactly: flag.default(false),
         at: momentText.optional().describe('The moment it is asked as of, on the storefront’s clock.'),
       })
       .catchall(z.unknown()),

@@ -21,7 +21,7 @@ const wholeNumber = (least: number, most: number) =>
     .regex(/^\d{1,6}$/, 'must be a whole number')
     .transform(Number)
     .pipe(z.number().int().min(least).max(most));
-const flag = z.enum(['0', '1']).transform((value) => value === '1');
+export const flag = z.enum(['0', '1']).transform((value) => value === '1');
 const texts = z.union([z.string().max(300), z.array(z.string().max(300)).max(mostChosen)]);
 
 /** Sayings given once or several times. */
@@ -46,6 +46,8 @@ const shopFields = {
   sort: z.string().max(80).default(''),
   /** Sayings to be taken as words though they are recognised. */
   asWords: sayings,
+  /** Only what was typed: nothing corrected, left out or looked for instead. */
+  exactly: flag.default(false),
   /** What the shopper looks with, where the shop says so: plans may hold for some devices only. */
   device: z.enum(devices).optional(),
   /** Asked by the search box while the shopper types. */
@@ -121,7 +123,7 @@ export const deskSearchQuery = withFilters(deskFields);
 
 /** The engine's request from a validated query: by the shop, the desk and the terminal alike. */
 export function requestOf(query: z.output<typeof shopSearchQuery>): SearchRequest {
-  const { q, page, limit, typing, collection, sort, asWords, box, device, language, like, ...rest } = query;
+  const { q, page, limit, typing, collection, sort, asWords, exactly, box, device, language, like, ...rest } = query;
   return {
     query: q,
     page,
@@ -130,6 +132,7 @@ export function requestOf(query: z.output<typeof shopSearchQuery>): SearchReques
     collection,
     sort,
     asWords,
+    exactly,
     box,
     filters: chosenFilters(rest),
     ...(device && { device }),

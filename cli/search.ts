@@ -44,6 +44,9 @@ function readable(answer: SearchAnswer, explain: boolean): string {
   const lines = [`${answer.total} products for “${answer.query}”`];
   for (const { from, to } of answer.corrections) lines.push(`“${from}” was corrected to “${to}”`);
   if (answer.dropped.length > 0) lines.push(`Nothing has all the words; left out: ${answer.dropped.join(', ')}`);
+  if (answer.loosened.length > 0) lines.push(`Taken as plain words: ${answer.loosened.join(', ')}`);
+  if (answer.near) lines.push(`Nothing matches; looked for “${answer.near.search}” instead, which is close to it`);
+  if (answer.outside) lines.push(`Nothing in “${answer.outside.title}” matches; the whole shop was searched`);
   if (answer.emptyShelf) lines.push(answer.emptyShelf.message);
   const rows = answer.results.map((result) => [
     `${result.place}.`,

@@ -72,7 +72,12 @@ export function openStorefronts(options: {
         versionOf: log.version,
       }),
       phrases: keptPhrases({
-        make: () => searcher.phrases({ storefront: id, release: 'live' }),
+        async make() {
+          const { shared, near } = await searcher.phrases({ storefront: id, release: 'live' });
+          // Shoppers may be offered what was made though it could not be kept what is near.
+          await writer.keepNearTexts(id, near).catch(onError);
+          return shared;
+        },
         versionOf: () => {
           const reader = catalogs.current();
           return reader && `${reader.generation}/${contentVersion(shelf.db, id)}/${log.version()}`;

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { nearSources } from '../query/nearTexts.ts';
 import { filterLayoutSchema } from '../setup/parts/storefront.ts';
 import { conditionSchema } from '../setup/terms/condition.ts';
 import { filterKinds } from '../setup/terms/filterTerms.ts';
@@ -297,6 +298,17 @@ export const searchAnswerSchema = z.object({
     .array(z.string())
     .describe('What a misspelt search may have been meant as: whole searches, likeliest first.'),
   dropped: z.array(z.string()).describe('Words left out, since nothing has all of them.'),
+  loosened: z
+    .array(z.string())
+    .describe('What was recognised, and taken as plain words after all, since nothing would have been left.'),
+  near: z
+    .object({ search: z.string(), from: z.enum(nearSources) })
+    .nullable()
+    .describe('The search, near in meaning, that was looked for instead; null where this one was.'),
+  outside: namedSchema
+    .nullable()
+    .describe('The collection it was asked in, where the whole shop was looked through instead.'),
+  exactly: z.boolean().describe('Whether just what was typed was looked for, without another step.'),
   together: z.array(z.string()).describe('Phrases of the vocabulary: only what has their words side by side is shown.'),
   ignoredFilters: z.array(z.string()).describe('Chosen filters that this shop does not have.'),
   ignored: z

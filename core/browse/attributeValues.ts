@@ -1,7 +1,7 @@
 import { selectFirst } from '../base/select.ts';
 import { bars } from '../facets/filters.ts';
+import { climb } from '../search/climb.ts';
 import type { Engine, PreparedSetup } from '../search/prepareSetup.ts';
-import { rank } from '../search/rank.ts';
 import { equalThresholds, roundThresholds } from '../values/bands.ts';
 
 /** Values of an attribute that are reported one by one. */
@@ -62,7 +62,7 @@ export function attributeValues(
   }
   const column = snapshot.values.get(attribute);
   if (!column) return { values: [], more: 0, amounts: null };
-  const ranking = rank(engine, prepared, { query, filters: {}, page: 1, limit: 1 }, 0);
+  const { ranking } = climb(engine, prepared, { query, filters: {}, page: 1, limit: 1 }, 0);
   // Counts are scratch memory: those of the search are kept before the catalog is counted.
   const here = column.countFamilies({ records: ranking.records, failing: null });
   const found = new Map([...here.present].map((value) => [value, here.counts[value]!]));

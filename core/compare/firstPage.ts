@@ -1,7 +1,7 @@
 import { bannersOn } from '../rules/bannersOn.ts';
 import type { Effect } from '../rules/effects.ts';
+import { climb } from '../search/climb.ts';
 import type { Engine, PreparedSetup } from '../search/prepareSetup.ts';
-import { rank } from '../search/rank.ts';
 import { decidingSignal } from '../search/whyHere.ts';
 
 /** Products on a first page. */
@@ -36,8 +36,8 @@ function besideOf(effects: readonly Effect[], total: number): FirstPage['beside'
 }
 
 /** Answers one search as far as first pages are compared. Cost: the search without its cards and counts. */
-export function firstPage(engine: Engine, prepared: PreparedSetup, query: string): FirstPage {
-  const ranking = rank(engine, prepared, { query, filters: {}, page: 1, limit: pageSize }, depth);
+export function firstPage(engine: Engine, setup: PreparedSetup, query: string): FirstPage {
+  const { ranking, prepared } = climb(engine, setup, { query, filters: {}, page: 1, limit: pageSize }, depth);
   const decided = prepared.signals.map(() => 0);
   const shown = Math.min(pageSize, ranking.placed.length);
   for (let place = 0; place < shown; place++) {

@@ -1,8 +1,8 @@
 import { pageSize } from '../compare/firstPage.ts';
 import type { WeighedSearch } from '../compare/weighedSearch.ts';
 import type { Collections } from '../conditions/asked.ts';
+import { climb } from '../search/climb.ts';
 import { type Engine, prepareSetup } from '../search/prepareSetup.ts';
-import { rank } from '../search/rank.ts';
 import type { Setup } from '../setup/schema.ts';
 import { type EntryEdit, withEntry } from '../setup/withEntry.ts';
 import { isConclusive } from './isConclusive.ts';
@@ -53,7 +53,7 @@ function pagesUnder(
 ): Page[] {
   const prepared = prepareSetup(engine, setup, now, collections);
   return searches.map(({ search }) => {
-    const ranking = rank(engine, prepared, { query: search, filters: {}, page: 1, limit: pageSize }, pageSize);
+    const { ranking } = climb(engine, prepared, { query: search, filters: {}, page: 1, limit: pageSize }, pageSize);
     const products = ranking.placed.map(({ candidate }) => ranking.candidates.families[candidate]!).join(' ');
     return { total: ranking.total, products, dropped: ranking.dropped.length };
   });

@@ -1,8 +1,8 @@
 import type { FilterAnswer } from '../answer/answer.ts';
 import type { BoundFilter } from '../facets/boundFilter.ts';
 import { answerFilters } from '../facets/filters.ts';
+import { climb } from '../search/climb.ts';
 import type { Engine, PreparedSetup } from '../search/prepareSetup.ts';
-import { rank } from '../search/rank.ts';
 import { selectionOf } from '../search/search.ts';
 
 /** A search shoppers make, and how often. */
@@ -43,7 +43,7 @@ export function filtersOfSearches(
   searches: readonly AskedSearch[],
 ): FiltersOfSearch[] {
   return searches.map(({ search, searches: times }) => {
-    const ranking = rank(engine, prepared, { query: search, filters: {}, page: 1, limit: 1 }, 0);
+    const { ranking } = climb(engine, prepared, { query: search, filters: {}, page: 1, limit: 1 }, 0);
     const { candidates, choices, total } = ranking;
     const options = { selection: selectionOf(engine, ranking), representatives: candidates.representatives };
     const { filters } = answerFilters(prepared.filters, choices, options);

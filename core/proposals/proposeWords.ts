@@ -23,9 +23,9 @@ export interface WordEvidence {
 }
 
 /** Visits in which a word must have been tried again by another before it is proposed as one that means the same. */
-const fewestVisits = 3;
+export const fewestVisits = 3;
 /** Share of the visits with the first word: less is what people happen to look for next. */
-const leastShare = 0.25;
+export const leastShare = 0.25;
 const mostStopWords = 60;
 const mostSynonyms = 30;
 

@@ -2,8 +2,9 @@ import { testFilters } from '../facets/filters.ts';
 import type { QueryWord } from '../query/understand.ts';
 import { scoreAfter } from '../rules/resolve.ts';
 import { affordable } from './affordable.ts';
+import { climb } from './climb.ts';
 import type { Engine, PreparedSetup } from './prepareSetup.ts';
-import { factorOf, type Ranking, rank, type SearchRequest } from './rank.ts';
+import { factorOf, type Ranking, type SearchRequest } from './rank.ts';
 import type { Scope } from './scope.ts';
 
 /** A product that lacks one word of the search. */
@@ -143,13 +144,8 @@ export function closeMatches(
 }
 
 /** Ids of the first `depth` products in order, and of those a page is filled up with: what a shopper gets to see. */
-export function shownFamilies(
-  engine: Engine,
-  prepared: PreparedSetup,
-  request: SearchRequest,
-  depth: number,
-): string[] {
-  const ranking = rank(engine, prepared, request, depth);
+export function shownFamilies(engine: Engine, setup: PreparedSetup, request: SearchRequest, depth: number): string[] {
+  const { ranking, prepared } = climb(engine, setup, request, depth);
   const { snapshot } = engine;
   const ids = ranking.placed.map(({ candidate }) => snapshot.familyId(ranking.candidates.families[candidate]!));
   if (!isFilledUp(prepared, ranking, request)) return ids;

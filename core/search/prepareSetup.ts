@@ -6,6 +6,7 @@ import type { NumberColumn } from '../index/numberColumns.ts';
 import { hiddenMark } from '../index/recordMask.ts';
 import type { Snapshot } from '../index/snapshot.ts';
 import { stockOf } from '../index/stock.ts';
+import { type NearTexts, noNearTexts } from '../query/nearTexts.ts';
 import { bindPhrases, type Phrases } from '../query/phrases.ts';
 import { bindRecogniser, type Recogniser } from '../query/recognise.ts';
 import { type Spelling, spellingOf } from '../query/spelling.ts';
@@ -29,6 +30,8 @@ export interface Engine {
   readonly snapshot: Snapshot;
   /** Whether a word is one of the catalog's language, whatever the catalog has. */
   readonly isOfLanguage: WordList;
+  /** What is near in meaning to words that nothing has. */
+  readonly near: NearTexts;
   readonly matcher: Matcher;
   readonly grouper: Grouper;
   /** What a wide result leaves out; null where the result is not wide. */
@@ -44,7 +47,11 @@ export interface Engine {
 }
 
 /** `isOfLanguage` keeps corrections from words that were meant as they are typed; without a list none is kept. */
-export function openEngine(snapshot: Snapshot, isOfLanguage: WordList = noWords): Engine {
+export function openEngine(
+  snapshot: Snapshot,
+  isOfLanguage: WordList = noWords,
+  near: NearTexts = noNearTexts,
+): Engine {
   const { families, recordFamily, familyStart, records } = snapshot;
   const matcher = openMatcher(snapshot);
   const failing = new Uint32Array(records);
@@ -52,6 +59,7 @@ export function openEngine(snapshot: Snapshot, isOfLanguage: WordList = noWords)
   return {
     snapshot,
     isOfLanguage,
+    near,
     matcher,
     grouper: openGrouper({ families, recordFamily, familyStart, scores: matcher.scores, failing, inStock }),
     leftOutOf: openLeftOut(snapshot),

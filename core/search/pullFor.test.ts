@@ -6,9 +6,9 @@ import type { HouseRule } from '../setup/parts/houseRules.ts';
 import type { ShelfPlan } from '../setup/parts/plans.ts';
 import type { Condition } from '../setup/terms/condition.ts';
 import { randomCatalog, snapshotOf } from '../testing/randomCatalog.ts';
+import { rankedFamilies } from './climb.ts';
 import { openEngine, prepareSetup } from './prepareSetup.ts';
 import { pullFor } from './pullFor.ts';
-import { rankedFamilies } from './rank.ts';
 
 const plan: ShelfPlan = { name: 'Ink', on: true, searches: ['ink'], pins: [], pulls: [] };
 

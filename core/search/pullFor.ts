@@ -9,8 +9,8 @@ import type { ShelfPlan } from '../setup/parts/plans.ts';
 import type { Setup } from '../setup/schema.ts';
 import type { Condition } from '../setup/terms/condition.ts';
 import type { Aim, Pulled } from '../setup/terms/pullTerms.ts';
+import { rankedFamilies } from './climb.ts';
 import { type Engine, type PreparedSetup, prepareSetup } from './prepareSetup.ts';
-import { rankedFamilies } from './rank.ts';
 
 /** A strength that reaches an aim; `pull` is null where none does, and `place` is then where the strongest brings it, null for nowhere. */
 export interface Reached {

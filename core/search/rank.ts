@@ -59,6 +59,8 @@ export interface SearchRequest {
   readonly like?: { readonly key: string; readonly text: string };
   /** Only what has all the words: none is dropped. */
   readonly allWords?: boolean;
+  /** Only what was typed is looked for: no step of the ladder is taken. */
+  readonly exactly?: boolean;
   /** What the shopper looks with, where it is known. */
   readonly device?: Device;
   /** Asked for by the search box, while the shopper types. */
@@ -116,6 +118,10 @@ export interface Ranking {
   readonly isBrowsing: boolean;
   readonly total: number;
   readonly foundAny: boolean;
+  /** Whether something has the words, or is it by its part number; what only plans put there does not count. */
+  readonly foundByWords: boolean;
+  /** What was recognised and taken as words after all, since nothing would have been left. */
+  readonly loosened: readonly string[];
   readonly records: Uint32Array;
   /** What the search does not look at: hidden, or not let through by what was recognised. */
   readonly hidden: Uint8Array | null;
@@ -177,7 +183,7 @@ function hiddenBesides(records: number, hidden: Uint8Array | null, narrowing: re
  * What recognised values and conditions may do: narrow, and fewer of them where nothing is left; narrow whatever comes of
  * it; or not narrow at all.
  */
-type Narrowing = 'fewer' | 'all' | 'none';
+export type Narrowing = 'fewer' | 'all' | 'none';
 /** Sayings that are tried as words, one at a time, where all of them together leave nothing. */
 const mostTried = 4;
 
@@ -203,8 +209,8 @@ function rankWithFewer(
     fewest = dropped.length;
   }
   return best === null
-    ? rank(engine, prepared, request, wanted, scope, 'none')
-    : rank(engine, prepared, without(best), wanted, scope, 'all');
+    ? { ...rank(engine, prepared, request, wanted, scope, 'none'), loosened: narrowing.map(({ text }) => text) }
+    : { ...rank(engine, prepared, without(best), wanted, scope, 'all'), loosened: [best] };
 }
 
 /** Understand, match, score, group, pull, order and arrange: the places of the first `wanted` products. */
@@ -266,6 +272,8 @@ export function rank(
   const everywhere = withMore(found.matches.records, extra);
   const within = scope ? everywhere.filter((record) => scope.contains(record)) : everywhere;
   const records = price ? affordable(snapshot, within, price) : within;
+  const put = new Set([...added.placed, ...added.broughtIn]);
+  const foundByWords = put.size === 0 ? records.length > 0 : records.some((record) => !put.has(record));
   if (narrowing.length > 0 && records.length === 0 && mode === 'fewer')
     return rankWithFewer(engine, prepared, asked, wanted, scope, narrowing);
   // A record that only its place or its part number shows has no score from its words.
@@ -365,6 +373,8 @@ export function rank(
     isBrowsing,
     total: candidates.families.length,
     foundAny: records.length > 0,
+    foundByWords,
+    loosened: [],
     records,
     hidden: searched,
     failing,
@@ -376,15 +386,3 @@ export function rank(
 /** Whether a candidate shows only since a plan brought it in. */
 export const isBroughtIn = ({ broughtIn, candidates }: Ranking, candidate: number): boolean =>
   broughtIn.has(candidates.representatives[candidate]!);
-
-/** Ids of the first `depth` products in order: for comparing two rankings without making cards. */
-export function rankedFamilies(
-  engine: Engine,
-  prepared: PreparedSetup,
-  request: SearchRequest,
-  depth: number,
-  scope: Scope | null = null,
-): string[] {
-  const { placed, candidates } = rank(engine, prepared, request, depth, scope);
-  return placed.map(({ candidate }) => engine.snapshot.familyId(candidates.families[candidate]!));
-}

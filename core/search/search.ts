@@ -10,6 +10,7 @@ import { bannersOn } from '../rules/bannersOn.ts';
 import { type Source, toldSource } from '../rules/effects.ts';
 import type { Setup } from '../setup/schema.ts';
 import type { Language } from '../text/languages.ts';
+import { climb } from './climb.ts';
 import { closeMatches, isFilledUp } from './closeMatches.ts';
 import { findContent, type PreparedContent } from './contentEngine.ts';
 import { correctionsOf } from './correctedReading.ts';
@@ -17,7 +18,7 @@ import { missingPins } from './gaps.ts';
 import { ignoredParameters } from './ignoredParameters.ts';
 import { offersFor } from './offers.ts';
 import type { Engine, PreparedSetup } from './prepareSetup.ts';
-import { factorOf, isBroughtIn, type Ranking, rank, type SearchRequest } from './rank.ts';
+import { factorOf, isBroughtIn, type Ranking, type SearchRequest } from './rank.ts';
 import { bindScope, type Scope } from './scope.ts';
 import { whyHere } from './whyHere.ts';
 
@@ -178,14 +179,16 @@ export function resultsOn(
  */
 export function search(
   engine: Engine,
-  prepared: PreparedSetup,
+  inForce: PreparedSetup,
   request: SearchRequest,
   readRecord: RecordReader,
   content: PreparedContent | null = null,
 ): SearchAnswer {
   const { snapshot } = engine;
-  const { within, scope } = collectionOf(engine, prepared, request, content);
-  const ranking = rank(engine, prepared, request, request.page * request.limit, scope);
+  const asked = collectionOf(engine, inForce, request, content);
+  const climbed = climb(engine, inForce, request, request.page * request.limit, asked.scope);
+  const { ranking, prepared, scope, near, isOutside } = climbed;
+  const within = isOutside ? undefined : asked.within;
   const { candidates } = ranking;
   const { price, narrowing, strong } = ranking.understood;
   const corrections = correctionsOf(snapshot, ranking.words);
@@ -244,11 +247,19 @@ export function search(
     leadsTo: ranking.skuCandidate >= 0 ? snapshot.familyId(candidates.families[ranking.skuCandidate]!) : null,
     corrections,
     dropped: [...ranking.dropped],
+    loosened: [...ranking.loosened],
+    near: near && { search: near.text, from: near.from },
+    outside: isOutside && asked.within ? { id: asked.within.id, title: asked.within.title } : null,
+    exactly: request.exactly ?? false,
     together: [...ranking.together],
     ignoredFilters: [...ranking.ignoredFilters],
-    ignored: ignoredParameters(prepared, request, ranking, within !== undefined),
+    ignored: ignoredParameters(prepared, request, ranking, asked.within !== undefined),
     collection: within && content ? collectionPage(within, content) : null,
-    ...contentFound(content, { ...request, query: ranking.takenFor?.search ?? request.query }, within !== undefined),
+    ...contentFound(
+      content,
+      { ...request, query: ranking.takenFor?.search ?? near?.text ?? request.query },
+      within !== undefined,
+    ),
     emptyShelf: ranking.foundAny ? null : emptyShelf(engine, prepared, request.query, readRecord),
   };
   // Last, since looking for what is close, and for what else may be meant, overwrites what was found.

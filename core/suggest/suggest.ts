@@ -1,5 +1,6 @@
+import { climb } from '../search/climb.ts';
 import type { Engine, PreparedSetup } from '../search/prepareSetup.ts';
-import { type Ranking, rank, type SearchRequest } from '../search/rank.ts';
+import type { Ranking, SearchRequest } from '../search/rank.ts';
 import { resultsOn, shopperLanguage } from '../search/search.ts';
 import type { BoxBlock } from '../setup/parts/searchBox.ts';
 import type { BoxMoment } from '../setup/terms/boxTerms.ts';
@@ -46,7 +47,7 @@ export function suggest(engine: Engine, prepared: PreparedSetup, request: BoxReq
   const within = blockAt('typing', 'lookIn')?.most ?? 0;
   const isRanked = !isBefore || lines > 0;
   const wanted = within > 0 && !isBefore ? Math.max(lines, mostLookedAt) : lines;
-  const ranking = isRanked ? rank(engine, prepared, asked(lines), wanted) : null;
+  const ranking = isRanked ? climb(engine, prepared, asked(lines), wanted).ranking : null;
   const total = ranking && !isBefore ? ranking.total : 0;
   const products = ranking
     ? resultsOn(engine, prepared, ranking, asked(lines), sources.readRecord).slice(0, lines)

@@ -32,6 +32,10 @@ export interface ObviousAnswer {
   readonly total: number;
   /** Whether anything is found, before filters are chosen. */
   readonly foundAny: boolean;
+  /** Whether something has the words, whatever plans put there. */
+  readonly foundByWords: boolean;
+  /** The words looked for, and whether they stand for anything. */
+  readonly words: readonly { readonly text: string; readonly isKnown: boolean }[];
   readonly results: readonly ObviousResult[];
   readonly dropped: readonly string[];
   /** What lacks one word of the search, the best first. */
@@ -52,6 +56,8 @@ export interface ObviousRequest {
   readonly isOfLanguage?: (word: string) => boolean;
   /** What the shopper looks with. */
   readonly device?: string;
+  /** None is dropped. */
+  readonly allWords?: boolean;
   /** Not to be recognised. */
   readonly asWords?: readonly string[];
 }
@@ -238,7 +244,7 @@ export function obviousSearch(
     found = attempt(words, texts);
     if (found.size === 0 && !skuRead) {
       if (tolerance) found = attempt(wordsFor(true), texts);
-      const rounds = (found.size > 0 ? [] : doubted).flatMap((doubts) => {
+      const rounds = (found.size > 0 || request.allWords ? [] : doubted).flatMap((doubts) => {
         const isKnown = ({ ways }: Word): boolean => ways.some(({ how }) => !doubts.includes(how));
         const order = [...words].sort(
           (a, b) =>
@@ -282,12 +288,19 @@ export function obviousSearch(
   const first = [...new Set(plans.flatMap((plan) => plan.first ?? []))];
   const broughtIn = plans.flatMap((plan) => plan.bringIn ?? []);
   const titleScore = catalog.titleShare === null ? 0 : Math.round(100_000 * catalog.titleShare);
+  const put = new Set<ReadRecord>();
   const byWords = new Set([...found.keys()].map(({ record }) => record.familyId));
   for (const product of [...pins.map((pin) => pin.product), ...first, ...broughtIn])
     if (!byWords.has(product))
       for (const read of visible)
-        if (read.record.familyId === product) found.set(read, broughtIn.includes(product) ? titleScore : 0);
-  if (skuRead) found.set(skuRead, 100_000);
+        if (read.record.familyId === product) {
+          put.add(read);
+          found.set(read, broughtIn.includes(product) ? titleScore : 0);
+        }
+  if (skuRead) {
+    put.delete(skuRead);
+    found.set(skuRead, 100_000);
+  }
 
   for (const read of limits ? [...found.keys()] : []) {
     const { price } = read.record.values;
@@ -418,6 +431,8 @@ export function obviousSearch(
   return {
     total: candidates.length,
     foundAny: found.size > 0,
+    foundByWords: [...found.keys()].some((read) => !put.has(read)),
+    words: texts.length === 0 ? [] : wordsFor(false).map(({ text, ways }) => ({ text, isKnown: ways.length > 0 })),
     results: ordered.map(({ familyId, recordId, score }) => ({ familyId, recordId, score })),
     dropped,
     close,

@@ -31,6 +31,8 @@ export interface LogStore {
   faded(limit: number): FadedSearch[];
   /** Searches that found nothing and were followed, in the same visit, by one that led to a click; most often first. */
   retries(limit: number): Retry[];
+  /** Searches after which products were opened, and how often each was; those after which most were first. */
+  opened(limit: number): { readonly search: string; readonly products: ReadonlyMap<string, number> }[];
   /** Whether there is such a search of a session. */
   hasSearch(search: number, session: string): boolean;
 }
@@ -130,6 +132,26 @@ export function openLogStore(db: Db, storefront: string): LogStore {
            LEFT JOIN came ON came.key = s.key ORDER BY fadedSearches DESC, s.key`,
         )
         .all({ storefront, limit, halfLife: halfLifeDays * 86_400_000 });
+    },
+    opened(limit) {
+      const rows = db
+        .prepare<{ storefront: string; limit: number }, [string, string, number]>(
+          `WITH led AS (SELECT l.key AS key, count(*) AS many FROM search_outcome o JOIN search_log l ON l.id = o.search_id
+             WHERE l.storefront = @storefront AND l.by_desk = 0 AND o.kind = 'click' AND l.key <> ''
+             GROUP BY l.key ORDER BY many DESC, l.key LIMIT @limit)
+           SELECT l.key, o.product, count(*) FROM search_outcome o JOIN search_log l ON l.id = o.search_id
+             JOIN led ON led.key = l.key
+           WHERE l.storefront = @storefront AND l.by_desk = 0 AND o.kind = 'click'
+           GROUP BY l.key, o.product ORDER BY led.many DESC, l.key, count(*) DESC, o.product`,
+        )
+        .raw()
+        .all({ storefront, limit });
+      const bySearch = new Map<string, Map<string, number>>();
+      for (const [key, product, many] of rows) {
+        const own = bySearch.get(key) ?? new Map<string, number>();
+        bySearch.set(key, own.set(product, many));
+      }
+      return [...bySearch].map(([search, products]) => ({ search, products }));
     },
     retries(limit) {
       const without = new Map(

@@ -37,9 +37,9 @@ export function serveSearch(serve: Serve, { searcher }: Pick<Services, 'searcher
   serve.desk(endpoints.deskShopProduct, ({ ref }, { id, from }) => searcher.shopProduct(meant(ref, from), id));
   serve.shop(endpoints.shopArticle, (here, { id }) => searcher.shopArticle(liveOf(here.id), id));
   serve.desk(endpoints.deskShopArticle, ({ ref }, { id, from }) => searcher.shopArticle(meant(ref, from), id));
-  serve.desk(endpoints.why, ({ ref }, { q, product, from, sort, collection, asWords, at, ...rest }) => {
+  serve.desk(endpoints.why, ({ ref }, { q, product, from, sort, collection, asWords, exactly, at, ...rest }) => {
     const filters = chosenFilters(rest);
-    const shown = { marks: true, sort, asWords, filters, ...(collection && { collection }) };
+    const shown = { marks: true, sort, asWords, exactly, filters, ...(collection && { collection }) };
     return searcher.why(meant(ref, from), { request: { query: q, page: 1, limit: 1, ...shown }, at }, product);
   });
   serve.desk(endpoints.words, ({ ref }, { q, from, asWords }) => searcher.words(meant(ref, from), q, asWords));

@@ -1,6 +1,7 @@
 import { lastLevel } from '../../core/catalog/levels.ts';
 import { isIndexedAsText } from '../../core/catalog/profileAttributes.ts';
 import { textsOf } from '../../core/catalog/record.ts';
+import { type NearList, nearTextsIn } from '../../core/proposals/nearTextsIn.ts';
 import type { PreparedSetup } from '../../core/search/prepareSetup.ts';
 import type { SetupRef } from '../../core/setup/setupRef.ts';
 import type { BoxAnswer } from '../../core/suggest/boxAnswer.ts';
@@ -16,6 +17,7 @@ import type { PackedPhrases } from '../demand/keptPhrases.ts';
 import { purchases } from '../demand/purchases.ts';
 import type { Workbench } from '../searching/workbench.ts';
 import { longTexts, publishedStopWords } from './stopWords.ts';
+import { nearEvidence } from './wordEvidence.ts';
 
 /** What the box is asked, and the searches that may be offered. */
 export interface BoxTask {
@@ -28,6 +30,8 @@ export interface BoxTask {
 /** Searches of the log, and different values of one attribute, from which what may be offered is made. */
 const searchesTaken = mostPhrases;
 const valuesTaken = 5000;
+/** Searches of the log that say which words mean nearly the same. */
+const searchesLed = 5000;
 /** Searches that are typed letter by letter. */
 const searchesTyped = 60;
 
@@ -70,10 +74,11 @@ export function boxQuestions({ ready, readyAt, log, db, storefront }: Workbench)
       return needed;
     },
     /**
-     * Searches that may be offered, of the log and of the catalog as it is published, packed. Cost: a pass over the titles,
+     * Searches that may be offered, of the log and of the catalog as it is published, packed; and what is near to words that
+     * the catalog does not have. Cost: a pass over the titles,
      * the values and the log; seconds in a large catalog.
      */
-    phrases(ref: SetupRef): SharedArrayBuffer {
+    phrases(ref: SetupRef): { readonly shared: SharedArrayBuffer; readonly near: NearList } {
       const { view, content } = ready(ref);
       const { snapshot } = view;
       const { families, recordsOf, attributes, values: columns, language } = snapshot;
@@ -97,7 +102,10 @@ export function boxQuestions({ ready, readyAt, log, db, storefront }: Workbench)
       const empty = new Set(publishedStopWords(language).flatMap(tokenize));
       const ofCatalog = catalogPhrases({ titles: titles(), values: [...values()] }, empty);
       const ofLog = logPhrases(log.faded(searchesTaken));
-      return buildCompletions([...ofLog, ...ofCatalog], (word) => stem(word, language));
+      return {
+        shared: buildCompletions([...ofLog, ...ofCatalog], (word) => stem(word, language)),
+        near: nearTextsIn(nearEvidence(snapshot, log, searchesLed)),
+      };
     },
   };
 }

@@ -6,8 +6,8 @@ import { familiesMet } from '../../core/rules/familiesMet.ts';
 import { planFactors } from '../../core/rules/planFactors.ts';
 import type { RuleUse } from '../../core/rules/reviewRules.ts';
 import { withoutPlan } from '../../core/rules/triggers.ts';
+import { climb, rankedFamilies } from '../../core/search/climb.ts';
 import { hiddenByPlans } from '../../core/search/planned.ts';
-import { rank, rankedFamilies } from '../../core/search/rank.ts';
 import type { ShelfPlan } from '../../core/setup/parts/plans.ts';
 import type { SetupRef } from '../../core/setup/setupRef.ts';
 import { purchases } from '../demand/purchases.ts';
@@ -52,7 +52,7 @@ function boughtAgainst(
   const of = [...all.values()].reduce((sum, many) => sum + many, 0);
   if (of === 0) return [];
   const { snapshot } = engine;
-  const { effects } = rank(engine, setup, depth(searches[0]!), 1);
+  const { effects } = climb(engine, setup, depth(searches[0]!), 1).ranking;
   const own = effects.filter(({ source }) => source.kind === 'plan' && source.id === id);
   const factors = planFactors(snapshot, own, setup.asked);
   const hidden = hiddenByPlans(snapshot, null, own, setup.asked);

@@ -4,8 +4,9 @@ import { type CatalogRecord, firstText, heldBy } from '../../core/catalog/record
 import { type FirstPage, firstPage } from '../../core/compare/firstPage.ts';
 import { movementDepth, withMovement } from '../../core/compare/movement.ts';
 import { decisionKey } from '../../core/rules/decisions.ts';
+import { climb, rankedFamilies } from '../../core/search/climb.ts';
 import { explainWords } from '../../core/search/explainWords.ts';
-import { rank, rankedFamilies, type SearchRequest } from '../../core/search/rank.ts';
+import { rank, type SearchRequest } from '../../core/search/rank.ts';
 import { collectionOf, search } from '../../core/search/search.ts';
 import type { Decision } from '../../core/setup/parts/products.ts';
 import type { Setup } from '../../core/setup/schema.ts';
@@ -108,7 +109,10 @@ export function searchQuestions(bench: Workbench) {
     /** How a search was read word by word, and what hides the products that it would find. */
     words(ref: SetupRef, query: string, asWords: readonly string[]) {
       const { engine, setup, view } = ready(ref);
-      const ranking = rank(engine, setup, { query, filters: {}, asWords, page: 1, limit: 1 }, 1);
+      const request = { query, filters: {}, asWords, page: 1, limit: 1 };
+      const climbed = climb(engine, setup, request, 1);
+      // How the search was read, also where another one was looked for in the end.
+      const ranking = climbed.near ? rank(engine, setup, request, 1) : climbed.ranking;
       const { words, hidden } = explainWords(engine, setup, query, ranking);
       const hiding = new Set(
         ranking.effects.flatMap(({ what, source }) =>
@@ -142,7 +146,7 @@ export function searchQuestions(bench: Workbench) {
     places(ref: SetupRef, product: string, searches: readonly string[]): Place[] {
       const { engine, setup } = ready(ref);
       return searches.map((query) => {
-        const ranking = rank(engine, setup, { query, filters: {}, page: 1, limit: 1 }, placesDepth);
+        const { ranking } = climb(engine, setup, { query, filters: {}, page: 1, limit: 1 }, placesDepth);
         const families = ranking.placed.map(({ candidate }) => ranking.candidates.families[candidate]!);
         const place = families.indexOf(engine.snapshot.findFamily(product)) + 1;
         return { query, place: place > 0 ? place : null, of: ranking.total };

@@ -4,7 +4,7 @@ import type { WeighedSearch } from '../../core/compare/weighedSearch.ts';
 import { isConclusive } from '../../core/proposals/isConclusive.ts';
 import { type KnownItemSearch, knownItemSearches } from '../../core/proposals/knownItems.ts';
 import { madeUpSearches, type TriedSearches, type WordCounts } from '../../core/proposals/madeUpSearches.ts';
-import { rank } from '../../core/search/rank.ts';
+import { climb } from '../../core/search/climb.ts';
 import type { SetupRef } from '../../core/setup/setupRef.ts';
 import type { Ready, Workbench } from '../searching/workbench.ts';
 import { someProducts } from './someProducts.ts';
@@ -18,7 +18,7 @@ const searchesProbed = 60;
 function isOfThisCatalog({ engine, setup }: Ready, searches: readonly WeighedSearch[]): boolean {
   const probed = searches.slice(0, searchesProbed);
   const finding = probed.filter(
-    ({ search }) => rank(engine, setup, { query: search, filters: {}, page: 1, limit: pageSize }, 0).total > 0,
+    ({ search }) => climb(engine, setup, { query: search, filters: {}, page: 1, limit: pageSize }, 0).ranking.total > 0,
   ).length;
   return isConclusive({ looked: probed.length, finding });
 }

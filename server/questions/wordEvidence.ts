@@ -6,6 +6,7 @@ import { type ColourWords, openColourWords } from '../../core/colour/colourWords
 import { perSnapshot } from '../../core/index/perSnapshot.ts';
 import type { Snapshot } from '../../core/index/snapshot.ts';
 import { type Lexicon, type LexiconPart, openLexicon } from '../../core/proposals/lexicon.ts';
+import type { NearEvidence } from '../../core/proposals/nearTextsIn.ts';
 import type { MeaningEvidence } from '../../core/proposals/proposeMeanings.ts';
 import { findPairs, type WordPair } from '../../core/proposals/proposePhrases.ts';
 import type { NeighbourEvidence } from '../../core/proposals/proposeSetup.ts';
@@ -22,7 +23,7 @@ import { phrasePostings } from '../../core/query/phrasePostings.ts';
 import { allowedEdits, spellingOf } from '../../core/query/spelling.ts';
 import type { Setup } from '../../core/setup/schema.ts';
 import type { SetupRef } from '../../core/setup/setupRef.ts';
-import { tokenize } from '../../core/text/tokenize.ts';
+import { isNumberLike, tokenize } from '../../core/text/tokenize.ts';
 import { stem } from '../../core/text/wordForms.ts';
 import type { LogStore } from '../demand/logStore.ts';
 import { namedColours } from '../namedColours.ts';
@@ -171,6 +172,37 @@ export function wordEvidence(snapshot: Snapshot, log: LogStore): WordEvidence {
     searches: log.top(searchesForWords),
     retries: log.retries(searchesForWords),
     stopWords: publishedStopWords(snapshot.language),
+  };
+}
+
+/** Titles that must end in a word for it to be a name that others may be near to. */
+const fewestCalled = 3;
+
+/** What catalog, log and dictionary say of words that the catalog does not have. Cost: a pass over titles and kinds, seconds for the dictionary. */
+export function nearEvidence(snapshot: Snapshot, log: LogStore, searches: number): NearEvidence {
+  const { language } = snapshot;
+  const called = new Map<string, number>();
+  for (const [key, weight] of [
+    ['kind', fewestCalled],
+    ['title', 1],
+  ] as const) {
+    const column = snapshot.values.get(key);
+    for (let value = 0; value < (column?.size ?? 0); value++) {
+      const last = tokenize(column!.name(value)).at(-1);
+      if (last !== undefined && last.length >= 3 && !isNumberLike(last))
+        called.set(last, (called.get(last) ?? 0) + weight);
+    }
+  }
+  const names = [...called]
+    .filter(([, times]) => times >= fewestCalled)
+    .sort((a, b) => b[1] - a[1] || (a[0] < b[0] ? -1 : 1));
+  return {
+    retries: log.retries(searches),
+    opened: log.opened(searches),
+    lexicon: language === 'en' ? englishLexicon() : null,
+    names: names.map(([word]) => word),
+    isKnown: (word) => says(snapshot, word),
+    stem: (word) => stem(word, language),
   };
 }
 

@@ -5,7 +5,13 @@ import type { Writer } from '../store/writes.ts';
  * Writes after which shoppers are shown something else: all that is not a catalog put in force, which hands over itself.
  * What each is called with first says of which storefront.
  */
-const shown = ['publish', 'publishAgain', 'acceptFacts', 'bringInContent'] as const satisfies readonly (keyof Writer)[];
+const shown = [
+  'publish',
+  'publishAgain',
+  'acceptFacts',
+  'bringInContent',
+  'keepNearTexts',
+] as const satisfies readonly (keyof Writer)[];
 
 /** The same writer, whose writes that shoppers see are answered when every shopper's thread shows them. */
 export function shownWrites(writer: Writer, follow: (storefront: string) => Promise<void>): Writer {

@@ -21,6 +21,7 @@ import { type CatalogView, type CurrentCatalog, openCurrentCatalog } from '../ca
 import { namesOf } from '../catalog/namesOf.ts';
 import type { DataFolder } from '../dataFolder.ts';
 import { type LogStore, openLogStore } from '../demand/logStore.ts';
+import { openNearTexts } from '../demand/nearTextStore.ts';
 import { noSuchSetup } from '../refused.ts';
 import type { Db } from '../store/database.ts';
 import { openSetups, type SetupsReader } from '../store/setups.ts';
@@ -104,6 +105,7 @@ export function openWorkbench(options: {
   const releases = setups.releases(storefront);
   const current = openCurrentCatalog(reader);
   const contentOf = openContents(db, storefront);
+  const nearTexts = openNearTexts(db, storefront);
   /** By the setup's key, the one asked for last at the end. */
   const known = new Map<string, Ready>();
   /** A setup as it stands, and what says whether it has changed. */
@@ -125,7 +127,8 @@ export function openWorkbench(options: {
     const { number, setup } = standing(ref);
     const at = now();
     const today = localDay(setup.storefront.shop.timeZone, at);
-    const version = [reader.generation, number, current.facts, inVersion, today, periodOf(setup, at)].join('/');
+    const state = [reader.generation, number, current.facts, inVersion, nearTexts.version()];
+    const version = [...state, today, periodOf(setup, at)].join('/');
     const before = known.get(keyOf(ref));
     if (before?.version === version) return before;
     const view = current.view(setup);
@@ -146,7 +149,7 @@ export function openWorkbench(options: {
     // An engine is scratch memory for one index: setups that share the index share it, as one search runs at a time.
     const engine =
       [...known.values()].find((other) => other.view.version === view.version)?.engine ??
-      openEngine(view.snapshot, wordListOf(view.snapshot.language));
+      openEngine(view.snapshot, wordListOf(view.snapshot.language), nearTexts.near(view.snapshot.language));
     return { view, engine, ...boundFor(engine, contentOf(setup, view.snapshot.language, inVersion), setup, at) };
   };
   const keep = (key: string, ready: Ready): void => {

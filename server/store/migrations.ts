@@ -180,8 +180,13 @@ ALTER TABLE catalog_import ADD COLUMN lent INTEGER NOT NULL DEFAULT 0;  -- anoth
 ALTER TABLE draft ADD COLUMN pruned_to INTEGER NOT NULL DEFAULT 0;      -- up to which revision steps may be gone
 `;
 
+/** What is near in meaning to words that a catalog does not have: made from catalog, log and dictionary, kept to be there at once. */
+const fifth = `
+CREATE TABLE near_text (storefront TEXT PRIMARY KEY, version INTEGER NOT NULL, list TEXT NOT NULL) STRICT;
+`;
+
 /** One step for each version of the main database, the first being from nothing to 1. A step never changes once it has shipped. */
-const steps: readonly string[] = [firstSchema, second, third, fourth];
+const steps: readonly string[] = [firstSchema, second, third, fourth, fifth];
 
 /** Version of the main database that this program reads and writes. */
 export const databaseVersion = steps.length;

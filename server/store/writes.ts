@@ -8,6 +8,7 @@ import { importContent } from '../catalog/content.ts';
 import { openMappingStore } from '../catalog/mappingStore.ts';
 import type { DataFolder } from '../dataFolder.ts';
 import { openLogWriter } from '../demand/logWriter.ts';
+import { nearTextWriter } from '../demand/nearTextStore.ts';
 import { Refused } from '../refused.ts';
 import type { Db } from './database.ts';
 import { openDraftWrites } from './draftWrites.ts';
@@ -74,6 +75,7 @@ export function openWrites(folder: DataFolder, db: Db) {
     shareCatalog: guarded(storefronts.shareCatalog),
     archiveStorefront: guarded(storefronts.archiveStorefront),
     removeStorefront: guarded(storefronts.removeStorefront),
+    keepNearTexts: guarded(nearTextWriter(db)),
     decline: guarded((storefront: string, proposal: string | null): void => {
       if (proposal === null) declineNone.run(storefront);
       else declineOne.run(storefront, proposal);
@@ -126,6 +128,7 @@ export const writeNames = [
   'shareCatalog',
   'archiveStorefront',
   'removeStorefront',
+  'keepNearTexts',
   'decline',
   'reserveGeneration',
   'putInForce',

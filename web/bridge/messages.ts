@@ -54,10 +54,11 @@ export type ToDesk =
       readonly product: { readonly id: string; readonly title: string };
       readonly what: ProductAct;
       readonly filters: Readonly<Record<string, readonly string[]>>;
-      /** The collection that is looked at, empty for none; the order the shopper chose; what is taken as words. */
+      /** The collection that is looked at, empty for none; the order the shopper chose; what is taken as words; whether only what was typed is. */
       readonly collection: string;
       readonly sort: string;
       readonly asWords: readonly string[];
+      readonly exactly: boolean;
     };
 
 /**

@@ -58,12 +58,17 @@ export function Notices({
   answer,
   asWords,
   search,
+  exactly,
 }: {
   readonly answer: SearchAnswer;
   asWords(text: string): void;
   search(query: string): void;
+  /** Looks only for what was typed, or as usual again. */
+  exactly(is: boolean): void;
 }) {
-  const { corrections, dropped, results, offers } = answer;
+  const { corrections, dropped, results, offers, near, outside, loosened } = answer;
+  const typed = answer.query.trim();
+  const isTried = [corrections, dropped, loosened].some((list) => list.length > 0) || near !== null || outside !== null;
   // A filter that is only not beside these results is no matter for the shopper.
   const ignoredFilters = answer.ignoredFilters.filter(
     (key) => !answer.filtersNotShown.some((each) => each.key === key),
@@ -79,6 +84,16 @@ export function Notices({
           Showing results for <b className="font-semibold text-ink">{answer.takenFor.search}</b> instead of “
           {answer.query.trim()}”.
         </p>
+      )}
+      {results.length > 0 && outside && <p>Nothing in “{outside.title}” matches. Showing what the whole shop has.</p>}
+      {results.length > 0 && near && (
+        <p>
+          Nothing matches “{typed}”. Showing results for <b className="font-semibold text-ink">{near.search}</b>, which
+          is close to it.
+        </p>
+      )}
+      {results.length > 0 && loosened.length > 0 && (
+        <p>Nothing fits with {quoted(loosened)} as a filter; it counts as plain words.</p>
       )}
       {results.length > 0 &&
         corrections.map(({ from, to }) => (
@@ -101,6 +116,21 @@ export function Notices({
             </span>
           ))}
           ?
+        </p>
+      )}
+      {results.length > 0 && isTried && (
+        <p>
+          <button type="button" className="text-press underline" onClick={() => exactly(true)}>
+            Search only for “{typed}”
+          </button>
+        </p>
+      )}
+      {answer.exactly && (
+        <p>
+          Showing only what has “{typed}” just so.{' '}
+          <button type="button" className="text-press underline" onClick={() => exactly(false)}>
+            Search as usual
+          </button>
         </p>
       )}
       {ignoredFilters.length > 0 && <p>This shop no longer has the filter {quoted(ignoredFilters)}.</p>}

@@ -87,6 +87,7 @@ export function ResultsPage({
         answer={data}
         asWords={(text) => go({ ...search, page: 1, asWords: [...search.asWords, text] })}
         search={searchFor}
+        exactly={(is) => go({ ...search, page: 1, exactly: is })}
       />
       <Gaps answer={data} />
       {data.emptyShelf ? (

@@ -39,7 +39,7 @@ export function useDesk(): {
   shown(query: string, total: number): void;
   searched(query: string, collection: string): void;
   act(
-    search: Pick<Extract<ToDesk, { kind: 'act' }>, 'query' | 'filters' | 'sort' | 'collection' | 'asWords'>,
+    search: Pick<Extract<ToDesk, { kind: 'act' }>, 'query' | 'filters' | 'sort' | 'collection' | 'asWords' | 'exactly'>,
     product: { id: string; title: string },
     what: ProductAct,
   ): void;
@@ -68,7 +68,7 @@ export function useDesk(): {
     view,
     shown,
     searched,
-    act: ({ query, filters, sort, collection, asWords }, product, what) =>
-      post(window.parent, { kind: 'act', query, filters, sort, collection, asWords, product, what }),
+    act: ({ query, filters, sort, collection, asWords, exactly }, product, what) =>
+      post(window.parent, { kind: 'act', query, filters, sort, collection, asWords, exactly, product, what }),
   };
 }

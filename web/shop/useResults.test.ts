@@ -12,20 +12,22 @@ describe('the shop’s address', () => {
       sort: 'price-up',
       language: 'de',
       asWords: ['red', 'size 6'],
+      exactly: true,
     };
     expect(readAddress(new URLSearchParams(writeAddress(search, false).toString()))).toEqual(search);
   });
   test('says no more than is chosen, and stays in the desk’s frame', () => {
     expect(
       writeAddress(
-        { query: '', page: 1, filters: {}, collection: '', sort: '', asWords: [], language: '' },
+        { query: '', page: 1, filters: {}, collection: '', sort: '', asWords: [], exactly: false, language: '' },
         false,
       ).toString(),
     ).toBe('');
     expect(
-      writeAddress({ query: '', page: 1, filters: {}, collection: '', sort: '', asWords: [], language: '' }, true).has(
-        'desk',
-      ),
+      writeAddress(
+        { query: '', page: 1, filters: {}, collection: '', sort: '', asWords: [], exactly: false, language: '' },
+        true,
+      ).has('desk'),
     ).toBe(true);
   });
   test('may name what every object has: it is read as any other filter', () =>

@@ -19,6 +19,8 @@ export interface ShopperSearch {
   readonly sort: string;
   /** What is taken as words though it was recognised. */
   readonly asWords: readonly string[];
+  /** Only what was typed is looked for. */
+  readonly exactly: boolean;
   /** The language filters are named in; empty for the catalog's own. */
   readonly language: string;
   /** What the shopper has said of filters; a key with nothing takes off what is preselected. */
@@ -45,6 +47,7 @@ export function readAddress(parameters: URLSearchParams): ShopperSearch {
     collection,
     sort: parameters.get('sort') ?? '',
     asWords: parameters.getAll('word'),
+    exactly: parameters.has('exactly'),
     language: parameters.get('language') ?? '',
     page: Math.max(1, Number(parameters.get('page')) || 1),
     filters,
@@ -59,6 +62,7 @@ export function writeAddress(search: ShopperSearch, inDesk: boolean): URLSearchP
   if (search.sort) parameters.set('sort', search.sort);
   if (search.language) parameters.set('language', search.language);
   for (const text of search.asWords) parameters.append('word', text);
+  if (search.exactly) parameters.set('exactly', '');
   if (search.page > 1) parameters.set('page', String(search.page));
   for (const [name, value] of filterParameters(search.filters)) parameters.append(name, value);
   return parameters;
@@ -75,6 +79,7 @@ function queryFor(search: ShopperSearch) {
     device: deviceOf(window.innerWidth),
     ...(isLanguage(search.language) && { language: search.language }),
     ...(search.asWords.length > 0 && { asWords: [...search.asWords] }),
+    ...(search.exactly && { exactly: '1' as const }),
     ...Object.fromEntries(
       Object.entries(search.filters).map(([key, values]) => [`f.${key}`, values.length > 0 ? [...values] : '']),
     ),

@@ -15,6 +15,7 @@ const fresh: ShopperSearch = {
   collection: '',
   sort: '',
   asWords: [],
+  exactly: false,
   language: '',
 };
 

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { anOrder, fieldsOf } from '../terms/inside.ts';
+import { anOrder, aSet, fieldsOf } from '../terms/inside.ts';
+import { rungs, rungTexts, switchedRungs, usualLadder } from '../terms/ladderTerms.ts';
 import { most } from '../terms/limits.ts';
 import { fixedEntry, fixedPart, listed } from '../terms/part.ts';
 import { productId, searchText, sentence } from '../terms/texts.ts';
@@ -14,8 +15,36 @@ export type EmptyShelf = z.infer<typeof emptyShelfSchema>;
 
 const nothing: EmptyShelf = { message: '', searches: [], products: [] };
 
-/** What a search that finds nothing shows. */
+const ladderSchema = z.strictObject({
+  order: z
+    .array(z.enum(rungs))
+    .refine((order) => [...order].sort().join() === [...rungs].sort().join(), 'Every step stands there once.'),
+  off: z.array(z.enum(switchedRungs)).refine((off) => new Set(off).size === off.length, 'A step is off twice.'),
+});
+const usual = { order: [...usualLadder.order], off: [...usualLadder.off] };
+
+/** What a search that finds nothing is tried as, step by step. */
+const ladder = fixedEntry({
+  value: ladderSchema,
+  usual,
+  inside: fieldsOf({ order: anOrder, off: aSet }),
+  describe({ before, after }) {
+    const [was, is] = [before ?? usual, after ?? usual];
+    const said: string[] = [];
+    for (const rung of switchedRungs)
+      if (was.off.includes(rung) !== is.off.includes(rung))
+        said.push(
+          `Where nothing is found, the step “${rungTexts[rung].name}” is ${is.off.includes(rung) ? 'off' : 'on'}`,
+        );
+    if (was.order.join() !== is.order.join())
+      said.push(`Where nothing is found, the steps are ${listed(is.order.map((rung) => rungTexts[rung].name))}`);
+    return said;
+  },
+});
+
+/** What a search that finds nothing shows, and what is tried before. */
 export const emptyShelf = fixedPart({
+  ladder,
   content: fixedEntry({
     value: emptyShelfSchema,
     usual: nothing,

@@ -85,6 +85,7 @@ export function ShopWindow({ isTold, isReady }: { readonly isTold: boolean; read
               sort: message.sort,
               collection: message.collection,
               asWords: message.asWords,
+              exactly: message.exactly,
               from,
               at,
             });

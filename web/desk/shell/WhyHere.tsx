@@ -27,6 +27,7 @@ export interface AskedWhy {
   readonly sort: string;
   readonly collection: string;
   readonly asWords: readonly string[];
+  readonly exactly: boolean;
 }
 
 const ways: Record<FoundLine['how'], string> = {
@@ -76,6 +77,7 @@ function Arithmetic({ asked, close }: { readonly asked: AskedWhy; close(): void 
           sort: asked.sort,
           collection: asked.collection,
           asWords: [...asked.asWords],
+          ...(asked.exactly && { exactly: '1' }),
           ...filters,
         },
         signal,

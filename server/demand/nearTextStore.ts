@@ -1,0 +1,46 @@
+import type { NearList } from '../../core/proposals/nearTextsIn.ts';
+import { nearKey } from '../../core/proposals/nearTextsIn.ts';
+import type { NearSource, NearTexts } from '../../core/query/nearTexts.ts';
+import type { Language } from '../../core/text/languages.ts';
+import { stem } from '../../core/text/wordForms.ts';
+import type { Db } from '../store/database.ts';
+
+/** What is near in meaning to words a storefront's catalog does not have; read only. */
+export interface NearTextReader {
+  /** Changes when other texts are kept. */
+  version(): number;
+  /** What is near by the list as it is kept now; read anew where its version has changed. */
+  near(language: Language): NearTexts;
+}
+
+export function openNearTexts(db: Db, storefront: string): NearTextReader {
+  const versionOf = db.prepare<[string], number>('SELECT version FROM near_text WHERE storefront = ?').pluck();
+  const listOf = db.prepare<[string], string>('SELECT list FROM near_text WHERE storefront = ?').pluck();
+  const version = (): number => versionOf.get(storefront) ?? 0;
+  let read = { version: 0, list: new Map<string, readonly (readonly [string, NearSource])[]>() };
+  return {
+    version,
+    near: (language) => (words) => {
+      const now = version();
+      if (read.version !== now) {
+        const list = JSON.parse(listOf.get(storefront) ?? '{}') as NearList;
+        read = { version: now, list: new Map(Object.entries(list)) };
+      }
+      const found = read.list.get(nearKey(words, (word) => stem(word, language))) ?? [];
+      return found.map(([text, from]) => ({ text, from }));
+    },
+  };
+}
+
+/** Keeps what is near for a storefront; the same list once more changes nothing. */
+export function nearTextWriter(db: Db) {
+  const keep = db.prepare(
+    `INSERT INTO near_text (storefront, version, list) VALUES (@storefront, 1, @list)
+     ON CONFLICT (storefront) DO UPDATE SET version = version + 1, list = excluded.list WHERE list <> excluded.list`,
+  );
+  const isThere = db.prepare<[string], number>('SELECT 1 FROM storefront WHERE id = ?').pluck();
+  return (storefront: string, list: NearList): void => {
+    // Made while the storefront was removed: it is let go.
+    if (isThere.get(storefront)) keep.run({ storefront, list: JSON.stringify(list) });
+  };
+}
