@@ -4,6 +4,7 @@ import { shownArticleSchema } from '../core/content/shownArticle.ts';
 import { productDetailSchema } from '../core/product/productDetail.ts';
 import { longestQuery } from '../core/query/readUnits.ts';
 import { setupParts } from '../core/setup/registry.ts';
+import { rungs } from '../core/setup/terms/ladderTerms.ts';
 import { momentText } from '../core/setup/terms/moments.ts';
 import { decisionKeyText, productId } from '../core/setup/terms/texts.ts';
 import { boxAnswerSchema } from '../core/suggest/boxAnswer.ts';
@@ -76,6 +77,22 @@ const lettersNeededSchema = z.object({
   ofLetters: z.number().describe('Letters of the searches themselves, likewise.'),
 });
 
+const ladderTrialSchema = z.object({
+  looked: z.number().int().describe('Different searches tried: those made most.'),
+  times: z.number().int().describe('How often they were made.'),
+  steps: z.array(
+    z.object({
+      reached: z
+        .enum(['itself', 'nowhere', ...rungs])
+        .describe('Found as it was typed, by the step that was needed last, or not at all.'),
+      searches: z.number().int(),
+      times: z.number().int(),
+      clicked: z.number().int().describe('Of the times it was made, those that led to a click.'),
+      examples: z.array(z.object({ search: z.string(), times: z.number().int(), instead: z.string().nullable() })),
+    }),
+  ),
+});
+
 const stepBody = z.strictObject({
   revision,
   changedSince: z
@@ -128,6 +145,14 @@ export const endpoints = {
     query: none,
     body: none,
     answer: z.object({ draft: lettersNeededSchema, live: lettersNeededSchema }),
+  }),
+  ladderTrial: endpoint({
+    ...paths.ladderTrial,
+    summary:
+      'Which step of the ladder the searches made most need to find something, under the draft and as published.',
+    query: none,
+    body: none,
+    answer: z.object({ draft: ladderTrialSchema, live: ladderTrialSchema }),
   }),
   previewSuggest: endpoint({
     ...paths.previewSuggest,

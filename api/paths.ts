@@ -6,6 +6,7 @@ export const paths = {
   shopSearch: { method: 'get', path: '/shop/{storefront}/search' },
   shopSuggest: { method: 'get', path: '/shop/{storefront}/suggest' },
   lettersNeeded: { method: 'get', path: '/desk/{storefront}/{draft}/suggest/letters' },
+  ladderTrial: { method: 'get', path: '/desk/{storefront}/{draft}/ladder' },
   deskSuggest: { method: 'get', path: '/desk/{storefront}/{draft}/suggest' },
   shopProduct: { method: 'get', path: '/shop/{storefront}/product' },
   shopArticle: { method: 'get', path: '/shop/{storefront}/article' },

@@ -167,7 +167,7 @@ test('a house rule for what is in a collection counts it, says so, and does it',
   await page.getByRole('button', { name: 'New house rule' }).click();
   await page.getByLabel('What is asked about').selectOption('Collection');
   await page.getByRole('button', { name: 'Choose a collection' }).click();
-  await page.getByPlaceholder('Type a collection').fill('Gifts under');
+  await page.getByPlaceholder('Type a part of the title').fill('Gifts under');
   await page.getByRole('option', { name: 'Gifts under £10' }).click();
   await expect(page.getByText(/^\d+ products of [\d,]+ meet this now/)).toBeVisible();
   await page.getByLabel('How it is compared').selectOption('is not in');

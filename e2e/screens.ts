@@ -36,6 +36,8 @@ export const screens = [
   '/search-box/typing',
   '/search-box/suggested',
   '/empty-shelf',
+  '/empty-shelf/steps',
+  '/empty-shelf/special',
   '/releases',
   '/drafts',
   '/drafts/merge?from=release:live',

@@ -344,7 +344,23 @@ export const searchAnswerSchema = z.object({
     }),
   ),
   emptyShelf: z
-    .object({ message: z.string(), searches: z.array(z.string()), products: z.array(cardSchema) })
-    .nullable(),
+    .object({
+      special: z.string().describe('The special page it is, by its key; empty for the usual one.'),
+      message: z.string(),
+      tips: z.array(z.string()),
+      searches: z.array(z.string()),
+      products: z.array(cardSchema).describe('Chosen ones.'),
+      bestSellers: z.array(cardSchema),
+      newest: z.array(cardSchema),
+      collection: z.object({ id: z.string(), title: z.string(), picture: z.string().nullable() }).nullable(),
+      articles: z.array(z.object({ id: z.string(), title: z.string(), link: z.string() })),
+      link: z.string().nullable().describe('Where the shopper is sent instead.'),
+      unavailable: z
+        .object({ partNumber: z.string(), alternatives: z.array(cardSchema) })
+        .nullable()
+        .describe('The part number that the search is, where its product is not shown, and what may stand in for it.'),
+    })
+    .nullable()
+    .describe('What stands there where nothing is found.'),
 });
 export type SearchAnswer = z.infer<typeof searchAnswerSchema>;

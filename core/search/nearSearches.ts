@@ -2,7 +2,7 @@ import type { NearText, NearTexts } from '../query/nearTexts.ts';
 import type { QueryWord } from '../query/understand.ts';
 
 /** Searches that are tried in place of one, at most. */
-export const mostNear = 8;
+const mostNear = 8;
 /** Words that may stand for one thing together. */
 const mostWordsTogether = 3;
 

@@ -1,11 +1,9 @@
-import type { Card, Gap, Result, SearchAnswer } from '../answer/answer.ts';
-import { type CardFamily, cardOf } from '../answer/card.ts';
+import type { Gap, Result, SearchAnswer } from '../answer/answer.ts';
+import { cardOf } from '../answer/card.ts';
 import { ownedPicture } from '../catalog/picture.ts';
-import type { CatalogRecord } from '../catalog/record.ts';
 import { aboveCollection, type Collection } from '../content/decidedContent.ts';
 import { answerFilters } from '../facets/filters.ts';
 import type { Selection } from '../index/familyCounts.ts';
-import { isHidden } from '../index/recordMask.ts';
 import { bannersOn } from '../rules/bannersOn.ts';
 import { type Source, toldSource } from '../rules/effects.ts';
 import type { Setup } from '../setup/schema.ts';
@@ -14,34 +12,15 @@ import { climb } from './climb.ts';
 import { closeMatches, isFilledUp } from './closeMatches.ts';
 import { findContent, type PreparedContent } from './contentEngine.ts';
 import { correctionsOf } from './correctedReading.ts';
+import { emptyShelf, familyOf } from './emptyShelf.ts';
 import { missingPins } from './gaps.ts';
 import { ignoredParameters } from './ignoredParameters.ts';
 import { offersFor } from './offers.ts';
 import type { Engine, PreparedSetup } from './prepareSetup.ts';
 import { factorOf, isBroughtIn, type Ranking, type SearchRequest } from './rank.ts';
+import type { RecordReader } from './recordReader.ts';
 import { bindScope, type Scope } from './scope.ts';
 import { whyHere } from './whyHere.ts';
-
-/** Reads a record by its number in the catalog. */
-export type RecordReader = (record: number) => CatalogRecord;
-
-/** What cards say of a family. */
-function familyOf({ snapshot, familyInStock }: Engine, family: number): CardFamily {
-  const [from, to] = snapshot.recordsOf(family);
-  return { variants: to - from, isInStock: familyInStock[family] === 1 };
-}
-
-/** A card for a family known by id, shown by its first visible variant in stock; null where it is gone or hidden. */
-function cardOfFamily(engine: Engine, prepared: PreparedSetup, readRecord: RecordReader, id: string): Card | null {
-  const family = engine.snapshot.findFamily(id);
-  if (family < 0) return null;
-  const [from, to] = engine.snapshot.recordsOf(family);
-  const visible = Array.from({ length: to - from }, (_, index) => from + index).filter(
-    (record) => !isHidden(prepared.hiddenFromEmptyShelf, record),
-  );
-  const shown = visible.find((record) => engine.inStock[record] === 1) ?? visible[0];
-  return shown === undefined ? null : cardOf(readRecord(shown), familyOf(engine, family), prepared.setup);
-}
 
 /** The language a shopper reads the shop in: the one chosen, or else the shop's first, or the catalog's own. */
 export const shopperLanguage = ({ snapshot }: Engine, setup: Setup, chosen: Language | undefined): Language =>
@@ -49,21 +28,6 @@ export const shopperLanguage = ({ snapshot }: Engine, setup: Setup, chosen: Lang
 
 const boxSays = (engine: Engine, setup: Setup, chosen: Language | undefined): string =>
   setup.searchBox.shape.placeholder?.[shopperLanguage(engine, setup, chosen)] ?? 'Search the shop';
-
-/** What a search that finds nothing shows instead. */
-export function emptyShelf(
-  engine: Engine,
-  prepared: PreparedSetup,
-  query: string,
-  readRecord: RecordReader,
-): SearchAnswer['emptyShelf'] {
-  const { message, searches, products } = prepared.setup.emptyShelf.content;
-  return {
-    message: message.replaceAll('{search}', query.trim()),
-    searches,
-    products: products.flatMap((id) => cardOfFamily(engine, prepared, readRecord, id) ?? []),
-  };
-}
 
 const longestExtract = 160;
 
@@ -260,7 +224,6 @@ export function search(
       { ...request, query: ranking.takenFor?.search ?? near?.text ?? request.query },
       within !== undefined,
     ),
-    emptyShelf: ranking.foundAny ? null : emptyShelf(engine, prepared, request.query, readRecord),
   };
   // Last, since looking for what is close, and for what else may be meant, overwrites what was found.
   const close = isFilledUp(prepared, ranking, request)
@@ -268,6 +231,7 @@ export function search(
     : [];
   return {
     ...answer,
+    emptyShelf: ranking.foundAny ? null : emptyShelf(engine, inForce, request.query, readRecord, content),
     close: close.map(({ family, record, score, without }) => ({
       ...cardOf(readRecord(record), familyOf(engine, family), prepared.setup),
       ...{ score, without },

@@ -9,6 +9,7 @@ import { plans } from './parts/plans.ts';
 import { products } from './parts/products.ts';
 import { relevance } from './parts/relevance.ts';
 import { searchBox } from './parts/searchBox.ts';
+import { specialShelves } from './parts/specialShelves.ts';
 import { storefront } from './parts/storefront.ts';
 import { suggestedSearches } from './parts/suggestedSearches.ts';
 import { valueGroups } from './parts/valueGroups.ts';
@@ -29,6 +30,7 @@ export const registry = {
   searchBox,
   suggestedSearches,
   emptyShelf,
+  specialShelves,
   products,
   content,
   vocabulary,

@@ -1,9 +1,11 @@
 import type { Card, Result } from '../answer/answer.ts';
 import { ownedPicture } from '../catalog/picture.ts';
 import type { PreparedContent } from '../search/contentEngine.ts';
+import { emptyShelf, shelfFor } from '../search/emptyShelf.ts';
 import type { Engine, PreparedSetup } from '../search/prepareSetup.ts';
 import type { SearchRequest } from '../search/rank.ts';
-import { contentFound, emptyShelf, type RecordReader } from '../search/search.ts';
+import type { RecordReader } from '../search/recordReader.ts';
+import { contentFound } from '../search/search.ts';
 import type { BoxBlock } from '../setup/parts/searchBox.ts';
 import { type BoxMoment, blockTexts, mostLines } from '../setup/terms/boxTerms.ts';
 import type { Device } from '../setup/terms/planTerms.ts';
@@ -110,7 +112,7 @@ export function fillBlock(
   sources: BlockSources,
 ): BoxBlockAnswer | null {
   const { moment, typed, language, device, asked, completions, content, readRecord } = sources;
-  const { emptyShelf: shelf, suggestedSearches } = prepared.setup;
+  const { suggestedSearches } = prepared.setup;
   const own = ownSearches(suggestedSearches, prepared.when);
   const head = { title: block.title?.[language] ?? blockTexts[block.kind].title, column: block.column };
   const filled = <Item>(list: readonly Item[]): Item[] | null => (list.length > 0 ? list.slice(0, block.most) : null);
@@ -121,6 +123,12 @@ export function fillBlock(
       : [];
     return filled(eachOnce([...first, ...others], block.most));
   };
+  const shelf = moment === 'nothing' ? shelfFor(engine, prepared, typed).content : null;
+  /** Chosen products, then those that sold most and came last. */
+  const onShelf = (): Card[] => {
+    const { products, bestSellers, newest } = emptyShelf(engine, prepared, typed, readRecord, content);
+    return [...products, ...bestSellers, ...newest];
+  };
   switch (block.kind) {
     case 'recent':
       return { kind: block.kind, ...head, most: block.most };
@@ -129,8 +137,7 @@ export function fillBlock(
       return list && { kind: block.kind, ...head, items: list };
     }
     case 'popular': {
-      const ofShelf = moment === 'nothing' ? shelf.content.searches : [];
-      const list = searches([...ofShelf, ...own.always], (from) => from.best());
+      const list = searches([...(shelf?.searches ?? []), ...own.always], (from) => from.best());
       return list && { kind: block.kind, ...head, items: list };
     }
     case 'lookIn': {
@@ -138,11 +145,7 @@ export function fillBlock(
       return list && { kind: block.kind, ...head, items: list };
     }
     case 'products': {
-      const list = filled(
-        moment === 'nothing'
-          ? (emptyShelf(engine, prepared, typed, readRecord)?.products ?? []).map(lineOf)
-          : sources.products,
-      );
+      const list = filled(moment === 'nothing' ? onShelf().map(lineOf) : sources.products);
       return list && { kind: block.kind, ...head, items: list };
     }
     case 'collections': {
@@ -157,7 +160,7 @@ export function fillBlock(
       return list && { kind: block.kind, ...head, items: list.map(({ id, title, link }) => ({ id, title, link })) };
     }
     case 'message': {
-      const text = shelf.content.message.replaceAll('{search}', typed);
+      const text = (shelf?.message ?? '').replaceAll('{search}', typed);
       return text === '' ? null : { kind: block.kind, ...head, text };
     }
   }

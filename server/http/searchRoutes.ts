@@ -33,6 +33,12 @@ export function serveSearch(serve: Serve, { searcher }: Pick<Services, 'searcher
     const draft = await searcher.lettersNeeded(ref, made);
     return { draft, live: await searcher.lettersNeeded(liveOf(ref.storefront), made) };
   });
+  serve.desk(endpoints.ladderTrial, async ({ ref, phrases }) => {
+    // What is near in meaning is made with them.
+    await phrases.made();
+    const draft = await searcher.ladderTrial(ref);
+    return { draft, live: await searcher.ladderTrial(liveOf(ref.storefront)) };
+  });
   serve.shop(endpoints.shopProduct, (here, { id }) => searcher.shopProduct(liveOf(here.id), id));
   serve.desk(endpoints.deskShopProduct, ({ ref }, { id, from }) => searcher.shopProduct(meant(ref, from), id));
   serve.shop(endpoints.shopArticle, (here, { id }) => searcher.shopArticle(liveOf(here.id), id));

@@ -1,6 +1,7 @@
 import { lastLevel } from '../../core/catalog/levels.ts';
 import { isIndexedAsText } from '../../core/catalog/profileAttributes.ts';
 import { textsOf } from '../../core/catalog/record.ts';
+import { type LadderTrial, tryLadder } from '../../core/compare/ladderTrial.ts';
 import { type NearList, nearTextsIn } from '../../core/proposals/nearTextsIn.ts';
 import type { PreparedSetup } from '../../core/search/prepareSetup.ts';
 import type { SetupRef } from '../../core/setup/setupRef.ts';
@@ -32,6 +33,8 @@ const searchesTaken = mostPhrases;
 const valuesTaken = 5000;
 /** Searches of the log that say which words mean nearly the same. */
 const searchesLed = 5000;
+/** Searches that are sent up the ladder. */
+const searchesClimbed = 1000;
 /** Searches that are typed letter by letter. */
 const searchesTyped = 60;
 
@@ -47,6 +50,7 @@ export function boxQuestions({ ready, readyAt, log, db, storefront }: Workbench)
   };
   /** By setup, what was answered last for some phrases: of what is live nothing changes while a draft is edited. */
   const letters = new WeakMap<PreparedSetup, { readonly version: string; readonly needed: LettersNeeded }>();
+  const trials = new WeakMap<PreparedSetup, { readonly version: string; readonly trial: LadderTrial }>();
   return {
     suggest(ref: SetupRef, { request, at, phrases }: BoxTask): BoxAnswer {
       const { engine, setup, view, content } = readyAt(ref, at);
@@ -72,6 +76,16 @@ export function boxQuestions({ ready, readyAt, log, db, storefront }: Workbench)
       const needed = lettersNeeded(ask, sought, setup.setup.searchBox.shape.letters);
       letters.set(setup, { version, needed });
       return needed;
+    },
+    /** How far up the ladder the searches made most go, under a setup. Cost: a search each. */
+    ladderTrial(ref: SetupRef): LadderTrial {
+      const { engine, setup } = ready(ref);
+      const version = log.version();
+      const before = trials.get(setup);
+      if (before?.version === version) return before.trial;
+      const trial = tryLadder(engine, setup, log.top(searchesClimbed));
+      trials.set(setup, { version, trial });
+      return trial;
     },
     /**
      * Searches that may be offered, of the log and of the catalog as it is published, packed; and what is near to words that

@@ -58,6 +58,7 @@ const lanes: Readonly<Record<keyof LocalSearch, LaneName>> = {
   suggest: 'desk',
   phrases: 'long',
   lettersNeeded: 'long',
+  ladderTrial: 'long',
   shopProduct: 'desk',
   shopArticle: 'desk',
   why: 'desk',

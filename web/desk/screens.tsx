@@ -81,7 +81,10 @@ const routes: RouteObject[] = [
         path: 'search-box/:moment?',
         ...lazily(() => import('./screens/box/SearchBoxScreen.tsx'), 'SearchBoxScreen'),
       },
-      { path: 'empty-shelf', ...lazily(() => import('./screens/EmptyShelf.tsx'), 'EmptyShelf') },
+      {
+        path: 'empty-shelf/:page?',
+        ...lazily(() => import('./screens/shelf/EmptyShelfScreen.tsx'), 'EmptyShelfScreen'),
+      },
       { path: 'storefronts', ...lazily(() => import('./screens/storefronts/Storefronts.tsx'), 'Storefronts') },
       { path: 'drafts', ...lazily(() => import('./screens/drafts/Drafts.tsx'), 'Drafts') },
       { path: 'drafts/merge', ...lazily(() => import('./screens/drafts/Merge.tsx'), 'Merge') },

@@ -6,6 +6,16 @@ import { safeLink } from '../../core/catalog/safeLink.ts';
 export const isWithinShop = (link: string, here: string): boolean =>
   /^\/(?![/\\])/.test(link) && new URL(link, here).href !== here;
 
+/** A link that is safe to follow, or empty; where shoppers are sent on and it is a page of the shop, they are. */
+export function useSentOn(given: string, isSent: boolean): string {
+  const link = safeLink(given);
+  const isFollowed = isSent && isWithinShop(link, location.href);
+  useEffect(() => {
+    if (isFollowed) location.replace(link);
+  }, [isFollowed, link]);
+  return link;
+}
+
 /**
  * Where shoppers are sent instead of these results. A page of the shop opens at once, in the place of the results, so that
  * the way back does not lead here again; any other address is only offered. In the desk it is told, and nobody is sent.
@@ -20,11 +30,7 @@ export function Elsewhere({
   /** Whether these are the first results of a search, and not of one before. */
   readonly isPlain: boolean;
 }) {
-  const link = safeLink(redirect.link);
-  const isFollowed = !isInDesk && isPlain && isWithinShop(link, location.href);
-  useEffect(() => {
-    if (isFollowed) location.replace(link);
-  }, [isFollowed, link]);
+  const link = useSentOn(redirect.link, !isInDesk && isPlain);
   if (link === '') return null;
   return (
     <p className="mt-2 rounded-md bg-press-soft px-3 py-2 text-[13.5px]">

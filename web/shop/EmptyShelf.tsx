@@ -1,21 +1,55 @@
-import type { SearchAnswer } from '../../core/answer/answer.ts';
+import { Link, useLocation } from 'react-router';
+import type { Card, SearchAnswer } from '../../core/answer/answer.ts';
+import { addressOf, isElsewhere } from './addresses.ts';
 import { CardBody } from './CardBody.tsx';
+import { useSentOn } from './Elsewhere.tsx';
+import { Collections } from './Reading.tsx';
 
-/** What a search that finds nothing shows: the merchandiser's message, searches to try, and chosen products. */
+type Shelf = NonNullable<SearchAnswer['emptyShelf']>;
+
+/** What a search that finds nothing shows: what the merchandiser says, and ways to go on. */
 export function EmptyShelf({
   shelf,
+  isInDesk,
+  isPlain,
   search,
+  openCollection,
 }: {
-  readonly shelf: NonNullable<SearchAnswer['emptyShelf']>;
+  readonly shelf: Shelf;
+  readonly isInDesk: boolean;
+  /** Whether this is what a search shows at first, and not what one before showed. */
+  readonly isPlain: boolean;
   search(query: string): void;
+  openCollection(id: string): void;
 }) {
+  const { message, tips, searches, products, bestSellers, newest, collection, articles, link, unavailable } = shelf;
   return (
     <section className="py-6" aria-label="Nothing found">
-      <p className="max-w-prose whitespace-pre-line break-words font-shop text-lg">{shelf.message}</p>
-      {shelf.searches.length > 0 && (
+      {link !== null && <Sent link={link} isInDesk={isInDesk} isPlain={isPlain} />}
+      {unavailable && (
+        <>
+          <p className="font-shop text-lg">
+            The product with the number {unavailable.partNumber} is not available now.
+          </p>
+          <Cards cards={unavailable.alternatives} title="What may do instead" />
+        </>
+      )}
+      {message !== '' && !unavailable && (
+        <p className="max-w-prose whitespace-pre-line break-words font-shop text-lg">{message}</p>
+      )}
+      {tips.length > 0 && (
+        <ul className="mt-2.5 max-w-prose list-disc space-y-0.5 pl-5 text-[14px]" aria-label="Tips">
+          {tips.map((tip) => (
+            <li key={tip} className="break-words">
+              {tip}
+            </li>
+          ))}
+        </ul>
+      )}
+      {searches.length > 0 && (
         <div className="mt-4 flex flex-wrap items-center gap-2">
           <span className="text-[13px] text-soft">Try</span>
-          {shelf.searches.map((text) => (
+          {searches.map((text) => (
             <button
               key={text}
               type="button"
@@ -27,19 +61,75 @@ export function EmptyShelf({
           ))}
         </div>
       )}
-      {shelf.products.length > 0 && (
-        <ul
-          className="mt-6 grid grid-cols-2 min-[500px]:grid-cols-3 xl:grid-cols-4"
-          aria-label="Products to look at instead"
-        >
-          {shelf.products.map((card) => (
-            <li key={card.id} className="flex flex-col">
-              <CardBody card={card} />
-              <div className="border-edge border-b-4" />
-            </li>
-          ))}
-        </ul>
+      {collection && (
+        <div className="mt-3">
+          <Collections collections={[collection]} open={openCollection} />
+        </div>
       )}
+      {articles.length > 0 && <ArticleLinks articles={articles} />}
+      <Cards cards={products} title="Products to look at instead" />
+      <Cards cards={bestSellers} title="Best sellers" />
+      <Cards cards={newest} title="New in the shop" />
     </section>
+  );
+}
+
+/** Where shoppers are sent: a page of the shop opens at once, any other address is offered; at the desk it is only told. */
+function Sent({
+  link: given,
+  isInDesk,
+  isPlain,
+}: {
+  readonly link: string;
+  readonly isInDesk: boolean;
+  readonly isPlain: boolean;
+}) {
+  const link = useSentOn(given, !isInDesk && isPlain);
+  if (link === '') return null;
+  return (
+    <p className="mb-3 rounded-md bg-press-soft px-3 py-2 text-[13.5px]">
+      {isInDesk ? 'Shoppers are sent to ' : 'You may be looking for '}
+      <a className="break-all text-press underline" href={link} rel="noopener">
+        {link}
+      </a>
+    </p>
+  );
+}
+
+function ArticleLinks({ articles }: { readonly articles: Shelf['articles'] }) {
+  const { search } = useLocation();
+  return (
+    <ul className="mt-4 space-y-1 text-[14px]" aria-label="Articles">
+      {articles.map(({ id, title, link }) => (
+        <li key={id}>
+          {isElsewhere(link) ? (
+            <a href={link} target="_blank" rel="noreferrer" className="text-press underline">
+              {title}
+            </a>
+          ) : (
+            <Link to={addressOf('article', id, search)} className="text-press underline">
+              {title}
+            </Link>
+          )}
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function Cards({ cards, title }: { readonly cards: readonly Card[]; readonly title: string }) {
+  if (cards.length === 0) return null;
+  return (
+    <>
+      <h2 className="mt-6 font-shop text-[17px]">{title}</h2>
+      <ul className="mt-1 grid grid-cols-2 min-[500px]:grid-cols-3 xl:grid-cols-4" aria-label={title}>
+        {cards.map((card) => (
+          <li key={card.id} className="flex flex-col">
+            <CardBody card={card} />
+            <div className="border-edge border-b-4" />
+          </li>
+        ))}
+      </ul>
+    </>
   );
 }

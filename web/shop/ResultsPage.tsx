@@ -92,7 +92,13 @@ export function ResultsPage({
       <Gaps answer={data} />
       {data.emptyShelf ? (
         <>
-          <EmptyShelf shelf={data.emptyShelf} search={searchFor} />
+          <EmptyShelf
+            shelf={data.emptyShelf}
+            isInDesk={desk.isInDesk}
+            isPlain={data.page === 1 && !isStale}
+            search={searchFor}
+            openCollection={openCollection}
+          />
           <Articles articles={data.articles} />
         </>
       ) : (

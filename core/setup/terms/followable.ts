@@ -11,6 +11,7 @@ export const followable = {
   searchBox: 'Settings of the search box',
   suggestedSearches: 'Suggested searches',
   emptyShelf: 'Settings of the empty shelf',
+  specialShelves: 'Special pages of the empty shelf',
   products: 'Decisions about products',
   content: 'Decisions about articles and collections',
 } as const;

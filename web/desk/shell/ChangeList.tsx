@@ -12,6 +12,7 @@ export const partNames = {
   searchBox: 'Search box',
   suggestedSearches: 'Suggested searches',
   emptyShelf: 'Empty shelf',
+  specialShelves: 'Special pages of the empty shelf',
   products: 'Catalog',
   content: 'Other content',
   vocabulary: 'Vocabulary',

@@ -20,7 +20,7 @@ const partsOfScreens: readonly (readonly [path: string, parts: readonly Followab
   ['/house-rules', ['houseRules']],
   ['/hiding', ['hiding', 'houseRules']],
   ['/search-box', ['searchBox', 'suggestedSearches']],
-  ['/empty-shelf', ['emptyShelf']],
+  ['/empty-shelf', ['emptyShelf', 'specialShelves']],
 ];
 
 /** Told above a screen whose part follows another storefront’s, with the one press that makes it one’s own. */

@@ -43,7 +43,7 @@ const groups: readonly { readonly name: string; readonly places: readonly Place[
     name: 'Shopfront',
     places: [
       { to: '/search-box', label: 'Search box', parts: ['searchBox', 'suggestedSearches'] },
-      { to: '/empty-shelf', label: 'Empty shelf', parts: ['emptyShelf'] },
+      { to: '/empty-shelf', label: 'Empty shelf', parts: ['emptyShelf', 'specialShelves'] },
     ],
   },
   {

@@ -1,18 +1,10 @@
 import { z } from 'zod';
-import { safeLink } from '../../../catalog/safeLink.ts';
 import { conditionSchema } from '../../terms/condition.ts';
 import { leastPull, longest, most } from '../../terms/limits.ts';
 import { inOrder, spanFields } from '../../terms/moments.ts';
 import { bannerPlaces, devices, planHows } from '../../terms/planTerms.ts';
 import { aboutRule } from '../../terms/rule.ts';
-import { key, productId, searchText, valueText } from '../../terms/texts.ts';
-
-const link = z
-  .string()
-  .trim()
-  .min(1)
-  .max(longest.link)
-  .refine((text) => safeLink(text) !== '', 'Shoppers can be sent to a page of the web or of the shop only.');
+import { key, link, productId, searchText, valueText } from '../../terms/texts.ts';
 
 /** One word or a few that belong together. */
 const wordText = z.string().trim().min(1).max(longest.saying);
