@@ -10,6 +10,7 @@ import { decisionKeyText, productId } from '../core/setup/terms/texts.ts';
 import { boxAnswerSchema } from '../core/suggest/boxAnswer.ts';
 import { catalogEndpoints } from './catalogEndpoints.ts';
 import { contentEndpoints } from './contentEndpoints.ts';
+import { deadEndEndpoints } from './deadEndEndpoints.ts';
 import { demandEndpoints } from './demandEndpoints.ts';
 import { effectEndpoints } from './effectEndpoints.ts';
 import { endpoint } from './endpoint.ts';
@@ -101,8 +102,7 @@ const stepBody = z.strictObject({
     .describe('What becomes of entries that others changed since.'),
 });
 
-/** Every endpoint of the application. */
-export const endpoints = {
+const ownEndpoints = {
   shopSearch: endpoint({
     ...paths.shopSearch,
     summary: 'What a shopper finds, by the published setup.',
@@ -332,6 +332,25 @@ export const endpoints = {
     body: none,
     answer: z.object({ products: z.array(cardSchema) }),
   }),
+} as const;
+
+/** Every endpoint of the application. Its type is told by name, as it is too long to be written out. */
+export const endpoints: typeof ownEndpoints &
+  typeof catalogEndpoints &
+  typeof productEndpoints &
+  typeof storefrontEndpoints &
+  typeof followingEndpoints &
+  typeof historyEndpoints &
+  typeof previewEndpoints &
+  typeof demandEndpoints &
+  typeof contentEndpoints &
+  typeof deadEndEndpoints &
+  typeof proposalEndpoints &
+  typeof ruleEndpoints &
+  typeof effectEndpoints &
+  typeof filterEndpoints &
+  typeof vocabularyEndpoints = {
+  ...ownEndpoints,
   ...catalogEndpoints,
   ...productEndpoints,
   ...storefrontEndpoints,
@@ -340,9 +359,10 @@ export const endpoints = {
   ...previewEndpoints,
   ...demandEndpoints,
   ...contentEndpoints,
+  ...deadEndEndpoints,
   ...proposalEndpoints,
   ...ruleEndpoints,
   ...effectEndpoints,
   ...filterEndpoints,
   ...vocabularyEndpoints,
-} as const;
+};

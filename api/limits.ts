@@ -18,3 +18,5 @@ export const previewDays = [1, 7, 30, 90] as const;
 export const mostStorefronts = 50;
 /** For how many days a storefront's history may be kept. */
 export const historyDays = [90, 365, 730] as const;
+/** Dead ends mended in one step. */
+export const mostMendedAtOnce = 50;

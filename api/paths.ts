@@ -42,6 +42,9 @@ export const paths = {
   amounts: { method: 'post', path: '/desk/{storefront}/{draft}/rules/amounts' },
   ruleFigures: { method: 'get', path: '/desk/{storefront}/{draft}/rules/figures' },
   ruleEffect: { method: 'post', path: '/desk/{storefront}/{draft}/rules/effect' },
+  deadEnds: { method: 'get', path: '/desk/{storefront}/{draft}/dead-ends/list' },
+  remedies: { method: 'get', path: '/desk/{storefront}/{draft}/dead-ends/remedies' },
+  takeRemedies: { method: 'post', path: '/desk/{storefront}/{draft}/dead-ends/mend' },
   proposals: { method: 'get', path: '/desk/{storefront}/{draft}/proposals' },
   acceptProposals: { method: 'post', path: '/desk/{storefront}/{draft}/proposals/accept' },
   declineProposal: { method: 'post', path: '/desk/{storefront}/{draft}/proposals/decline' },
@@ -133,7 +136,18 @@ const words = new Map(['desk', 'shop'].map((side) => [side, wordsOf(side)]));
 /** First words of the desk's screens: in addresses of before storefronts had names they stand first. */
 export const screenNames: ReadonlySet<string> = new Set([
   ...['catalog', 'content', 'attributes', 'relevance', 'vocabulary', 'filters', 'proposals', 'plans', 'hiding'],
-  ...['house-rules', 'review', 'search-box', 'empty-shelf', 'demand', 'releases', 'storefronts', 'drafts', 'history'],
+  ...[
+    'house-rules',
+    'review',
+    'search-box',
+    'empty-shelf',
+    'demand',
+    'dead-ends',
+    'releases',
+    'storefronts',
+    'drafts',
+    'history',
+  ],
 ]);
 
 /** Ids no storefront may have, since addresses begin with them. */

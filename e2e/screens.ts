@@ -37,6 +37,7 @@ export const screens = [
   '/search-box/suggested',
   '/empty-shelf',
   '/empty-shelf/steps',
+  '/dead-ends',
   '/empty-shelf/special',
   '/releases',
   '/drafts',

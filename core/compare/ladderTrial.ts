@@ -29,8 +29,8 @@ const mostExamples = 6;
 
 /** The step that a search needed last. */
 export function reachedBy({ snapshot }: Pick<Engine, 'snapshot'>, { ranking, near, isOutside }: Climbed): Reached {
-  const { foundByWords, effects, loosened, dropped, words, isBrowsing } = ranking;
-  if (!foundByWords && !isBrowsing) return effects.some(({ what }) => what === 'redirect') ? 'itself' : 'nowhere';
+  const { foundAny, effects, loosened, dropped, words, isBrowsing } = ranking;
+  if (!foundAny && !isBrowsing) return effects.some(({ what }) => what === 'redirect') ? 'itself' : 'nowhere';
   if (isOutside) return 'wholeShop';
   if (near) return 'meaning';
   if (loosened.length > 0) return 'filters';

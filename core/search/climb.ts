@@ -70,8 +70,10 @@ export function climb(
   scope: Scope | null = null,
 ): Climbed {
   const attempts = request.exactly ? [asTypedOnly] : attemptsFor(prepared, request, scope);
+  /** Whether plans put something there: then neither the whole shop nor what is near comes in its place. */
+  let isPut = false;
   const tried = (attempt: Attempt, near: NearText | null): Climbed => {
-    const isOutside = attempt.wholeShop && scope !== null;
+    const isOutside = attempt.wholeShop && scope !== null && !isPut;
     const { collection: _, ...anywhere } = request;
     const asked = {
       ...(isOutside ? anywhere : request),
@@ -96,11 +98,12 @@ export function climb(
     if (attempt.itself) {
       const found = tried(attempt, null);
       if (isEnough(found.ranking)) return found;
-      if (!attempt.wholeShop) inPlace = attempt;
-      isOverwritten = attempt.wholeShop;
+      isPut ||= found.ranking.foundAny;
+      if (!found.isOutside) inPlace = attempt;
+      isOverwritten = found.isOutside;
       itself = found;
     }
-    if (!attempt.meaning) continue;
+    if (!attempt.meaning || isPut) continue;
     const words = readSearch(engine, itself!.prepared, request.query, { typing: false }).expand(false);
     for (const near of nearSearches(words, engine.near)) {
       const found = tried(attempt, near);

@@ -1,6 +1,7 @@
 import type { Card, SearchAnswer } from '../answer/answer.ts';
 import { type CardFamily, cardOf } from '../answer/card.ts';
 import { ownedPicture } from '../catalog/picture.ts';
+import { firstText } from '../catalog/record.ts';
 import { isHidden } from '../index/recordMask.ts';
 import { looksLike } from '../query/looksLike.ts';
 import { findExactSku, knowsIn, wordsOf } from '../query/readUnits.ts';
@@ -128,10 +129,14 @@ export function emptyShelf(
   const collection = besides?.collections.find(({ id }) => id === content.collection);
   const hiddenRecord = unavailable(engine, prepared, query);
   const alike = (): Card[] => {
-    const title = String(readRecord(hiddenRecord).values.title ?? '');
-    const request = { query: title, filters: {}, page: 1, limit: alternativesShown };
-    const { placed, candidates } = rank(engine, prepared, request, alternativesShown);
-    return placed.flatMap(({ candidate }) => cardOfFamily(candidates.families[candidate]!));
+    const title = firstText(readRecord(hiddenRecord).values.title);
+    // What has most of its title; else what is called as its last words say, which name what it is.
+    for (const query of [title, ...tokenize(title).reverse()]) {
+      const request = { query, filters: {}, page: 1, limit: alternativesShown };
+      const { placed, candidates } = rank(engine, prepared, request, alternativesShown);
+      if (placed.length > 0) return placed.flatMap(({ candidate }) => cardOfFamily(candidates.families[candidate]!));
+    }
+    return [];
   };
   return {
     special: key,

@@ -179,6 +179,14 @@ function hiddenBesides(records: number, hidden: Uint8Array | null, narrowing: re
   return all;
 }
 
+/** What is hidden, and besides it everything that is not in the collection looked in: words are dropped for what is in it. */
+function hiddenElsewhere(records: number, hidden: Uint8Array | null, scope: Scope): Uint8Array {
+  const all = hidden ? hidden.slice() : new Uint8Array(records);
+  for (let record = 0; record < records; record++)
+    if (all[record] === 0 && !scope.contains(record)) all[record] = hiddenMark;
+  return all;
+}
+
 /**
  * What recognised values and conditions may do: narrow, and fewer of them where nothing is left; narrow whatever comes of
  * it; or not narrow at all.
@@ -259,7 +267,7 @@ export function rank(
           typing: request.typing ?? false,
           keepAll: sku >= 0,
           allWords: request.allWords ?? false,
-          hidden: searched,
+          hidden: scope ? hiddenElsewhere(snapshot.records, searched, scope) : searched,
           recognised: strong,
           asTyped,
           read: isAsAsked ? read : null,

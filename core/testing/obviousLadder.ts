@@ -62,13 +62,15 @@ export function obviousLadder(
     return obviousSearch(records, attributes, read, query, options, now, allowed.includes('filters') ? 'fewer' : 'all');
   };
   let itself: ObviousAnswer | null = null;
+  let isPut = false;
   for (let many = firstStep < 0 ? steps.length : firstStep; many <= steps.length; many++) {
     const allowed = steps.slice(0, many);
     if (itself === null || steps[many - 1] !== 'meaning') {
       itself = ask(allowed, typed, false);
       if (itself.foundByWords || typed.trim() === '') return { ...itself, instead: null };
     }
-    if (!allowed.includes('meaning')) continue;
+    isPut ||= itself.foundAny;
+    if (!allowed.includes('meaning') || isPut) continue;
     const spelled = allowed.includes('spelling')
       ? []
       : [{ relevance: { ...setup.relevance, spelling: { ...setup.relevance.spelling, atOnce: false } } }];

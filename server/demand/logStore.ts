@@ -1,6 +1,8 @@
 import type { Demand } from '../../core/demand/logEntry.ts';
 import { mostSearchesListed } from '../../core/demand/mostSearchesListed.ts';
+import type { AskedAgain } from '../../core/proposals/deadEnds.ts';
 import type { Retry } from '../../core/proposals/proposeWords.ts';
+import type { WhatNext } from '../../core/proposals/remedies.ts';
 import { type FadedSearch, halfLifeDays } from '../../core/suggest/logPhrases.ts';
 import type { Db } from '../store/database.ts';
 
@@ -17,6 +19,8 @@ export interface LogSummary {
 
 /** A second search counts as another try of the first within this time, in milliseconds. */
 const retryWithin = 5 * 60_000;
+/** Of what was tried and opened after one search, the first so many. */
+const nextKept = 10;
 /** Searches whose counts are kept. */
 const mostCounted = mostSearchesListed;
 
@@ -33,6 +37,10 @@ export interface LogStore {
   retries(limit: number): Retry[];
   /** Searches after which products were opened, and how often each was; those after which most were first. */
   opened(limit: number): { readonly search: string; readonly products: ReadonlyMap<string, number> }[];
+  /** Searches that were followed straight away, in the same visit, by another one before anything was opened; most often first. */
+  askedAgain(limit: number): AskedAgain[];
+  /** What those who made a search tried next, and what they opened after it or after that. */
+  whatNext(key: string): WhatNext;
   /** Whether there is such a search of a session. */
   hasSearch(search: number, session: string): boolean;
 }
@@ -132,6 +140,47 @@ export function openLogStore(db: Db, storefront: string): LogStore {
            LEFT JOIN came ON came.key = s.key ORDER BY fadedSearches DESC, s.key`,
         )
         .all({ storefront, limit, halfLife: halfLifeDays * 86_400_000 });
+    },
+    askedAgain(limit) {
+      return db
+        .prepare<{ storefront: string; within: number; limit: number }, AskedAgain>(
+          `WITH again AS (SELECT a.key AS key, count(DISTINCT a.session) AS sessions
+             FROM search_log a JOIN search_log b ON b.storefront = a.storefront AND b.session = a.session
+               AND b.at > a.at AND b.at <= a.at + @within AND b.key <> a.key AND b.key <> ''
+             WHERE a.storefront = @storefront AND a.by_desk = 0 AND a.key <> '' AND a.results > 0
+               AND NOT EXISTS (SELECT 1 FROM search_outcome o WHERE o.search_id = a.id)
+             GROUP BY a.key ORDER BY sessions DESC, a.key LIMIT @limit)
+           SELECT again.key AS search, again.sessions AS sessions, count(DISTINCT l.session) AS "of"
+           FROM again JOIN search_log l ON l.key = again.key AND l.storefront = @storefront AND l.by_desk = 0
+           GROUP BY again.key ORDER BY again.sessions DESC, again.key`,
+        )
+        .all({ storefront, within: retryWithin, limit });
+    },
+    whatNext(key) {
+      const next = { storefront, key, within: retryWithin, limit: nextKept };
+      return {
+        tried: db
+          .prepare<typeof next, { to: string; sessions: number }>(
+            `SELECT b.key AS "to", count(DISTINCT a.session) AS sessions
+             FROM search_log a JOIN search_log b ON b.storefront = a.storefront AND b.session = a.session
+               AND b.at > a.at AND b.at <= a.at + @within AND b.key <> a.key AND b.results > 0
+             WHERE a.storefront = @storefront AND a.by_desk = 0 AND a.key = @key
+               AND EXISTS (SELECT 1 FROM search_outcome o WHERE o.search_id = b.id)
+             GROUP BY b.key HAVING sessions > 1 ORDER BY sessions DESC, b.key LIMIT @limit`,
+          )
+          .all(next),
+        opened: db
+          .prepare<typeof next, string>(
+            `SELECT o.product FROM search_log a JOIN search_log b ON b.storefront = a.storefront AND b.session = a.session
+               AND b.at >= a.at AND b.at <= a.at + @within
+             JOIN search_outcome o ON o.search_id = b.id
+             WHERE a.storefront = @storefront AND a.by_desk = 0 AND a.key = @key
+             GROUP BY o.product HAVING count(DISTINCT a.session) > 1
+             ORDER BY count(DISTINCT a.session) DESC, o.product LIMIT @limit`,
+          )
+          .pluck()
+          .all(next),
+      };
     },
     opened(limit) {
       const rows = db

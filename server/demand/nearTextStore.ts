@@ -1,6 +1,6 @@
-import type { NearList } from '../../core/proposals/nearTextsIn.ts';
-import { nearKey } from '../../core/proposals/nearTextsIn.ts';
-import type { NearSource, NearTexts } from '../../core/query/nearTexts.ts';
+import { type NearList, nearKey } from '../../core/proposals/nearTextsIn.ts';
+import type { NearTexts } from '../../core/query/nearTexts.ts';
+import { allowedEdits, openNearest } from '../../core/query/spelling.ts';
 import type { Language } from '../../core/text/languages.ts';
 import { stem } from '../../core/text/wordForms.ts';
 import type { Db } from '../store/database.ts';
@@ -17,17 +17,27 @@ export function openNearTexts(db: Db, storefront: string): NearTextReader {
   const versionOf = db.prepare<[string], number>('SELECT version FROM near_text WHERE storefront = ?').pluck();
   const listOf = db.prepare<[string], string>('SELECT list FROM near_text WHERE storefront = ?').pluck();
   const version = (): number => versionOf.get(storefront) ?? 0;
-  let read = { version: 0, list: new Map<string, readonly (readonly [string, NearSource])[]>() };
+  type Read = {
+    readonly version: number;
+    readonly list: ReadonlyMap<string, NearList[string]>;
+    /** Of the single words that shoppers say something of, the nearest to a misspelt one. */
+    readonly nearest: ReturnType<typeof openNearest>;
+  };
+  let read: Read = { version: 0, list: new Map(), nearest: openNearest([]) };
   return {
     version,
     near: (language) => (words) => {
       const now = version();
       if (read.version !== now) {
-        const list = JSON.parse(listOf.get(storefront) ?? '{}') as NearList;
-        read = { version: now, list: new Map(Object.entries(list)) };
+        const list = new Map(Object.entries(JSON.parse(listOf.get(storefront) ?? '{}') as NearList));
+        const saidAlone = [...list].flatMap(([key, [first]]) =>
+          first?.[1] === 'dictionary' || key.includes(' ') ? [] : [key],
+        );
+        read = { version: now, list, nearest: openNearest(saidAlone) };
       }
-      const found = read.list.get(nearKey(words, (word) => stem(word, language))) ?? [];
-      return found.map(([text, from]) => ({ text, from }));
+      const key = nearKey(words, (word) => stem(word, language));
+      const meant = read.list.has(key) || key.includes(' ') ? key : read.nearest(key, allowedEdits(key.length))?.token;
+      return (read.list.get(meant ?? '') ?? []).map(([text, from]) => ({ text, from }));
     },
   };
 }

@@ -3,6 +3,7 @@ import { getPath } from 'hono/utils/url';
 import { inFull } from '../../api/paths.ts';
 import { serveCatalog } from './catalogRoutes.ts';
 import { serveContent } from './contentRoutes.ts';
+import { serveDeadEnds } from './deadEndRoutes.ts';
 import { serveDemand } from './demandRoutes.ts';
 import { openDoor } from './door.ts';
 import { serveEffect } from './effectRoutes.ts';
@@ -39,6 +40,7 @@ export function createApp(services: Services): OpenAPIHono {
   serveImport(app, serve, services);
   serveSearch(serve, services);
   serveSetup(serve, services);
+  serveDeadEnds(serve, services);
   serveProposals(serve, services);
   serveEffect(serve, services);
   serveFilters(serve, services);

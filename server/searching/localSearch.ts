@@ -2,6 +2,7 @@ import { isLive } from '../../core/setup/setupRef.ts';
 import { boxQuestions } from '../questions/boxQuestions.ts';
 import { catalogQuestions } from '../questions/catalogQuestions.ts';
 import { contentQuestions } from '../questions/contentQuestions.ts';
+import { deadEndQuestions } from '../questions/deadEndQuestions.ts';
 import { demandQuestions } from '../questions/demandQuestions.ts';
 import { duplicateQuestions } from '../questions/duplicateQuestions.ts';
 import { exportQuestions } from '../questions/exportQuestions.ts';
@@ -36,6 +37,7 @@ export const openLocalSearch = (bench: Workbench) => ({
   ...vocabularyQuestions(bench),
   ...proposalQuestions(bench),
   ...demandQuestions(bench),
+  ...deadEndQuestions(bench),
   ...exportQuestions(bench),
   ...importQuestions(bench),
   ...duplicateQuestions(bench),
@@ -92,6 +94,9 @@ const lanes: Readonly<Record<keyof LocalSearch, LaneName>> = {
   proposals: 'long',
   proposalEffects: 'long',
   editsForProposals: 'long',
+  deadEnds: 'long',
+  remedies: 'long',
+  editsForRemedies: 'long',
   demand: 'long',
   topSearches: 'long',
   exportCatalog: 'long',

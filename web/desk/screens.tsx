@@ -48,6 +48,7 @@ const routes: RouteObject[] = [
         path: 'content/articles/:id',
         ...lazily(() => import('./screens/content/ArticleScreen.tsx'), 'ArticleScreen'),
       },
+      { path: 'dead-ends', ...lazily(() => import('./screens/deadEnds/DeadEnds.tsx'), 'DeadEnds') },
       { path: 'demand', ...lazily(() => import('./screens/demand/Demand.tsx'), 'Demand') },
       { path: 'proposals', ...lazily(() => import('./screens/proposals/Proposals.tsx'), 'Proposals') },
       { path: 'attributes', ...lazily(() => import('./screens/Attributes.tsx'), 'Attributes') },

@@ -50,6 +50,7 @@ const groups: readonly { readonly name: string; readonly places: readonly Place[
     name: 'Watch',
     places: [
       { to: '/demand', label: 'Demand', parts: [] },
+      { to: '/dead-ends', label: 'Dead ends', parts: [] },
       { to: '/drafts', label: 'Drafts', parts: [] },
       { to: '/releases', label: 'Releases', parts: [] },
       { to: '/history', label: 'History', parts: [] },
