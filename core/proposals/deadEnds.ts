@@ -100,7 +100,7 @@ const findsAll = (engine: Engine, prepared: PreparedSetup, query: string): boole
   rank(engine, prepared, { query, filters: {}, page: 1, limit: 1, allWords: true }, 0).foundByWords;
 
 /** What is wrong with a search. Cost: that of explaining its words. */
-export function causeOf(
+function causeOf(
   engine: Engine,
   prepared: PreparedSetup,
   search: string,

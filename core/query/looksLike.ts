@@ -59,8 +59,8 @@ export function looksLike(
   if (isQuestion) found.push('question');
   const units = readUnits(typed, isKnown);
   const isSize = units.every(({ text, token }) => token !== text || sizeWord.test(token));
-  const isOdd = (word: string): boolean =>
-    word.length >= shortestName && !isNumberLike(word) && !isKnown(word) && !isOfLanguage(word);
+  const isUnknown = (word: string): boolean => !isNumberLike(word) && !isKnown(word) && !isOfLanguage(word);
+  const isOdd = (word: string): boolean => word.length >= shortestName && isUnknown(word);
   const words = typed.split(/\s+/);
   const code = typed.replace(signs, '');
   const isCode =
@@ -69,7 +69,7 @@ export function looksLike(
     code.length <= codeLength.most &&
     /\d/.test(code) &&
     /\p{L}/u.test(code) &&
-    words.every((word) => isNumberLike(word) || tokenize(word).every(isOdd));
+    words.every((word) => isNumberLike(word) || tokenize(word).every(isUnknown));
   if (longNumber.test(typed) || (isCode && !isSize)) found.push('partNumber');
   else if (isSize) found.push('size');
   if (found.length === 0 && tokens.some(isOdd)) found.push('name');
