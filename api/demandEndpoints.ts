@@ -1,6 +1,8 @@
 import { z } from 'zod';
+import { otherClicks } from '../core/demand/logEntry.ts';
 import { mostSearchesListed } from '../core/demand/mostSearchesListed.ts';
 import { endpoint } from './endpoint.ts';
+import { historyDays } from './limits.ts';
 import { paths } from './paths.ts';
 
 const none = z.object({});
@@ -48,7 +50,18 @@ export const demandEndpoints = {
         .default(100),
     }),
     body: none,
-    answer: z.object({ summary: logSummarySchema, top: z.array(demandSchema) }),
+    answer: z.object({
+      summary: logSummarySchema,
+      top: z.array(demandSchema),
+      chosen: z
+        .array(z.object({ inBox: z.boolean(), kind: z.string(), times: whole }))
+        .describe('Besides products among results.'),
+      isOn: z.boolean().describe('Whether what shoppers do is written.'),
+      keptDays: z
+        .union(historyDays.map((days) => z.literal(days)))
+        .nullable()
+        .describe('For how long; null: for good.'),
+    }),
   }),
   bringInLog: endpoint({
     ...paths.bringInLog,
@@ -73,7 +86,31 @@ export const demandEndpoints = {
       results: whole.min(0),
       inDesk: z.boolean().default(false),
     }),
-    answer: z.object({ id: whole }),
+    answer: z.object({
+      id: whole
+        .nullable()
+        .describe('Null where it is not written: the shop writes nothing, or the shopper asks not to be followed.'),
+    }),
+  }),
+  noteClick: endpoint({
+    ...paths.noteClick,
+    summary: 'The shop notes what was chosen under the search box, or a banner.',
+    query: none,
+    body: z.strictObject({
+      session,
+      inBox: z.boolean(),
+      search: z.string().max(512).describe('As far as it was typed.'),
+      kind: z.enum(otherClicks),
+      target: z.string().max(500),
+    }),
+    answer: none,
+  }),
+  keepLog: endpoint({
+    ...paths.keepLog,
+    summary: 'Says whether what shoppers of the storefront do is written, and for how many days it is kept.',
+    query: none,
+    body: z.strictObject({ isOn: z.boolean(), days: z.union(historyDays.map((days) => z.literal(days))).nullable() }),
+    answer: none,
   }),
   noteOutcome: endpoint({
     ...paths.noteOutcome,

@@ -16,7 +16,7 @@ export const longestName = 60;
 export const previewDays = [1, 7, 30, 90] as const;
 /** Storefronts one data folder may hold. */
 export const mostStorefronts = 50;
-/** For how many days a storefront's history may be kept. */
+/** For how many days a storefront’s history, and what its shoppers do, may be kept. */
 export const historyDays = [90, 365, 730] as const;
 /** Dead ends mended in one step. */
 export const mostMendedAtOnce = 50;

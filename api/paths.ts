@@ -57,6 +57,8 @@ export const paths = {
   demand: { method: 'get', path: '/desk/{storefront}/{draft}/demand' },
   bringInLog: { method: 'post', path: '/desk/{storefront}/{draft}/demand/log' },
   noteSearch: { method: 'post', path: '/shop/{storefront}/log/search' },
+  noteClick: { method: 'post', path: '/shop/{storefront}/log/choice' },
+  keepLog: { method: 'post', path: '/desk/{storefront}/{draft}/demand/keep' },
   noteOutcome: { method: 'post', path: '/shop/{storefront}/log/outcome' },
   rows: { method: 'get', path: '/desk/{storefront}/{draft}/catalog/rows' },
   product: { method: 'get', path: '/desk/{storefront}/{draft}/catalog/product' },

@@ -144,6 +144,7 @@ async function start(): Promise<void> {
   tidy();
   setInterval(tidy, tidyEvery).unref();
   setInterval(() => void writer.pruneHistory(now()).catch((error) => log.warn(error)), tidyEvery).unref();
+  setInterval(() => void writer.pruneLog(now()).catch((error) => log.warn(error)), tidyEvery).unref();
   setInterval(() => void searcher.followWrites(), followEvery).unref();
   const hub = openHub();
   const sharing = openSharing({

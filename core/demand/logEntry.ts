@@ -28,6 +28,10 @@ export const logEntrySchema = z.strictObject({
 });
 export type LogEntry = z.infer<typeof logEntrySchema>;
 
+/** What shoppers choose besides products among results: lines of the search box by what they are, and banners. */
+export const otherClicks = ['search', 'within', 'product', 'collection', 'article', 'all', 'banner'] as const;
+export type OtherClick = (typeof otherClicks)[number];
+
 /** Several searches are one for counting when their folded words are the same, in order. */
 export const demandKey = (search: string): string => searchKey(search);
 

@@ -1,7 +1,7 @@
 import { Refused } from '../refused.ts';
 import type { Writer } from '../store/writes.ts';
 import type { LogStore } from './logStore.ts';
-import type { OutcomeNoted, SearchNoted } from './logWriter.ts';
+import type { ClickNoted, OutcomeNoted, SearchNoted } from './logWriter.ts';
 
 /**
  * Takes down what shoppers of a storefront do without making anybody wait: it is kept here and written in batches. What has not been
@@ -14,6 +14,8 @@ export interface LogDesk {
   noteSearch(search: Omit<SearchNoted, 'id' | 'at'>): number;
   /** Notes what came of a search of a session; false where there is no such search. */
   noteOutcome(session: string, outcome: OutcomeNoted): boolean;
+  /** Notes something chosen in the box, or a banner. */
+  noteClick(click: Omit<ClickNoted, 'at'>): void;
   /** Resolves when everything noted before is written. */
   written(): Promise<void>;
   close(): Promise<void>;
@@ -36,6 +38,7 @@ export function openLogDesk(options: {
   const { storefront, writer, log, now, onError } = options;
   let searches: SearchNoted[] = [];
   let outcomes: OutcomeNoted[] = [];
+  let clicks: ClickNoted[] = [];
   /** Sessions of searches that are not written yet. */
   const unwritten = new Map<number, string>();
   let runs: { next: number; end: number }[] = [];
@@ -57,16 +60,17 @@ export function openLogDesk(options: {
   const left = (): number => runs.reduce((sum, { next, end }) => sum + end - next, 0);
   const flush = (): Promise<void> => {
     writing = writing.then(async () => {
-      if (searches.length === 0 && outcomes.length === 0) return;
-      const batch = [searches, outcomes] as const;
-      [searches, outcomes] = [[], []];
+      if (searches.length + outcomes.length + clicks.length === 0) return;
+      const batch = [searches, outcomes, clicks] as const;
+      [searches, outcomes, clicks] = [[], [], []];
       try {
-        await writer.noteLog(storefront, batch[0], batch[1]);
+        await writer.noteLog(storefront, ...batch);
         for (const { id } of batch[0]) unwritten.delete(id);
       } catch (error) {
         onError(error);
         searches = [...batch[0], ...searches].slice(-mostKept);
         outcomes = [...batch[1], ...outcomes].slice(-mostKept);
+        clicks = [...batch[2], ...clicks].slice(-mostKept);
       }
     });
     return writing;
@@ -92,6 +96,10 @@ export function openLogDesk(options: {
       outcomes.push(outcome);
       if (outcomes.length > mostKept) outcomes.shift();
       return true;
+    },
+    noteClick(click) {
+      clicks.push({ ...click, at: now() });
+      if (clicks.length > mostKept) clicks.shift();
     },
     written: flush,
     async close() {

@@ -31,6 +31,8 @@ export interface LogStore {
   summary(): LogSummary;
   /** The searches made most often, by demand; counted anew when the version changes. */
   top(limit: number): Demand[];
+  /** What was chosen besides products among results, by what it is. */
+  chosen(): { readonly inBox: boolean; readonly kind: string; readonly times: number }[];
   /** Searches that found something, faded by their age against the newest one of the log; those made most first. */
   faded(limit: number): FadedSearch[];
   /** Searches that found nothing and were followed, in the same visit, by one that led to a click; most often first. */
@@ -124,6 +126,14 @@ export function openLogStore(db: Db, storefront: string): LogStore {
       if (counted?.state !== state) counted = { state, top: countTop(mostCounted) };
       return limit <= mostCounted ? counted.top.slice(0, limit) : countTop(limit);
     },
+    chosen: () =>
+      db
+        .prepare<[string], { inBox: number; kind: string; times: number }>(
+          `SELECT in_box AS inBox, kind, count(*) AS times FROM other_click WHERE storefront = ?
+           GROUP BY in_box, kind ORDER BY times DESC, kind`,
+        )
+        .all(storefront)
+        .map((row) => ({ ...row, inBox: row.inBox === 1 })),
     faded(limit) {
       return db
         .prepare<{ storefront: string; limit: number; halfLife: number }, FadedSearch>(

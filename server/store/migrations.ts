@@ -180,9 +180,21 @@ ALTER TABLE catalog_import ADD COLUMN lent INTEGER NOT NULL DEFAULT 0;  -- anoth
 ALTER TABLE draft ADD COLUMN pruned_to INTEGER NOT NULL DEFAULT 0;      -- up to which revision steps may be gone
 `;
 
-/** What is near in meaning to words that a catalog does not have: made from catalog, log and dictionary, kept to be there at once. */
+/** What is near in meaning to words that a catalog does not have, kept to be there at once; what of the log is written, and for how long. */
 const fifth = `
 CREATE TABLE near_text (storefront TEXT PRIMARY KEY, version INTEGER NOT NULL, list TEXT NOT NULL) STRICT;
+ALTER TABLE storefront ADD COLUMN log_off INTEGER NOT NULL DEFAULT 0;   -- 1: what shoppers do is not written
+ALTER TABLE storefront ADD COLUMN log_days INTEGER;                     -- for how long it is kept; null: for good
+CREATE TABLE other_click (                                              -- what shoppers chose besides products among results
+  storefront TEXT NOT NULL,
+  at INTEGER NOT NULL,
+  session TEXT NOT NULL,
+  in_box INTEGER NOT NULL,                                              -- 1: under the search box
+  search TEXT NOT NULL,                                                 -- as far as it was typed
+  kind TEXT NOT NULL,
+  target TEXT NOT NULL
+) STRICT;
+CREATE INDEX other_click_by_time ON other_click (storefront, at);
 `;
 
 /** One step for each version of the main database, the first being from nothing to 1. A step never changes once it has shipped. */

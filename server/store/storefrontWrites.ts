@@ -59,7 +59,17 @@ const ofStorefronts = [
     'catalog_generation',
     'fact_note',
   ],
-  ...['search_log', 'log_note', 'mapping', 'family_correction', 'declined', 'content', 'content_version', 'near_text'],
+  ...[
+    'search_log',
+    'log_note',
+    'mapping',
+    'family_correction',
+    'declined',
+    'content',
+    'content_version',
+    'near_text',
+    'other_click',
+  ],
 ] as const;
 /** What goes with a catalog into a copy: how its files were read and put right. */
 const readAsBefore = { mapping: 'shape, mapping, at', family_correction: 'record, family' } as const;

@@ -15,6 +15,9 @@ export interface StorefrontHead {
   readonly shares: string | null;
   /** For how many days its history is kept; null: for good. */
   readonly historyDays: number | null;
+  /** 1 where what shoppers do is not written; for how many days it is kept, null: for good. */
+  readonly logOff: number;
+  readonly logDays: number | null;
 }
 
 /** A draft as it is listed. */
@@ -45,7 +48,7 @@ export interface StorefrontReader {
 }
 
 const columns =
-  'id, name, made_at AS madeAt, archived_at AS archivedAt, generation, shares, history_days AS historyDays';
+  'id, name, made_at AS madeAt, archived_at AS archivedAt, generation, shares, history_days AS historyDays, log_off AS logOff, log_days AS logDays';
 const draftColumns = `d.id AS id, d.name AS name, d.note AS note, d.who AS who, d.made_at AS madeAt,
   coalesce((SELECT max(at) FROM journal j WHERE j.storefront = d.storefront AND j.draft = d.id), d.made_at) AS touchedAt,
   d.removed_at AS removedAt, d.base_release AS baseRelease`;

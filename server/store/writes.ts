@@ -85,6 +85,8 @@ export function openWrites(folder: DataFolder, db: Db) {
     putBack: guarded(catalogs.putBack),
     acceptFacts: guarded(catalogs.acceptFacts),
     keepHistory: guarded(history.keepHistory),
+    keepLog: guarded(log.keepLog),
+    pruneLog: guarded(log.pruneLog),
     pruneHistory: guarded(history.pruneHistory),
     keepMapping: guarded((storefront: string, mapping: Mapping, at: number) =>
       openMappingStore(db, storefront).keep(mapping, at),
@@ -135,6 +137,8 @@ export const writeNames = [
   'putBack',
   'acceptFacts',
   'keepHistory',
+  'keepLog',
+  'pruneLog',
   'pruneHistory',
   'keepMapping',
   'correctFamilies',

@@ -1,5 +1,6 @@
 import type { SearchAnswer } from '../../core/answer/answer.ts';
 import { safeLink } from '../../core/catalog/safeLink.ts';
+import { noteBanner } from './shopperLog.ts';
 
 export type ShownBanner = SearchAnswer['banners'][number];
 
@@ -22,7 +23,13 @@ export function Banner({ banner, isCard = false }: { readonly banner: ShownBanne
   return link === '' ? (
     <p className={look}>{said}</p>
   ) : (
-    <a href={link} target="_top" rel="noopener" className={`${look} underline decoration-press underline-offset-4`}>
+    <a
+      href={link}
+      target="_top"
+      rel="noopener"
+      onClick={() => noteBanner(link)}
+      className={`${look} underline decoration-press underline-offset-4`}
+    >
       {said}
     </a>
   );

@@ -1,11 +1,13 @@
 import { afterAll, beforeEach, expect, test } from '@jest/globals';
-import { noteOutcome, noteSearch, openedBesides } from './shopperLog.ts';
+import { noteClick, noteOutcome, noteSearch, openedBesides } from './shopperLog.ts';
 
 const stored = new Map<string, string>();
 (globalThis as Record<string, unknown>).sessionStorage = {
   getItem: (name: string) => stored.get(name) ?? null,
   setItem: (name: string, text: string) => stored.set(name, text),
 };
+const browser: { doNotTrack: string | null; globalPrivacyControl?: boolean } = { doNotTrack: null };
+Object.defineProperty(globalThis, 'navigator', { value: browser, configurable: true });
 const realFetch = globalThis.fetch;
 /** What was sent, as paths with the search and the product. */
 let sent: string[] = [];
@@ -41,4 +43,17 @@ test('what was found in the box is not the last search’s doing, until it is cl
   await noteOutcome('click', 'b', 2);
   await noteOutcome('basket', 'b');
   expect(sent.slice(1)).toEqual(['outcome basket 7 c', 'outcome click 7 b', 'outcome basket 7 b']);
+});
+
+test('a browser that asks not to be followed is not', async () => {
+  browser.doNotTrack = '1';
+  search('green ink');
+  noteClick({ inBox: true, search: 'gre', kind: 'search', target: 'green ink' });
+  browser.doNotTrack = null;
+  browser.globalPrivacyControl = true;
+  search('grey ink');
+  browser.globalPrivacyControl = false;
+  expect(sent).toEqual([]);
+  noteClick({ inBox: true, search: 'gre', kind: 'search', target: 'green ink' });
+  expect(sent).toEqual(['choice search gre']);
 });

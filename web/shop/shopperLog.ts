@@ -1,6 +1,10 @@
+import type { OtherClick } from '../../core/demand/logEntry.ts';
 import { call } from '../client/call.ts';
 import { isPreview } from '../client/place.ts';
 import type { ShopperSearch } from './useResults.ts';
+
+/** Of what was chosen, in characters. */
+const longestTarget = 500;
 
 /** Names this visit; it ends with the page's tab and names nobody. */
 function visit(): string {
@@ -11,13 +15,17 @@ function visit(): string {
   return fresh;
 }
 
+/** Whether the browser says that its user is not to be followed. */
+const isNotFollowed = (): boolean =>
+  navigator.doNotTrack === '1' || (navigator as { globalPrivacyControl?: boolean }).globalPrivacyControl === true;
+
 let last: { readonly key: string; readonly id: Promise<number | null> } | null = null;
 
 /** Notes a search when its first page is shown; the same one shown again is not another. */
 export function noteSearch({ query, filters, page }: ShopperSearch, results: number, inDesk: boolean): void {
   const key = JSON.stringify([query, filters]);
   // Who looks at a preview is no shopper.
-  if (isPreview() || query.trim() === '' || page > 1 || last?.key === key) return;
+  if (isPreview() || isNotFollowed() || query.trim() === '' || page > 1 || last?.key === key) return;
   const chosen = Object.fromEntries(Object.entries(filters).map(([name, values]) => [name, [...values]]));
   const id = call('noteSearch', { body: { session: visit(), search: query, filters: chosen, results, inDesk } })
     .then((answer) => answer.id)
@@ -45,4 +53,24 @@ export async function noteOutcome(
   const search = await last?.id;
   if (search === null || search === undefined) return;
   await call('noteOutcome', { body: { session: visit(), search, kind, product, place } }).catch(() => null);
+}
+
+/** Notes a line of the search box that was chosen, or a banner. */
+export function noteClick(click: {
+  readonly inBox: boolean;
+  readonly search: string;
+  readonly kind: OtherClick;
+  readonly target: string;
+}): void {
+  if (isPreview() || isNotFollowed()) return;
+  const { target, ...others } = click;
+  void call('noteClick', { body: { session: visit(), ...others, target: target.slice(0, longestTarget) } }).catch(
+    () => null,
+  );
+}
+
+/** Notes a banner that a shopper follows from the search shown. */
+export function noteBanner(link: string): void {
+  const address = new URLSearchParams(location.search);
+  if (!address.has('desk')) noteClick({ inBox: false, search: address.get('q') ?? '', kind: 'banner', target: link });
 }

@@ -4,10 +4,10 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Result } from '../../../core/answer/answer.ts';
 import { longestQuery } from '../../../core/query/readUnits.ts';
 import { useMedia } from '../../look/useMedia.ts';
-import { openedBesides } from '../shopperLog.ts';
+import { noteClick, openedBesides } from '../shopperLog.ts';
 import type { DeskView } from '../useDesk.ts';
 import { BoxPanel } from './BoxPanel.tsx';
-import { type BoxItem, shownBlocks } from './boxItems.ts';
+import { type BoxItem, shownBlocks, targetOf } from './boxItems.ts';
 import { forgetSearches, recentSearches } from './recentSearches.ts';
 import { useBox } from './useBox.ts';
 
@@ -66,6 +66,7 @@ export function SearchBox({
   );
 
   const choose = (item: BoxItem): void => {
+    if (!isInDesk) noteClick({ inBox: true, search: typed, kind: item.what, target: targetOf(item) });
     switch (item.what) {
       case 'search':
         ways.search(item.text);

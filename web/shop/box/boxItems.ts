@@ -26,6 +26,23 @@ export type BoxItem =
     }
   | { readonly what: 'all'; readonly key: string; readonly total: number };
 
+/** What of a line says which one was chosen, for the log. */
+export function targetOf(item: BoxItem): string {
+  switch (item.what) {
+    case 'search':
+      return item.text;
+    case 'within':
+      return `${item.filter}=${item.value}`;
+    case 'product':
+      return item.card.familyId;
+    case 'collection':
+    case 'article':
+      return item.id;
+    case 'all':
+      return '';
+  }
+}
+
 const bare = (text: string): string => text.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, '');
 /** Whether a text is the beginning of a part number, however that is written; two letters may begin anything. */
 export const isBegunNumber = (typed: string, sku: string): boolean =>

@@ -13,6 +13,8 @@ import { RowList } from '../../parts/RowList.tsx';
 import { Loading, LoadProblem, ScreenHead, Section, shelfRow } from '../../parts/Screen.tsx';
 import { useDemand } from '../../state/demand.ts';
 import { clientHere } from '../../state/queryClient.ts';
+import { chosenInWords } from './chosenInWords.ts';
+import { LogKept } from './LogKept.tsx';
 import { percent } from './percent.ts';
 import { SearchesMade } from './SearchesMade.tsx';
 
@@ -29,14 +31,18 @@ export function Demand() {
   );
 }
 
-function Counted({ data: { summary, top } }: { readonly data: AnswerOf<(typeof demandEndpoints)['demand']> }) {
+function Counted({
+  data: { summary, top, chosen, isOn, keptDays },
+}: {
+  readonly data: AnswerOf<(typeof demandEndpoints)['demand']>;
+}) {
   return (
     <>
       <Section
         title="What shoppers searched for"
         note={
           summary.from && summary.to
-            ? `From ${day(summary.from)} to ${day(summary.to)}. The shop goes on writing it; what you try in the desk is not counted.`
+            ? `From ${day(summary.from)} to ${day(summary.to)}. ${isOn ? 'The shop goes on writing it; what you try in the desk is not counted.' : 'It is not written any more.'}`
             : 'The shop writes it as shoppers search; what you try in the desk is not counted.'
         }
       >
@@ -56,7 +62,9 @@ function Counted({ data: { summary, top } }: { readonly data: AnswerOf<(typeof d
           ))}
         </dl>
       </Section>
+      {chosen.length > 0 && <p className="mt-2 text-[13.5px]">Besides, shoppers chose {chosenInWords(chosen)}.</p>}
       <SearchesMade searches={top} />
+      <LogKept isOn={isOn} days={keptDays} />
       <BringInLog />
     </>
   );
