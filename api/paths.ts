@@ -38,6 +38,7 @@ export const paths = {
   conditionMet: { method: 'post', path: '/desk/{storefront}/{draft}/rules/condition' },
   pullFor: { method: 'post', path: '/desk/{storefront}/{draft}/rules/pull' },
   ruleUse: { method: 'get', path: '/desk/{storefront}/{draft}/rules/use' },
+  redirects: { method: 'get', path: '/desk/{storefront}/{draft}/rules/redirects' },
   readRules: { method: 'post', path: '/desk/{storefront}/{draft}/rules/read' },
   amounts: { method: 'post', path: '/desk/{storefront}/{draft}/rules/amounts' },
   ruleFigures: { method: 'get', path: '/desk/{storefront}/{draft}/rules/figures' },
@@ -137,7 +138,18 @@ const words = new Map(['desk', 'shop'].map((side) => [side, wordsOf(side)]));
 
 /** First words of the desk's screens: in addresses of before storefronts had names they stand first. */
 export const screenNames: ReadonlySet<string> = new Set([
-  ...['catalog', 'content', 'attributes', 'relevance', 'vocabulary', 'filters', 'proposals', 'plans', 'hiding'],
+  ...[
+    'catalog',
+    'content',
+    'attributes',
+    'relevance',
+    'vocabulary',
+    'filters',
+    'proposals',
+    'plans',
+    'hiding',
+    'redirects',
+  ],
   ...[
     'house-rules',
     'review',

@@ -51,6 +51,24 @@ export const ruleEndpoints = {
       place: whole.nullable().describe('Where it then stands; where the strongest brings it, if none is enough.'),
     }),
   }),
+  redirects: endpoint({
+    ...paths.redirects,
+    summary: 'Where the draft sends shoppers instead of results: whether that is there, and whom it caught by the log.',
+    query: none,
+    body: none,
+    answer: z.object({
+      redirects: z.array(
+        z.object({
+          of: z.enum(['plan', 'page']).describe('A shelf plan, or a special page of the empty shelf.'),
+          id: z.string(),
+          target: z.enum(['product', 'article', 'collection', 'search', 'page', 'elsewhere']),
+          isThere: z.boolean().nullable().describe('Null where it is no page of this shop, and is not asked for.'),
+          times: whole.describe('How often searches were made that it catches.'),
+          searches: z.array(z.string()).describe('Those made most.'),
+        }),
+      ),
+    }),
+  }),
   ruleUse: endpoint({
     ...paths.ruleUse,
     summary:

@@ -38,6 +38,7 @@ export const screens = [
   '/empty-shelf',
   '/empty-shelf/steps',
   '/dead-ends',
+  '/redirects',
   '/empty-shelf/special',
   '/releases',
   '/drafts',

@@ -5,7 +5,16 @@ import { initialSetup } from './initialSetup.ts';
 import { shelfPlanSchema } from './parts/plans/shelfPlan.ts';
 import { registry } from './registry.ts';
 import { rulesChanges } from './rulesChanges.ts';
-import { type RulePart, readRuleRow, ruleFields, ruleParts, writeRulesCsv } from './rulesCsv.ts';
+import {
+  partOfRules,
+  type RulePart,
+  readRuleRow,
+  redirectAsPlan,
+  ruleFields,
+  ruleParts,
+  rulesOf,
+  writeRulesCsv,
+} from './rulesCsv.ts';
 import type { Setup } from './schema.ts';
 import { endsBeforeItBegins } from './terms/span.ts';
 
@@ -24,7 +33,10 @@ function rowsIn(csv: string): Record<string, string>[] {
     .map((row) => Object.fromEntries(header.map((column, at) => [column, row[at]!])));
 }
 const readBack = (part: RulePart, setup: Setup) =>
-  rowsIn(writeRulesCsv(part, setup)).map((cells, at) => ({ line: at + 2, read: readRuleRow(part, cells) }));
+  rowsIn(writeRulesCsv(part, setup)).map((cells, at) => {
+    const read = readRuleRow(part, cells);
+    return { line: at + 2, read: part === 'redirects' ? redirectAsPlan(setup.plans, read) : read };
+  });
 
 test('what is written is read back without a change, whatever is in it', () => {
   for (let seed = 1; seed <= 40; seed++) {
@@ -37,10 +49,11 @@ test('what is written is read back without a change, whatever is in it', () => {
     );
     // Some are drawn with their dates the wrong way round, which no store would take.
     const plans = Object.entries(drawn.plans).filter(([, plan]) => !endsBeforeItBegins(plan));
-    const setup = { ...drawn, plans: Object.fromEntries(plans) };
+    const sent = plans.map(([id, plan]) => [id, id === 'a' ? { ...plan, redirect: `/pages/${seed}` } : plan] as const);
+    const setup = { ...drawn, plans: Object.fromEntries(sent) };
     for (const part of ruleParts) {
-      const count = Object.keys(setup[part]).length;
-      expect({ seed, part, ...rulesChanges(setup, part, readBack(part, setup), names) }).toEqual({
+      const count = Object.keys(rulesOf(part, setup)).length;
+      expect({ seed, part, ...rulesChanges(setup, partOfRules(part), readBack(part, setup), names) }).toEqual({
         ...{ seed, part, changes: [], refused: [], unchanged: count },
       });
     }
@@ -57,7 +70,7 @@ test('every field of an entry has a column', () => {
 describe('a row from a spreadsheet', () => {
   const setup = initialSetup([]);
   const asked = (part: RulePart, cells: Record<string, string>, to = setup) =>
-    rulesChanges(to, part, [{ line: 2, read: readRuleRow(part, cells) }], names);
+    rulesChanges(to, partOfRules(part), [{ line: 2, read: readRuleRow(part, cells) }], names);
   test('needs no more than what it is about, and says what it changes', () => {
     const { changes } = asked('plans', { name: 'Gifts', searches: 'gift | present', pins: 'p1@1 | a@b@3' });
     expect(changes).toEqual([
@@ -100,4 +113,27 @@ describe('a row from a spreadsheet', () => {
       { line: 2, reason: typeof reason === 'string' ? reason : expect.stringMatching(reason) },
     ]),
   );
+});
+
+test('a redirect changes only where its plan sends shoppers; one for other searches is a plan of its own', () => {
+  const pins = [{ product: 'a', place: 1 }];
+  const before = { name: 'Returns', on: true, searches: ['returns', 'refund'], pins, pulls: [], redirect: '/old' };
+  const setup = { ...initialSetup([]), plans: { p: before } };
+  const row = (cells: Record<string, string>) => redirectAsPlan(setup.plans, readRuleRow('redirects', cells));
+  const read = [
+    row({ searches: 'refund | returns', redirect: '/new' }),
+    row({ searches: 'hours', redirect: '/hours' }),
+  ];
+  const { changes } = rulesChanges(
+    setup,
+    'plans',
+    read.map((each, at) => ({ line: at + 2, read: each })),
+    names,
+  );
+  expect(changes.map(({ edit }) => [edit.key, edit.value])).toEqual([
+    ['p', { ...before, searches: ['refund', 'returns'], redirect: '/new' }],
+    ['hours', { name: 'hours', on: true, searches: ['hours'], pins: [], pulls: [], redirect: '/hours' }],
+  ]);
+  expect(row({ searches: 'x' })).toEqual({ refusal: 'redirect: Say where shoppers are sent.' });
+  expect(row({ redirect: '/x' })).toEqual({ refusal: 'searches: Say which searches are sent elsewhere.' });
 });

@@ -1,12 +1,25 @@
 import { asList, listIn } from '../base/listCell.ts';
-import { copyNamed, own } from '../base/named.ts';
+import { copyNamed, named, own } from '../base/named.ts';
 import { writeCsv } from '../catalog/writeCsv.ts';
 import type { Setup } from './schema.ts';
 import { usualPriority } from './terms/suggestionTerms.ts';
 
 /** The parts that go out to files and come in from them, one entry a row. */
-export const ruleParts = ['plans', 'houseRules', 'hiding', 'suggestedSearches'] as const;
+export const ruleParts = ['plans', 'houseRules', 'hiding', 'suggestedSearches', 'redirects'] as const;
 export type RulePart = (typeof ruleParts)[number];
+
+/** The part of the setup that some entries are of: redirects are plans that send shoppers elsewhere. */
+export const partOfRules = (part: RulePart): Exclude<RulePart, 'redirects'> => (part === 'redirects' ? 'plans' : part);
+
+/** The entries that go out as a part. */
+export function rulesOf(
+  part: RulePart,
+  setup: Pick<Setup, Exclude<RulePart, 'redirects'>>,
+): Readonly<Record<string, Readonly<Record<string, unknown>>>> {
+  const all = setup[partOfRules(part)] as Readonly<Record<string, Readonly<Record<string, unknown>>>>;
+  if (part !== 'redirects') return all;
+  return named(Object.entries(all).filter(([, { redirect }]) => redirect !== undefined));
+}
 
 /** How a field is written in a cell. */
 type CellKind =
@@ -56,6 +69,7 @@ export const ruleFields: Readonly<Record<RulePart, Readonly<Record<string, CellK
     notIndexed: 'switch',
     ...about,
   },
+  redirects: { on: 'switch', searches: 'list', how: 'text', redirect: 'text', ...span },
   suggestedSearches: {
     ...{ what: 'text', text: 'text', on: 'switch', priority: 'number', always: 'switch', alone: 'switch' },
     ...span,
@@ -67,6 +81,7 @@ const needed: Readonly<Record<RulePart, Readonly<Record<string, unknown>>>> = {
   plans: { on: true, searches: [], pins: [], pulls: [] },
   houseRules: { on: true },
   hiding: {},
+  redirects: { on: true },
   suggestedSearches: { what: 'offer' },
 };
 
@@ -100,9 +115,9 @@ function cellOf(kind: CellKind, value: unknown): string {
 }
 
 /** The entries of a part as CSV: one a row, its key first. */
-export function writeRulesCsv(part: RulePart, setup: Pick<Setup, RulePart>): string {
+export function writeRulesCsv(part: RulePart, setup: Pick<Setup, Exclude<RulePart, 'redirects'>>): string {
   const fields = Object.entries(ruleFields[part]);
-  const entries = Object.entries(setup[part] as Readonly<Record<string, Readonly<Record<string, unknown>>>>);
+  const entries = Object.entries(rulesOf(part, setup));
   return writeCsv(
     ['key', ...fields.map(([field]) => field)],
     entries
@@ -182,4 +197,20 @@ export function readRuleRow(part: RulePart, cells: Readonly<Record<string, strin
     }
   }
   return { key: own(cells, 'key')?.trim() ?? '', value: { ...usualOf(part, value), ...value } };
+}
+
+/**
+ * A row of redirects as the plan it is: the one of its key, or of its searches, with all that it does besides; else a new one
+ * that is called by its first search.
+ */
+export function redirectAsPlan(plans: Setup['plans'], read: ReadRule): ReadRule {
+  if ('refusal' in read) return read;
+  const searches = (read.value.searches ?? []) as readonly string[];
+  if (searches.length === 0) return { refusal: 'searches: Say which searches are sent elsewhere.' };
+  if (read.value.redirect === undefined) return { refusal: 'redirect: Say where shoppers are sent.' };
+  const same = (plan: Setup['plans'][string]): boolean =>
+    plan.redirect !== undefined && [...plan.searches].sort().join('\n') === [...searches].sort().join('\n');
+  const key = own(plans, read.key) ? read.key : (Object.entries(plans).find(([, plan]) => same(plan))?.[0] ?? read.key);
+  const before = own(plans, key) ?? { name: searches[0], pins: [], pulls: [] };
+  return { key, value: { ...before, ...read.value } };
 }

@@ -2,7 +2,7 @@ import { ruleEndpoints } from '../../api/ruleEndpoints.ts';
 import { checkEdit } from '../../core/setup/entries.ts';
 import { entriesIn } from '../../core/setup/readSetup.ts';
 import { rulesChanges } from '../../core/setup/rulesChanges.ts';
-import { type ReadRule, type RulePart, readRuleRow } from '../../core/setup/rulesCsv.ts';
+import { partOfRules, type ReadRule, type RulePart, readRuleRow, redirectAsPlan } from '../../core/setup/rulesCsv.ts';
 import { Refused } from '../refused.ts';
 import { rowsOfCsv } from './rowsOfCsv.ts';
 import type { Services } from './services.ts';
@@ -25,7 +25,7 @@ async function readRows(part: RulePart, text: string): Promise<{ line: number; r
   } catch {
     throw refuse('The file is neither CSV nor JSON that can be read.');
   }
-  const entries = entriesIn(document).filter((entry) => entry.part === part && entry.key !== '');
+  const entries = entriesIn(document).filter((entry) => entry.part === partOfRules(part) && entry.key !== '');
   if (entries.length === 0) throw refuse('The file has nothing of this kind in it.');
   return entries.map(({ key, value }) => ({
     line: 0,
@@ -45,11 +45,16 @@ export function serveRules(serve: Serve, { searcher }: Pick<Services, 'searcher'
       rules: [...rules],
     };
   });
+  serve.desk(ruleEndpoints.redirects, async ({ ref }) => ({
+    redirects: (await searcher.redirects(ref)).map((each) => ({ ...each, searches: [...each.searches] })),
+  }));
   serve.desk(ruleEndpoints.readRules, async ({ setups, names }, _, { part, text }) => {
+    const rows = await readRows(part, text);
+    const { plans } = setups.draft();
     const { changes, unchanged, refused } = rulesChanges(
       setups.draft(),
-      part,
-      await readRows(part, text),
+      partOfRules(part),
+      part === 'redirects' ? rows.map(({ line, read }) => ({ line, read: redirectAsPlan(plans, read) })) : rows,
       names(setups.draft()),
     );
     return {

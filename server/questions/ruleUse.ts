@@ -4,9 +4,11 @@ import { isIn } from '../../core/conditions/recordSet.ts';
 import { wordsOf } from '../../core/query/readUnits.ts';
 import { familiesMet } from '../../core/rules/familiesMet.ts';
 import { planFactors } from '../../core/rules/planFactors.ts';
+import { caughtBy, type LinkTarget, linkTarget } from '../../core/rules/redirects.ts';
 import type { RuleUse } from '../../core/rules/reviewRules.ts';
 import { withoutPlan } from '../../core/rules/triggers.ts';
 import { climb, rankedFamilies } from '../../core/search/climb.ts';
+import { shelfFor } from '../../core/search/emptyShelf.ts';
 import { hiddenByPlans } from '../../core/search/planned.ts';
 import type { ShelfPlan } from '../../core/setup/parts/plans.ts';
 import type { SetupRef } from '../../core/setup/setupRef.ts';
@@ -21,6 +23,19 @@ const searchesTried = 3;
 const placesCompared = 48;
 /** Searches of a plan of which the purchases are held against it. */
 const searchesHeld = 20;
+
+/** Searches told of one redirect. */
+const searchesTold = 5;
+
+/** A redirect, whether it leads anywhere, and whom it caught. */
+export interface RedirectUse {
+  readonly of: 'plan' | 'page';
+  readonly id: string;
+  readonly target: LinkTarget['kind'];
+  readonly isThere: boolean | null;
+  readonly times: number;
+  readonly searches: readonly string[];
+}
 
 const depth = (query: string) => ({ query, filters: {}, page: 1, limit: placesCompared });
 
@@ -68,6 +83,44 @@ function boughtAgainst(
 /** What the shopper log says of plans and house rules. */
 export function ruleUseQuestions(bench: Workbench) {
   return {
+    /** Where shoppers are sent instead of results. Cost: a lookup for each search of the log; a search for those that found nothing. */
+    redirects(ref: SetupRef): RedirectUse[] {
+      const here = bench.ready(ref);
+      const { engine, setup, content } = here;
+      const demand = bench.log.top(searchesLooked);
+      const isThere = (link: string): Pick<RedirectUse, 'target' | 'isThere'> => {
+        const { kind: target, id } = linkTarget(link);
+        if (target === 'product') return { target, isThere: engine.snapshot.findFamily(id) >= 0 };
+        if (target === 'article') return { target, isThere: content.content.articles.some((each) => each.id === id) };
+        if (target === 'collection') return { target, isThere: content.collections.some((each) => each.id === id) };
+        if (target === 'search') return { target, isThere: climb(engine, setup, depth(id), 1).ranking.foundAny };
+        return { target, isThere: null };
+      };
+      const caught = caughtBy(setup.triggers, demand);
+      const plans = Object.entries(setup.setup.plans).flatMap(([id, { redirect }]): RedirectUse[] =>
+        redirect === undefined
+          ? []
+          : [{ of: 'plan', id, ...isThere(redirect), times: 0, searches: [], ...caught.get(id) }],
+      );
+      const pages = Object.entries(setup.setup.specialShelves).filter(([, { link }]) => link !== undefined);
+      if (pages.length === 0) return plans;
+      const onPages = new Map<string, { times: number; searches: string[] }>();
+      for (const { search, searches: times, foundNothing } of demand) {
+        if (foundNothing === 0 || climb(engine, setup, depth(search), 1).ranking.foundAny) continue;
+        const { key, special } = shelfFor(engine, setup, search);
+        if (special?.link === undefined) continue;
+        const own = onPages.get(key) ?? { times: 0, searches: [] };
+        onPages.set(key, { times: own.times + times, searches: [...own.searches, search].slice(0, searchesTold) });
+      }
+      return [
+        ...plans,
+        ...pages.map(
+          ([id, { link }]): RedirectUse => ({
+            ...{ of: 'page', id, ...isThere(link!), times: 0, searches: [], ...onPages.get(id) },
+          }),
+        ),
+      ];
+    },
     /** Cost: a lookup for each search of the log, six searches for each plan, a look at all that was bought for each house rule. */
     ruleUse(ref: SetupRef): RuleUse {
       const here = bench.ready(ref);

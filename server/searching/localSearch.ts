@@ -87,6 +87,7 @@ const lanes: Readonly<Record<keyof LocalSearch, LaneName>> = {
   ruleFigures: 'desk',
   ruleEffect: 'long',
   ruleUse: 'long',
+  redirects: 'long',
   vocabularyNotes: 'long',
   usualStopWords: 'long',
   vocabularyTimes: 'long',

@@ -77,6 +77,7 @@ const routes: RouteObject[] = [
       { path: 'house-rules/new', ...lazily(() => import('./screens/rules/HouseRuleScreen.tsx'), 'NewHouseRule') },
       { path: 'house-rules/:id', ...lazily(() => import('./screens/rules/HouseRuleScreen.tsx'), 'HouseRuleScreen') },
       { path: 'review', ...lazily(() => import('./screens/rules/Review.tsx'), 'Review') },
+      { path: 'redirects', ...lazily(() => import('./screens/redirects/Redirects.tsx'), 'Redirects') },
       { path: 'hiding', ...lazily(() => import('./screens/hiding/Hiding.tsx'), 'Hiding') },
       {
         path: 'search-box/:moment?',

@@ -19,6 +19,7 @@ const partsOfScreens: readonly (readonly [path: string, parts: readonly Followab
   ['/plans', ['plans']],
   ['/house-rules', ['houseRules']],
   ['/hiding', ['hiding', 'houseRules']],
+  ['/redirects', ['plans', 'specialShelves']],
   ['/search-box', ['searchBox', 'suggestedSearches']],
   ['/empty-shelf', ['emptyShelf', 'specialShelves']],
 ];

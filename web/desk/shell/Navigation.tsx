@@ -35,6 +35,7 @@ const groups: readonly { readonly name: string; readonly places: readonly Place[
     places: [
       { to: '/plans', label: 'Shelf plans', parts: ['plans'] },
       { to: '/house-rules', label: 'House rules', parts: ['houseRules'] },
+      { to: '/redirects', label: 'Redirects', parts: [] },
       { to: '/hiding', label: 'Hiding', parts: ['hiding'] },
       { to: '/review', label: 'Review', parts: [] },
     ],

@@ -1,4 +1,4 @@
-import { type RulePart, writeRulesCsv } from '../../../../core/setup/rulesCsv.ts';
+import { partOfRules, type RulePart, rulesOf, writeRulesCsv } from '../../../../core/setup/rulesCsv.ts';
 import { call } from '../../../client/call.ts';
 import { useDeskState } from '../../state/deskState.ts';
 import { edit } from '../../state/edits.ts';
@@ -8,6 +8,7 @@ const texts: Readonly<Record<RulePart, { readonly file: string; readonly title: 
   plans: { file: 'shelf-plans', title: 'Shelf plans from a file' },
   houseRules: { file: 'house-rules', title: 'House rules from a file' },
   hiding: { file: 'hiding', title: 'Hidings from a file' },
+  redirects: { file: 'redirects', title: 'Redirects from a file' },
   suggestedSearches: { file: 'suggested-searches', title: 'Suggested searches from a file' },
 };
 
@@ -16,7 +17,8 @@ export function RulesFile({ part }: { readonly part: RulePart }) {
   const { setup } = useDeskState();
   const { file, title } = texts[part];
   const { format, version } = setup;
-  const hasAny = Object.keys(setup[part]).length > 0;
+  const rules = rulesOf(part, setup);
+  const hasAny = Object.keys(rules).length > 0;
   return (
     <FileExchange
       title={title}
@@ -27,7 +29,7 @@ export function RulesFile({ part }: { readonly part: RulePart }) {
               {
                 label: 'Export JSON',
                 name: `${file}.json`,
-                text: () => `${JSON.stringify({ format, version, [part]: setup[part] }, null, 1)}\n`,
+                text: () => `${JSON.stringify({ format, version, [partOfRules(part)]: rules }, null, 1)}\n`,
               },
             ]
           : []
@@ -42,7 +44,7 @@ export function RulesFile({ part }: { readonly part: RulePart }) {
           added,
           changed: changes.length - added,
           told: changes.map(({ key, sentences }) => ({ key, text: sentences.join('; ') })),
-          take: () => void edit(...changes.map(({ key, value }) => ({ part, key, value }))),
+          take: () => void edit(...changes.map(({ key, value }) => ({ part: partOfRules(part), key, value }))),
         };
       }}
     />
