@@ -54,7 +54,7 @@ export function caughtBy(
     const words = wordsOf(key).tokens;
     if (triggers.holdingFor([words]).length === 0) continue;
     const sent = resolve(triggers, { words }).find(({ what }) => what === 'redirect');
-    if (!sent || sent.source.kind !== 'plan') continue;
+    if (sent?.source.kind !== 'plan') continue;
     const own = caught.get(sent.source.id) ?? { times: 0, searches: [] };
     caught.set(sent.source.id, own);
     own.times += times;

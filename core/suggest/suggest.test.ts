@@ -96,7 +96,7 @@ test('suggestions stand as the obvious way orders them, and each finds something
     const completions = openCompletions(buildCompletions(phrases, stem))!;
     for (const query of queries) {
       const typed = query.slice(0, 2 + Math.floor(random() * 4));
-      const { blocks } = suggest(engine, prepared, { typed }, { completions, content: null, readRecord });
+      const { blocks, moment } = suggest(engine, prepared, { typed }, { completions, content: null, readRecord });
       const texts = blocks.flatMap((block) =>
         block.kind === 'suggestions' ? block.items.map(({ text }) => text) : [],
       );
@@ -112,7 +112,7 @@ test('suggestions stand as the obvious way orders them, and each finds something
       refused += texts.length > 0 ? places.at(-1)! + 1 - texts.length : 0;
       const products = blocks.flatMap((block) => (block.kind === 'products' ? block.items : []));
       const request = { query: typed, filters: {}, page: 1, limit: products.length || 1, box: true, typing: true };
-      if (products.length > 0)
+      if (moment === 'typing' && products.length > 0)
         expect(products.map(({ id }) => id)).toEqual(
           search(engine, prepared, request, readRecord).results.map(({ id }) => id),
         );

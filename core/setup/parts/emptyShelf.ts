@@ -41,7 +41,7 @@ export const emptyShelf = fixedPart({
     usual: nothing,
     usualFields: usualShelfFields,
     inside: fieldsOf({ searches: anOrder, products: anOrder, articles: anOrder }),
-    begin: () => ({ ...nothing, message: 'Nothing on our shelves matches “{search}”.' }),
+    begin: () => ({ ...nothing, message: 'Nothing on our shelves matches “{search}”.', bestSellers: 4 }),
     describe: ({ before, after }, names) =>
       describeShelf('The empty shelf', before ?? nothing, after ?? nothing, names),
   }),

@@ -84,7 +84,7 @@ function Group({ name, places }: (typeof groups)[number]) {
   const changed = (parts: readonly SetupPart[]): number => changes.filter(({ part }) => parts.includes(part)).length;
   return (
     <section aria-label={name}>
-      <h2 className="mt-2.5 mb-0.5">
+      <h2 className="mt-1.5">
         <button
           type="button"
           aria-expanded={!isFolded}
@@ -103,7 +103,7 @@ function Group({ name, places }: (typeof groups)[number]) {
               <NavLink
                 to={to}
                 className={({ isActive }) =>
-                  `flex items-center justify-between rounded-md border-b-[3px] px-2 py-[5px] leading-tight ${
+                  `flex items-center justify-between rounded-md border-b-[3px] px-2 py-[3px] leading-tight ${
                     isActive
                       ? 'rounded-b-none border-edge bg-surface font-bold'
                       : 'border-transparent hover:bg-paper-deep'

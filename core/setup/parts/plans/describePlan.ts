@@ -114,7 +114,15 @@ function otherChanges(
 
 /** What a change of a plan means, in sentences without a full stop. */
 export function describePlan({ before, after }: Change<ShelfPlan>, names: NamesForChanges): string[] {
-  if (!before) return [`Shelf plan “${after!.name}” is added`];
+  if (!before) {
+    const { name, redirect, treatAs } = after!;
+    return [
+      `Shelf plan “${name}” is added`,
+      // What takes shoppers away from results is said of a new plan too.
+      ...(redirect ? [`Shelf plan “${name}” sends shoppers to ${redirect}`] : []),
+      ...(treatAs ? [`Shelf plan “${name}” takes its searches for “${treatAs}”`] : []),
+    ];
+  }
   if (!after) return [`Shelf plan “${before.name}” is removed`];
   const plan = `Shelf plan “${after.name}”`;
   const said: string[] = [];

@@ -35,7 +35,7 @@ export function RedirectRow({
       <div className="min-w-0 flex-1 text-[13px]">
         <b className="block truncate font-semibold text-[14px]">{held.join(', ') || redirect.name}</b>
         <span className="block truncate" title={link}>
-          {how} → {link}
+          {how !== 'for' && `${how}, `}→ {link}
         </span>
         <span className={`block ${isGone ? 'font-semibold text-wrong' : 'text-soft'}`}>
           {use && targetInWords(use)}
