@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { deadEndCauses, deadEndKinds } from '../core/proposals/deadEnds.ts';
-import { remedyKinds } from '../core/proposals/remedies.ts';
+import { remedyKinds } from '../core/proposals/remedy.ts';
 import { longestQuery } from '../core/query/readUnits.ts';
 import { endpoint } from './endpoint.ts';
 import { mostMendedAtOnce } from './limits.ts';

@@ -63,6 +63,8 @@ const fewestUnopened = 8;
 const fewestVisits = 3;
 const leastAskedAgain = 0.5;
 const mostDeadEnds = 500;
+/** Searches that are sent through the shop whatever came of them: those made most. */
+const alwaysLooked = 300;
 /** Words from which on a search that lacks some of them has too many. */
 const manyWords = 3;
 /** Longest difference at which a word is taken for a misspelt one here, where somebody looks at it. */
@@ -121,7 +123,8 @@ function causeOf(
   const isJoined = (token: string): boolean => divided(token, (part) => isKnown(part)).length > 0;
   if (unknown.length > 0 && unknown.every((token) => isSlip(token) || isJoined(token))) return 'misspelt';
   const words = tokens.map((text) => ({ text, expansions: unknown.includes(text) ? [] : known }));
-  if (nearSearches(words, near).some(({ text }) => findsAll(engine, prepared, text))) return 'otherWord';
+  if (nearSearches(words, { near, mayBeMisspelt: true }).some(({ text }) => findsAll(engine, prepared, text)))
+    return 'otherWord';
   if (unknown.some((token) => !isOfLanguage(token) && otherLanguage(token) !== null)) return 'otherLanguage';
   if (unknown.some(isSlip)) return 'misspelt';
   return tokens.length >= manyWords && unknown.length < tokens.length ? 'tooManyWords' : 'notCarried';
@@ -129,12 +132,15 @@ function causeOf(
 
 /**
  * The searches of a log that lead nowhere under a setup, most shoppers first: those that find nothing whatever is tried, those
- * that find something nobody opened, and those that are mostly asked again in other words. Cost: a search for each of the log.
+ * that find something nobody opened, and those that are mostly asked again in other words. Cost: a search for each of the log
+ * that led nowhere once, and for the commonest.
  */
 export function findDeadEnds(engine: Engine, prepared: PreparedSetup, evidence: DeadEndEvidence): DeadEnd[] {
   const again = new Map(evidence.askedAgain.map((each) => [each.search, each]));
   const found: DeadEnd[] = [];
-  for (const { search, key, searches, sessions, foundNothing, clicked } of evidence.demand) {
+  for (const [at, { search, key, searches, sessions, foundNothing, clicked }] of evidence.demand.entries()) {
+    // What always found something that was opened is one only where the setup has changed since: that is looked for among the commonest.
+    if (at >= alwaysLooked && foundNothing === 0 && clicked > 0 && !again.has(key)) continue;
     const climbed = climb(engine, prepared, { query: search, filters: {}, page: 1, limit: 1 }, 1);
     const { total } = climbed.ranking;
     const retried = again.get(key);

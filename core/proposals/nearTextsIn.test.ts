@@ -15,6 +15,7 @@ const stemmed = (word: string): string => stem(word, 'en');
 const evidence = {
   ...{ retries: [], opened: [], lexicon, names: ['pen', 'sketchbook'], stem: stemmed },
   isKnown: (word: string): boolean => known.has(word),
+  isMisspelt: (word: string): boolean => word === 'papper',
 };
 
 test('a dictionary relates what the catalog does not have to what its products are called, the nearest first', () => {
@@ -37,6 +38,7 @@ test('what enough shoppers tried next is nearer, and what they opened the same p
     ],
     opened: [
       { search: 'biro refill', products: new Map([['p1', 3]]) },
+      { search: 'papper', products: new Map([['p3', 4]]) },
       {
         search: 'black pen',
         products: new Map([
@@ -57,4 +59,5 @@ test('what enough shoppers tried next is nearer, and what they opened the same p
   expect(list[nearKey('biro', stemmed)]).toEqual([['pen', 'dictionary']]);
   expect(list[nearKey('daybook', stemmed)]).toEqual([['sketchbook', 'dictionary']]);
   expect(list[nearKey('biro refill', stemmed)]).toEqual([['black pen', 'opened']]);
+  expect(list[nearKey('papper', stemmed)]).toBeUndefined();
 });

@@ -11,8 +11,9 @@ export interface NearEvidence {
   readonly lexicon: Lexicon | null;
   /** Words that products are called by, the commonest first. */
   readonly names: readonly string[];
-  /** Whether the catalog knows a word, in any form. */
+  /** Whether the catalog knows a word, in any form; and whether one it does not know is close to one it does. */
   isKnown(word: string): boolean;
+  isMisspelt(word: string): boolean;
   stem(word: string): string;
 }
 
@@ -39,7 +40,7 @@ const distances = { same: 2, narrower: 3, broader: 4, sister: 5 };
  * same products with, and how a dictionary relates words to what the catalog's products are called by. Cost: a look up of a
  * few hundred names, and a pass over the searches that led somewhere.
  */
-export function nearTextsIn({ retries, opened, lexicon, names, isKnown, stem }: NearEvidence): NearList {
+export function nearTextsIn({ retries, opened, lexicon, names, isKnown, isMisspelt, stem }: NearEvidence): NearList {
   const found = new Map<string, { readonly text: string; readonly from: NearSource; readonly far: number }[]>();
   const isUnknown = (text: string): boolean => tokenize(text).some((word) => !isKnown(word));
   const areKnown = (text: string): boolean => tokenize(text).length > 0 && !isUnknown(text);
@@ -61,7 +62,8 @@ export function nearTextsIn({ retries, opened, lexicon, names, isKnown, stem }: 
       for (const [product, times] of products)
         byProduct.set(product, [...(byProduct.get(product) ?? []), { at, times }].slice(0, mostOpened));
   for (const [at, { search, products }] of opened.entries()) {
-    if (!isUnknown(search)) continue;
+    // What is only misspelt is left to spelling, where it can be switched off.
+    if (!tokenize(search).some((word) => !isKnown(word) && !isMisspelt(word))) continue;
     const shared = new Map<number, number>();
     for (const [product, times] of [...products].slice(0, mostOpened))
       for (const other of byProduct.get(product) ?? [])

@@ -7,7 +7,7 @@ import { type Engine, type PreparedSetup, prepareSetup } from '../search/prepare
 import { type EntryEdit, withEntries } from '../setup/withEntry.ts';
 import { tokenize } from '../text/tokenize.ts';
 import type { DeadEnd } from './deadEnds.ts';
-import type { Remedy } from './remedies.ts';
+import type { Remedy } from './remedy.ts';
 
 /** A remedy with what comes of it. */
 export interface TriedRemedy extends Omit<Remedy, 'edits'> {

@@ -9,6 +9,9 @@ export interface NearText {
   readonly from: NearSource;
 }
 
-/** What is near in meaning to the words of a search, side by side and folded; the nearest first. */
-export type NearTexts = (words: string) => readonly NearText[];
+/**
+ * What is near in meaning to the words of a search, side by side; the nearest first. `mayBeMisspelt` says whether a word that is
+ * known only with a slip in it counts as well.
+ */
+export type NearTexts = (words: string, mayBeMisspelt: boolean) => readonly NearText[];
 export const noNearTexts: NearTexts = () => [];

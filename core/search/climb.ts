@@ -105,7 +105,8 @@ export function climb(
     }
     if (!attempt.meaning || isPut) continue;
     const words = readSearch(engine, itself!.prepared, request.query, { typing: false }).expand(false);
-    for (const near of nearSearches(words, engine.near)) {
+    const { tolerance, atOnce } = itself!.prepared.spelling;
+    for (const near of nearSearches(words, { near: engine.near, mayBeMisspelt: tolerance && atOnce })) {
       const found = tried(attempt, near);
       if (found.ranking.foundByWords) return found;
       isOverwritten = true;

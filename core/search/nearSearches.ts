@@ -10,7 +10,11 @@ const mostWordsTogether = 3;
  * Searches that mean nearly what one does, the nearest first: what is near to the whole of it, and then the search with words
  * that stand for nothing in the catalog taken for what is near to them, one alone before all together.
  */
-export function nearSearches(words: readonly Pick<QueryWord, 'text' | 'expansions'>[], near: NearTexts): NearText[] {
+export function nearSearches(
+  words: readonly Pick<QueryWord, 'text' | 'expansions'>[],
+  { near: all, mayBeMisspelt }: { readonly near: NearTexts; readonly mayBeMisspelt: boolean },
+): NearText[] {
+  const near = (text: string): readonly NearText[] => all(text, mayBeMisspelt);
   const texts = words.map(({ text }) => text);
   const found: NearText[] = [...near(texts.join(' '))];
   const isUnknown = words.map(({ expansions }) => expansions.length === 0);
@@ -30,12 +34,12 @@ export function nearSearches(words: readonly Pick<QueryWord, 'text' | 'expansion
     for (const each of nears)
       found.push({ text: [...texts.slice(0, from), each.text, ...texts.slice(to)].join(' '), from: each.from });
   if (replaced.length > 1) {
-    const all = texts.flatMap((text, at) => {
+    const replacedAll = texts.flatMap((text, at) => {
       const own = replaced.find(({ from, to }) => from <= at && at < to);
       if (!own) return [text];
       return own.from === at ? [own.nears[0]!.text] : [];
     });
-    found.push({ text: all.join(' '), from: replaced[0]!.nears[0]!.from });
+    found.push({ text: replacedAll.join(' '), from: replaced[0]!.nears[0]!.from });
   }
   const seen = new Set([texts.join(' ')]);
   return found

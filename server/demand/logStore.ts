@@ -2,7 +2,7 @@ import type { Demand } from '../../core/demand/logEntry.ts';
 import { mostSearchesListed } from '../../core/demand/mostSearchesListed.ts';
 import type { AskedAgain } from '../../core/proposals/deadEnds.ts';
 import type { Retry } from '../../core/proposals/proposeWords.ts';
-import type { WhatNext } from '../../core/proposals/remedies.ts';
+import type { WhatNext } from '../../core/proposals/remedy.ts';
 import { type FadedSearch, halfLifeDays } from '../../core/suggest/logPhrases.ts';
 import type { Db } from '../store/database.ts';
 

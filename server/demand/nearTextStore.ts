@@ -26,7 +26,7 @@ export function openNearTexts(db: Db, storefront: string): NearTextReader {
   let read: Read = { version: 0, list: new Map(), nearest: openNearest([]) };
   return {
     version,
-    near: (language) => (words) => {
+    near: (language) => (words, mayBeMisspelt) => {
       const now = version();
       if (read.version !== now) {
         const list = new Map(Object.entries(JSON.parse(listOf.get(storefront) ?? '{}') as NearList));
@@ -36,7 +36,8 @@ export function openNearTexts(db: Db, storefront: string): NearTextReader {
         read = { version: now, list, nearest: openNearest(saidAlone) };
       }
       const key = nearKey(words, (word) => stem(word, language));
-      const meant = read.list.has(key) || key.includes(' ') ? key : read.nearest(key, allowedEdits(key.length))?.token;
+      const isItself = read.list.has(key) || key.includes(' ') || !mayBeMisspelt;
+      const meant = isItself ? key : read.nearest(key, allowedEdits(key.length))?.token;
       return (read.list.get(meant ?? '') ?? []).map(([text, from]) => ({ text, from }));
     },
   };

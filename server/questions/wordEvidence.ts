@@ -202,6 +202,7 @@ export function nearEvidence(snapshot: Snapshot, log: LogStore, searches: number
     lexicon: language === 'en' ? englishLexicon() : null,
     names: names.map(([word]) => word),
     isKnown: (word) => says(snapshot, word),
+    isMisspelt: (word) => snapshot.deletions.near(word, allowedEdits(word.length)).length > 0,
     stem: (word) => stem(word, language),
   };
 }

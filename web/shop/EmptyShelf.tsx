@@ -1,9 +1,7 @@
-import { Link, useLocation } from 'react-router';
 import type { Card, SearchAnswer } from '../../core/answer/answer.ts';
-import { addressOf, isElsewhere } from './addresses.ts';
 import { CardBody } from './CardBody.tsx';
 import { useSentOn } from './Elsewhere.tsx';
-import { Collections } from './Reading.tsx';
+import { ArticleLink, Collections } from './Reading.tsx';
 
 type Shelf = NonNullable<SearchAnswer['emptyShelf']>;
 
@@ -97,20 +95,11 @@ function Sent({
 }
 
 function ArticleLinks({ articles }: { readonly articles: Shelf['articles'] }) {
-  const { search } = useLocation();
   return (
     <ul className="mt-4 space-y-1 text-[14px]" aria-label="Articles">
-      {articles.map(({ id, title, link }) => (
-        <li key={id}>
-          {isElsewhere(link) ? (
-            <a href={link} target="_blank" rel="noreferrer" className="text-press underline">
-              {title}
-            </a>
-          ) : (
-            <Link to={addressOf('article', id, search)} className="text-press underline">
-              {title}
-            </Link>
-          )}
+      {articles.map((article) => (
+        <li key={article.id}>
+          <ArticleLink {...article} className="text-press underline" />
         </li>
       ))}
     </ul>

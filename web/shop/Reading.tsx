@@ -29,9 +29,32 @@ export function Collections({
   );
 }
 
+/** An article's title that leads to its page, here or elsewhere. */
+export function ArticleLink({
+  id,
+  title,
+  link,
+  className,
+}: {
+  readonly id: string;
+  readonly title: string;
+  readonly link: string;
+  readonly className: string;
+}) {
+  const { search } = useLocation();
+  return isElsewhere(link) ? (
+    <a href={link} target="_blank" rel="noreferrer" className={className}>
+      {title}
+    </a>
+  ) : (
+    <Link to={addressOf('article', id, search)} className={className}>
+      {title}
+    </Link>
+  );
+}
+
 /** Articles that answer the search, below the products. */
 export function Articles({ articles }: { readonly articles: SearchAnswer['articles'] }) {
-  const { search } = useLocation();
   if (articles.length === 0) return null;
   return (
     <section aria-label="To read" className="mt-7 border-t pt-4">
@@ -40,15 +63,7 @@ export function Articles({ articles }: { readonly articles: SearchAnswer['articl
         {articles.map(({ id, title, link, extract }) => (
           <li key={id}>
             <h3 className="font-semibold font-shop">
-              {isElsewhere(link) ? (
-                <a href={link} target="_blank" rel="noreferrer" className="hover:underline">
-                  {title}
-                </a>
-              ) : (
-                <Link to={addressOf('article', id, search)} className="hover:underline">
-                  {title}
-                </Link>
-              )}
+              <ArticleLink {...{ id, title, link }} className="hover:underline" />
             </h3>
             <p className="text-[13px] text-soft">{extract}</p>
           </li>

@@ -12,6 +12,8 @@ import { SearchChips } from '../../parts/SearchChips.tsx';
 import { contentList } from '../../state/collections.ts';
 import { useDeskState } from '../../state/deskState.ts';
 
+const lookedUp = { bestSellers: 'Best sellers', newest: 'Newest products' } as const;
+
 interface OfShelf {
   /** What it is called inside a sentence. */
   readonly of: string;
@@ -73,28 +75,19 @@ export function ShelfContentFields({ of, content, isChanged, save }: OfShelf) {
           change={(products) => save({ products: [...products] })}
         />
         <p className="mt-2.5 flex flex-wrap items-center gap-x-4 gap-y-1.5 text-[13.5px]">
-          <span>
-            Best sellers{' '}
-            <NumberField
-              label={`Best sellers shown on ${of}`}
-              value={content.bestSellers ?? 0}
-              least={0}
-              most={mostLookedUp}
-              className="w-[52px]"
-              change={(many) => save({ bestSellers: Math.round(many) })}
-            />
-          </span>
-          <span>
-            Newest products{' '}
-            <NumberField
-              label={`Newest products shown on ${of}`}
-              value={content.newest ?? 0}
-              least={0}
-              most={mostLookedUp}
-              className="w-[52px]"
-              change={(many) => save({ newest: Math.round(many) })}
-            />
-          </span>
+          {(['bestSellers', 'newest'] as const).map((field) => (
+            <span key={field} className="inline-flex items-center gap-1.5">
+              {lookedUp[field]}
+              <NumberField
+                label={`${lookedUp[field]} shown on ${of}`}
+                value={content[field] ?? 0}
+                least={0}
+                most={mostLookedUp}
+                className="w-[52px]"
+                change={(many) => save({ [field]: Math.round(many) })}
+              />
+            </span>
+          ))}
           <span className="text-soft">In stock only, by units sold and by date. 0 shows none.</span>
         </p>
       </Section>

@@ -1,13 +1,14 @@
 import { ArrowRight, X } from 'lucide-react';
 import { useState } from 'react';
 import { longest } from '../../../../core/setup/terms/limits.ts';
+import { fixedCorrectionsKey } from '../../../../core/setup/terms/vocabularyKeys.ts';
 import { Button, IconButton } from '../../parts/Button.tsx';
 import { Section, shelfRow } from '../../parts/Screen.tsx';
 import { useChanged } from '../../state/changed.ts';
 import { useDeskState } from '../../state/deskState.ts';
 import { edit } from '../../state/edits.ts';
 
-const key = 'fixed-corrections';
+const key = fixedCorrectionsKey;
 interface Pair {
   readonly from: string;
   readonly to: string;
