@@ -27,6 +27,7 @@ import { isNumberLike, tokenize } from '../../core/text/tokenize.ts';
 import { stem } from '../../core/text/wordForms.ts';
 import type { LogStore } from '../demand/logStore.ts';
 import { namedColours } from '../namedColours.ts';
+import { wordListOf } from '../searching/wordLists.ts';
 import type { Workbench } from '../searching/workbench.ts';
 import { someProducts } from './someProducts.ts';
 import { longTexts, namesProducts, publishedStopWords } from './stopWords.ts';
@@ -181,6 +182,7 @@ const fewestCalled = 3;
 /** What catalog, log and dictionary say of words that the catalog does not have. Cost: a pass over titles and kinds, seconds for the dictionary. */
 export function nearEvidence(snapshot: Snapshot, log: LogStore, searches: number): NearEvidence {
   const { language } = snapshot;
+  const isOfLanguage = wordListOf(language);
   const called = new Map<string, number>();
   for (const [key, weight] of [
     ['kind', fewestCalled],
@@ -202,7 +204,8 @@ export function nearEvidence(snapshot: Snapshot, log: LogStore, searches: number
     lexicon: language === 'en' ? englishLexicon() : null,
     names: names.map(([word]) => word),
     isKnown: (word) => says(snapshot, word),
-    isMisspelt: (word) => snapshot.deletions.near(word, allowedEdits(word.length)).length > 0,
+    // What spelling corrects by itself: a word of the language it leaves alone.
+    isMisspelt: (word) => !isOfLanguage(word) && snapshot.deletions.near(word, allowedEdits(word.length)).length > 0,
     stem: (word) => stem(word, language),
   };
 }

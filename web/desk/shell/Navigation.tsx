@@ -103,7 +103,7 @@ function Group({ name, places }: (typeof groups)[number]) {
               <NavLink
                 to={to}
                 className={({ isActive }) =>
-                  `flex items-center justify-between rounded-md border-b-[3px] px-2 py-[3px] leading-tight ${
+                  `flex items-center justify-between rounded-md border-b-[3px] px-2 py-[2px] leading-tight ${
                     isActive
                       ? 'rounded-b-none border-edge bg-surface font-bold'
                       : 'border-transparent hover:bg-paper-deep'
