@@ -92,7 +92,9 @@ export function remediesFor(looked: Looked, deadEnd: DeadEnd, next: WhatNext): R
       title:
         cause === 'question'
           ? 'A page that answers it: write your answer into it'
-          : 'Say that you do not carry it, with your best sellers',
+          : cause === 'hidden'
+            ? 'Say that it is not available now, with your best sellers'
+            : 'Say that you do not carry it, with your best sellers',
       edits: [
         page(setup, deadEnd, {
           message:

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { describeChange } from './describeChange.ts';
 import type { EntryChange } from './entries.ts';
+import { usualLadder } from './terms/ladderTerms.ts';
 
 const names = {
   attribute: (key: string) => key.toUpperCase(),
@@ -125,6 +126,63 @@ describe('the empty shelf, the storefront and plans in words', () => {
     ['emptyShelf', 'content', shelf, { ...shelf, message: 'Oh' }, ['The empty shelf has a new message']],
     ['emptyShelf', 'content', shelf, { ...shelf, searches: [] }, ['The empty shelf suggests: none']],
     ['emptyShelf', 'content', shelf, { ...shelf, products: ['b', 'a'] }, ['The empty shelf shows 2 chosen products']],
+    [
+      'emptyShelf',
+      'content',
+      shelf,
+      { ...shelf, tips: ['Fewer words'], bestSellers: 4, newest: 1, collection: 'inks', articles: ['a', 'b'] },
+      [
+        'The empty shelf has 1 tip',
+        'The empty shelf shows 4 best sellers',
+        'The empty shelf shows 1 newest product',
+        'The empty shelf shows the collection “inks”',
+        'The empty shelf shows 2 articles',
+      ],
+    ],
+    ['emptyShelf', 'content', { ...shelf, bestSellers: 4 }, shelf, ['The empty shelf shows no best sellers']],
+    [
+      'emptyShelf',
+      'ladder',
+      { order: [...usualLadder.order], off: ['meaning'] },
+      { order: [...usualLadder.order].reverse(), off: ['words'] },
+      [
+        'Where nothing is found, the step “Dropped words” is off',
+        'Where nothing is found, the step “Nearest in meaning” is on',
+        'Where nothing is found, the steps are The whole shop, Nearest in meaning, Loosened filters, Dropped words, Corrected spelling, Synonyms',
+      ],
+    ],
+    [
+      'specialShelves',
+      'clay',
+      null,
+      { ...shelf, name: 'Clay', on: true, words: ['clay'], looks: ['size'], link: '/clay' },
+      [
+        'The special page “Clay” is shown where nothing is found for: “clay”, only a size or an amount',
+        'The special page “Clay” sends shoppers to /clay',
+        'The special page “Clay” suggests: ink',
+        'The special page “Clay” shows 1 chosen product',
+      ],
+    ],
+    [
+      'specialShelves',
+      'clay',
+      { ...shelf, name: 'Clay', on: true, words: ['clay'], looks: [], link: '/clay' },
+      { ...shelf, name: 'Pottery', on: false, words: ['clay', 'kiln'], looks: [] },
+      [
+        'The special page “Clay” is now called “Pottery”',
+        'The special page “Pottery” is switched off',
+        'The special page “Pottery” is for: “clay”, “kiln”',
+        'The special page “Pottery” no longer sends shoppers elsewhere',
+      ],
+    ],
+    [
+      'specialShelves',
+      'clay',
+      { ...shelf, name: 'Clay', on: true, words: ['clay'], looks: [] },
+      null,
+      ['The special page “Clay” for searches that find nothing is removed'],
+    ],
+    ['searchBox', 'shape', shape, { ...shape, dictation: true }, ['The search box takes dictation']],
     [
       'searchBox',
       'typing',

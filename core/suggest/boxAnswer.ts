@@ -62,6 +62,7 @@ export const boxAnswerSchema = z.object({
   line: z.array(z.enum(linePieces)),
   marks: z.boolean(),
   allResults: z.boolean(),
+  dictation: z.boolean().describe('Whether a search can be spoken, where the browser takes dictation.'),
   shop: shopSchema,
 });
 export type BoxAnswer = z.infer<typeof boxAnswerSchema>;

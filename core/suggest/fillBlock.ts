@@ -1,5 +1,6 @@
 import type { Card, Result } from '../answer/answer.ts';
 import { ownedPicture } from '../catalog/picture.ts';
+import type { Article, Collection } from '../content/decidedContent.ts';
 import type { PreparedContent } from '../search/contentEngine.ts';
 import { emptyShelf, shelfFor } from '../search/emptyShelf.ts';
 import type { Engine, PreparedSetup } from '../search/prepareSetup.ts';
@@ -149,18 +150,32 @@ export function fillBlock(
       return list && { kind: block.kind, ...head, items: list };
     }
     case 'collections': {
-      const top = (content?.collections ?? [])
-        .filter(({ parent }) => parent === '')
-        .map(({ id, title, picture }) => ({ id, title, picture: ownedPicture(`collection:${id}`, picture) }));
-      const list = filled(moment === 'before' ? top : contentFound(content, asked, false).collections);
+      const those = (isMeant: (collection: Collection) => boolean) =>
+        (content?.collections ?? [])
+          .filter(isMeant)
+          .map(({ id, title, picture }) => ({ id, title, picture: ownedPicture(`collection:${id}`, picture) }));
+      const chosenHere = those(({ id }) => id === shelf?.collection);
+      const list = filled(
+        moment === 'nothing'
+          ? chosenHere
+          : moment === 'before'
+            ? those(({ parent }) => parent === '')
+            : contentFound(content, asked, false).collections,
+      );
       return list && { kind: block.kind, ...head, items: list };
     }
     case 'articles': {
-      const list = filled(contentFound(content, asked, false).articles);
+      const ofShelf = (shelf?.articles ?? []).flatMap(
+        (id) => content?.content.articles.find((each) => each.id === id) ?? [],
+      );
+      const list = filled<Pick<Article, 'id' | 'title' | 'link'>>(
+        moment === 'nothing' ? ofShelf : contentFound(content, asked, false).articles,
+      );
       return list && { kind: block.kind, ...head, items: list.map(({ id, title, link }) => ({ id, title, link })) };
     }
     case 'message': {
-      const text = (shelf?.message ?? '').replaceAll('{search}', typed);
+      const lines = [shelf?.message ?? '', ...(shelf?.tips ?? [])].filter((line) => line !== '');
+      const text = lines.join('\n').replaceAll('{search}', typed);
       return text === '' ? null : { kind: block.kind, ...head, text };
     }
   }

@@ -73,6 +73,15 @@ describe('what hangs under the box', () => {
     expect({ moment, total }).toEqual({ moment: 'nothing', total: 0 });
     expect(blocks[0]).toMatchObject({ kind: 'message', text: 'Nothing on our shelves matches “<b>qqqqqq”.' });
   });
+  test('where nothing is found has what stands on the empty shelf, or on the special page for it', () => {
+    const page = { name: 'Q', on: true, words: ['qqqqqq'], looks: [], searches: [], products: [snapshot.familyId(3)] };
+    const special = { ...setup, specialShelves: { q: { ...page, message: 'No {search}.', tips: ['Ask us'] } } };
+    const sources = { completions, content: null, readRecord };
+    const { blocks } = suggest(engine, prepareSetup(engine, special, 0), { typed: 'qqqqqq' }, sources);
+    expect(blocks.find(({ kind }) => kind === 'message')).toMatchObject({ text: 'No qqqqqq.\nAsk us' });
+    const products = blocks.flatMap((block) => (block.kind === 'products' ? block.items : []));
+    expect(products.map(({ familyId }) => familyId)).toEqual([snapshot.familyId(3)]);
+  });
   test('without an index of searches still has products', () => {
     const prepared = prepareSetup(engine, setup, 0);
     const answer = suggest(engine, prepared, { typed: 'brush' }, { completions: null, content: null, readRecord });

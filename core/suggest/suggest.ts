@@ -72,6 +72,7 @@ export function suggest(engine: Engine, prepared: PreparedSetup, request: BoxReq
     total,
     ...{ wide: shape.wide, letters: shape.letters, line: [...shape.line], marks: shape.marks },
     allResults: shape.allResults,
+    dictation: shape.dictation ?? false,
     shop: storefront.shop,
   };
 }

@@ -86,6 +86,8 @@ const shapeSchema = z.strictObject({
   marks: z.boolean(),
   /** Whether the last line leads to all results. */
   allResults: z.boolean(),
+  /** Whether a search can be spoken, where the browser takes dictation. */
+  dictation: z.boolean().optional(),
 });
 export type BoxShape = z.infer<typeof shapeSchema>;
 const usualShape: BoxShape = {
@@ -95,6 +97,7 @@ const usualShape: BoxShape = {
 const shape = fixedEntry({
   value: shapeSchema,
   usual: usualShape,
+  usualFields: { dictation: false },
   inside: fieldsOf({ line: aSet }),
   describe({ before, after }) {
     const [was, is] = [before ?? usualShape, after ?? usualShape];
@@ -107,6 +110,8 @@ const shape = fixedEntry({
     if ([...was.line].sort().join() !== [...is.line].sort().join())
       said.push(`A product’s line in the box shows ${listed(is.line.map((piece) => pieceNames[piece]))}`);
     if (was.marks !== is.marks) said.push(`The search box ${is.marks ? 'marks' : 'does not mark'} what was typed`);
+    if ((was.dictation ?? false) !== (is.dictation ?? false))
+      said.push(`The search box ${is.dictation ? 'takes' : 'does not take'} dictation`);
     if (was.allResults !== is.allResults)
       said.push(`The search box ${is.allResults ? 'leads' : 'does not lead'} to all results`);
     return said;

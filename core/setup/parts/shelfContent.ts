@@ -33,20 +33,23 @@ export const usualShelfFields = { tips: [], bestSellers: 0, newest: 0, articles:
 export function describeShelf(shelf: string, was: ShelfContent, is: ShelfContent, names: NamesForChanges): string[] {
   const said: string[] = [];
   const lines = (texts: readonly string[] = []): string => texts.join('\n');
+  const counted = (many: number, noun: string): string => `${many} ${noun}${many === 1 ? '' : 's'}`;
   if (was.message !== is.message) said.push(`${shelf} has a new message`);
-  if (lines(was.tips) !== lines(is.tips)) said.push(`${shelf} has ${(is.tips ?? []).length} tips`);
+  if (lines(was.tips) !== lines(is.tips)) said.push(`${shelf} has ${counted((is.tips ?? []).length, 'tip')}`);
   if (lines(was.searches) !== lines(is.searches)) said.push(`${shelf} suggests: ${listed(is.searches)}`);
-  if (lines(was.products) !== lines(is.products)) said.push(`${shelf} shows ${is.products.length} chosen products`);
+  if (lines(was.products) !== lines(is.products))
+    said.push(`${shelf} shows ${counted(is.products.length, 'chosen product')}`);
   for (const [field, name] of [
-    ['bestSellers', 'best sellers'],
-    ['newest', 'newest products'],
+    ['bestSellers', 'best seller'],
+    ['newest', 'newest product'],
   ] as const)
     if ((was[field] ?? 0) !== (is[field] ?? 0))
-      said.push(`${shelf} shows ${is[field] ? `${is[field]} ${name}` : `no ${name}`}`);
+      said.push(`${shelf} shows ${is[field] ? counted(is[field], name) : `no ${name}s`}`);
   if (was.collection !== is.collection)
     said.push(
       `${shelf} shows ${is.collection ? `the collection ${names.collection(is.collection)}` : 'no collection'}`,
     );
-  if (lines(was.articles) !== lines(is.articles)) said.push(`${shelf} shows ${(is.articles ?? []).length} articles`);
+  if (lines(was.articles) !== lines(is.articles))
+    said.push(`${shelf} shows ${counted((is.articles ?? []).length, 'article')}`);
   return said;
 }

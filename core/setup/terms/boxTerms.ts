@@ -47,9 +47,11 @@ export const blockShows: Readonly<Record<BoxMoment, Partial<Readonly<Record<Bloc
     articles: 'That have all the words',
   },
   nothing: {
-    message: 'The message of the empty shelf',
+    message: 'The message and the tips of the empty shelf',
     popular: 'The empty shelf’s own searches, then those made most lately',
-    products: 'Those chosen for the empty shelf',
+    products: 'Those of the empty shelf',
+    collections: 'The collection of the empty shelf',
+    articles: 'The articles of the empty shelf',
   },
 };
 
@@ -92,5 +94,11 @@ export const usualBlocks: Readonly<Record<BoxMoment, readonly UsualBlock[]>> = {
     block('products', 5, 2),
     block('collections', 2, 2),
   ],
-  nothing: [block('message', 1, 1), block('popular', 4, 1), block('products', 4, 2)],
+  nothing: [
+    block('message', 1, 1),
+    block('popular', 4, 1),
+    block('articles', 3, 1),
+    block('products', 4, 2),
+    block('collections', 1, 2),
+  ],
 };

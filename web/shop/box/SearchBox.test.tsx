@@ -15,7 +15,7 @@ beforeAll(furnish);
 beforeEach(() => localStorage.clear());
 
 const box: Omit<BoxAnswer, 'typed' | 'moment' | 'blocks' | 'total'> = {
-  ...{ wide: 'page', letters: 2, line: ['price', 'brand'], marks: true, allResults: true },
+  ...{ wide: 'page', letters: 2, line: ['price', 'brand'], marks: true, allResults: true, dictation: false },
   shop: { name: 'Wren & Umber', currency: 'GBP' } as BoxAnswer['shop'],
 };
 const why = { from: 'log', searches: 3, products: 0, mistakes: 0 } as const;
@@ -116,4 +116,32 @@ test('what finds nothing says so, with what was typed as text', async () => {
   expect(await screen.findByText('Nothing matches “<b>xq”.')).toBeDefined();
   // One letter is not yet asked for, nor is every letter on the way.
   expect(asked.filter((url) => url.includes('q=x&'))).toEqual([]);
+});
+
+test('a search is spoken where the shop lets it and the browser takes dictation', async () => {
+  const heard: { lang: string }[] = [];
+  class Recognizer {
+    lang = '';
+    onresult: ((event: unknown) => void) | null = null;
+    onend: (() => void) | null = null;
+    start(): void {
+      heard.push(this);
+      this.onresult?.({ results: [[{ transcript: 'round brush' }]] });
+      this.onend?.();
+    }
+    abort(): void {}
+  }
+  const { input, user, gone } = open();
+  await user.click(input);
+  await waitFor(() => expect(lines()).not.toEqual([]));
+  expect(screen.queryByRole('button', { name: 'Say what you look for' })).toBeNull();
+
+  (window as unknown as Record<string, unknown>).webkitSpeechRecognition = Recognizer;
+  answerWith({ '/shop/-/suggest?q=&device=desktop&language=de': { ...before, dictation: true } });
+  const ways = { searchTyped: (query: string) => gone.push(['searchTyped', query]) } as unknown as BoxWays;
+  show(<SearchBox query="" says="" language="de" ways={ways} desk={null} isInDesk={false} />);
+  await user.click(screen.getByRole('combobox', { name: 'Search the shop' }));
+  await user.click(await screen.findByRole('button', { name: 'Say what you look for' }));
+  expect(gone).toEqual([['searchTyped', 'round brush']]);
+  expect(heard).toMatchObject([{ lang: 'de' }]);
 });

@@ -8,6 +8,7 @@ import { noteClick, openedBesides } from '../shopperLog.ts';
 import type { DeskView } from '../useDesk.ts';
 import { BoxPanel } from './BoxPanel.tsx';
 import { type BoxItem, shownBlocks, targetOf } from './boxItems.ts';
+import { Dictation } from './Dictation.tsx';
 import { forgetSearches, recentSearches } from './recentSearches.ts';
 import { useBox } from './useBox.ts';
 
@@ -184,6 +185,16 @@ export function SearchBox({
           >
             <X size={15} aria-hidden />
           </button>
+        )}
+        {data?.dictation && (
+          <Dictation
+            language={language}
+            spoken={(said) => {
+              setText(said);
+              leave();
+              ways.searchTyped(said);
+            }}
+          />
         )}
         <button
           type="submit"

@@ -7,20 +7,20 @@ import {
   pieceNames,
   widthNames,
 } from '../../../../core/setup/terms/boxTerms.ts';
+import { languageNames } from '../../../../core/text/languages.ts';
 import { Choice, NumberField, Switch, TextField } from '../../parts/Controls.tsx';
 import { Section, shelfRow } from '../../parts/Screen.tsx';
-import { useCatalog } from '../../state/catalog.ts';
 import { useChanged } from '../../state/changed.ts';
 import { useDeskState } from '../../state/deskState.ts';
 import { edit } from '../../state/edits.ts';
+import { useShopLanguages } from '../../state/shopLanguages.ts';
 
 /** What holds for the box at every moment. */
 export function BoxShape() {
   const { setup } = useDeskState();
   const { shape } = setup.searchBox;
   const isChanged = useChanged('searchBox')('shape');
-  const { data: catalog } = useCatalog();
-  const language = setup.storefront.languages.list[0] ?? catalog?.language ?? 'en';
+  const languages = useShopLanguages();
   const save = (change: Partial<Shape>): void =>
     void edit({ part: 'searchBox', key: 'shape', value: { ...shape, ...change } });
   return (
@@ -47,20 +47,25 @@ export function BoxShape() {
               change={(letters) => save({ letters: Math.round(letters) })}
             />
           </span>
-          <span className="inline-flex items-center gap-1.5">
-            The empty box says
-            <TextField
-              label="What the empty box says"
-              value={shape.placeholder?.[language] ?? ''}
-              placeholder="Search the shop"
-              mayBeEmpty
-              maxLength={longestHeading}
-              change={(text) => {
-                const { [language]: _, ...others } = shape.placeholder ?? {};
-                save({ placeholder: text === '' ? others : { ...others, [language]: text } });
-              }}
-            />
-          </span>
+          {languages.map((language) => {
+            const inIt = languages.length > 1 ? ` in ${languageNames[language]}` : '';
+            return (
+              <span key={language} className="inline-flex items-center gap-1.5">
+                The empty box says{inIt}
+                <TextField
+                  label={`What the empty box says${inIt}`}
+                  value={shape.placeholder?.[language] ?? ''}
+                  placeholder="Search the shop"
+                  mayBeEmpty
+                  maxLength={longestHeading}
+                  change={(text) => {
+                    const { [language]: _, ...others } = shape.placeholder ?? {};
+                    save({ placeholder: text === '' ? others : { ...others, [language]: text } });
+                  }}
+                />
+              </span>
+            );
+          })}
         </div>
         <fieldset className="flex flex-wrap items-center gap-1.5">
           <legend className="float-left mr-2">A product’s line shows its title and</legend>
@@ -97,6 +102,12 @@ export function BoxShape() {
             shown="The last line leads to all results"
             isOn={shape.allResults}
             change={(allResults) => save({ allResults })}
+          />
+          <Switch
+            label="Searches can be spoken, where the browser takes dictation"
+            shown="Searches can be spoken, where the browser takes dictation"
+            isOn={shape.dictation ?? false}
+            change={(dictation) => save({ dictation })}
           />
         </div>
       </div>

@@ -11,19 +11,11 @@ import { type Language, languageNames } from '../../../../core/text/languages.ts
 import { Choice, NumberField, Switch, TextField } from '../../parts/Controls.tsx';
 import { Nothing, Section, shelfRow } from '../../parts/Screen.tsx';
 import { SortableList } from '../../parts/SortableList.tsx';
-import { useCatalog } from '../../state/catalog.ts';
 import { useItemChanged } from '../../state/changed.ts';
 import { useDeskState } from '../../state/deskState.ts';
 import { edit } from '../../state/edits.ts';
+import { useShopLanguages } from '../../state/shopLanguages.ts';
 import { blocksOf, withBlock, withOrder } from './boxBlocks.ts';
-
-/** The languages shoppers read the shop in, the catalog's own first. */
-function useShopLanguages(): readonly Language[] {
-  const { setup } = useDeskState();
-  const { data: catalog } = useCatalog();
-  const { list } = setup.storefront.languages;
-  return list.length > 0 ? list : [catalog?.language ?? 'en'];
-}
 
 /** The blocks of one moment, column by column: each switched on or off, moved, headed and limited. */
 export function MomentBlocks({ moment }: { readonly moment: BoxMoment }) {

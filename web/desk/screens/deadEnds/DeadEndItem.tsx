@@ -85,6 +85,12 @@ function Remedies({
         Trying out what would mend it …
       </p>
     );
+  if (data.remedies.length === 0)
+    return (
+      <p className="mt-1.5 border-t pt-2 pb-1 text-[13px] text-soft">
+        Nothing that was tried out mends it. You can say what it means below the shop window.
+      </p>
+    );
   return (
     <ul aria-label={`What would mend ${text}`} className="mt-1.5 divide-y divide-line border-t">
       {data.remedies.map((remedy) => (
