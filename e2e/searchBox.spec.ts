@@ -112,3 +112,39 @@ test('searches of one’s own come from a file, stand first, and what is never t
   await expect(searches(desk.shop, 'Often searched').getByText(second, { exact: true })).toHaveCount(0);
   await desk.undoAll();
 });
+
+test('on a slow line the box asks once the hand pauses, keeps what it shows, and ends with what was typed last', async ({
+  page,
+}) => {
+  await page.goto('/shop/main');
+  await box(page).focus();
+  await expect(page.getByRole('listbox').getByRole('option').first()).toBeVisible();
+  // A third generation phone line: 400 ms there and back, 400 kbit a second.
+  const line = await page.context().newCDPSession(page);
+  await line.send('Network.emulateNetworkConditions', {
+    ...{ offline: false, latency: 400, downloadThroughput: 50_000, uploadThroughput: 50_000 },
+  });
+  const asked: string[] = [];
+  page.on('request', (request) => {
+    const address = new URL(request.url());
+    if (address.pathname.endsWith('/suggest')) asked.push(address.searchParams.get('q') ?? '');
+  });
+  await box(page).pressSequentially('waterc', { delay: 40 });
+  await expect(searches(page, 'Suggestions').first()).toHaveText(/^waterc/, { timeout: 10_000 });
+  // How often there is nothing under the box from now on.
+  await page.evaluate(() => {
+    const state = window as unknown as { gone: number };
+    state.gone = 0;
+    new MutationObserver(() => {
+      if (document.querySelectorAll('[role="listbox"] [role="option"]').length === 0) state.gone++;
+    }).observe(document.querySelector('search')!, { childList: true, subtree: true, attributes: true });
+  });
+  await box(page).pressSequentially('olour pap', { delay: 40 });
+  await expect(searches(page, 'Suggestions').first()).toHaveText('watercolour paper', { timeout: 10_000 });
+  await page.waitForTimeout(1500);
+  await expect(searches(page, 'Suggestions').first()).toHaveText('watercolour paper');
+  expect(await page.evaluate(() => (window as unknown as { gone: number }).gone)).toBe(0);
+  // One question for each pause, not one for each letter.
+  expect(asked.length).toBeLessThan(8);
+  expect(asked.at(-1)).toBe('watercolour pap');
+});
