@@ -125,10 +125,15 @@ test('on a slow line the box asks once the hand pauses, keeps what it shows, and
     ...{ offline: false, latency: 400, downloadThroughput: 50_000, uploadThroughput: 50_000 },
   });
   const asked: string[] = [];
+  const underWay = new Set<unknown>();
   page.on('request', (request) => {
     const address = new URL(request.url());
-    if (address.pathname.endsWith('/suggest')) asked.push(address.searchParams.get('q') ?? '');
+    if (!address.pathname.endsWith('/suggest')) return;
+    asked.push(address.searchParams.get('q') ?? '');
+    underWay.add(request);
   });
+  for (const end of ['requestfinished', 'requestfailed'] as const)
+    page.on(end as 'requestfinished', (request) => underWay.delete(request));
   await box(page).pressSequentially('waterc', { delay: 40 });
   await expect(searches(page, 'Suggestions').first()).toHaveText(/^waterc/, { timeout: 10_000 });
   // How often there is nothing under the box from now on.
@@ -141,7 +146,8 @@ test('on a slow line the box asks once the hand pauses, keeps what it shows, and
   });
   await box(page).pressSequentially('olour pap', { delay: 40 });
   await expect(searches(page, 'Suggestions').first()).toHaveText('watercolour paper', { timeout: 10_000 });
-  await page.waitForTimeout(1500);
+  // No late answer takes its place.
+  await expect.poll(() => underWay.size).toBe(0);
   await expect(searches(page, 'Suggestions').first()).toHaveText('watercolour paper');
   expect(await page.evaluate(() => (window as unknown as { gone: number }).gone)).toBe(0);
   // One question for each pause, not one for each letter.

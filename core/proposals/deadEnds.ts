@@ -5,7 +5,7 @@ import { knowsIn } from '../query/readUnits.ts';
 import type { QueryWord } from '../query/understand.ts';
 import { climb } from '../search/climb.ts';
 import { shelfFor } from '../search/emptyShelf.ts';
-import { explainWords } from '../search/explainWords.ts';
+import { hiddenProducts } from '../search/hiddenProducts.ts';
 import { nearSearches } from '../search/nearSearches.ts';
 import type { Engine, PreparedSetup } from '../search/prepareSetup.ts';
 import { rank } from '../search/rank.ts';
@@ -101,7 +101,7 @@ const known = [{}] as unknown as QueryWord['expansions'];
 const findsAll = (engine: Engine, prepared: PreparedSetup, query: string): boolean =>
   rank(engine, prepared, { query, filters: {}, page: 1, limit: 1, allWords: true }, 0).foundByWords;
 
-/** What is wrong with a search. Cost: that of explaining its words. */
+/** What is wrong with a search. Cost: a search for each that may be meant. */
 function causeOf(
   engine: Engine,
   prepared: PreparedSetup,
@@ -110,8 +110,7 @@ function causeOf(
 ): DeadEndCause {
   const { snapshot, isOfLanguage, near } = engine;
   const isKnown = knowsIn(snapshot);
-  const ranking = rank(engine, prepared, { query: search, filters: {}, page: 1, limit: 1 }, 0);
-  if (explainWords(engine, prepared, search, ranking).hidden.length > 0) return 'hidden';
+  if (hiddenProducts(engine, prepared, search).length > 0) return 'hidden';
   if (looksLike(search, { language: snapshot.language, isKnown, isOfLanguage }).includes('question')) return 'question';
   const tokens = tokenize(search);
   const unknown = tokens.filter((token) => !isKnown(token) && snapshot.formsOf(token).length === 0);

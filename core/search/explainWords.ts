@@ -5,13 +5,14 @@ import { isHidden } from '../index/recordMask.ts';
 import type { Snapshot } from '../index/snapshot.ts';
 import { attributeAt } from '../index/spot.ts';
 import type { PriceLimits } from '../query/priceLimits.ts';
-import { findExactSku, knowsIn, readUnits } from '../query/readUnits.ts';
+import { knowsIn, readUnits } from '../query/readUnits.ts';
 import type { Recognised } from '../query/recognise.ts';
 import { allowedEdits } from '../query/spelling.ts';
 import { corrected } from '../query/understand.ts';
 import type { MatchKind } from '../scoring/formula.ts';
 import { kindNumber } from '../scoring/gains.ts';
 import { isNumberLike } from '../text/tokenize.ts';
+import { hiddenProducts } from './hiddenProducts.ts';
 import type { Engine, PreparedSetup } from './prepareSetup.ts';
 import type { Ranking } from './rank.ts';
 
@@ -135,7 +136,6 @@ export function explainWords(
   const dropped = new Set(ranking.dropped);
   const { price } = ranking.understood;
   const ofPrice = new Set(price ? readUnits(price.text, knowsIn(snapshot)).map(({ text }) => text) : []);
-  const hiddenFamilies = new Set<number>();
 
   const explained = readUnits(query, knowsIn(snapshot)).map(({ text, token }): ExplainedWord => {
     const term = terms.find(token);
@@ -163,7 +163,6 @@ export function explainWords(
       notes.push({ code: 'notRead', attributes: [...elsewhere].map((at) => snapshot.attributes[at]!.label) });
     if (read.size > 0 && [...read].every((record) => isHidden(prepared.at.results.hidden, record))) {
       notes.push({ code: 'onlyHidden', products: families.size });
-      for (const family of families) hiddenFamilies.add(family);
     }
     return {
       text,
@@ -174,8 +173,6 @@ export function explainWords(
       notes,
     };
   });
-  const sku = findExactSku(snapshot, query);
-  const first = sku >= 0 && isHidden(prepared.at.results.hidden, sku) ? [recordFamily[sku]!] : [];
-  const hidden = [...new Set([...first, ...hiddenFamilies])].slice(0, mostHiddenShown);
+  const hidden = hiddenProducts(engine, prepared, query).slice(0, mostHiddenShown);
   return { words: explained, hidden: hidden.map((family) => snapshot.familyId(family)) };
 }
