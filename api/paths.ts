@@ -155,6 +155,7 @@ export const screenNames: ReadonlySet<string> = new Set([
     'review',
     'search-box',
     'empty-shelf',
+    'results-page',
     'demand',
     'dead-ends',
     'releases',

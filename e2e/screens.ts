@@ -40,6 +40,7 @@ export const screens = [
   '/dead-ends',
   '/redirects',
   '/empty-shelf/special',
+  '/results-page',
   '/releases',
   '/drafts',
   '/drafts/merge?from=release:live',

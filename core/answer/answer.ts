@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { nearSources } from '../query/nearTexts.ts';
 import { filterLayoutSchema } from '../setup/parts/storefront.ts';
+import { badgePlaces } from '../setup/terms/badgeTerms.ts';
 import { conditionSchema } from '../setup/terms/condition.ts';
 import { filterKinds } from '../setup/terms/filterTerms.ts';
 import { shopSchema } from '../setup/terms/shop.ts';
@@ -184,6 +185,13 @@ export const marksSchema = z.object({
 });
 export type Marks = z.infer<typeof marksSchema>;
 
+const badgeAnswerSchema = z.object({
+  text: z.string(),
+  place: z.enum(badgePlaces),
+  colour: z.string().describe('Its ground, as #rrggbb; its text is black or white, whichever is read better on it.'),
+});
+export type BadgeAnswer = z.infer<typeof badgeAnswerSchema>;
+
 export const cardSchema = z.object({
   id: z.string(),
   familyId: z.string(),
@@ -201,6 +209,7 @@ export const cardSchema = z.object({
   link: z.string().nullable(),
   variants: z.number().int().describe('Variants of the family in the catalog.'),
   details: z.array(z.object({ key: z.string(), label: z.string(), value: z.string() })),
+  badges: z.array(badgeAnswerSchema).describe('Those of the variant shown, in their order; none at the desk.'),
 });
 export type Card = z.infer<typeof cardSchema>;
 
@@ -272,6 +281,7 @@ export const searchAnswerSchema = z.object({
     .describe('Filters of the shop that are not beside these results, and why.'),
   shop: shopSchema,
   boxSays: z.string().describe('What the empty search box says, in the shopper’s language.'),
+  boxButton: z.string().describe('What the button of the search box says; empty: it shows a glass.'),
   filterLayout: filterLayoutSchema,
   languages: z.array(z.string()).describe('Languages the shopper may choose from; the first is the catalog’s own.'),
   sorting: z

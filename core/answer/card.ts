@@ -21,7 +21,7 @@ export interface CardFamily {
   readonly isInStock: boolean;
 }
 
-/** A record as a shopper sees it on a results page, with the attributes that the setup puts on cards. */
+/** A record as a shopper sees it on a results page, with the attributes that the setup puts on cards; badges are for whoever knows what it meets. */
 export function cardOf(record: CatalogRecord, { variants, isInStock }: CardFamily, setup: Setup): Card {
   const shows = (key: string): boolean => own(setup.attributes, key)?.onCard ?? false;
   const details = Object.keys(setup.attributes)
@@ -56,5 +56,6 @@ export function cardOf(record: CatalogRecord, { variants, isInStock }: CardFamil
     link: firstText(record.values.link) || null,
     variants,
     details,
+    badges: [],
   };
 }

@@ -28,8 +28,8 @@ export const logEntrySchema = z.strictObject({
 });
 export type LogEntry = z.infer<typeof logEntrySchema>;
 
-/** What shoppers choose besides products among results: lines of the search box by what they are, and banners. */
-export const otherClicks = ['search', 'within', 'product', 'collection', 'article', 'all', 'banner'] as const;
+/** What shoppers choose besides products among results: lines of the search box by what they are, what is put in the basket there, and banners. */
+export const otherClicks = ['search', 'within', 'product', 'collection', 'article', 'all', 'basket', 'banner'] as const;
 export type OtherClick = (typeof otherClicks)[number];
 
 /** Several searches are one for counting when their folded words are the same, in order. */

@@ -1,7 +1,5 @@
 import type { Card, SearchAnswer } from '../answer/answer.ts';
-import { type CardFamily, cardOf } from '../answer/card.ts';
 import { ownedPicture } from '../catalog/picture.ts';
-import { firstText } from '../catalog/record.ts';
 import { isHidden } from '../index/recordMask.ts';
 import { looksLike } from '../query/looksLike.ts';
 import { findExactSku, knowsIn, wordsOf } from '../query/readUnits.ts';
@@ -12,14 +10,8 @@ import type { SpecialShelf } from '../setup/parts/specialShelves.ts';
 import { tokenize } from '../text/tokenize.ts';
 import type { PreparedContent } from './contentEngine.ts';
 import type { Engine, PreparedSetup } from './prepareSetup.ts';
+import type { CardMaker } from './productCard.ts';
 import { rank } from './rank.ts';
-import type { RecordReader } from './recordReader.ts';
-
-/** What cards say of a family. */
-export function familyOf({ snapshot, familyInStock }: Engine, family: number): CardFamily {
-  const [from, to] = snapshot.recordsOf(family);
-  return { variants: to - from, isInStock: familyInStock[family] === 1 };
-}
 
 /** A family's first variant in stock that may show on the empty shelf, or its first that may; -1 where none may. */
 function shownOf({ snapshot, inStock }: Engine, { hiddenFromEmptyShelf }: PreparedSetup, family: number): number {
@@ -114,7 +106,7 @@ export function emptyShelf(
   engine: Engine,
   prepared: PreparedSetup,
   query: string,
-  readRecord: RecordReader,
+  cardOfRecord: CardMaker,
   besides: PreparedContent | null,
 ): NonNullable<SearchAnswer['emptyShelf']> {
   const { snapshot } = engine;
@@ -122,14 +114,14 @@ export function emptyShelf(
   const withSearch = (text: string): string => text.replaceAll('{search}', query.trim());
   const cardOfFamily = (family: number): Card[] => {
     const record = family < 0 ? -1 : shownOf(engine, prepared, family);
-    return record < 0 ? [] : [cardOf(readRecord(record), familyOf(engine, family), prepared.setup)];
+    return record < 0 ? [] : [cardOfRecord(record)];
   };
   const first = (by: keyof typeof rankings, many = 0): Card[] =>
     many === 0 ? [] : familiesBy(engine, prepared, by).slice(0, many).flatMap(cardOfFamily);
   const collection = besides?.collections.find(({ id }) => id === content.collection);
   const hiddenRecord = unavailable(engine, prepared, query);
   const alike = (): Card[] => {
-    const title = firstText(readRecord(hiddenRecord).values.title);
+    const { title } = cardOfRecord(hiddenRecord);
     // What has most of its title; else what is called as its last words say, which name what it is.
     for (const query of [title, ...tokenize(title).reverse()]) {
       const request = { query, filters: {}, page: 1, limit: alternativesShown };
@@ -158,6 +150,6 @@ export function emptyShelf(
       return article ? [{ id, title: article.title, link: article.link }] : [];
     }),
     link: special?.link ?? null,
-    unavailable: hiddenRecord < 0 ? null : { partNumber: readRecord(hiddenRecord).sku, alternatives: alike() },
+    unavailable: hiddenRecord < 0 ? null : { partNumber: cardOfRecord(hiddenRecord).sku, alternatives: alike() },
   };
 }

@@ -1,5 +1,7 @@
 import { localDay } from '../base/localTime.ts';
 import { type Asked, type Collections, noCollections } from '../conditions/asked.ts';
+import { bindCondition } from '../conditions/bindCondition.ts';
+import type { RecordSet } from '../conditions/recordSet.ts';
 import { type BoundFilter, bindFilters } from '../facets/boundFilter.ts';
 import { type LeftOut, openLeftOut } from '../index/leftOut.ts';
 import type { NumberColumn } from '../index/numberColumns.ts';
@@ -19,6 +21,7 @@ import { rulesInForce } from '../rules/houseRulesInForce.ts';
 import { boostColumn, type Standing, standingAt } from '../rules/standing.ts';
 import { openTriggers, type Triggers } from '../rules/triggers.ts';
 import { bindGains, type Gains, kindNumber } from '../scoring/gains.ts';
+import type { Badge } from '../setup/parts/badges.ts';
 import type { SortingOrder } from '../setup/parts/relevance/sorting.ts';
 import type { Setup } from '../setup/schema.ts';
 import { type StockPlace, stockPlaces } from '../setup/terms/placeTerms.ts';
@@ -80,6 +83,12 @@ export interface AtPlace {
   readonly standing: Standing | null;
 }
 
+/** A badge with the records that meet its condition. */
+export interface BoundBadge {
+  readonly badge: Badge;
+  readonly met: RecordSet;
+}
+
 /** A setup bound to a catalog: everything about it that does not depend on the search. */
 export interface PreparedSetup {
   readonly setup: Setup;
@@ -104,6 +113,8 @@ export interface PreparedSetup {
   readonly spelling: Spelling;
   /** The storefront's day, in days since 1970. */
   readonly today: number;
+  /** The badges that are switched on, in their order; held to the catalog when they are first needed. */
+  badges(): readonly BoundBadge[];
   /** What conditions are held to besides the catalog. */
   readonly asked: Asked;
 }
@@ -143,6 +154,7 @@ export function prepareSetup(
   const bound = new Map<string, readonly Signal[]>();
   const vocabulary = bindVocabulary(setup);
   const gains = bindGains(snapshot.attributes, setup);
+  let badges: readonly BoundBadge[] | null = null;
   const isRead = (attribute: number): boolean => gains.found[kindNumber.exact]![attribute] === 1;
   return {
     setup,
@@ -173,5 +185,11 @@ export function prepareSetup(
     spelling: spellingOf(setup),
     today,
     asked,
+    badges() {
+      badges ??= setup.badges.shown.list
+        .filter(({ on }) => on)
+        .map((badge) => ({ badge, met: bindCondition(snapshot, badge.condition, asked) }));
+      return badges;
+    },
   };
 }

@@ -1,5 +1,4 @@
 import type { Gap, Result, SearchAnswer } from '../answer/answer.ts';
-import { cardOf } from '../answer/card.ts';
 import { ownedPicture } from '../catalog/picture.ts';
 import { aboveCollection, type Collection } from '../content/decidedContent.ts';
 import { answerFilters } from '../facets/filters.ts';
@@ -12,22 +11,27 @@ import { climb } from './climb.ts';
 import { closeMatches, isFilledUp } from './closeMatches.ts';
 import { findContent, type PreparedContent } from './contentEngine.ts';
 import { correctionsOf } from './correctedReading.ts';
-import { emptyShelf, familyOf } from './emptyShelf.ts';
+import { emptyShelf } from './emptyShelf.ts';
 import { missingPins } from './gaps.ts';
 import { ignoredParameters } from './ignoredParameters.ts';
 import { offersFor } from './offers.ts';
 import type { Engine, PreparedSetup } from './prepareSetup.ts';
+import { type CardMaker, cardMaker } from './productCard.ts';
 import { factorOf, isBroughtIn, type Ranking, type SearchRequest } from './rank.ts';
 import type { RecordReader } from './recordReader.ts';
 import { bindScope, type Scope } from './scope.ts';
+import { shopperLanguage } from './shopperLanguage.ts';
 import { whyHere } from './whyHere.ts';
 
-/** The language a shopper reads the shop in: the one chosen, or else the shop's first, or the catalog's own. */
-export const shopperLanguage = ({ snapshot }: Engine, setup: Setup, chosen: Language | undefined): Language =>
-  chosen ?? setup.storefront.languages.list[0] ?? snapshot.language;
-
-const boxSays = (engine: Engine, setup: Setup, chosen: Language | undefined): string =>
-  setup.searchBox.shape.placeholder?.[shopperLanguage(engine, setup, chosen)] ?? 'Search the shop';
+function boxTexts(
+  engine: Engine,
+  setup: Setup,
+  chosen: Language | undefined,
+): Pick<SearchAnswer, 'boxSays' | 'boxButton'> {
+  const { placeholder, button } = setup.searchBox.shape;
+  const language = shopperLanguage(engine, setup, chosen);
+  return { boxSays: placeholder?.[language] ?? 'Search the shop', boxButton: button?.[language] ?? '' };
+}
 
 const longestExtract = 160;
 
@@ -73,15 +77,12 @@ function gapsOf(
   prepared: PreparedSetup,
   ranking: Ranking,
   scope: Scope | null,
-  readRecord: RecordReader,
+  cardOf: CardMaker,
 ): Gap[] {
   const { snapshot } = engine;
   return missingPins(engine, prepared, ranking, scope).map(({ pin: { product, place, source }, why }) => {
     const family = snapshot.findFamily(product);
-    const title =
-      family < 0
-        ? product
-        : cardOf(readRecord(snapshot.recordsOf(family)[0]), familyOf(engine, family), prepared.setup).title;
+    const title = family < 0 ? product : cardOf(snapshot.recordsOf(family)[0]).title;
     const { id, name } = toldSource(source);
     return { product, title, place, why, plan: { id, name } };
   });
@@ -105,13 +106,13 @@ export function selectionOf({ leftOutOf }: Engine, { records, failing, candidate
   return { records, failing, leftOut, isWhole: failing === null && leftOut === null && candidates.areWhole() };
 }
 
-/** The products on a page of a ranking. Cost: a record read for each. */
+/** The products on a page of a ranking. Cost: a card each. */
 export function resultsOn(
   engine: Engine,
   prepared: PreparedSetup,
   ranking: Ranking,
   request: SearchRequest,
-  readRecord: RecordReader,
+  cardOf: CardMaker,
 ): Result[] {
   const { candidates } = ranking;
   const first = (request.page - 1) * request.limit;
@@ -120,7 +121,7 @@ export function resultsOn(
     const pull = factorOf(ranking, family);
     const applied = pin === null ? null : ranking.pins[pin]!.pin;
     return {
-      ...cardOf(readRecord(candidates.representatives[candidate]!), familyOf(engine, family), prepared.setup),
+      ...cardOf(candidates.representatives[candidate]!),
       place: first + offset + 1,
       score: ranking.scores[candidate]!,
       ...(request.marks && {
@@ -173,7 +174,8 @@ export function search(
   // What a plan is called at the desk is none of a shopper's business.
   const told = (source: Source): ReturnType<typeof toldSource> =>
     request.marks ? toldSource(source) : { ...toldSource(source), id: '', name: '' };
-  const results = resultsOn(engine, prepared, ranking, request, readRecord);
+  const cardOf = cardMaker(engine, prepared, readRecord, request.language);
+  const results = resultsOn(engine, prepared, ranking, request, cardOf);
   const answer = {
     query: request.query,
     total: ranking.total,
@@ -183,7 +185,7 @@ export function search(
     filters: beside.filters,
     filtersNotShown: beside.notShown,
     shop: prepared.setup.storefront.shop,
-    boxSays: boxSays(engine, prepared.setup, request.language),
+    ...boxTexts(engine, prepared.setup, request.language),
     filterLayout: prepared.setup.storefront.filters,
     languages: prepared.setup.storefront.languages.list,
     sorting: prepared.setup.relevance.sorting.orders.map(({ key, label, signals }) => ({
@@ -196,7 +198,7 @@ export function search(
       within: ranking.scoped.condition,
       ...told(ranking.scoped.source),
     },
-    ...(request.marks && { gaps: gapsOf(engine, prepared, ranking, scope, readRecord) }),
+    ...(request.marks && { gaps: gapsOf(engine, prepared, ranking, scope, cardOf) }),
     takenFor: ranking.takenFor && { search: ranking.takenFor.search, ...told(ranking.takenFor.source) },
     banners: bannersOn(ranking.effects, { page: request.page, limit: request.limit, total: ranking.total }).map(
       ({ where, place, text, link, picture, source }) => ({
@@ -231,9 +233,9 @@ export function search(
     : [];
   return {
     ...answer,
-    emptyShelf: ranking.foundAny ? null : emptyShelf(engine, inForce, request.query, readRecord, content),
-    close: close.map(({ family, record, score, without }) => ({
-      ...cardOf(readRecord(record), familyOf(engine, family), prepared.setup),
+    emptyShelf: ranking.foundAny ? null : emptyShelf(engine, inForce, request.query, cardOf, content),
+    close: close.map(({ record, score, without }) => ({
+      ...cardOf(record),
       ...{ score, without },
     })),
     offers: mayOffer ? offersFor(engine, prepared, ranking.query, prepared.at.results.hidden, ranking.asTyped) : [],

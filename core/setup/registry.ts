@@ -1,4 +1,5 @@
 import { attributes } from './parts/attributes.ts';
+import { badges } from './parts/badges.ts';
 import { content } from './parts/content.ts';
 import { emptyShelf } from './parts/emptyShelf.ts';
 import { filters } from './parts/filters.ts';
@@ -27,6 +28,7 @@ export const registry = {
   plans,
   houseRules,
   hiding,
+  badges,
   searchBox,
   suggestedSearches,
   emptyShelf,

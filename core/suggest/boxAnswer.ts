@@ -36,7 +36,12 @@ export const boxBlockSchema = z.discriminatedUnion('kind', [
       }),
     ),
   }),
-  z.object({ kind: z.literal('products'), ...block, items: z.array(resultSchema) }),
+  z.object({
+    kind: z.literal('products'),
+    ...block,
+    inRow: z.number().int().describe('Products side by side; 1 is a list.'),
+    items: z.array(resultSchema),
+  }),
   z.object({
     kind: z.literal('collections'),
     ...block,
@@ -58,6 +63,7 @@ export const boxAnswerSchema = z.object({
   blocks: z.array(boxBlockSchema),
   total: z.number().int().describe('Products that what is typed so far finds; 0 before anything is typed.'),
   wide: z.enum(boxWidths),
+  pixels: z.number().int().describe('How wide what hangs under the box is, where it is set freely; CSS pixels.'),
   letters: z.number().int().describe('Letters typed before anything is suggested.'),
   line: z.array(z.enum(linePieces)),
   marks: z.boolean(),

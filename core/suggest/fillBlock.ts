@@ -4,6 +4,7 @@ import type { Article, Collection } from '../content/decidedContent.ts';
 import type { PreparedContent } from '../search/contentEngine.ts';
 import { emptyShelf, shelfFor } from '../search/emptyShelf.ts';
 import type { Engine, PreparedSetup } from '../search/prepareSetup.ts';
+import type { CardMaker } from '../search/productCard.ts';
 import type { SearchRequest } from '../search/rank.ts';
 import type { RecordReader } from '../search/recordReader.ts';
 import { contentFound } from '../search/search.ts';
@@ -90,6 +91,7 @@ const lineOf = (card: Card, at: number) => ({ ...card, place: at + 1, score: 0 }
 
 /** What a block is filled from at one moment. */
 export interface BlockSources extends BoxSources {
+  readonly cardOf: CardMaker;
   readonly moment: BoxMoment;
   /** Without spaces around it. */
   readonly typed: string;
@@ -112,7 +114,7 @@ export function fillBlock(
   block: BoxBlock,
   sources: BlockSources,
 ): BoxBlockAnswer | null {
-  const { moment, typed, language, device, asked, completions, content, readRecord } = sources;
+  const { moment, typed, language, device, asked, completions, content, cardOf } = sources;
   const { suggestedSearches } = prepared.setup;
   const own = ownSearches(suggestedSearches, prepared.when);
   const head = { title: block.title?.[language] ?? blockTexts[block.kind].title, column: block.column };
@@ -127,7 +129,7 @@ export function fillBlock(
   const shelf = moment === 'nothing' ? shelfFor(engine, prepared, typed).content : null;
   /** Chosen products, then those that sold most and came last. */
   const onShelf = (): Card[] => {
-    const { products, bestSellers, newest } = emptyShelf(engine, prepared, typed, readRecord, content);
+    const { products, bestSellers, newest } = emptyShelf(engine, prepared, typed, cardOf, content);
     return [...products, ...bestSellers, ...newest];
   };
   switch (block.kind) {
@@ -147,7 +149,7 @@ export function fillBlock(
     }
     case 'products': {
       const list = filled(moment === 'nothing' ? onShelf().map(lineOf) : sources.products);
-      return list && { kind: block.kind, ...head, items: list };
+      return list && { kind: block.kind, ...head, inRow: block.inRow ?? 1, items: list };
     }
     case 'collections': {
       const those = (isMeant: (collection: Collection) => boolean) =>

@@ -1,9 +1,11 @@
 import { climb } from '../search/climb.ts';
 import type { Engine, PreparedSetup } from '../search/prepareSetup.ts';
+import { cardMaker } from '../search/productCard.ts';
 import type { Ranking, SearchRequest } from '../search/rank.ts';
-import { resultsOn, shopperLanguage } from '../search/search.ts';
+import { resultsOn } from '../search/search.ts';
+import { shopperLanguage } from '../search/shopperLanguage.ts';
 import type { BoxBlock } from '../setup/parts/searchBox.ts';
-import type { BoxMoment } from '../setup/terms/boxTerms.ts';
+import { type BoxMoment, freeWidth } from '../setup/terms/boxTerms.ts';
 import type { Language } from '../text/languages.ts';
 import type { BoxAnswer, BoxBlockAnswer } from './boxAnswer.ts';
 import { type BoxSources, fillBlock } from './fillBlock.ts';
@@ -37,21 +39,22 @@ export function suggest(engine: Engine, prepared: PreparedSetup, request: BoxReq
   const blockAt = (moment: BoxMoment, kind: BoxBlock['kind']): BoxBlock | undefined =>
     blocksAt(moment).find((block) => block.kind === kind);
   const { device } = request;
+  const moment = isBefore ? 'before' : 'typing';
+  const sort = blockAt(moment, 'products')?.sort;
   const asked = (limit: number): SearchRequest => ({
-    ...{ query: typed, filters: {}, page: 1, limit, box: true, typing: !isBefore, ...(device && { device }) },
+    ...{ query: typed, filters: {}, page: 1, limit, box: true, typing: !isBefore },
+    ...{ ...(device && { device }), ...(sort && { sort }) },
   });
 
   // First all that reads the ranking, since finding out what else finds something overwrites it.
-  const moment = isBefore ? 'before' : 'typing';
   const lines = blockAt(moment, 'products')?.most ?? 0;
   const within = blockAt('typing', 'lookIn')?.most ?? 0;
   const isRanked = !isBefore || lines > 0;
   const wanted = within > 0 && !isBefore ? Math.max(lines, mostLookedAt) : lines;
   const ranking = isRanked ? climb(engine, prepared, asked(lines), wanted).ranking : null;
   const total = ranking && !isBefore ? ranking.total : 0;
-  const products = ranking
-    ? resultsOn(engine, prepared, ranking, asked(lines), sources.readRecord).slice(0, lines)
-    : [];
+  const cardOf = cardMaker(engine, prepared, sources.readRecord, language);
+  const products = ranking ? resultsOn(engine, prepared, ranking, asked(lines), cardOf).slice(0, lines) : [];
   const ownWithin = ranking && !isBefore && total > 0 && within > 0 ? withinOf(prepared, ranking, within) : [];
   const leadsOn = ranking?.effects.some(({ what }) => what === 'redirect') === true;
 
@@ -59,7 +62,7 @@ export function suggest(engine: Engine, prepared: PreparedSetup, request: BoxReq
     blocksAt(at).flatMap(
       (block) =>
         fillBlock(engine, prepared, block, {
-          ...{ ...sources, moment: at, typed, language, device, products, within: ownWithin },
+          ...{ ...sources, cardOf, moment: at, typed, language, device, products, within: ownWithin },
           asked: { ...asked(1), query: request.typed },
         }) ?? [],
     );
@@ -70,6 +73,7 @@ export function suggest(engine: Engine, prepared: PreparedSetup, request: BoxReq
     moment: findsNothing ? 'nothing' : moment,
     blocks: findsNothing ? filledAt('nothing') : blocks,
     total,
+    pixels: shape.pixels ?? freeWidth.usual,
     ...{ wide: shape.wide, letters: shape.letters, line: [...shape.line], marks: shape.marks },
     allResults: shape.allResults,
     dictation: shape.dictation ?? false,

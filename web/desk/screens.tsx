@@ -87,6 +87,10 @@ const routes: RouteObject[] = [
         path: 'empty-shelf/:page?',
         ...lazily(() => import('./screens/shelf/EmptyShelfScreen.tsx'), 'EmptyShelfScreen'),
       },
+      {
+        path: 'results-page',
+        ...lazily(() => import('./screens/results/ResultsPageScreen.tsx'), 'ResultsPageScreen'),
+      },
       { path: 'storefronts', ...lazily(() => import('./screens/storefronts/Storefronts.tsx'), 'Storefronts') },
       { path: 'drafts', ...lazily(() => import('./screens/drafts/Drafts.tsx'), 'Drafts') },
       { path: 'drafts/merge', ...lazily(() => import('./screens/drafts/Merge.tsx'), 'Merge') },

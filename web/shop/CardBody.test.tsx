@@ -8,7 +8,7 @@ import { CardBody } from './CardBody.tsx';
 const card: Card = {
   ...{ id: 'a1', familyId: 'a', sku: 'WU-1', title: 'Gouache', brand: 'Osier', price: 4.5, currency: 'GBP' },
   ...{ formerPrice: null, rating: null, available: true, variantAvailable: true, showsPicture: true, picture: null },
-  ...{ link: null, variants: 2, details: [{ key: 'size', label: 'Size', value: '14 ml' }] },
+  ...{ link: null, badges: [], variants: 2, details: [{ key: 'size', label: 'Size', value: '14 ml' }] },
 };
 
 test('a line has its label, and what there is not is not said', () => {

@@ -1,7 +1,9 @@
 import { Star } from 'lucide-react';
 import type { Card } from '../../core/answer/answer.ts';
+import type { BadgePlace } from '../../core/setup/terms/badgeTerms.ts';
 import { ProductPicture } from '../look/ProductPicture.tsx';
 import { price } from '../look/price.ts';
+import { Badges } from './Badges.tsx';
 
 /** A product is sold out where none of its variants is in stock; that only the one shown is, is said as that. */
 function stockText({ available, variantAvailable }: Card): string | null {
@@ -11,13 +13,17 @@ function stockText({ available, variantAvailable }: Card): string | null {
 
 /** A product as it stands on the shelf: picture, title, who makes it, what it costs. */
 export function CardBody({ card, open }: { readonly card: Card; readonly open?: (() => void) | undefined }) {
+  const at = (place: BadgePlace): Card['badges'] => card.badges.filter((badge) => badge.place === place);
   return (
     <div className="relative flex flex-1 flex-col px-[7px] pb-2">
       {card.showsPicture && (
-        <div className="grid h-[118px] place-items-center rounded-md bg-art">
+        <div className="relative grid h-[118px] place-items-center rounded-md bg-art">
+          <Badges badges={at('left')} place="left" />
+          <Badges badges={at('right')} place="right" />
           <ProductPicture src={card.picture} className={`h-[102px] ${card.available ? '' : 'opacity-45'}`} />
         </div>
       )}
+      <Badges badges={card.showsPicture ? at('below') : card.badges} place="below" />
       <h2 className="mt-2 break-words font-semibold font-shop text-[15.5px] leading-tight">
         {open ? (
           // The button covers the card, so that the picture opens it as well.

@@ -6,6 +6,7 @@ import { isPreview } from '../client/place.ts';
 import { markedUp } from '../look/markedUp.ts';
 import { ProductPicture } from '../look/ProductPicture.tsx';
 import { price, priceRange } from '../look/price.ts';
+import { mostOfOne, useBasket } from './basket.ts';
 import { Fetched } from './Fetched.tsx';
 import { noteOutcome } from './shopperLog.ts';
 import type { DeskView } from './useDesk.ts';
@@ -32,19 +33,19 @@ export function ProductPage({ id, desk, isReady }: PageOf) {
       {(product) => (
         <>
           {product.notIndexed && <meta name="robots" content="noindex" />}
-          <Product key={product.id} product={product} />
+          <Product key={product.id} product={product} desk={desk} />
         </>
       )}
     </Fetched>
   );
 }
 
-function Product({ product }: { readonly product: ProductDetail }) {
+function Product({ product, desk }: { readonly product: ProductDetail; readonly desk: DeskView | null }) {
   const { title, brand, description, descriptionMarkup, picture, lowest, highest, currency } = product;
   const { available, details, variants, link } = product;
   const [chosen, setChosen] = useState(() => (variants.find((variant) => variant.available) ?? variants[0]!).id);
-  const [isInBasket, setInBasket] = useState(false);
   const variant = variants.find(({ id }) => id === chosen) ?? variants[0]!;
+  const inBasket = useBasket(({ items }) => items[variant.id] ?? 0);
   return (
     <article className="mt-3 grid gap-x-8 gap-y-5 min-[640px]:grid-cols-[minmax(0,2fr)_minmax(0,3fr)]">
       <div className="grid min-h-[240px] place-items-center self-start rounded-md bg-art p-4">
@@ -80,15 +81,18 @@ function Product({ product }: { readonly product: ProductDetail }) {
         )}
         <button
           type="button"
-          disabled={isInBasket || !variant.available}
+          disabled={!variant.available || inBasket >= mostOfOne}
           className="mt-4 rounded-lg bg-press px-4 py-2 font-semibold text-on-press hover:bg-press-over disabled:opacity-55"
           onClick={() => {
-            setInBasket(true);
+            if (!desk) useBasket.getState().add(variant.id);
             void noteOutcome('basket', product.id);
           }}
         >
-          {isInBasket ? 'In your basket' : variant.available ? 'Put in basket' : 'Sold out'}
+          {variant.available ? 'Put in basket' : 'Sold out'}
         </button>
+        <p role="status" className="mt-1.5 min-h-5 text-[13px] text-soft">
+          {inBasket > 0 && `${inBasket} in your basket`}
+        </p>
         {descriptionMarkup ? (
           <div
             className={`mt-5 max-w-[65ch] ${markedUp}`}

@@ -1,4 +1,5 @@
 import { useHref } from 'react-router';
+import { BasketCount } from './BasketCount.tsx';
 import { SearchBox } from './box/SearchBox.tsx';
 import { LanguageMenu } from './LanguageMenu.tsx';
 import type { Shopper } from './useShopper.ts';
@@ -30,6 +31,7 @@ export function ShopHeader({ shopper }: { readonly shopper: Shopper }) {
       <SearchBox
         query={search.query}
         says={data?.boxSays ?? ''}
+        button={data?.boxButton ?? ''}
         language={search.language}
         ways={{
           search: searchEverywhere,
@@ -42,6 +44,7 @@ export function ShopHeader({ shopper }: { readonly shopper: Shopper }) {
         desk={desk.view}
         isInDesk={desk.isInDesk}
       />
+      {!desk.isInDesk && <BasketCount />}
     </header>
   );
 }

@@ -6,9 +6,12 @@ import {
   blockTexts,
   boxColumns,
   boxWidths,
+  freeWidth,
   linePieces,
+  longestButton,
   longestHeading,
   momentNames,
+  mostInRow,
   mostLetters,
   mostLines,
   pieceNames,
@@ -18,9 +21,12 @@ import {
 import { language } from '../terms/filterTexts.ts';
 import { aSet, fieldsOf, listBy } from '../terms/inside.ts';
 import { fixedEntry, fixedPart, listed } from '../terms/part.ts';
+import { key } from '../terms/texts.ts';
 
 /** Texts of one's own by language; a language that has none reads the usual one. */
-const textsByLanguage = z.partialRecord(language, z.string().trim().min(1).max(longestHeading));
+const textsByLanguage = (longest: number) => z.partialRecord(language, z.string().trim().min(1).max(longest));
+const quoted = (texts: Partial<Readonly<Record<string, string>>> | undefined): string =>
+  listed(Object.values(texts ?? {}).map((text) => `“${text}”`));
 
 const blockSchema = z.strictObject({
   kind: z.enum(blockKinds),
@@ -29,7 +35,11 @@ const blockSchema = z.strictObject({
   most: z.number().int().min(1).max(mostLines),
   column: z.literal(boxColumns),
   /** Its heading; absent: the usual one. */
-  title: textsByLanguage.optional(),
+  title: textsByLanguage(longestHeading).optional(),
+  /** Of products: so many side by side; absent: a list. */
+  inRow: z.number().int().min(1).max(mostInRow).optional(),
+  /** Of products: the order of the sorting menu they stand in, by its key; absent, or gone from the menu: as results stand. */
+  sort: key.optional(),
 });
 export type BoxBlock = z.infer<typeof blockSchema>;
 
@@ -61,9 +71,11 @@ const momentEntry = (moment: BoxMoment) => {
         if (earlier && earlier.most !== block.most) said.push(`${when} ${name}, up to ${block.most}`);
         if (earlier && earlier.column !== block.column) said.push(`${when} ${name} stand in column ${block.column}`);
         if (JSON.stringify(earlier?.title ?? {}) !== JSON.stringify(block.title ?? {}))
-          said.push(
-            `${when} ${name} are headed ${listed(Object.values(block.title ?? {}).map((text) => `“${text}”`))}`,
-          );
+          said.push(`${when} ${name} are headed ${quoted(block.title)}`);
+        if ((earlier?.inRow ?? 1) !== (block.inRow ?? 1))
+          said.push(`${when} ${name} stand ${(block.inRow ?? 1) > 1 ? `${block.inRow} in a row` : 'as a list'}`);
+        if (earlier?.sort !== block.sort)
+          said.push(`${when} ${name} stand ${block.sort ? `in the order “${block.sort}”` : 'as results stand'}`);
       }
       const order = (blocks: readonly BoxBlock[]): string => blocks.map(({ kind }) => kind).join();
       if (order(was) !== order(is))
@@ -76,10 +88,14 @@ const momentEntry = (moment: BoxMoment) => {
 const shapeSchema = z.strictObject({
   /** How wide what hangs under the box is. */
   wide: z.enum(boxWidths),
+  /** In CSS pixels, where it is set freely. */
+  pixels: z.number().int().min(freeWidth.least).max(freeWidth.most).optional(),
   /** Letters typed before anything is suggested. */
   letters: z.number().int().min(1).max(mostLetters),
   /** What the empty box says. */
-  placeholder: textsByLanguage.optional(),
+  placeholder: textsByLanguage(longestHeading).optional(),
+  /** What its button says; absent: nothing, it shows a glass. */
+  button: textsByLanguage(longestButton).optional(),
   /** What a product's line shows besides its title. */
   line: z.array(z.enum(linePieces)).max(linePieces.length),
   /** Whether the typed letters are told apart in what is suggested. */
@@ -97,16 +113,24 @@ const usualShape: BoxShape = {
 const shape = fixedEntry({
   value: shapeSchema,
   usual: usualShape,
-  usualFields: { dictation: false },
+  usualFields: { dictation: false, pixels: freeWidth.usual },
   inside: fieldsOf({ line: aSet }),
   describe({ before, after }) {
     const [was, is] = [before ?? usualShape, after ?? usualShape];
     const said: string[] = [];
-    if (was.wide !== is.wide) said.push(`What hangs under the search box is as wide as ${widthNames[is.wide]}`);
+    const width = ({ wide, pixels }: BoxShape): string =>
+      wide === 'free' ? `${pixels ?? freeWidth.usual} pixels wide` : `as wide as ${widthNames[wide]}`;
+    if (width(was) !== width(is)) said.push(`What hangs under the search box is ${width(is)}`);
     if (was.letters !== is.letters)
       said.push(`The search box suggests from ${is.letters === 1 ? 'the first letter' : `letter ${is.letters}`} on`);
     if (JSON.stringify(was.placeholder ?? {}) !== JSON.stringify(is.placeholder ?? {}))
-      said.push(`The empty search box says ${listed(Object.values(is.placeholder ?? {}).map((text) => `“${text}”`))}`);
+      said.push(`The empty search box says ${quoted(is.placeholder)}`);
+    if (JSON.stringify(was.button ?? {}) !== JSON.stringify(is.button ?? {}))
+      said.push(
+        Object.keys(is.button ?? {}).length > 0
+          ? `The button of the search box says ${quoted(is.button)}`
+          : 'The button of the search box shows a glass',
+      );
     if ([...was.line].sort().join() !== [...is.line].sort().join())
       said.push(`A product’s line in the box shows ${listed(is.line.map((piece) => pieceNames[piece]))}`);
     if (was.marks !== is.marks) said.push(`The search box ${is.marks ? 'marks' : 'does not mark'} what was typed`);

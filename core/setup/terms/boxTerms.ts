@@ -36,7 +36,7 @@ export const blockShows: Readonly<Record<BoxMoment, Partial<Readonly<Record<Bloc
   before: {
     recent: 'What this shopper searched for, kept by the browser',
     popular: 'Searches made most lately that find something',
-    products: 'As an empty search orders them',
+    products: 'Of the whole shop, in an order of your choice',
     collections: 'Those at the top, in their order',
   },
   typing: {
@@ -56,21 +56,43 @@ export const blockShows: Readonly<Record<BoxMoment, Partial<Readonly<Record<Bloc
 };
 
 /** What a product's line may show besides its title. */
-export const linePieces = ['picture', 'price', 'formerPrice', 'brand', 'rating', 'partNumber', 'availability'] as const;
+export const linePieces = [
+  'picture',
+  'badges',
+  'price',
+  'formerPrice',
+  'brand',
+  'rating',
+  'partNumber',
+  'availability',
+  'basket',
+] as const;
 export type LinePiece = (typeof linePieces)[number];
 export const pieceNames: Readonly<Record<LinePiece, string>> = {
   picture: 'picture',
+  badges: 'badges',
   price: 'price',
   formerPrice: 'former price',
   brand: 'brand',
   rating: 'rating',
   partNumber: 'part number',
   availability: 'availability',
+  basket: 'a way into the basket',
 };
 
 export const boxColumns = [1, 2, 3] as const;
-export const boxWidths = ['box', 'page'] as const;
-export const widthNames: Readonly<Record<(typeof boxWidths)[number], string>> = { box: 'the box', page: 'the page' };
+export const boxWidths = ['box', 'page', 'free'] as const;
+export const widthNames: Readonly<Record<(typeof boxWidths)[number], string>> = {
+  box: 'the box',
+  page: 'the page',
+  free: 'so many pixels',
+};
+/** Of a width set freely, in CSS pixels; the window bounds it all the same. */
+export const freeWidth = { least: 240, usual: 560, most: 1600 } as const;
+/** Products side by side: 1 is a list. */
+export const mostInRow = 4;
+/** What the button says, where it says anything; without a text it is a picture of a glass. */
+export const longestButton = 20;
 
 /** Most lines of one block, letters before anything is suggested, and length of a heading. */
 export const mostLines = 12;

@@ -8,6 +8,7 @@ export const followable = {
   plans: 'Shelf plans',
   houseRules: 'House rules',
   hiding: 'Hidden products and tags',
+  badges: 'Badges',
   searchBox: 'Settings of the search box',
   suggestedSearches: 'Suggested searches',
   emptyShelf: 'Settings of the empty shelf',

@@ -9,6 +9,7 @@ export const partNames = {
   plans: 'Shelf plans',
   houseRules: 'House rules',
   hiding: 'Hiding',
+  badges: 'Badges',
   searchBox: 'Search box',
   suggestedSearches: 'Suggested searches',
   emptyShelf: 'Empty shelf',

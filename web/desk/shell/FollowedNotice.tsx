@@ -20,6 +20,7 @@ const partsOfScreens: readonly (readonly [path: string, parts: readonly Followab
   ['/house-rules', ['houseRules']],
   ['/hiding', ['hiding', 'houseRules']],
   ['/redirects', ['plans', 'specialShelves']],
+  ['/results-page', ['badges']],
   ['/search-box', ['searchBox', 'suggestedSearches']],
   ['/empty-shelf', ['emptyShelf', 'specialShelves']],
 ];

@@ -45,6 +45,7 @@ const groups: readonly { readonly name: string; readonly places: readonly Place[
     places: [
       { to: '/search-box', label: 'Search box', parts: ['searchBox', 'suggestedSearches'] },
       { to: '/empty-shelf', label: 'Empty shelf', parts: ['emptyShelf', 'specialShelves'] },
+      { to: '/results-page', label: 'Results page', parts: ['badges'] },
     ],
   },
   {
@@ -103,7 +104,7 @@ function Group({ name, places }: (typeof groups)[number]) {
               <NavLink
                 to={to}
                 className={({ isActive }) =>
-                  `flex items-center justify-between rounded-md border-b-[3px] px-2 py-[2px] leading-tight ${
+                  `flex items-center justify-between min-h-6 rounded-md border-b-2 px-2 leading-tight ${
                     isActive
                       ? 'rounded-b-none border-edge bg-surface font-bold'
                       : 'border-transparent hover:bg-paper-deep'

@@ -1,8 +1,10 @@
-import { ArrowRight, Clock, Search, Star } from 'lucide-react';
+import { ArrowRight, Clock, Search, ShoppingBasket, Star } from 'lucide-react';
+import type { Result } from '../../../core/answer/answer.ts';
 import type { LinePiece } from '../../../core/setup/terms/boxTerms.ts';
 import { splitAtWords } from '../../../core/suggest/matchedLetters.ts';
 import { ProductPicture } from '../../look/ProductPicture.tsx';
 import { counted, price } from '../../look/price.ts';
+import { Badge } from '../Badges.tsx';
 import { type BoxItem, isBegunNumber } from './boxItems.ts';
 
 /** A text in which what goes on from the typed letters stands out. */
@@ -26,11 +28,17 @@ export function BoxLine({
   typed,
   marks,
   line,
+  isCard,
+  put,
 }: {
   readonly item: BoxItem;
   readonly typed: string;
   readonly marks: boolean;
   readonly line: readonly LinePiece[];
+  /** Whether it stands beside others, its picture above it. */
+  readonly isCard: boolean;
+  /** Puts a product into the basket. */
+  put(card: Result): void;
 }) {
   switch (item.what) {
     case 'search': {
@@ -52,7 +60,7 @@ export function BoxLine({
         </span>
       );
     case 'product':
-      return <ProductLine card={item.card} typed={typed} line={line} />;
+      return <ProductLine card={item.card} {...{ typed, line, isCard, put }} />;
     case 'collection':
       return (
         <>
@@ -75,10 +83,14 @@ function ProductLine({
   card,
   typed,
   line,
+  isCard,
+  put,
 }: {
-  readonly card: Extract<BoxItem, { what: 'product' }>['card'];
+  readonly card: Result;
   readonly typed: string;
   readonly line: readonly LinePiece[];
+  readonly isCard: boolean;
+  put(card: Result): void;
 }) {
   const shows = (piece: LinePiece): boolean => line.includes(piece);
   const below = [
@@ -90,29 +102,52 @@ function ProductLine({
   return (
     <>
       {shows('picture') && card.showsPicture && (
-        <span className="grid size-10 shrink-0 place-items-center rounded bg-art">
-          <ProductPicture src={card.picture} className="h-9" isSmall />
+        <span className={`grid shrink-0 place-items-center rounded bg-art ${isCard ? 'h-[76px] w-full' : 'size-10'}`}>
+          <ProductPicture src={card.picture} className={isCard ? 'h-[66px]' : 'h-9'} isSmall />
         </span>
       )}
-      <span className="min-w-0 flex-1">
-        <span className="block truncate font-shop">{card.title}</span>
+      <span className={`min-w-0 ${isCard ? '' : 'flex-1'}`}>
+        <span className={`font-shop ${isCard ? 'line-clamp-2 leading-tight' : 'block truncate'}`}>{card.title}</span>
         {below.length > 0 && <span className="block truncate text-[12.5px] text-soft">{below.join(', ')}</span>}
-      </span>
-      {shows('rating') && card.rating !== null && (
-        <span className="flex shrink-0 items-center gap-1 text-[12.5px] text-soft">
-          <Star size={11} fill="currentColor" aria-hidden />
-          <span className="sr-only">rated </span>
-          {card.rating.toFixed(1)}
-        </span>
-      )}
-      <span className="shrink-0 text-right text-[13.5px]">
-        {shows('formerPrice') && card.formerPrice !== null && (
-          <s className="mr-1.5 text-[12.5px] text-soft">
-            <span className="sr-only">formerly </span>
-            {price(card.formerPrice, card.currency)}
-          </s>
+        {shows('badges') && card.badges.length > 0 && (
+          <span className="mt-0.5 flex flex-wrap gap-1">
+            {card.badges.map((badge) => (
+              <Badge key={badge.text} badge={badge} />
+            ))}
+          </span>
         )}
-        {shows('price') && card.price !== null && <b>{price(card.price, card.currency)}</b>}
+      </span>
+      <span className={`flex shrink-0 items-center gap-2.5 ${isCard ? 'mt-auto w-full flex-wrap' : ''}`}>
+        {shows('rating') && card.rating !== null && (
+          <span className="flex items-center gap-1 text-[12.5px] text-soft">
+            <Star size={11} fill="currentColor" aria-hidden />
+            <span className="sr-only">rated </span>
+            {card.rating.toFixed(1)}
+          </span>
+        )}
+        <span className={`text-[13.5px] ${isCard ? '' : 'text-right'}`}>
+          {shows('formerPrice') && card.formerPrice !== null && (
+            <s className="mr-1.5 text-[12.5px] text-soft">
+              <span className="sr-only">formerly </span>
+              {price(card.formerPrice, card.currency)}
+            </s>
+          )}
+          {shows('price') && card.price !== null && <b>{price(card.price, card.currency)}</b>}
+        </span>
+        {shows('basket') && card.variantAvailable && (
+          // A line of a list box holds no buttons: the keyboard's way is told by the line itself.
+          <span
+            aria-hidden
+            title="Put in basket (Shift+Enter)"
+            className={`grid size-7 cursor-pointer place-items-center rounded-full border border-line hover:border-press hover:text-press ${isCard ? 'ml-auto' : ''}`}
+            onClick={(event) => {
+              event.stopPropagation();
+              put(card);
+            }}
+          >
+            <ShoppingBasket size={14} />
+          </span>
+        )}
       </span>
     </>
   );

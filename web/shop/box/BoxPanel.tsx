@@ -1,5 +1,6 @@
 import type { UseComboboxGetItemPropsReturnValue, UseComboboxGetMenuPropsReturnValue } from 'downshift';
 import { useId } from 'react';
+import type { Result } from '../../../core/answer/answer.ts';
 import type { BoxAnswer } from '../../../core/suggest/boxAnswer.ts';
 import { BoxLine } from './BoxLine.tsx';
 import type { BoxItem, ShownBlock } from './boxItems.ts';
@@ -9,8 +10,16 @@ interface Lines {
   readonly highlightedIndex: number;
   readonly answer: BoxAnswer | undefined;
   readonly typed: string;
+  /** Puts a product into the basket; the box stays as it is. */
+  put(card: Result): void;
   itemProps(options: { readonly item: BoxItem; readonly index: number }): UseComboboxGetItemPropsReturnValue;
 }
+
+const widths: Readonly<Record<BoxAnswer['wide'], string>> = {
+  box: 'inset-x-0',
+  page: 'right-0 w-[min(760px,calc(100vw-2rem))] min-w-full',
+  free: 'right-0',
+};
 
 /** What hangs under the box: its blocks in columns, and the way to all results. */
 export function BoxPanel({
@@ -35,11 +44,14 @@ export function BoxPanel({
   const isWide = !isFull && columns.length > 1;
   const place = isFull
     ? 'mt-2'
-    : `absolute top-full z-30 mt-1.5 rounded-xl border border-line bg-surface shadow-xl ${
-        answer?.wide === 'page' ? 'right-0 w-[min(760px,calc(100vw-2rem))] min-w-full' : 'inset-x-0'
-      }`;
+    : `absolute top-full z-30 mt-1.5 rounded-xl border border-line bg-surface shadow-xl ${widths[answer?.wide ?? 'box']}`;
   return (
-    <div hidden={!isHanging} className={place}>
+    <div
+      hidden={!isHanging}
+      className={place}
+      // A width in pixels is the merchandiser's own: no class can say it.
+      style={!isFull && answer?.wide === 'free' ? { width: `min(${answer.pixels}px, calc(100vw - 2rem))` } : undefined}
+    >
       <div
         {...menu}
         className={isWide ? 'flex max-h-[70vh] overflow-y-auto' : isFull ? '' : 'max-h-[70vh] overflow-y-auto'}
@@ -64,6 +76,9 @@ export function BoxPanel({
     </div>
   );
 }
+
+/** By products in a row; a list needs none. */
+const inRows = ['', 'grid grid-cols-2', 'grid grid-cols-3', 'grid grid-cols-4'];
 
 function Block({
   block,
@@ -92,23 +107,39 @@ function Block({
         )}
       </div>
       {block.text && <p className="max-w-prose whitespace-pre-line break-words px-2 py-1 font-shop">{block.text}</p>}
-      {block.items.map((item) => (
-        <Line key={item.key} item={item} {...lines} />
-      ))}
+      <div role="presentation" className={inRows[block.inRow - 1]}>
+        {block.items.map((item) => (
+          <Line key={item.key} item={item} isCard={block.inRow > 1} {...lines} />
+        ))}
+      </div>
     </div>
   );
 }
 
-function Line({ item, items, highlightedIndex, answer, typed, itemProps }: Lines & { readonly item: BoxItem }) {
+function Line({
+  item,
+  isCard = false,
+  items,
+  highlightedIndex,
+  answer,
+  typed,
+  put,
+  itemProps,
+}: Lines & { readonly item: BoxItem; readonly isCard?: boolean }) {
   const index = items.indexOf(item);
   return (
     <div
       {...itemProps({ item, index })}
-      className={`flex min-h-8 cursor-default items-center gap-2.5 rounded-lg px-2 py-1 ${
+      aria-keyshortcuts={
+        item.what === 'product' && item.card.variantAvailable && answer?.line.includes('basket')
+          ? 'Shift+Enter'
+          : undefined
+      }
+      className={`flex min-h-8 min-w-0 cursor-default gap-2.5 rounded-lg px-2 py-1 ${isCard ? 'flex-col' : 'items-center'} ${
         index === highlightedIndex ? 'bg-press-soft' : 'hover:bg-paper'
       }`}
     >
-      <BoxLine item={item} typed={typed} marks={answer?.marks ?? true} line={answer?.line ?? []} />
+      <BoxLine {...{ item, typed, isCard, put }} marks={answer?.marks ?? true} line={answer?.line ?? []} />
     </div>
   );
 }

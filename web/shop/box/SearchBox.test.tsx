@@ -15,7 +15,15 @@ beforeAll(furnish);
 beforeEach(() => localStorage.clear());
 
 const box: Omit<BoxAnswer, 'typed' | 'moment' | 'blocks' | 'total'> = {
-  ...{ wide: 'page', letters: 2, line: ['price', 'brand'], marks: true, allResults: true, dictation: false },
+  ...{
+    wide: 'page',
+    pixels: 560,
+    letters: 2,
+    line: ['price', 'brand', 'basket'],
+    marks: true,
+    allResults: true,
+    dictation: false,
+  },
   shop: { name: 'Wren & Umber', currency: 'GBP' } as BoxAnswer['shop'],
 };
 const why = { from: 'log', searches: 3, products: 0, mistakes: 0 } as const;
@@ -61,7 +69,7 @@ function open() {
     ...{ search: way('search'), searchTyped: way('searchTyped'), searchWithin: way('searchWithin'), open: way('open') },
     ...{ openCollection: way('openCollection'), openArticle: way('openArticle') },
   };
-  show(<SearchBox query="" says="Find a brush" language="" ways={ways} desk={null} isInDesk={false} />);
+  show(<SearchBox query="" says="Find a brush" button="" language="" ways={ways} desk={null} isInDesk={false} />);
   return { asked, gone, input: screen.getByRole('combobox', { name: 'Search the shop' }), user: userEvent.setup() };
 }
 const lines = (): (string | null)[] => screen.getAllByRole('option').map(({ textContent }) => textContent);
@@ -139,7 +147,7 @@ test('a search is spoken where the shop lets it and the browser takes dictation'
   (window as unknown as Record<string, unknown>).webkitSpeechRecognition = Recognizer;
   answerWith({ '/shop/-/suggest?q=&device=desktop&language=de': { ...before, dictation: true } });
   const ways = { searchTyped: (query: string) => gone.push(['searchTyped', query]) } as unknown as BoxWays;
-  show(<SearchBox query="" says="" language="de" ways={ways} desk={null} isInDesk={false} />);
+  show(<SearchBox query="" says="" button="Find" language="de" ways={ways} desk={null} isInDesk={false} />);
   await user.click(screen.getByRole('combobox', { name: 'Search the shop' }));
   await user.click(await screen.findByRole('button', { name: 'Say what you look for' }));
   expect(gone).toEqual([['searchTyped', 'round brush']]);

@@ -4,6 +4,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Result } from '../../../core/answer/answer.ts';
 import { longestQuery } from '../../../core/query/readUnits.ts';
 import { useMedia } from '../../look/useMedia.ts';
+import { useBasket } from '../basket.ts';
 import { noteClick, openedBesides } from '../shopperLog.ts';
 import type { DeskView } from '../useDesk.ts';
 import { BoxPanel } from './BoxPanel.tsx';
@@ -34,6 +35,7 @@ export interface BoxWays {
 export function SearchBox({
   query,
   says,
+  button,
   language,
   ways,
   desk,
@@ -42,6 +44,8 @@ export function SearchBox({
   readonly query: string;
   /** What the empty box says. */
   readonly says: string;
+  /** What its button says; empty: it shows a glass. */
+  readonly button: string;
   readonly language: string;
   readonly ways: BoxWays;
   readonly desk: DeskView | null;
@@ -88,6 +92,14 @@ export function SearchBox({
       case 'all':
         ways.search(typed);
     }
+  };
+  /** What was put into the basket last, to be said; a product of the desk's window is in none. */
+  const [lastPut, setLastPut] = useState('');
+  const put = (card: Result): void => {
+    if (isInDesk) return;
+    useBasket.getState().add(card.id);
+    setLastPut(`${card.title} is in your basket.`);
+    noteClick({ inBox: true, search: typed, kind: 'basket', target: card.familyId });
   };
   const box = useCombobox<BoxItem>({
     items: items as BoxItem[],
@@ -159,7 +171,13 @@ export function SearchBox({
             // Said at once, since a letter may be typed before the next is drawn.
             onChange: (event) => setText((event.target as HTMLInputElement).value),
             onKeyDown: (event) => {
-              if (event.key !== 'Enter' || (isOpen && highlightedIndex >= 0)) return;
+              if (event.key !== 'Enter') return;
+              const marked = isOpen ? items[highlightedIndex] : undefined;
+              const isPut = event.shiftKey && marked?.what === 'product' && data?.line.includes('basket');
+              if (isPut && marked.card.variantAvailable) {
+                event.preventDefault();
+                put(marked.card);
+              } else if (marked) return;
               // Without a line that is marked, the form is sent.
               (event.nativeEvent as KeyboardEvent & { preventDownshiftDefault?: boolean }).preventDownshiftDefault =
                 true;
@@ -198,17 +216,21 @@ export function SearchBox({
         )}
         <button
           type="submit"
-          aria-label="Search"
-          className="grid size-6 place-items-center text-soft hover:text-ink"
+          aria-label={button || 'Search'}
+          className={
+            button
+              ? '-my-0.5 -mr-2 min-h-7 rounded-full bg-press px-3 font-semibold text-[13px] text-on-press hover:bg-press-over'
+              : 'grid size-6 place-items-center text-soft hover:text-ink'
+          }
           onMouseDown={(event) => event.preventDefault()}
         >
-          <Search size={17} aria-hidden />
+          {button || <Search size={17} aria-hidden />}
         </button>
       </form>
       <BoxPanel
         menu={getMenuProps({ 'aria-label': 'What the search may go on to' })}
         itemProps={getItemProps}
-        {...{ columns, all, items, typed, highlightedIndex }}
+        {...{ columns, all, items, typed, highlightedIndex, put }}
         answer={data}
         isHanging={isHanging}
         isFull={isFull}
@@ -223,6 +245,9 @@ export function SearchBox({
       />
       <p role="status" className="sr-only">
         {isHanging && typed !== '' && items.length === 0 && data?.moment === 'nothing' && 'Nothing found.'}
+      </p>
+      <p role="status" className="sr-only">
+        {lastPut}
       </p>
     </search>
   );

@@ -1,3 +1,4 @@
+import type { Result } from '../../../core/answer/answer.ts';
 import type { BoxAnswer, BoxBlockAnswer } from '../../../core/suggest/boxAnswer.ts';
 
 /** A line of the box that can be chosen. */
@@ -14,7 +15,7 @@ export type BoxItem =
   | {
       readonly what: 'product';
       readonly key: string;
-      readonly card: Extract<BoxBlockAnswer, { kind: 'products' }>['items'][number];
+      readonly card: Result;
     }
   | { readonly what: 'collection'; readonly key: string; readonly id: string; readonly title: string }
   | {
@@ -55,6 +56,8 @@ export interface ShownBlock {
   readonly column: number;
   readonly items: readonly BoxItem[];
   readonly text: string;
+  /** Lines side by side. */
+  readonly inRow: number;
 }
 
 function itemsOf(block: BoxBlockAnswer, recent: readonly string[]): BoxItem[] {
@@ -89,6 +92,7 @@ export function shownBlocks(
       (block): ShownBlock => ({
         ...{ kind: block.kind, title: block.title, column: block.column, items: itemsOf(block, recent) },
         text: block.kind === 'message' ? block.text : '',
+        inRow: block.kind === 'products' ? block.inRow : 1,
       }),
     )
     .filter(({ items, text }) => items.length > 0 || text !== '');

@@ -1,13 +1,15 @@
 import type { BoxShape as Shape } from '../../../../core/setup/parts/searchBox.ts';
 import {
   boxWidths,
+  freeWidth,
   linePieces,
+  longestButton,
   longestHeading,
   mostLetters,
   pieceNames,
   widthNames,
 } from '../../../../core/setup/terms/boxTerms.ts';
-import { languageNames } from '../../../../core/text/languages.ts';
+import { type Language, languageNames } from '../../../../core/text/languages.ts';
 import { Choice, NumberField, Switch, TextField } from '../../parts/Controls.tsx';
 import { Section, shelfRow } from '../../parts/Screen.tsx';
 import { useChanged } from '../../state/changed.ts';
@@ -28,13 +30,28 @@ export function BoxShape() {
       <div className={`${shelfRow(isChanged)} space-y-2.5 px-3 py-2 text-[13px]`}>
         <div className="flex flex-wrap items-center gap-x-5 gap-y-2">
           <span>
-            What hangs under it is as wide as{' '}
+            Width of what hangs under it:{' '}
             <Choice
               label="Width of what hangs under the box"
               value={shape.wide}
-              options={boxWidths.map((width) => [width, widthNames[width]] as const)}
+              options={boxWidths.map(
+                (width) => [width, width === 'free' ? widthNames.free : `that of ${widthNames[width]}`] as const,
+              )}
               change={(wide) => save({ wide })}
             />
+            {shape.wide === 'free' && (
+              <>
+                {' '}
+                <NumberField
+                  label="Pixels that it is wide"
+                  value={shape.pixels ?? freeWidth.usual}
+                  least={freeWidth.least}
+                  most={freeWidth.most}
+                  className="w-[72px]"
+                  change={(pixels) => save({ pixels: Math.round(pixels) })}
+                />
+              </>
+            )}
           </span>
           <span>
             Suggests from letter{' '}
@@ -50,18 +67,24 @@ export function BoxShape() {
           {languages.map((language) => {
             const inIt = languages.length > 1 ? ` in ${languageNames[language]}` : '';
             return (
-              <span key={language} className="inline-flex items-center gap-1.5">
-                The empty box says{inIt}
-                <TextField
+              <span key={language} className="inline-flex flex-wrap items-center gap-x-5 gap-y-2">
+                <OwnText
+                  shown={`The empty box says${inIt}`}
                   label={`What the empty box says${inIt}`}
-                  value={shape.placeholder?.[language] ?? ''}
-                  placeholder="Search the shop"
-                  mayBeEmpty
-                  maxLength={longestHeading}
-                  change={(text) => {
-                    const { [language]: _, ...others } = shape.placeholder ?? {};
-                    save({ placeholder: text === '' ? others : { ...others, [language]: text } });
-                  }}
+                  usual="Search the shop"
+                  longest={longestHeading}
+                  texts={shape.placeholder}
+                  change={(placeholder) => save({ placeholder })}
+                  {...{ language }}
+                />
+                <OwnText
+                  shown={`Its button says${inIt}`}
+                  label={`What the button says${inIt}`}
+                  usual="nothing: a glass"
+                  longest={longestButton}
+                  texts={shape.button}
+                  change={(button) => save({ button })}
+                  {...{ language }}
                 />
               </span>
             );
@@ -112,5 +135,43 @@ export function BoxShape() {
         </div>
       </div>
     </Section>
+  );
+}
+
+type Texts = NonNullable<Shape['placeholder']>;
+
+/** A text in one of the shop's languages; empty, the usual one is shown. */
+function OwnText({
+  shown,
+  label,
+  usual,
+  longest,
+  texts,
+  language,
+  change,
+}: {
+  readonly shown: string;
+  readonly label: string;
+  readonly usual: string;
+  readonly longest: number;
+  readonly texts: Texts | undefined;
+  readonly language: Language;
+  change(texts: Texts): void;
+}) {
+  return (
+    <span className="inline-flex items-center gap-1.5">
+      {shown}
+      <TextField
+        label={label}
+        value={texts?.[language] ?? ''}
+        placeholder={usual}
+        mayBeEmpty
+        maxLength={longest}
+        change={(text) => {
+          const { [language]: _, ...others } = texts ?? {};
+          change(text === '' ? others : { ...others, [language]: text });
+        }}
+      />
+    </span>
   );
 }

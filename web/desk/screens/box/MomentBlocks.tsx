@@ -5,6 +5,7 @@ import {
   blockTexts,
   boxColumns,
   longestHeading,
+  mostInRow,
   mostLines,
 } from '../../../../core/setup/terms/boxTerms.ts';
 import { type Language, languageNames } from '../../../../core/text/languages.ts';
@@ -106,6 +107,7 @@ function Block({
             change={(column) => change({ column: Number(column) as BoxBlock['column'] })}
           />
         </span>
+        {block.kind === 'products' && <ProductsBlock {...{ block, moment, change }} />}
         {block.kind !== 'message' &&
           languages.map((language) => (
             <span key={language} className="inline-flex items-center gap-1.5">
@@ -123,5 +125,48 @@ function Block({
           ))}
       </div>
     </div>
+  );
+}
+
+/** What only a block of products has: how many stand side by side, and in which order. */
+function ProductsBlock({
+  block,
+  moment,
+  change,
+}: {
+  readonly block: BoxBlock;
+  readonly moment: BoxMoment;
+  change(change: Partial<BoxBlock>): void;
+}) {
+  const { orders } = useDeskState().setup.relevance.sorting;
+  const byResults = orders.find(({ signals }) => signals.length === 0)!;
+  const isKnown = orders.some(({ key }) => key === block.sort);
+  return (
+    <>
+      <span>
+        <NumberField
+          label="Products side by side"
+          value={block.inRow ?? 1}
+          least={1}
+          most={mostInRow}
+          className="w-[52px]"
+          change={(inRow) => change({ inRow: Math.round(inRow) })}
+        />{' '}
+        in a row
+      </span>
+      {moment !== 'nothing' && (
+        <span>
+          in the order{' '}
+          <Choice
+            label="Order of the products"
+            value={isKnown ? block.sort! : byResults.key}
+            options={orders.map(
+              ({ key, label, signals }) => [key, signals.length === 0 ? 'of the results' : label] as const,
+            )}
+            change={(key) => change({ sort: key === byResults.key ? undefined : key })}
+          />
+        </span>
+      )}
+    </>
   );
 }

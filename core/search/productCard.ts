@@ -1,0 +1,34 @@
+import type { Card } from '../answer/answer.ts';
+import { badgesOn } from '../answer/badgesOn.ts';
+import { cardOf } from '../answer/card.ts';
+import { isIn } from '../conditions/recordSet.ts';
+import type { Language } from '../text/languages.ts';
+import type { Engine, PreparedSetup } from './prepareSetup.ts';
+import type { RecordReader } from './recordReader.ts';
+import { shopperLanguage } from './shopperLanguage.ts';
+
+/** Makes the card of a record, with the badges whose conditions it meets. */
+export type CardMaker = (record: number) => Card;
+
+/** How cards are made for a shopper who reads the shop in a language. Cost of a card: its record is read. */
+export function cardMaker(
+  engine: Engine,
+  prepared: PreparedSetup,
+  readRecord: RecordReader,
+  chosen: Language | undefined,
+): CardMaker {
+  const { setup } = prepared;
+  const language = shopperLanguage(engine, setup, chosen);
+  const { most } = setup.badges.shown;
+  return (number) => {
+    const { recordFamily, recordsOf } = engine.snapshot;
+    const family = recordFamily[number]!;
+    const [from, to] = recordsOf(family);
+    const record = readRecord(number);
+    const met = prepared.badges().flatMap(({ badge, met }) => (isIn(met, number) ? [badge] : []));
+    return {
+      ...cardOf(record, { variants: to - from, isInStock: engine.familyInStock[family] === 1 }, setup),
+      badges: badgesOn(record, met, { language, most }),
+    };
+  };
+}

@@ -1,0 +1,128 @@
+import { Plus } from 'lucide-react';
+import { useState } from 'react';
+import { badgeStarters, newBadge } from '../../../../core/setup/badgeStarters.ts';
+import { idFor } from '../../../../core/setup/idFor.ts';
+import type { Badge, Badges } from '../../../../core/setup/parts/badges.ts';
+import { badgeName, longestBadge, mostBadges, mostOnCard } from '../../../../core/setup/terms/badgeTerms.ts';
+import { Button } from '../../parts/Button.tsx';
+import { NumberField, TextField } from '../../parts/Controls.tsx';
+import { ConditionEditor } from '../../parts/condition/ConditionEditor.tsx';
+import { Nothing, ScreenHead, Section } from '../../parts/Screen.tsx';
+import { SortableList } from '../../parts/SortableList.tsx';
+import { useAttributes } from '../../state/attributes.ts';
+import { useItemChanged } from '../../state/changed.ts';
+import { useDeskState } from '../../state/deskState.ts';
+import { edit } from '../../state/edits.ts';
+import { BadgeRow } from './BadgeRow.tsx';
+
+/** Shopfront: what shoppers see on the cards of the results. */
+export function ResultsPageScreen() {
+  const { setup } = useDeskState();
+  const { shown } = setup.badges;
+  const isChanged = useItemChanged('badges', 'shown');
+  const save = (change: Partial<Badges>): void =>
+    void edit({ part: 'badges', key: 'shown', value: { ...shown, ...change } });
+  const { list, most } = shown;
+  const inOrder = (from: number, to: number): Badge[] => {
+    const next = [...list];
+    next.splice(to, 0, ...next.splice(from, 1));
+    return next;
+  };
+  const badgeIn = (entry: unknown, key: string): unknown =>
+    (entry as Badges | null)?.list.find((badge) => badge.key === key);
+  return (
+    <>
+      <ScreenHead title="Results page">
+        What stands on the cards of products, in results, in the search box and on the empty shelf.
+      </ScreenHead>
+      <Section
+        title="Badges"
+        note="Small texts on the cards of products that meet a condition. A card has the first ones of the list that fit it."
+        aside={
+          <span className="text-[13px]">
+            up to{' '}
+            <NumberField
+              label="Badges on a card at most"
+              value={most}
+              least={1}
+              most={mostOnCard}
+              className="w-[52px]"
+              change={(value) => save({ most: Math.round(value) })}
+            />{' '}
+            on a card
+          </span>
+        }
+      >
+        {list.length === 0 && <Nothing>No badges: cards show only the product.</Nothing>}
+        <SortableList
+          label="Badges, in order"
+          items={list.map((badge) => ({ id: badge.key, name: badgeName(badge), badge }))}
+          move={(_, from, to) => save({ list: inOrder(from, to) })}
+        >
+          {({ badge }, grip) => (
+            <BadgeRow
+              badge={badge}
+              grip={grip}
+              isChanged={isChanged((entry) => badgeIn(entry, badge.key))}
+              change={(change) =>
+                save({ list: list.map((each) => (each.key === badge.key ? { ...each, ...change } : each)) })
+              }
+              remove={() => save({ list: list.filter((each) => each.key !== badge.key) })}
+            />
+          )}
+        </SortableList>
+        <NewBadge list={list} add={(badge) => save({ list: [...list, badge] })} />
+      </Section>
+    </>
+  );
+}
+
+/** Begins a badge: one that many shops have, or one with a text and a condition of one's own. */
+function NewBadge({ list, add }: { readonly list: readonly Badge[]; add(badge: Badge): void }) {
+  const { attributes = [] } = useAttributes();
+  const [isOpen, setOpen] = useState(false);
+  const [text, setText] = useState('');
+  const isTaken = (key: string): boolean => list.some((badge) => badge.key === key);
+  const starters = badgeStarters(new Set(attributes.map(({ key }) => key))).filter(({ badge }) => !isTaken(badge.key));
+  if (list.length >= mostBadges) return null;
+  return (
+    <div className="mt-3">
+      <div className="flex flex-wrap items-center gap-2 text-[13px]">
+        {starters.map(({ name, badge }) => (
+          <Button key={badge.key} className="py-1 text-[13px]" onClick={() => add(badge)}>
+            <Plus size={14} aria-hidden /> {name}
+          </Button>
+        ))}
+        <Button className="py-1 text-[13px]" aria-expanded={isOpen} onClick={() => setOpen(!isOpen)}>
+          <Plus size={14} aria-hidden /> One of your own …
+        </Button>
+      </div>
+      {isOpen && (
+        <div className="mt-2.5 space-y-2 text-[13px]">
+          <span className="inline-flex items-center gap-1.5">
+            Says
+            <TextField
+              label="What the new badge says"
+              value={text}
+              mayBeEmpty
+              maxLength={longestBadge}
+              change={setText}
+            />
+          </span>
+          {text === '' ? (
+            <p className="text-soft">Say what it says, and then which products it is on.</p>
+          ) : (
+            <ConditionEditor
+              value={null}
+              change={(condition) => {
+                add(newBadge(idFor(text, isTaken), text, condition));
+                setOpen(false);
+                setText('');
+              }}
+            />
+          )}
+        </div>
+      )}
+    </div>
+  );
+}

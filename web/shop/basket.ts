@@ -1,0 +1,42 @@
+import { create } from 'zustand';
+import { persist } from 'zustand/middleware';
+import { placeNow } from '../client/place.ts';
+// The place is known once this has run.
+import './whichShop.ts';
+
+/** Of one product, and of different ones, at most. */
+export const mostOfOne = 99;
+const mostProducts = 200;
+
+/** A basket that only counts: how many of each variant, by its id. Kept by the browser, for one storefront. */
+interface Basket {
+  readonly items: Readonly<Record<string, number>>;
+  add(variant: string): void;
+  set(variant: string, quantity: number): void;
+  empty(): void;
+}
+
+/** The items with another quantity of one; none of it takes it out, and what would be too many different ones is let be. */
+export function withQuantity(items: Basket['items'], variant: string, quantity: number): Basket['items'] {
+  const { [variant]: before, ...others } = items;
+  const kept = Math.min(mostOfOne, Math.max(0, Math.round(quantity)));
+  if (kept === 0) return others;
+  if (before === undefined && Object.keys(items).length >= mostProducts) return items;
+  return { ...items, [variant]: kept };
+}
+
+export const useBasket = create<Basket>()(
+  persist(
+    (set) => ({
+      items: {},
+      add: (variant) => set(({ items }) => ({ items: withQuantity(items, variant, (items[variant] ?? 0) + 1) })),
+      set: (variant, quantity) => set(({ items }) => ({ items: withQuantity(items, variant, quantity) })),
+      empty: () => set({ items: {} }),
+    }),
+    { name: `basket ${placeNow().storefront}` },
+  ),
+);
+
+/** How many things are in it. */
+export const countOf = ({ items }: Pick<Basket, 'items'>): number =>
+  Object.values(items).reduce((sum, quantity) => sum + quantity, 0);
