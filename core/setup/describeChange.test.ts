@@ -121,6 +121,10 @@ describe('the empty shelf, the storefront and plans in words', () => {
   const shelf = { message: 'Sorry', searches: ['ink'], products: ['a'] };
   const block = (kind: string, more: object = {}) => ({ kind, on: true, most: 5, column: 1, ...more });
   const shape = { wide: 'page', letters: 2, line: ['picture'], marks: true, allResults: true };
+  const badge = {
+    ...{ key: 'a', on: true, text: { en: 'New' }, place: 'left', colour: '#000000' },
+    condition: { match: 'all', tests: [{ how: 'reduced' }] },
+  };
   const offer = { what: 'offer', text: 'ink', on: true, priority: 50 };
   test.each([
     ['emptyShelf', 'content', shelf, { ...shelf, message: 'Oh' }, ['The empty shelf has a new message']],
@@ -208,16 +212,44 @@ describe('the empty shelf, the storefront and plans in words', () => {
         marks: false,
         allResults: false,
         placeholder: { en: 'Find' },
+        button: { en: 'Go' },
       },
       [
         'What hangs under the search box is as wide as the box',
         'The search box suggests from the first letter on',
         'The empty search box says “Find”',
+        'The button of the search box says “Go”',
         'A product’s line in the box shows price',
         'The search box does not mark what was typed',
         'The search box does not lead to all results',
       ],
     ],
+    [
+      'searchBox',
+      'shape',
+      shape,
+      { ...shape, wide: 'free', pixels: 700 },
+      ['What hangs under the search box is 700 pixels wide'],
+    ],
+    [
+      'badges',
+      'shown',
+      { list: [badge], most: 2 },
+      {
+        list: [
+          { ...badge, key: 'b', text: { en: 'Fresh' } },
+          { ...badge, on: false, place: 'below' },
+        ],
+        most: 1,
+      },
+      [
+        'The badge “Fresh” is put on what meets: it costs less than it did',
+        'The badge “New” is switched off',
+        'The badge “New” stands above the title',
+        'A card has up to one badge',
+      ],
+    ],
+    ['badges', 'shown', { list: [badge], most: 2 }, { list: [], most: 2 }, ['The badge “New” is removed']],
     ['suggestedSearches', 'offer:ink', null, offer, ['The search “ink” is suggested']],
     [
       'suggestedSearches',

@@ -82,6 +82,26 @@ describe('what hangs under the box', () => {
     const products = blocks.flatMap((block) => (block.kind === 'products' ? block.items : []));
     expect(products.map(({ familyId }) => familyId)).toEqual([snapshot.familyId(3)]);
   });
+  test('products stand in an order of the sorting menu where one is chosen, as results do where it is gone', () => {
+    const orders = [
+      { key: 'best', label: 'Best', signals: [] },
+      { key: 'dear', label: 'Dearest', signals: [{ attribute: 'price', direction: 'high' as const }] },
+    ];
+    const sorted = { ...setup, relevance: { ...setup.relevance, sorting: { orders } } };
+    const products = (sort: string | undefined) => {
+      const blocks = [{ kind: 'products' as const, on: true, most: 6, column: 2 as const, inRow: 3, sort }];
+      const searchBox = { ...setup.searchBox, before: { blocks } };
+      const prepared = prepareSetup(engine, { ...sorted, searchBox }, 0);
+      const [block] = suggest(engine, prepared, { typed: '' }, { completions, content: null, readRecord }).blocks;
+      if (block?.kind !== 'products') throw new Error('no products');
+      return { inRow: block.inRow, prices: block.items.map(({ price }) => price ?? 0) };
+    };
+    const { inRow, prices } = products('dear');
+    expect(inRow).toBe(3);
+    expect(prices).toEqual(prices.toSorted((a, b) => b - a));
+    expect(new Set(prices).size).toBeGreaterThan(2);
+    expect(products('gone')).toEqual(products(undefined));
+  });
   test('without an index of searches still has products', () => {
     const prepared = prepareSetup(engine, setup, 0);
     const answer = suggest(engine, prepared, { typed: 'brush' }, { completions: null, content: null, readRecord });

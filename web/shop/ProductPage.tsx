@@ -6,7 +6,7 @@ import { isPreview } from '../client/place.ts';
 import { markedUp } from '../look/markedUp.ts';
 import { ProductPicture } from '../look/ProductPicture.tsx';
 import { price, priceRange } from '../look/price.ts';
-import { mostOfOne, useBasket } from './basket.ts';
+import { mostOfOne, quantityIn, useBasket } from './basket.ts';
 import { Fetched } from './Fetched.tsx';
 import { noteOutcome } from './shopperLog.ts';
 import type { DeskView } from './useDesk.ts';
@@ -45,7 +45,7 @@ function Product({ product, desk }: { readonly product: ProductDetail; readonly 
   const { available, details, variants, link } = product;
   const [chosen, setChosen] = useState(() => (variants.find((variant) => variant.available) ?? variants[0]!).id);
   const variant = variants.find(({ id }) => id === chosen) ?? variants[0]!;
-  const inBasket = useBasket(({ items }) => items[variant.id] ?? 0);
+  const inBasket = useBasket(({ items }) => quantityIn(items, variant.id));
   return (
     <article className="mt-3 grid gap-x-8 gap-y-5 min-[640px]:grid-cols-[minmax(0,2fr)_minmax(0,3fr)]">
       <div className="grid min-h-[240px] place-items-center self-start rounded-md bg-art p-4">

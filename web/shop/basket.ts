@@ -1,5 +1,6 @@
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
+import { own } from '../../core/base/named.ts';
 import { placeNow } from '../client/place.ts';
 // The place is known once this has run.
 import './whichShop.ts';
@@ -16,12 +17,15 @@ interface Basket {
   empty(): void;
 }
 
+/** How many of a variant there are; it may be called like a part of every object. */
+export const quantityIn = (items: Basket['items'], variant: string): number => own(items, variant) ?? 0;
+
 /** The items with another quantity of one; none of it takes it out, and what would be too many different ones is let be. */
 export function withQuantity(items: Basket['items'], variant: string, quantity: number): Basket['items'] {
-  const { [variant]: before, ...others } = items;
+  const { [variant]: _, ...others } = items;
   const kept = Math.min(mostOfOne, Math.max(0, Math.round(quantity)));
   if (kept === 0) return others;
-  if (before === undefined && Object.keys(items).length >= mostProducts) return items;
+  if (!Object.hasOwn(items, variant) && Object.keys(items).length >= mostProducts) return items;
   return { ...items, [variant]: kept };
 }
 
@@ -29,7 +33,7 @@ export const useBasket = create<Basket>()(
   persist(
     (set) => ({
       items: {},
-      add: (variant) => set(({ items }) => ({ items: withQuantity(items, variant, (items[variant] ?? 0) + 1) })),
+      add: (variant) => set(({ items }) => ({ items: withQuantity(items, variant, quantityIn(items, variant) + 1) })),
       set: (variant, quantity) => set(({ items }) => ({ items: withQuantity(items, variant, quantity) })),
       empty: () => set({ items: {} }),
     }),

@@ -2,8 +2,10 @@
 import { beforeAll, beforeEach, expect, test } from '@jest/globals';
 import { screen, waitFor, within } from '@testing-library/react';
 import { userEvent } from '@testing-library/user-event';
+import type { Result } from '../../../core/answer/answer.ts';
 import type { BoxAnswer } from '../../../core/suggest/boxAnswer.ts';
 import { answerWith, furnish, show } from '../../testing/dom.tsx';
+import { countOf, useBasket } from '../basket.ts';
 import { rememberSearch } from './recentSearches.ts';
 import type { BoxWays } from './SearchBox.tsx';
 
@@ -53,11 +55,27 @@ const nothing: BoxAnswer = {
   blocks: [{ kind: 'message', title: '', column: 1, text: 'Nothing matches “<b>xq”.' }],
 };
 
+const card = {
+  ...{ id: 'a1', familyId: 'a', sku: 'WU-1', title: 'Gouache', price: 4.5, currency: 'GBP', formerPrice: null },
+  ...{ brand: null, rating: null, available: true, variantAvailable: true, showsPicture: false, picture: null },
+  badges: [{ text: '–15%', place: 'left', colour: '#9c2f24' }],
+} as unknown as Result;
+const goods: BoxAnswer = {
+  ...{ ...box, typed: 'go', moment: 'typing', total: 1, allResults: false, line: ['price', 'badges', 'basket'] },
+  blocks: [
+    {
+      ...{ kind: 'products', title: 'Products', column: 1, inRow: 3 },
+      items: [card, { ...card, id: 'b1', title: 'Gone', variantAvailable: false, badges: [] }],
+    },
+  ],
+};
+
 function open() {
   const asked = answerWith({
     '/shop/-/suggest?q=&device=desktop': before,
     '/shop/-/suggest?q=bru&device=desktop': typing,
     '/shop/-/suggest?q=xq&device=desktop': nothing,
+    '/shop/-/suggest?q=go&device=desktop': goods,
   });
   const gone: unknown[][] = [];
   const way =
@@ -116,6 +134,25 @@ test('enter without a marked line searches for what was typed; escape closes wha
   expect(screen.queryAllByRole('option')).toEqual([]);
   await user.type(input, '{Enter}');
   expect(gone).toEqual([['searchTyped', 'bru']]);
+});
+
+test('a product goes into the basket by shift and enter, or by its mark, and the box stays open', async () => {
+  useBasket.getState().empty();
+  const { input, user, gone } = open();
+  await user.type(input, 'go');
+  await waitFor(() => expect(lines()).toEqual(['Gouache–15%£4.50', 'Gone£4.50']));
+  expect(screen.getAllByRole('option').map((line) => line.getAttribute('aria-keyshortcuts'))).toEqual([
+    ...['Shift+Enter', null],
+  ]);
+  await user.keyboard('{ArrowDown}{Shift>}{Enter}{/Shift}');
+  expect(screen.getByText('Gouache is in your basket.')).toBeDefined();
+  await user.click(screen.getByTitle(/Put in basket/));
+  expect(useBasket.getState().items).toEqual({ a1: 2 });
+  expect(lines()).toHaveLength(2);
+  expect(gone).toEqual([]);
+  // What is sold out opens.
+  await user.keyboard('{ArrowDown}{Shift>}{Enter}{/Shift}');
+  expect(countOf(useBasket.getState())).toBe(2);
 });
 
 test('what finds nothing says so, with what was typed as text', async () => {

@@ -1,0 +1,44 @@
+import { expect, test } from '@jest/globals';
+import { seededRandom } from '../base/random.ts';
+import { initialSetup } from '../setup/initialSetup.ts';
+import type { Badge } from '../setup/parts/badges.ts';
+import { meetsCondition } from '../testing/obviousConditions.ts';
+import { randomCatalog, snapshotOf } from '../testing/randomCatalog.ts';
+import { randomCondition } from '../testing/randomCondition.ts';
+import { openEngine, prepareSetup } from './prepareSetup.ts';
+import { search } from './search.ts';
+
+const now = Date.parse('2026-09-20T00:00:00Z');
+
+test('a card has the badges whose conditions the variant it shows meets, in the order of the list', () => {
+  let worn = 0;
+  for (let seed = 1; seed <= 15; seed++) {
+    const random = seededRandom(seed);
+    const records = randomCatalog(random, 30);
+    const snapshot = snapshotOf(records);
+    const list = Array.from(
+      { length: 4 },
+      (_, at): Badge => ({
+        ...{ key: `k${at}`, on: random() < 0.8, condition: randomCondition(random), text: { en: `Badge ${at}` } },
+        ...{ place: 'right', colour: '#2b3140' },
+      }),
+    );
+    const setup = { ...initialSetup(snapshot.attributes), badges: { shown: { list, most: 2 } } };
+    const engine = openEngine(snapshot);
+    const prepared = prepareSetup(engine, setup, now);
+    const request = { query: '', filters: {}, page: 1, limit: 30 };
+    for (const { id, badges } of search(engine, prepared, request, (record) => records[record]!).results) {
+      const record = records.find((each) => each.id === id)!;
+      const expected = list
+        .filter(
+          ({ on, condition }) =>
+            on && meetsCondition(snapshot.attributes, record, condition, Math.floor(now / 86_400_000)),
+        )
+        .map(({ text }) => text.en)
+        .slice(0, 2);
+      expect({ seed, id, badges: badges.map(({ text }) => text) }).toEqual({ seed, id, badges: expected });
+      worn += badges.length;
+    }
+  }
+  expect(worn).toBeGreaterThan(100);
+});
