@@ -116,6 +116,35 @@ describe('remedies', () => {
         expect(found(after.setup).map((each) => each.search)).not.toContain(of);
       }
   });
+  test('words that were found apart are kept together, where the catalog has them so', () => {
+    const shelves = recordsOf([
+      { id: 'a', title: 'Palette knife', description: 'Steel.' },
+      { id: 'b', title: 'Palette', description: 'Comes with a knife.' },
+      { id: 'c', title: 'Craft knife', description: 'Cuts a palette.' },
+    ]);
+    const shop = openEngine(snapshotOf(shelves));
+    const setup = initialSetup(shop.snapshot.attributes);
+    const own = prepareSetup(shop, setup, 0);
+    const log = [made('palette knife', 20, { foundNothing: 0 })];
+    const [deadEnd] = findDeadEnds(shop, own, { demand: log, askedAgain: [], otherLanguage });
+    const all = remediesFor({ ...looked, engine: shop, prepared: own }, deadEnd!, { tried: [], opened: [] });
+    const [first] = tryRemedies(shop, own, all, { deadEnd: deadEnd!, deadEnds: [deadEnd!], others: [] });
+    expect({ deadEnd, first }).toMatchObject({
+      deadEnd: { kind: 'unopened', total: 3 },
+      first: { kind: 'phrase', total: 1, first: ['a'], mends: 1 },
+    });
+  });
+  test('what a page of it says is in the shop’s first language', () => {
+    const languages = { ...strict.storefront, languages: { list: ['de' as const, 'en' as const] } };
+    const german = prepareSetup(engine, { ...strict, storefront: languages }, 0);
+    const clay = deadEnds.find(({ search: of }) => of === 'clay')!;
+    const page = remediesFor({ ...looked, prepared: german }, clay, { tried: [], opened: [] }).find(
+      ({ kind }) => kind === 'page',
+    );
+    expect(page?.edits[0]?.value).toMatchObject({
+      message: '„{search}“ führen wir nicht. Das kaufen andere bei uns.',
+    });
+  });
   test('a correction takes the slips of it along, and other searches that change are told', () => {
     const [first] = tried('gouahce');
     expect(first).toMatchObject({

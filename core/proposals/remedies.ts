@@ -1,8 +1,10 @@
 import { rank } from '../search/rank.ts';
+import { shopperLanguage } from '../search/shopperLanguage.ts';
+import { type ShopText, shelfMessages } from '../setup/terms/shopTexts.ts';
 import { isNumberLike, tokenize } from '../text/tokenize.ts';
 import { type DeadEnd, type DeadEndCause, nearWords } from './deadEnds.ts';
 import type { Remedy, RemedyKind, WhatNext } from './remedy.ts';
-import { correction, page, plan, quote, synonym } from './remedyEdits.ts';
+import { correction, page, phrase, plan, quote, synonym } from './remedyEdits.ts';
 import { changedRun, changedWord, type Looked, textsFor } from './remedyTexts.ts';
 
 const mostBroughtIn = 4;
@@ -21,15 +23,29 @@ function articlesFor({ content }: Looked, search: string): { readonly id: string
     .slice(0, 2);
 }
 
+const messageFor = (cause: DeadEndCause): ShopText =>
+  shelfMessages[cause === 'question' || cause === 'hidden' ? cause : 'notCarried'];
+
+/** Neighbouring words that are tried as a phrase, at most. */
+const mostPairs = 4;
+/** Neighbouring words of a search, as phrases: what has them apart may be what nobody meant. */
+const pairsIn = (search: string): string[] => {
+  const tokens = tokenize(search);
+  return tokens
+    .slice(1)
+    .flatMap((token, at) => (isNumberLike(token) || isNumberLike(tokens[at]!) ? [] : [`${tokens[at]} ${token}`]))
+    .slice(0, mostPairs);
+};
+
 /** In which order remedies are offered, by what is wrong. */
 const inOrder: Readonly<Record<DeadEndCause, readonly RemedyKind[]>> = {
-  misspelt: ['correction', 'synonym', 'treatAs', 'bringIn', 'page'],
-  otherWord: ['synonym', 'treatAs', 'page', 'bringIn', 'correction'],
+  misspelt: ['correction', 'synonym', 'treatAs', 'phrase', 'bringIn', 'page'],
+  otherWord: ['synonym', 'treatAs', 'phrase', 'page', 'bringIn', 'correction'],
   otherLanguage: ['synonym', 'correction', 'page', 'treatAs', 'bringIn'],
   hidden: ['page', 'treatAs', 'bringIn', 'synonym'],
   question: ['article', 'page', 'treatAs', 'bringIn'],
-  tooManyWords: ['treatAs', 'bringIn', 'synonym', 'correction', 'page'],
-  notCarried: ['page', 'correction', 'bringIn', 'synonym', 'treatAs', 'article'],
+  tooManyWords: ['treatAs', 'phrase', 'bringIn', 'synonym', 'correction', 'page'],
+  notCarried: ['phrase', 'page', 'correction', 'bringIn', 'synonym', 'treatAs', 'article'],
 };
 
 /**
@@ -58,6 +74,7 @@ export function remediesFor(looked: Looked, deadEnd: DeadEnd, next: WhatNext): R
       edits: [plan(setup, deadEnd, { treatAs: text })],
     });
   }
+  if (deadEnd.total > 0) made.push(...pairsIn(search).map((text) => phrase(setup, text)));
   const [best] = texts;
   const shown =
     best === undefined
@@ -97,12 +114,7 @@ export function remediesFor(looked: Looked, deadEnd: DeadEnd, next: WhatNext): R
             : 'Say that you do not carry it, with your best sellers',
       edits: [
         page(setup, deadEnd, {
-          message:
-            cause === 'question'
-              ? `You asked about “{search}”. Our help pages answer it, or write to us.`
-              : cause === 'hidden'
-                ? `What you look for with “{search}” is not available now.`
-                : `We do not carry “{search}”. This is what others buy from us.`,
+          message: messageFor(cause)[shopperLanguage(engine, setup, undefined)],
           ...(texts.length > 0 && { searches: texts }),
           bestSellers: bestSellersShown,
         }),

@@ -1,6 +1,6 @@
 import type { EntryEdit } from '../setup/withEntry.ts';
 
-export const remedyKinds = ['correction', 'synonym', 'treatAs', 'bringIn', 'article', 'page'] as const;
+export const remedyKinds = ['correction', 'synonym', 'treatAs', 'phrase', 'bringIn', 'article', 'page'] as const;
 export type RemedyKind = (typeof remedyKinds)[number];
 
 /** Something that mends a dead end, not yet tried out. */

@@ -60,6 +60,18 @@ export function synonym(
   };
 }
 
+/** Neighbouring words that are kept together: only what has them side by side is found. */
+export function phrase(setup: Setup, text: string): Remedy {
+  const entry = setup.vocabulary.phrases;
+  const known = entry?.what === 'phrases' ? entry.phrases : [];
+  return {
+    id: `phrase:${text}`,
+    kind: 'phrase',
+    title: `Keep ${quote(text)} together: find only what has it as a phrase`,
+    edits: [{ part: 'vocabulary', key: 'phrases', value: { what: 'phrases', phrases: [...known, text] } }],
+  };
+}
+
 /** A plan for just this search. */
 export function plan(setup: Setup, { search, also }: DeadEnd, does: object): EntryEdit {
   const name = search.slice(0, longest.planName);

@@ -4,6 +4,7 @@ import { initialSetup } from '../setup/initialSetup.ts';
 import type { SpecialShelf } from '../setup/parts/specialShelves.ts';
 import type { Setup } from '../setup/schema.ts';
 import { recordsOf, snapshotOf } from '../testing/randomCatalog.ts';
+import type { Language } from '../text/languages.ts';
 import { openContent, prepareContent } from './contentEngine.ts';
 import { openEngine, prepareSetup } from './prepareSetup.ts';
 import { search } from './search.ts';
@@ -19,7 +20,7 @@ const special = (change: Partial<SpecialShelf>): SpecialShelf => ({
   ...{ name: 'Special', on: true, words: [], looks: [], message: 'Special “{search}”', searches: [], products: [] },
   ...change,
 });
-function shelf(query: string, change: Partial<Setup> = {}) {
+function shelf(query: string, change: Partial<Setup> = {}, language: Language = 'en') {
   const setup = { ...initialSetup(engine.snapshot.attributes), ...change };
   const prepared = prepareSetup(engine, setup, 0);
   const imported = {
@@ -27,7 +28,7 @@ function shelf(query: string, change: Partial<Setup> = {}) {
     collections: [],
   };
   const content = prepareContent(openContent(decidedContent(imported as never, setup)), setup, prepared.when);
-  const request = { query, filters: {}, page: 1, limit: 9 };
+  const request = { query, filters: {}, page: 1, limit: 9, language };
   return search(engine, prepared, request, (at) => records[at]!, content).emptyShelf;
 }
 const usual = initialSetup(engine.snapshot.attributes).emptyShelf;
@@ -40,6 +41,10 @@ describe('where a search finds nothing', () => {
   test('its words stand in message and tips, as text', () => {
     const shown = shelf('<b>qqzz', withContent({ message: 'No {search}.', tips: ['Not {search}?', 'Fewer words'] }));
     expect(shown).toMatchObject({ special: '', message: 'No <b>qqzz.', tips: ['Not <b>qqzz?', 'Fewer words'] });
+  });
+  test('the message that comes with the shop is in the shopper’s language, one’s own as it was written', () => {
+    expect(shelf('qqzz', {}, 'de')?.message).toBe('Zu „qqzz“ haben wir nichts im Regal.');
+    expect(shelf('qqzz', withContent({ message: 'No {search}.' }), 'de')?.message).toBe('No qqzz.');
   });
   test('best sellers and newest ones are in stock, may show there, and stand in order', () => {
     const shown = shelf('qqzz', withContent({ bestSellers: 2, newest: 2 }));

@@ -7,11 +7,13 @@ import { bindSignals } from '../ranking/signals.ts';
 import type { TieBreaker } from '../setup/parts/relevance/tieBreakers.ts';
 import type { ShelfContent } from '../setup/parts/shelfContent.ts';
 import type { SpecialShelf } from '../setup/parts/specialShelves.ts';
+import { messageIn } from '../setup/terms/shopTexts.ts';
 import { tokenize } from '../text/tokenize.ts';
 import type { PreparedContent } from './contentEngine.ts';
 import type { Engine, PreparedSetup } from './prepareSetup.ts';
 import type { CardMaker } from './productCard.ts';
-import { rank } from './rank.ts';
+import { rank, type SearchRequest } from './rank.ts';
+import { shopperLanguage } from './shopperLanguage.ts';
 
 /** A family's first variant in stock that may show on the empty shelf, or its first that may; -1 where none may. */
 function shownOf({ snapshot, inStock }: Engine, { hiddenFromEmptyShelf }: PreparedSetup, family: number): number {
@@ -105,7 +107,7 @@ function unavailable(engine: Engine, prepared: PreparedSetup, query: string): nu
 export function emptyShelf(
   engine: Engine,
   prepared: PreparedSetup,
-  query: string,
+  { query, language }: Pick<SearchRequest, 'query' | 'language'>,
   cardOfRecord: CardMaker,
   besides: PreparedContent | null,
 ): NonNullable<SearchAnswer['emptyShelf']> {
@@ -132,7 +134,7 @@ export function emptyShelf(
   };
   return {
     special: key,
-    message: withSearch(content.message),
+    message: withSearch(messageIn(content.message, shopperLanguage(engine, prepared.setup, language))),
     tips: (content.tips ?? []).map(withSearch),
     searches: content.searches,
     products: content.products.flatMap((id) => cardOfFamily(snapshot.findFamily(id))),

@@ -6,6 +6,7 @@ import type { Selection } from '../index/familyCounts.ts';
 import { bannersOn } from '../rules/bannersOn.ts';
 import { type Source, toldSource } from '../rules/effects.ts';
 import type { Setup } from '../setup/schema.ts';
+import { searchTheShop } from '../setup/terms/shopTexts.ts';
 import type { Language } from '../text/languages.ts';
 import { climb } from './climb.ts';
 import { closeMatches, isFilledUp } from './closeMatches.ts';
@@ -30,7 +31,7 @@ function boxTexts(
 ): Pick<SearchAnswer, 'boxSays' | 'boxButton'> {
   const { placeholder, button } = setup.searchBox.shape;
   const language = shopperLanguage(engine, setup, chosen);
-  return { boxSays: placeholder?.[language] ?? 'Search the shop', boxButton: button?.[language] ?? '' };
+  return { boxSays: placeholder?.[language] ?? searchTheShop[language], boxButton: button?.[language] ?? '' };
 }
 
 const longestExtract = 160;
@@ -233,7 +234,7 @@ export function search(
     : [];
   return {
     ...answer,
-    emptyShelf: ranking.foundAny ? null : emptyShelf(engine, inForce, request.query, cardOf, content),
+    emptyShelf: ranking.foundAny ? null : emptyShelf(engine, inForce, request, cardOf, content),
     close: close.map(({ record, score, without }) => ({
       ...cardOf(record),
       ...{ score, without },

@@ -9,9 +9,11 @@ import type { SearchRequest } from '../search/rank.ts';
 import type { RecordReader } from '../search/recordReader.ts';
 import { contentFound } from '../search/search.ts';
 import type { BoxBlock } from '../setup/parts/searchBox.ts';
-import { type BoxMoment, blockTexts, mostLines } from '../setup/terms/boxTerms.ts';
+import { type BoxMoment, mostLines } from '../setup/terms/boxTerms.ts';
 import type { Device } from '../setup/terms/planTerms.ts';
+import { boxTitles, messageIn } from '../setup/terms/shopTexts.ts';
 import type { Language } from '../text/languages.ts';
+import { asCorrected } from './asCorrected.ts';
 import type { BoxBlockAnswer, Suggestion } from './boxAnswer.ts';
 import { type Completion, type Completions, typedAs } from './completions.ts';
 import { findsSomething } from './findsSomething.ts';
@@ -117,7 +119,7 @@ export function fillBlock(
   const { moment, typed, language, device, asked, completions, content, cardOf } = sources;
   const { suggestedSearches } = prepared.setup;
   const own = ownSearches(suggestedSearches, prepared.when);
-  const head = { title: block.title?.[language] ?? blockTexts[block.kind].title, column: block.column };
+  const head = { title: block.title?.[language] ?? boxTitles[block.kind][language], column: block.column };
   const filled = <Item>(list: readonly Item[]): Item[] | null => (list.length > 0 ? list.slice(0, block.most) : null);
   const searches = (chosenTexts: readonly string[], candidates: (from: Completions) => Iterable<Completion>) => {
     const first = chosen(engine, prepared, chosenTexts, device);
@@ -129,14 +131,20 @@ export function fillBlock(
   const shelf = moment === 'nothing' ? shelfFor(engine, prepared, typed).content : null;
   /** Chosen products, then those that sold most and came last. */
   const onShelf = (): Card[] => {
-    const { products, bestSellers, newest } = emptyShelf(engine, prepared, typed, cardOf, content);
+    const { products, bestSellers, newest } = emptyShelf(engine, prepared, { query: typed, language }, cardOf, content);
     return [...products, ...bestSellers, ...newest];
   };
   switch (block.kind) {
     case 'recent':
       return { kind: block.kind, ...head, most: block.most };
     case 'suggestions': {
-      const list = searches(own.matching(typedAs(asked.query)), (from) => from.complete(asked.query));
+      const texts = asCorrected(asked.query, prepared.vocabulary.fixed);
+      const list = searches(
+        texts.flatMap((text) => own.matching(typedAs(text))),
+        function* (from) {
+          for (const text of texts) yield* from.complete(text);
+        },
+      );
       return list && { kind: block.kind, ...head, items: list };
     }
     case 'popular': {
@@ -176,7 +184,7 @@ export function fillBlock(
       return list && { kind: block.kind, ...head, items: list.map(({ id, title, link }) => ({ id, title, link })) };
     }
     case 'message': {
-      const lines = [shelf?.message ?? '', ...(shelf?.tips ?? [])].filter((line) => line !== '');
+      const lines = [messageIn(shelf?.message ?? '', language), ...(shelf?.tips ?? [])].filter((line) => line !== '');
       const text = lines.join('\n').replaceAll('{search}', typed);
       return text === '' ? null : { kind: block.kind, ...head, text };
     }

@@ -8,10 +8,12 @@ import { openSnapshot } from '../index/snapshot.ts';
 import { openEngine, prepareSetup } from '../search/prepareSetup.ts';
 import { search } from '../search/search.ts';
 import type { Setup } from '../setup/schema.ts';
+import { fixedCorrectionsKey } from '../setup/terms/vocabularyKeys.ts';
 import { obviousCompletions } from '../testing/obviousCompletions.ts';
 import { obviousSearch } from '../testing/obviousSearch.ts';
 import { randomCatalog, randomQuery, randomSetup } from '../testing/randomCatalog.ts';
 import { stem } from '../text/wordForms.ts';
+import { asCorrected } from './asCorrected.ts';
 import { catalogPhrases } from './catalogPhrases.ts';
 import { buildCompletions, openCompletions } from './completions.ts';
 import { mostTried } from './fillBlock.ts';
@@ -82,6 +84,16 @@ describe('what hangs under the box', () => {
     const products = blocks.flatMap((block) => (block.kind === 'products' ? block.items : []));
     expect(products.map(({ familyId }) => familyId)).toEqual([snapshot.familyId(3)]);
   });
+  test('a word that is always corrected is completed as what it is corrected to', () => {
+    const pairs = { what: 'corrections' as const, pairs: [{ from: 'brrsh', to: 'brush' }] };
+    const prepared = prepareSetup(engine, { ...setup, vocabulary: { [fixedCorrectionsKey]: pairs } }, 0);
+    const texts = (typed: string, by = prepared): string[] =>
+      suggest(engine, by, { typed }, { completions, content: null, readRecord }).blocks.flatMap((block) =>
+        block.kind === 'suggestions' ? block.items.map(({ text }) => text) : [],
+      );
+    expect(texts('brush ').length).toBeGreaterThan(0);
+    expect(texts('brrsh ')).toEqual(texts('brush ', prepareSetup(engine, setup, 0)));
+  });
   test('products stand in an order of the sorting menu where one is chosen, as results do where it is gone', () => {
     const orders = [
       { key: 'best', label: 'Best', signals: [] },
@@ -129,7 +141,9 @@ test('suggestions stand as the obvious way orders them, and each finds something
       const texts = blocks.flatMap((block) =>
         block.kind === 'suggestions' ? block.items.map(({ text }) => text) : [],
       );
-      const inOrder = obviousCompletions(phrases, stem, typed).slice(0, mostTried);
+      const inOrder = asCorrected(typed, prepared.vocabulary.fixed)
+        .flatMap((text) => obviousCompletions(phrases, stem, text))
+        .slice(0, mostTried);
       const places = texts.map((text) => inOrder.findIndex((each) => each.text === text));
       expect({ seed, typed, texts, places }).toEqual({ seed, typed, texts, places: places.toSorted((a, b) => a - b) });
       expect(places).not.toContain(-1);

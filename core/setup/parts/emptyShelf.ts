@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { anOrder, aSet, fieldsOf } from '../terms/inside.ts';
 import { rungs, rungTexts, switchedRungs, usualLadder } from '../terms/ladderTerms.ts';
 import { fixedEntry, fixedPart, listed } from '../terms/part.ts';
+import { shelfMessages } from '../terms/shopTexts.ts';
 import { describeShelf, type ShelfContent, shelfContent, usualShelfFields } from './shelfContent.ts';
 
 const nothing: ShelfContent = { message: '', searches: [], products: [] };
@@ -41,7 +42,7 @@ export const emptyShelf = fixedPart({
     usual: nothing,
     usualFields: usualShelfFields,
     inside: fieldsOf({ searches: anOrder, products: anOrder, articles: anOrder }),
-    begin: () => ({ ...nothing, message: 'Nothing on our shelves matches “{search}”.', bestSellers: 4 }),
+    begin: () => ({ ...nothing, message: shelfMessages.nothing.en, bestSellers: 4 }),
     describe: ({ before, after }, names) =>
       describeShelf('The empty shelf', before ?? nothing, after ?? nothing, names),
   }),

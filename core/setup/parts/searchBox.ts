@@ -2,8 +2,8 @@ import { z } from 'zod';
 import {
   type BoxMoment,
   blockKinds,
+  blockNames,
   blockShows,
-  blockTexts,
   boxColumns,
   boxWidths,
   freeWidth,
@@ -65,7 +65,7 @@ const momentEntry = (moment: BoxMoment) => {
       const when = `The search box, ${momentNames[moment].toLowerCase()}:`;
       const said: string[] = [];
       for (const block of is) {
-        const { name } = blockTexts[block.kind];
+        const name = blockNames[block.kind];
         const earlier = was.find(({ kind }) => kind === block.kind);
         if ((earlier?.on ?? false) !== block.on) said.push(`${when} ${name} ${block.on ? 'show' : 'do not show'}`);
         if (earlier && earlier.most !== block.most) said.push(`${when} ${name}, up to ${block.most}`);
@@ -78,8 +78,7 @@ const momentEntry = (moment: BoxMoment) => {
           said.push(`${when} ${name} stand ${block.sort ? `in the order “${block.sort}”` : 'as results stand'}`);
       }
       const order = (blocks: readonly BoxBlock[]): string => blocks.map(({ kind }) => kind).join();
-      if (order(was) !== order(is))
-        said.push(`${when} the order is ${listed(is.map(({ kind }) => blockTexts[kind].name))}`);
+      if (order(was) !== order(is)) said.push(`${when} the order is ${listed(is.map(({ kind }) => blockNames[kind]))}`);
       return said;
     },
   });

@@ -20,16 +20,16 @@ export const blockKinds = [
 ] as const;
 export type BlockKind = (typeof blockKinds)[number];
 
-/** What a block is: its name at the desk, its heading in the shop where it has none of its own, and what it shows. */
-export const blockTexts: Readonly<Record<BlockKind, { readonly name: string; readonly title: string }>> = {
-  recent: { name: 'Recent searches', title: 'Searched before' },
-  popular: { name: 'Popular searches', title: 'Often searched' },
-  suggestions: { name: 'Suggestions', title: 'Suggestions' },
-  lookIn: { name: 'Look in', title: 'Look in' },
-  products: { name: 'Products', title: 'Products' },
-  collections: { name: 'Collections', title: 'Collections' },
-  articles: { name: 'Articles', title: 'Articles' },
-  message: { name: 'Message', title: '' },
+/** What blocks are called at the desk. */
+export const blockNames: Readonly<Record<BlockKind, string>> = {
+  recent: 'Recent searches',
+  popular: 'Popular searches',
+  suggestions: 'Suggestions',
+  lookIn: 'Look in',
+  products: 'Products',
+  collections: 'Collections',
+  articles: 'Articles',
+  message: 'Message',
 };
 /** What a block shows, at each moment it may stand in. */
 export const blockShows: Readonly<Record<BoxMoment, Partial<Readonly<Record<BlockKind, string>>>>> = {

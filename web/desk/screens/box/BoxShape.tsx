@@ -9,6 +9,7 @@ import {
   pieceNames,
   widthNames,
 } from '../../../../core/setup/terms/boxTerms.ts';
+import { searchTheShop } from '../../../../core/setup/terms/shopTexts.ts';
 import { type Language, languageNames } from '../../../../core/text/languages.ts';
 import { Choice, NumberField, Switch, TextField } from '../../parts/Controls.tsx';
 import { Section, shelfRow } from '../../parts/Screen.tsx';
@@ -71,7 +72,7 @@ export function BoxShape() {
                 <OwnText
                   shown={`The empty box says${inIt}`}
                   label={`What the empty box says${inIt}`}
-                  usual="Search the shop"
+                  usual={searchTheShop[language]}
                   longest={longestHeading}
                   texts={shape.placeholder}
                   change={(placeholder) => save({ placeholder })}

@@ -1,13 +1,14 @@
 import type { BoxBlock } from '../../../../core/setup/parts/searchBox.ts';
 import {
   type BoxMoment,
+  blockNames,
   blockShows,
-  blockTexts,
   boxColumns,
   longestHeading,
   mostInRow,
   mostLines,
 } from '../../../../core/setup/terms/boxTerms.ts';
+import { boxTitles } from '../../../../core/setup/terms/shopTexts.ts';
 import { type Language, languageNames } from '../../../../core/text/languages.ts';
 import { Choice, NumberField, Switch, TextField } from '../../parts/Controls.tsx';
 import { Nothing, Section, shelfRow } from '../../parts/Screen.tsx';
@@ -35,7 +36,7 @@ export function MomentBlocks({ moment }: { readonly moment: BoxMoment }) {
         {here.length === 0 && <Nothing>No block stands in this column: the others take its room.</Nothing>}
         <SortableList
           label={`Blocks of column ${column}, in order`}
-          items={here.map((block) => ({ id: block.kind, name: blockTexts[block.kind].name, block }))}
+          items={here.map((block) => ({ id: block.kind, name: blockNames[block.kind], block }))}
           move={(_, from, to) => save(withOrder(blocks, column, from, to))}
         >
           {({ block }, grip) => (
@@ -66,7 +67,7 @@ function Block({
   readonly isChanged: boolean;
   change(change: Partial<BoxBlock>): void;
 }) {
-  const { name, title } = blockTexts[block.kind];
+  const name = blockNames[block.kind];
   const languages = useShopLanguages();
   const setTitle = (language: Language, text: string): void => {
     const { [language]: _, ...others } = block.title ?? {};
@@ -115,7 +116,7 @@ function Block({
               <TextField
                 label={`Heading of ${name}${languages.length > 1 ? ` in ${languageNames[language]}` : ''}`}
                 value={block.title?.[language] ?? ''}
-                placeholder={title}
+                placeholder={boxTitles[block.kind][language]}
                 mayBeEmpty
                 maxLength={longestHeading}
                 className="w-[150px]"

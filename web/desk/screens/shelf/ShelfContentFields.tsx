@@ -3,6 +3,7 @@ import { useEffect, useState } from 'react';
 import type { ShelfContent } from '../../../../core/setup/parts/shelfContent.ts';
 import { longest, most } from '../../../../core/setup/terms/limits.ts';
 import { mostLookedUp, mostShelfArticles, mostTips } from '../../../../core/setup/terms/shelfTerms.ts';
+import { isShipped } from '../../../../core/setup/terms/shopTexts.ts';
 import { CollectionChips } from '../../parts/CollectionChips.tsx';
 import { NumberField } from '../../parts/Controls.tsx';
 import { ItemChips } from '../../parts/ItemChips.tsx';
@@ -28,7 +29,12 @@ export function ShelfContentFields({ of, content, isChanged, save }: OfShelf) {
   const { data } = useQuery(contentList(revision));
   return (
     <>
-      <Section title="Message" note="{search} stands for what the shopper typed.">
+      <Section
+        title="Message"
+        note={`{search} stands for what the shopper typed.${
+          isShipped(content.message) ? ' Left as it is, it is said in the shopper’s language.' : ''
+        }`}
+      >
         <Text
           label={`Message of ${of}`}
           value={content.message}
