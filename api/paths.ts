@@ -39,6 +39,7 @@ export const paths = {
   pullFor: { method: 'post', path: '/desk/{storefront}/{draft}/rules/pull' },
   ruleUse: { method: 'get', path: '/desk/{storefront}/{draft}/rules/use' },
   redirects: { method: 'get', path: '/desk/{storefront}/{draft}/rules/redirects' },
+  askPages: { method: 'post', path: '/desk/{storefront}/{draft}/rules/redirects/ask' },
   readRules: { method: 'post', path: '/desk/{storefront}/{draft}/rules/read' },
   amounts: { method: 'post', path: '/desk/{storefront}/{draft}/rules/amounts' },
   ruleFigures: { method: 'get', path: '/desk/{storefront}/{draft}/rules/figures' },

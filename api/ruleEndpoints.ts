@@ -3,9 +3,10 @@ import { cardSchema } from '../core/answer/answer.ts';
 import { setupParts } from '../core/setup/registry.ts';
 import { ruleParts } from '../core/setup/rulesCsv.ts';
 import { conditionSchema } from '../core/setup/terms/condition.ts';
-import { most } from '../core/setup/terms/limits.ts';
+import { longest, most } from '../core/setup/terms/limits.ts';
 import { key, productId, searchText } from '../core/setup/terms/texts.ts';
 import { endpoint } from './endpoint.ts';
+import { mostPagesAsked, pageFoundSchema } from './pageFound.ts';
 import { paths } from './paths.ts';
 
 const whole = z.number().int();
@@ -68,6 +69,13 @@ export const ruleEndpoints = {
         }),
       ),
     }),
+  }),
+  askPages: endpoint({
+    ...paths.askPages,
+    summary: 'Asks whether pages that the draft’s redirects lead to are there, of the own site and elsewhere.',
+    query: none,
+    body: z.strictObject({ links: z.array(z.string().max(longest.link)).min(1).max(mostPagesAsked) }),
+    answer: z.object({ pages: z.array(z.object({ link: z.string(), found: pageFoundSchema })) }),
   }),
   ruleUse: endpoint({
     ...paths.ruleUse,

@@ -15,6 +15,7 @@ import { createApp } from './http/app.ts';
 import { serveStatic } from './http/staticFiles.ts';
 import { prepareFolder, readFolder, tidyIncoming } from './openShelf.ts';
 import { openStorefronts } from './openStorefronts.ts';
+import { askPage } from './outside/askPage.ts';
 import { fetchPicture } from './pictures/fetchPicture.ts';
 import { openOwnPictures } from './pictures/ownPictures.ts';
 import { openPictureCache } from './pictures/pictureCache.ts';
@@ -217,7 +218,7 @@ async function start(): Promise<void> {
       await searcher.close(storefront);
       await storefronts.forget(storefront);
     },
-    ...{ writer, searcher, sharing, pictures, ownPictures, hub, now, hosts: values.host },
+    ...{ writer, searcher, sharing, pictures, ownPictures, askPage, hub, now, hosts: values.host },
     noteMistake: (error) => log.error(error),
   });
   serveStatic(app, { web: join(here, '..', 'web'), pictures: join(demo, 'pictures') }, shelf.storefronts);

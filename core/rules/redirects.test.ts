@@ -1,7 +1,7 @@
 import { expect, test } from '@jest/globals';
 import { initialSetup } from '../setup/initialSetup.ts';
 import type { ShelfPlan } from '../setup/parts/plans.ts';
-import { caughtBy, linkTarget } from './redirects.ts';
+import { caughtBy, linkTarget, pageAddress } from './redirects.ts';
 import { openTriggers } from './triggers.ts';
 
 test.each([
@@ -14,6 +14,13 @@ test.each([
   ['//help.example', { kind: 'elsewhere', id: '//help.example' }],
   ['/products/%zz', { kind: 'product', id: '%zz' }],
 ])('%s leads to %j', (link, target) => expect(linkTarget(link)).toEqual(target));
+
+test.each([
+  ['/pages/returns', 'https://wren.example/shop', 'https://wren.example/pages/returns'],
+  ['/pages/returns', undefined, null],
+  ['https://help.example/a', undefined, 'https://help.example/a'],
+  ['//help.example/a', 'https://wren.example', '//help.example/a'],
+])('%s of a shop at %s is asked for at %s', (link, site, address) => expect(pageAddress(link, site)).toBe(address));
 
 test('a search counts for the plan that sends it elsewhere, the most exact of several', () => {
   const plan = (name: string, more: Partial<ShelfPlan>): ShelfPlan => ({

@@ -29,6 +29,14 @@ export function linkTarget(given: string): LinkTarget {
   if (path === '/' && collection) return { kind: 'collection', id: collection };
   return path === '/' && search ? { kind: 'search', id: search } : { kind: 'page', id: link };
 }
+/** The address of a page that a link leads to; of a page of the own site null where the site's address is not known. */
+export function pageAddress(given: string, site: string | undefined): string | null {
+  const link = safeLink(given);
+  if (!/^\/(?![/\\])/.test(link)) return link;
+  const host = site === undefined ? null : /^https?:\/\/[^/?#]+/.exec(site);
+  return host ? `${host[0]}${link}` : null;
+}
+
 const decoded = (text: string): string => {
   try {
     return decodeURIComponent(text);

@@ -1,4 +1,6 @@
+import type { PageFound } from '../../api/pageFound.ts';
 import { ruleEndpoints } from '../../api/ruleEndpoints.ts';
+import { pageAddress } from '../../core/rules/redirects.ts';
 import { checkEdit } from '../../core/setup/entries.ts';
 import { entriesIn } from '../../core/setup/readSetup.ts';
 import { rulesChanges } from '../../core/setup/rulesChanges.ts';
@@ -34,7 +36,7 @@ async function readRows(part: RulePart, text: string): Promise<{ line: number; r
 }
 
 /** What house rules and hidings are about, and what they do. */
-export function serveRules(serve: Serve, { searcher }: Pick<Services, 'searcher'>): void {
+export function serveRules(serve: Serve, { searcher, askPage }: Pick<Services, 'searcher' | 'askPage'>): void {
   serve.desk(ruleEndpoints.conditionMet, ({ ref }, _, { condition }) => searcher.conditionMet(ref, condition));
   serve.desk(ruleEndpoints.pullFor, ({ ref }, _, { pulled, ...aim }) => searcher.pullFor(ref, pulled, aim));
   serve.desk(ruleEndpoints.ruleUse, async ({ ref }) => {
@@ -48,6 +50,20 @@ export function serveRules(serve: Serve, { searcher }: Pick<Services, 'searcher'
   serve.desk(ruleEndpoints.redirects, async ({ ref }) => ({
     redirects: (await searcher.redirects(ref)).map((each) => ({ ...each, searches: [...each.searches] })),
   }));
+  serve.desk(ruleEndpoints.askPages, async ({ setups }, _, { links }) => {
+    const { plans, specialShelves, storefront } = setups.draft();
+    // Nothing is asked but what the draft itself names.
+    const named = new Set([
+      ...Object.values(plans).map(({ redirect }) => redirect),
+      ...Object.values(specialShelves).map(({ link }) => link),
+    ]);
+    const found = async (link: string): Promise<PageFound> => {
+      if (!named.has(link)) return { is: 'not-named' };
+      const address = pageAddress(link, storefront.shop.address);
+      return address === null ? { is: 'no-address' } : askPage(address);
+    };
+    return { pages: await Promise.all(links.map(async (link) => ({ link, found: await found(link) }))) };
+  });
   serve.desk(ruleEndpoints.readRules, async ({ setups, names }, _, { part, text }) => {
     const rows = await readRows(part, text);
     const { plans } = setups.draft();

@@ -147,3 +147,30 @@ test.each([
     body: { error: { message: expect.stringContaining(message) } },
   });
 });
+
+test('pages that redirects lead to are asked for, those of the site at its address, and no others', async () => {
+  const asked: string[] = [];
+  shelf.remove();
+  shelf = openTestShelf({
+    askPage: async (address) => {
+      asked.push(address);
+      return address.endsWith('/gone') ? { is: 'gone', statusCode: 404 } : { is: 'there' };
+    },
+  });
+  await shelf.bringIn(catalog);
+  const plan = { name: 'Away', on: true, searches: ['away'], pins: [], pulls: [] };
+  await edit('plans', 'away', { ...plan, redirect: 'https://help.example/gone' });
+  await edit('plans', 'site', { ...plan, redirect: '/returns' });
+  const links = ['https://help.example/gone', '/returns', 'https://unnamed.example/'];
+  const ask = async () => (await shelf.post('/desk/rules/redirects/ask', { links })).body;
+  expect(await ask()).toEqual({
+    pages: [
+      { link: links[0], found: { is: 'gone', statusCode: 404 } },
+      { link: links[1], found: { is: 'no-address' } },
+      { link: links[2], found: { is: 'not-named' } },
+    ],
+  });
+  await edit('storefront', 'shop', { name: 'Shop', currency: 'GBP', address: 'https://wren.example/shop' });
+  expect(await ask()).toMatchObject({ pages: [{}, { found: { is: 'there' } }, {}] });
+  expect(asked).toEqual(['https://help.example/gone', 'https://help.example/gone', 'https://wren.example/returns']);
+});

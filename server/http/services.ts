@@ -1,3 +1,4 @@
+import type { PageFound } from '../../api/pageFound.ts';
 import type { DraftRef } from '../../core/setup/setupRef.ts';
 import type { ImportJobs } from '../catalog/importJobs.ts';
 import type { Sharing } from '../catalog/sharing.ts';
@@ -63,6 +64,8 @@ export interface Services {
   readonly sharing: Sharing;
   readonly pictures: PictureDesk;
   readonly ownPictures: OwnPictures;
+  /** Asks whether a page of another host is there. */
+  readonly askPage: (address: string) => Promise<PageFound>;
   readonly searcher: Searcher;
   readonly writer: Writer;
   /** Tells desks what happens. */

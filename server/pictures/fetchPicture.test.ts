@@ -2,8 +2,8 @@ import { once } from 'node:events';
 import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
+import { isPublic } from '../outside/publicAddress.ts';
 import { fetchPicture } from './fetchPicture.ts';
-import { isPublic } from './publicAddress.ts';
 
 /** The smallest picture there is: one pixel. */
 const pixel = Buffer.from(

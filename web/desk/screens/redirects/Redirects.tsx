@@ -14,6 +14,7 @@ import { ShelfList } from '../../parts/ShelfList.tsx';
 import { useDeskState } from '../../state/deskState.ts';
 import { edit } from '../../state/edits.ts';
 import { planFor } from '../../state/planActs.ts';
+import { usePagesAsked } from './pagesAsked.ts';
 import { RedirectRow, type RedirectShown } from './RedirectRow.tsx';
 
 const rowHeight = 92;
@@ -55,6 +56,15 @@ export function Redirects() {
   const rows = [...plans, ...pages].sort(
     (a, b) => (b.use?.times ?? 0) - (a.use?.times ?? 0) || (a.name < b.name ? -1 : 1),
   );
+  const asked = usePagesAsked();
+  /** Pages that no catalog knows, each once: they can only be asked for. */
+  const pagesBesides = [
+    ...new Set(
+      rows.flatMap(({ use, link }) =>
+        use?.target === 'page' || (use?.target === 'elsewhere' && /^(https?:)?\/\//i.test(link)) ? [link] : [],
+      ),
+    ),
+  ];
   return (
     <>
       <ScreenHead title="Redirects">
@@ -65,14 +75,31 @@ export function Redirects() {
         <RulesFile part="redirects" />
       </div>
       <NewRedirect />
-      <Section title="Redirects">
+      <Section
+        title="Redirects"
+        aside={
+          pagesBesides.length > 0 && (
+            <Button
+              tone="quiet"
+              className="px-2 py-0.5 text-[13px]"
+              disabled={asked.isAsking}
+              onClick={() => void asked.ask(pagesBesides)}
+            >
+              {asked.isAsking ? 'Asking …' : 'Ask whether the pages are there'}
+            </Button>
+          )
+        }
+      >
+        <p role="status" className="text-[13px] text-wrong">
+          {asked.problem}
+        </p>
         {error && !data && <LoadProblem error={error} again={() => void refetch()} />}
         {rows.length === 0 ? (
           <Nothing>No redirects: every search shows its results.</Nothing>
         ) : (
           <ShelfList label="Redirects" items={rows} keyOf={({ of, id }) => `${of} ${id}`} rowHeight={rowHeight}>
             {(row) => (
-              <RedirectRow redirect={row}>
+              <RedirectRow redirect={row} found={asked.found.get(row.link)}>
                 <Switch
                   label={`${row.name} on`}
                   isOn={row.on}
