@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { otherClicks } from '../core/demand/logEntry.ts';
 import { mostSearchesListed } from '../core/demand/mostSearchesListed.ts';
+import { longestTarget, otherClicks } from '../core/demand/otherClicks.ts';
 import { endpoint } from './endpoint.ts';
 import { historyDays } from './limits.ts';
 import { paths } from './paths.ts';
@@ -101,7 +101,7 @@ export const demandEndpoints = {
       inBox: z.boolean(),
       search: z.string().max(512).describe('As far as it was typed.'),
       kind: z.enum(otherClicks),
-      target: z.string().max(500),
+      target: z.string().max(longestTarget),
     }),
     answer: none,
   }),

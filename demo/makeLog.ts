@@ -4,12 +4,15 @@ import { attributeProfiler } from '../core/catalog/profileAttributes.ts';
 import { mappingOf, proposeMapping } from '../core/catalog/proposeMapping.ts';
 import { bindMapping, type Cells, readRow } from '../core/catalog/readRow.ts';
 import { type CatalogRecord, firstText } from '../core/catalog/record.ts';
-import type { LogEntry } from '../core/demand/logEntry.ts';
+import type { LogEntry as ReadEntry } from '../core/demand/logEntry.ts';
 import { snapshotBuilder } from '../core/index/buildSnapshot.ts';
 import { openSnapshot } from '../core/index/snapshot.ts';
 import { openEngine, prepareSetup } from '../core/search/prepareSetup.ts';
 import { rank } from '../core/search/rank.ts';
 import { initialSetup } from '../core/setup/initialSetup.ts';
+
+/** A line as it is written: what nobody did is left out. */
+type LogEntry = Omit<ReadEntry, 'box' | 'banners'>;
 
 /**
  * The shopper log of the demo store: 90 days up to the catalog's own "today", 1 November 2026. All of it is drawn from a

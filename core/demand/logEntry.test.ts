@@ -15,6 +15,8 @@ describe('a line of a log as CSV', () => {
       clicks: 'p1@3| p2 ',
       baskets: 'p1',
       purchases: '',
+      box: 'search:round brush|within:kind=Ink:blue',
+      banners: '/offers',
     });
     expect(data).toEqual({
       time: '2026-03-01T10:00:00Z',
@@ -28,6 +30,11 @@ describe('a line of a log as CSV', () => {
       ],
       baskets: ['p1'],
       purchases: [],
+      box: [
+        { kind: 'search', target: 'round brush' },
+        { kind: 'within', target: 'kind=Ink:blue' },
+      ],
+      banners: ['/offers'],
     });
   });
   test.each([
@@ -41,6 +48,7 @@ describe('a line of a log as CSV', () => {
     ['no visit', { session: '' }, 'session'],
     ['a count that is none', { results: 'many' }, 'results'],
     ['a search without end', { search: 'x'.repeat(600) }, 'search'],
+    ['a line of the box that there is not', { box: 'door:x' }, 'box'],
     ['a click at place nought', { clicks: 'p1@0' }, 'clicks'],
   ])('%s is refused with its place', (_, change, field) => {
     const { error } = read({ ...line, ...change });

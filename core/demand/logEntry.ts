@@ -1,8 +1,12 @@
 import { z } from 'zod';
 import { named } from '../base/named.ts';
 import { searchKey } from '../query/readUnits.ts';
+import { boxClicks, longestTarget } from './otherClicks.ts';
 
 const product = z.string().min(1).max(200);
+
+/** Lines of the box and banners of one search, at most. */
+const mostOthers = 50;
 
 /** One search of a shopper and what came of it: a line of the shopper log. */
 export const logEntrySchema = z.strictObject({
@@ -25,12 +29,15 @@ export const logEntrySchema = z.strictObject({
     .default([]),
   baskets: z.array(product).max(200).default([]),
   purchases: z.array(product).max(200).default([]),
+  /** Lines of the search box that were chosen on the way to it, by what each is. */
+  box: z
+    .array(z.strictObject({ kind: z.enum(boxClicks), target: z.string().max(longestTarget) }))
+    .max(mostOthers)
+    .default([]),
+  /** Banners that were followed from it, by where they lead. */
+  banners: z.array(z.string().min(1).max(longestTarget)).max(mostOthers).default([]),
 });
 export type LogEntry = z.infer<typeof logEntrySchema>;
-
-/** What shoppers choose besides products among results: lines of the search box by what they are, what is put in the basket there, and banners. */
-export const otherClicks = ['search', 'within', 'product', 'collection', 'article', 'all', 'basket', 'banner'] as const;
-export type OtherClick = (typeof otherClicks)[number];
 
 /** Several searches are one for counting when their folded words are the same, in order. */
 export const demandKey = (search: string): string => searchKey(search);
@@ -52,7 +59,7 @@ export interface Demand {
 
 const time = /^\d{4}-\d{2}-\d{2}[ T]\d{2}:\d{2}/;
 
-/** Reads a row of a CSV log: filters as `key=value`, clicks as `id@place`, each joined by "|". */
+/** Reads a row of a CSV log: filters as `key=value`, clicks as `id@place`, lines of the box as `kind:target`, each joined by "|". */
 export function entryOfCells(cells: Readonly<Record<string, string | readonly string[]>>): unknown {
   const text = (name: string): string => {
     const found = Object.entries(cells).find(([key]) => key.trim().toLowerCase() === name)?.[1];
@@ -84,5 +91,10 @@ export function entryOfCells(cells: Readonly<Record<string, string | readonly st
     }),
     baskets: items('baskets'),
     purchases: items('purchases'),
+    box: items('box').map((item) => {
+      const [kind, ...target] = item.split(':');
+      return { kind, target: target.join(':') };
+    }),
+    banners: items('banners'),
   };
 }

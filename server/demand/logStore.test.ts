@@ -49,6 +49,25 @@ describe('a log comes in', () => {
       expect.objectContaining({ key: 'gauche', searches: 1, foundNothing: 1, clicked: 0, clickPlace: null }),
     ]);
   });
+  test('with what was chosen in the box, and banners; a search that was taken there counts as one that was clicked', async () => {
+    const box = [{ kind: 'search', target: 'Round brush' }];
+    await bring(
+      [
+        line('10:00:00', 'round brush', { box, banners: ['/offers'] }),
+        line('10:01:00', 'round brush', { session: 's2' }),
+        line('10:02:00', 'flat brush', { clicks: [{ product: 'a', place: 1 }] }),
+      ].join('\n'),
+    );
+    expect(shelf.log.chosen()).toEqual([
+      { inBox: false, kind: 'banner', times: 1 },
+      { inBox: true, kind: 'search', times: 1 },
+    ]);
+    const clicks = shelf.log.faded(9).map(({ search, fadedClicks }) => [search, Math.round(fadedClicks * 100) / 100]);
+    expect(clicks).toEqual([
+      ['round brush', 1],
+      ['flat brush', 1],
+    ]);
+  });
   test('once, however often it is brought', async () => {
     await bring(jsonl);
     expect((await bring(jsonl)).searches).toBe(0);

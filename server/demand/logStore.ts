@@ -1,4 +1,4 @@
-import type { Demand } from '../../core/demand/logEntry.ts';
+import { type Demand, demandKey } from '../../core/demand/logEntry.ts';
 import { mostSearchesListed } from '../../core/demand/mostSearchesListed.ts';
 import type { AskedAgain } from '../../core/proposals/deadEnds.ts';
 import type { Retry } from '../../core/proposals/proposeWords.ts';
@@ -47,6 +47,8 @@ export interface LogStore {
   hasSearch(search: number, session: string): boolean;
 }
 
+/** In milliseconds. */
+const halfLife = halfLifeDays * 86_400_000;
 /** The log must have grown by this share before it is counted anew: counting a long one takes seconds. */
 const growth = 1.05;
 
@@ -89,6 +91,22 @@ export function openLogStore(db: Db, storefront: string): LogStore {
         bought: byKey.get(`purchase/${row.key}`)?.many ?? 0,
         clickPlace: byKey.get(`click/${row.key}`)?.place ?? null,
       }));
+  };
+  /** By search, how often it was chosen where the box offered it, faded: that it was taken is worth what a click is. */
+  const chosenInBox = (): Map<string, number> => {
+    const chosen = new Map<string, number>();
+    const rows = db
+      .prepare<{ storefront: string; halfLife: number }, { target: string; faded: number }>(
+        `WITH newest AS (SELECT max(at) AS at FROM search_log WHERE storefront = @storefront)
+         SELECT target, sum(pow(0.5, max(0, n.at - c.at) / @halfLife)) AS faded FROM other_click c, newest n
+         WHERE storefront = @storefront AND in_box = 1 AND kind = 'search' GROUP BY target`,
+      )
+      .all({ storefront, halfLife });
+    for (const { target, faded } of rows) {
+      const key = demandKey(target);
+      chosen.set(key, (chosen.get(key) ?? 0) + faded);
+    }
+    return chosen;
   };
   return {
     version,
@@ -135,6 +153,7 @@ export function openLogStore(db: Db, storefront: string): LogStore {
         .all(storefront)
         .map((row) => ({ ...row, inBox: row.inBox === 1 })),
     faded(limit) {
+      const chosen = chosenInBox();
       return db
         .prepare<{ storefront: string; limit: number; halfLife: number }, FadedSearch>(
           `WITH newest AS (SELECT max(at) AS at FROM search_log WHERE storefront = @storefront),
@@ -149,7 +168,8 @@ export function openLogStore(db: Db, storefront: string): LogStore {
                    sum(share) AS fadedSearches FROM own GROUP BY key ORDER BY fadedSearches DESC, key LIMIT @limit) s
            LEFT JOIN came ON came.key = s.key ORDER BY fadedSearches DESC, s.key`,
         )
-        .all({ storefront, limit, halfLife: halfLifeDays * 86_400_000 });
+        .all({ storefront, limit, halfLife })
+        .map((row) => ({ ...row, fadedClicks: row.fadedClicks + (chosen.get(demandKey(row.search)) ?? 0) }));
     },
     askedAgain(limit) {
       return db

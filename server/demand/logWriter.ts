@@ -1,4 +1,5 @@
-import { demandKey, type LogEntry, type OtherClick } from '../../core/demand/logEntry.ts';
+import { demandKey, type LogEntry } from '../../core/demand/logEntry.ts';
+import type { OtherClick } from '../../core/demand/otherClicks.ts';
 import { noSuchStorefront } from '../refused.ts';
 import type { Db } from '../store/database.ts';
 import { type LogLine, readLog } from './readLog.ts';
@@ -106,6 +107,9 @@ export function openLogWriter(db: Db): LogWriter {
     for (const { product, place } of entry.clicks) outcome.run(id, 'click', product, place);
     for (const product of entry.baskets) outcome.run(id, 'basket', product, null);
     for (const product of entry.purchases) outcome.run(id, 'purchase', product, null);
+    const { session, search } = entry;
+    for (const { kind, target } of entry.box) otherClick.run(storefront, at, session, 1, search, kind, target);
+    for (const link of entry.banners) otherClick.run(storefront, at, session, 0, search, 'banner', link);
     return true;
   };
   return {

@@ -1,10 +1,7 @@
-import type { OtherClick } from '../../core/demand/logEntry.ts';
+import { longestTarget, type OtherClick } from '../../core/demand/otherClicks.ts';
 import { call } from '../client/call.ts';
 import { isPreview } from '../client/place.ts';
 import type { ShopperSearch } from './useResults.ts';
-
-/** Of what was chosen, in characters. */
-const longestTarget = 500;
 
 /** Names this visit; it ends with the page's tab and names nobody. */
 function visit(): string {

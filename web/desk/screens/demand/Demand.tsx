@@ -93,7 +93,7 @@ function BringInLog() {
   return (
     <Section
       title="Import a shopper log"
-      note="JSON Lines (time, session, search, filters, results, clicks, baskets, purchases) or CSV with the same columns. Lines that are there already are taken once."
+      note="JSON Lines (time, session, search, filters, results, clicks, baskets, purchases, box, banners) or CSV with the same columns. Lines that are there already are taken once."
     >
       <ChooseFile label="Shopper log file" accept=".jsonl,.ndjson,.csv,.tsv,.txt,.gz" take={(file) => void bring(file)}>
         {(choose) => (
