@@ -1,8 +1,10 @@
+import { type KeptAnswers, keepAnswers } from '../../core/base/keptAnswers.ts';
 import { lastLevel } from '../../core/catalog/levels.ts';
 import { isIndexedAsText } from '../../core/catalog/profileAttributes.ts';
 import { textsOf } from '../../core/catalog/record.ts';
 import { type LadderTrial, tryLadder } from '../../core/compare/ladderTrial.ts';
 import { type NearList, nearTextsIn } from '../../core/proposals/nearTextsIn.ts';
+import type { PreparedContent } from '../../core/search/contentEngine.ts';
 import type { PreparedSetup } from '../../core/search/prepareSetup.ts';
 import type { SetupRef } from '../../core/setup/setupRef.ts';
 import type { BoxAnswer } from '../../core/suggest/boxAnswer.ts';
@@ -16,7 +18,7 @@ import { tokenize } from '../../core/text/tokenize.ts';
 import { stem } from '../../core/text/wordForms.ts';
 import type { PackedPhrases } from '../demand/keptPhrases.ts';
 import { purchases } from '../demand/purchases.ts';
-import type { Workbench } from '../searching/workbench.ts';
+import type { Ready, Workbench } from '../searching/workbench.ts';
 import { longTexts, publishedStopWords } from './stopWords.ts';
 import { nearEvidence } from './wordEvidence.ts';
 
@@ -35,6 +37,8 @@ const valuesTaken = 5000;
 const searchesLed = 5000;
 /** Searches that are sent up the ladder. */
 const searchesClimbed = 1000;
+/** Answers of the box that are kept for one setup: about 5 KB each. */
+const boxesKept = 2000;
 /** Searches that are typed letter by letter. */
 const searchesTyped = 60;
 
@@ -48,6 +52,16 @@ export function boxQuestions({ ready, readyAt, log, db, storefront }: Workbench)
       opened = { version: phrases.version, completions: openCompletions(phrases.shared) };
     return opened.completions;
   };
+  /** By setup, what the box answered last: many shoppers type the same first letters. */
+  const boxes = new WeakMap<
+    PreparedSetup,
+    {
+      readonly completions: Completions | null;
+      readonly view: Ready['view'];
+      readonly content: PreparedContent;
+      readonly answers: KeptAnswers<BoxAnswer>;
+    }
+  >();
   /** By setup, what was answered last for some phrases: of what is live nothing changes while a draft is edited. */
   const letters = new WeakMap<PreparedSetup, { readonly version: string; readonly needed: LettersNeeded }>();
   const trials = new WeakMap<PreparedSetup, { readonly version: string; readonly trial: LadderTrial }>();
@@ -55,7 +69,14 @@ export function boxQuestions({ ready, readyAt, log, db, storefront }: Workbench)
     suggest(ref: SetupRef, { request, at, phrases }: BoxTask): BoxAnswer {
       const { engine, setup, view, content } = readyAt(ref, at);
       const completions = completionsOf(phrases);
-      return suggest(engine, setup, request, { completions, content, readRecord: view.record });
+      const before = boxes.get(setup);
+      const isSame = before?.completions === completions && before?.view === view && before?.content === content;
+      const box = isSame ? before! : { completions, view, content, answers: keepAnswers<BoxAnswer>(boxesKept) };
+      if (!isSame) boxes.set(setup, box);
+      const { typed, language, device } = request;
+      return box.answers.get(JSON.stringify([typed, language, device]), () =>
+        suggest(engine, setup, request, { completions, content, readRecord: view.record }),
+      );
     },
     /**
      * After how many letters the box has what shoppers search for most, under a setup. Cost: the box for every letter of
