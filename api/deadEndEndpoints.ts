@@ -43,7 +43,10 @@ export const deadEndEndpoints = {
     summary: 'The searches of the log that lead shoppers nowhere under the draft, most shoppers first.',
     query: none,
     body: none,
-    answer: z.object({ deadEnds: z.array(deadEndSchema) }),
+    answer: z.object({
+      hasLog: z.boolean().describe('Whether any search of a shopper is known.'),
+      deadEnds: z.array(deadEndSchema),
+    }),
   }),
   remedies: endpoint({
     ...paths.remedies,

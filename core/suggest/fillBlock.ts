@@ -149,7 +149,10 @@ export function fillBlock(
     }
     case 'popular': {
       const list = searches([...(shelf?.searches ?? []), ...own.always], (from) => from.best());
-      return list && { kind: block.kind, ...head, items: list };
+      // Of a shop without a log none was often searched.
+      const isSearched = list?.some(({ why: { from } }) => from !== 'catalog');
+      const title = block.title?.[language] ?? boxTitles[isSearched ? 'popular' : 'suggestions'][language];
+      return list && { kind: block.kind, ...head, title, items: list };
     }
     case 'lookIn': {
       const list = filled(sources.within);

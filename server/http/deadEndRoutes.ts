@@ -6,11 +6,12 @@ import { written } from './setupRoutes.ts';
 
 /** Searches that lead shoppers nowhere, and what mends them. */
 export function serveDeadEnds(serve: Serve, { searcher, writer, now }: Services): void {
-  serve.desk(deadEndEndpoints.deadEnds, async ({ ref, phrases }) => {
+  serve.desk(deadEndEndpoints.deadEnds, async ({ ref, phrases, topSearches }) => {
     // What is near in meaning is made with them, and mends some.
     await phrases.made();
     const deadEnds = await searcher.deadEnds(ref);
-    return { deadEnds: deadEnds.map((deadEnd) => ({ ...deadEnd, also: [...deadEnd.also] })) };
+    const hasLog = (await topSearches(1)).length > 0;
+    return { hasLog, deadEnds: deadEnds.map((deadEnd) => ({ ...deadEnd, also: [...deadEnd.also] })) };
   });
   serve.desk(deadEndEndpoints.remedies, async ({ ref }, { q }) => ({
     remedies: (await searcher.remedies(ref, q)).map((remedy) => ({

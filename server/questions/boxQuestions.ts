@@ -2,6 +2,7 @@ import { type KeptAnswers, keepAnswers } from '../../core/base/keptAnswers.ts';
 import { lastLevel } from '../../core/catalog/levels.ts';
 import { isIndexedAsText } from '../../core/catalog/profileAttributes.ts';
 import { textsOf } from '../../core/catalog/record.ts';
+import { saysYesOrNo } from '../../core/catalog/writing.ts';
 import { type LadderTrial, tryLadder } from '../../core/compare/ladderTrial.ts';
 import { type NearList, nearTextsIn } from '../../core/proposals/nearTextsIn.ts';
 import type { PreparedContent } from '../../core/search/contentEngine.ts';
@@ -127,7 +128,9 @@ export function boxQuestions({ ready, readyAt, log, db, storefront }: Workbench)
           const { key, averageWords, values: many } = profile;
           const column = columns.get(key);
           const isName = isIndexedAsText(profile) && averageWords <= longTexts && key !== 'title';
-          if (!column || !isName || many > valuesTaken) continue;
+          // What all have alike, and yes or no, is no search to offer.
+          if (!column || !isName || many > valuesTaken || many < 2 || (many === 2 && saysYesOrNo(column.name(0))))
+            continue;
           const all = Uint32Array.from({ length: snapshot.records }, (_, record) => record);
           const { counts, present } = column.countFamilies({ records: all, failing: null });
           // A copy, since the counts are valid until the next ones only.

@@ -32,7 +32,7 @@ export function TextChips({
           key={texts.length}
           label={add}
           placeholder={placeholder}
-          className="w-[150px]"
+          className="w-[190px]"
           mayBeEmpty
           maxLength={longest}
           value=""

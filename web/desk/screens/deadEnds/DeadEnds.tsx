@@ -1,5 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { toast } from 'sonner';
 import type { DeadEndRow } from '../../../../api/deadEndEndpoints.ts';
 import { mostMendedAtOnce } from '../../../../api/limits.ts';
@@ -64,7 +65,19 @@ export function DeadEnds() {
       {error && !data && <LoadProblem error={error} again={() => void refetch()} />}
       {!data && !error && <Loading what="Sending the searches of your shoppers through the shop" />}
       {data && deadEnds.length === 0 && (
-        <Nothing>No dead ends: every search of the log leads somewhere, or there is no shopper log yet.</Nothing>
+        <Nothing>
+          {data.hasLog ? (
+            'No dead ends: every search of the log leads somewhere.'
+          ) : (
+            <>
+              No search of a shopper is known yet. Bring in a log under{' '}
+              <Link to="/demand" className="text-press underline">
+                Demand
+              </Link>
+              , or wait for the first ones.
+            </>
+          )}
+        </Nothing>
       )}
       {deadEnds.length > 0 && (
         <>

@@ -69,7 +69,7 @@ export function LadderSteps() {
                     </>
                   )}
                 </span>
-                {data && <Rescued trial={data.draft} live={data.live} rung={rung as Rung} />}
+                {data && data.draft.looked > 0 && <Rescued trial={data.draft} live={data.live} rung={rung as Rung} />}
               </span>
               <Switch label={`${name} on`} isOn={isOn(rung as Rung)} change={(on) => turn(rung as Rung, on)} />
             </div>
