@@ -39,6 +39,31 @@ test('steps are switched and moved from the keyboard; a shopper is told what was
   await desk.undoAll();
 });
 
+test('a synonym counts as long as its step is on; a value that was a filter counts as a word where nothing fits', async ({
+  page,
+}) => {
+  const desk = deskOn(page);
+  const { revision } = (await (await page.request.get('/desk/state')).json()) as { revision: number };
+  const sayings = { what: 'oneWay', from: ['quolliwog'], to: ['sketchbook'], on: true };
+  const values = { what: 'recognised', price: true, attributes: { brand: 'filter' } };
+  const edits = [
+    { part: 'vocabulary', key: 'way-quolliwog', value: sayings },
+    { part: 'vocabulary', key: 'recognised', value: values },
+  ];
+  expect((await page.request.post('/desk/edits', { data: { revision, edits } })).ok()).toBe(true);
+  await desk.open('/empty-shelf/steps');
+  await desk.trial('quolliwog');
+  await expect.poll(() => desk.total()).toBeGreaterThan(0);
+  await page.getByRole('switch', { name: 'Synonyms on' }).click();
+  await expect(desk.shop.getByText('Nothing on our shelves matches “quolliwog”')).toBeVisible();
+
+  await desk.trial('harrow easel');
+  await expect(desk.shop.getByText('Nothing fits with “harrow” as a filter; it counts as plain words.')).toBeVisible();
+  await page.getByRole('switch', { name: 'Loosened filters on' }).click();
+  await expect(desk.shop.getByText('Nothing on our shelves matches “harrow easel”')).toBeVisible();
+  await desk.undoAll();
+});
+
 test('what shoppers tried next stands in for a word nobody carries, in a collection the whole shop does', async ({
   page,
 }) => {

@@ -89,6 +89,47 @@ test('blocks are renamed, limited, put in another order and switched off, with t
   await desk.undoAll();
 });
 
+test('products stand in a grid with badges, and go into the basket from the box by keyboard and by mouse', async ({
+  page,
+}) => {
+  const desk = deskOn(page);
+  await desk.open('/results-page');
+  await page.getByRole('button', { name: 'The last few' }).click();
+  await desk.trial('rose watercolour');
+  await expect(desk.shop.getByText(/^Last [1-5]$/).first()).toBeVisible();
+  await page.getByRole('link', { name: 'Search box' }).click();
+  await page.getByRole('link', { name: 'While typing' }).click();
+  await page.getByLabel('Products side by side').fill('3');
+  await page.getByLabel('Products side by side').press('Enter');
+  await page.getByRole('button', { name: 'badges', exact: true }).click();
+  await page.getByRole('button', { name: 'a way into the basket' }).click();
+  await page.getByLabel('What the button says').fill('Find');
+  await page.getByLabel('What the button says').press('Enter');
+  await expect(desk.shop.getByRole('button', { name: 'Find' })).toBeVisible();
+  await page.getByRole('button', { name: /^Publish/ }).click();
+  await page
+    .getByRole('dialog')
+    .getByRole('button', { name: /^Publish/ })
+    .click();
+  await expect.poll(() => desk.unpublished()).toBe(0);
+
+  await page.goto('/shop/main');
+  await box(page).pressSequentially('rose watercolour');
+  const products = block(page, 'Products').getByRole('option');
+  await expect(products.first()).toHaveAttribute('aria-keyshortcuts', 'Shift+Enter');
+  const [first, second] = [await products.nth(0).boundingBox(), await products.nth(1).boundingBox()];
+  expect(first!.y).toBe(second!.y);
+  while ((await products.first().getAttribute('aria-selected')) !== 'true') await box(page).press('ArrowDown');
+  await box(page).press('Shift+Enter');
+  await products.nth(1).getByTitle('Put in basket (Shift+Enter)').click();
+  await expect(page.getByRole('status', { name: 'Basket' })).toContainText('2 things in your basket');
+  await expect(products.first()).toBeVisible();
+  const { violations } = await new AxeBuilder({ page }).include('search').analyze();
+  expect(violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')).toEqual([]);
+  await page.reload();
+  await expect(page.getByRole('status', { name: 'Basket' })).toContainText('2 things in your basket');
+});
+
 test('searches of one’s own come from a file, stand first, and what is never to be offered is gone', async ({
   page,
 }) => {
