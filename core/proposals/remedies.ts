@@ -1,6 +1,8 @@
+import type { MessageKey } from '../messages/en.ts';
+import { shippedMessages } from '../messages/messages.ts';
 import { rank } from '../search/rank.ts';
 import { shopperLanguage } from '../search/shopperLanguage.ts';
-import { type ShopText, shelfMessages } from '../setup/terms/shopTexts.ts';
+import { shelfMessages } from '../setup/terms/shopTexts.ts';
 import { isNumberLike, tokenize } from '../text/tokenize.ts';
 import { type DeadEnd, type DeadEndCause, nearWords } from './deadEnds.ts';
 import type { Remedy, RemedyKind, WhatNext } from './remedy.ts';
@@ -23,7 +25,7 @@ function articlesFor({ content }: Looked, search: string): { readonly id: string
     .slice(0, 2);
 }
 
-const messageFor = (cause: DeadEndCause): ShopText =>
+const messageFor = (cause: DeadEndCause): MessageKey =>
   shelfMessages[cause === 'question' || cause === 'hidden' ? cause : 'notCarried'];
 
 /** Neighbouring words that are tried as a phrase, at most. */
@@ -114,7 +116,7 @@ export function remediesFor(looked: Looked, deadEnd: DeadEnd, next: WhatNext): R
             : 'Say that you do not carry it, with your best sellers',
       edits: [
         page(setup, deadEnd, {
-          message: messageFor(cause)[shopperLanguage(engine, setup, undefined)],
+          message: shippedMessages[shopperLanguage(engine, setup, undefined)][messageFor(cause)],
           ...(texts.length > 0 && { searches: texts }),
           bestSellers: bestSellersShown,
         }),

@@ -3,10 +3,10 @@ import { ownedPicture } from '../catalog/picture.ts';
 import { aboveCollection, type Collection } from '../content/decidedContent.ts';
 import { answerFilters } from '../facets/filters.ts';
 import type { Selection } from '../index/familyCounts.ts';
+import { shippedMessages } from '../messages/messages.ts';
 import { bannersOn } from '../rules/bannersOn.ts';
 import { type Source, toldSource } from '../rules/effects.ts';
 import type { Setup } from '../setup/schema.ts';
-import { searchTheShop } from '../setup/terms/shopTexts.ts';
 import type { Language } from '../text/languages.ts';
 import { climb } from './climb.ts';
 import { closeMatches, isFilledUp } from './closeMatches.ts';
@@ -31,7 +31,10 @@ function boxTexts(
 ): Pick<SearchAnswer, 'boxSays' | 'boxButton'> {
   const { placeholder, button } = setup.searchBox.shape;
   const language = shopperLanguage(engine, setup, chosen);
-  return { boxSays: placeholder?.[language] ?? searchTheShop[language], boxButton: button?.[language] ?? '' };
+  return {
+    boxSays: placeholder?.[language] ?? shippedMessages[language]['box.says'],
+    boxButton: button?.[language] ?? '',
+  };
 }
 
 const longestExtract = 160;
@@ -186,6 +189,8 @@ export function search(
     filters: beside.filters,
     filtersNotShown: beside.notShown,
     shop: prepared.setup.storefront.shop,
+    language: shopperLanguage(engine, prepared.setup, request.language),
+    wording: {},
     ...boxTexts(engine, prepared.setup, request.language),
     filterLayout: prepared.setup.storefront.filters,
     languages: prepared.setup.storefront.languages.list,

@@ -11,7 +11,7 @@ import { contentFound } from '../search/search.ts';
 import type { BoxBlock } from '../setup/parts/searchBox.ts';
 import { type BoxMoment, mostLines } from '../setup/terms/boxTerms.ts';
 import type { Device } from '../setup/terms/planTerms.ts';
-import { boxTitles, messageIn } from '../setup/terms/shopTexts.ts';
+import { boxTitle, messageIn } from '../setup/terms/shopTexts.ts';
 import type { Language } from '../text/languages.ts';
 import { asCorrected } from './asCorrected.ts';
 import type { BoxBlockAnswer, Suggestion } from './boxAnswer.ts';
@@ -119,7 +119,7 @@ export function fillBlock(
   const { moment, typed, language, device, asked, completions, content, cardOf } = sources;
   const { suggestedSearches } = prepared.setup;
   const own = ownSearches(suggestedSearches, prepared.when);
-  const head = { title: block.title?.[language] ?? boxTitles[block.kind][language], column: block.column };
+  const head = { title: block.title?.[language] ?? boxTitle(block.kind, language), column: block.column };
   const filled = <Item>(list: readonly Item[]): Item[] | null => (list.length > 0 ? list.slice(0, block.most) : null);
   const searches = (chosenTexts: readonly string[], candidates: (from: Completions) => Iterable<Completion>) => {
     const first = chosen(engine, prepared, chosenTexts, device);
@@ -151,7 +151,7 @@ export function fillBlock(
       const list = searches([...(shelf?.searches ?? []), ...own.always], (from) => from.best());
       // Of a shop without a log none was often searched.
       const isSearched = list?.some(({ why: { from } }) => from !== 'catalog');
-      const title = block.title?.[language] ?? boxTitles[isSearched ? 'popular' : 'suggestions'][language];
+      const title = block.title?.[language] ?? boxTitle(isSearched ? 'popular' : 'suggestions', language);
       return list && { kind: block.kind, ...head, title, items: list };
     }
     case 'lookIn': {

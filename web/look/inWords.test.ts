@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import type { FilterAnswer, FilterValue } from '../../core/answer/answer.ts';
 import { amountIn, spanInWords, valueInWords } from './filterWords.ts';
 import { count, counted, price } from './price.ts';
+import { english } from './texts.tsx';
 
 test('money and counts are written as shoppers read them', () => {
   expect(price(1234.5)).toBe('£1,234.50');
@@ -27,7 +28,9 @@ describe('amounts of a filter', () => {
     [5, null, false, '£5 and more'],
     [null, 20, false, 'Up to £20'],
     [null, 20, true, 'Under £20'],
-  ])('from %j to %j', (from, to, isBelow, expected) => expect(spanInWords(money, from, to, isBelow)).toBe(expected));
+  ])('from %j to %j', (from, to, isBelow, expected) =>
+    expect(spanInWords(money, from, to, english, isBelow)).toBe(expected),
+  );
 });
 
 describe('a value of a filter', () => {

@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { call } from '../client/call.ts';
 import { isPreview } from '../client/place.ts';
 import { markedUp } from '../look/markedUp.ts';
+import { useTexts } from '../look/texts.tsx';
 import { Fetched } from './Fetched.tsx';
 import type { PageOf } from './ProductPage.tsx';
 
@@ -13,6 +14,7 @@ type Read = Awaited<ReturnType<typeof read>>;
 
 /** An article's own page. */
 export function ArticlePage({ id, desk, isReady }: PageOf) {
+  const { say } = useTexts();
   const query = useQuery({
     queryKey: ['article', id, desk?.from ?? 'shop', desk?.turn ?? 0],
     enabled: isReady,
@@ -31,7 +33,7 @@ export function ArticlePage({ id, desk, isReady }: PageOf) {
             // biome-ignore lint/security/noDangerouslySetInnerHtml: the markup is made safe in core
             <div className={`mt-4 leading-relaxed ${markedUp}`} dangerouslySetInnerHTML={{ __html: markup }} />
           ) : (
-            <p className="mt-4 whitespace-pre-line leading-relaxed">{text || 'This article has no text here.'}</p>
+            <p className="mt-4 whitespace-pre-line leading-relaxed">{text || say('article.empty')}</p>
           )}
         </article>
       )}

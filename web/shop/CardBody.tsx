@@ -1,18 +1,21 @@
-import { Star } from 'lucide-react';
 import type { Card } from '../../core/answer/answer.ts';
+import type { MessageKey } from '../../core/messages/en.ts';
 import type { BadgePlace } from '../../core/setup/terms/badgeTerms.ts';
 import { ProductPicture } from '../look/ProductPicture.tsx';
-import { price } from '../look/price.ts';
+import { useTexts } from '../look/texts.tsx';
 import { Badges } from './Badges.tsx';
+import { FormerPrice, Rating } from './cardPieces.tsx';
 
 /** A product is sold out where none of its variants is in stock; that only the one shown is, is said as that. */
-function stockText({ available, variantAvailable }: Card): string | null {
-  if (!available) return 'Sold out';
-  return variantAvailable ? null : 'This variant is sold out';
+function stockKey({ available, variantAvailable }: Card): MessageKey | null {
+  if (!available) return 'card.soldOut';
+  return variantAvailable ? null : 'card.variantSoldOut';
 }
 
 /** A product as it stands on the shelf: picture, title, who makes it, what it costs. */
 export function CardBody({ card, open }: { readonly card: Card; readonly open?: (() => void) | undefined }) {
+  const { say, money } = useTexts();
+  const stock = stockKey(card);
   const at = (place: BadgePlace): Card['badges'] => card.badges.filter((badge) => badge.place === place);
   return (
     <div className="relative flex flex-1 flex-col px-[7px] pb-2">
@@ -48,21 +51,14 @@ export function CardBody({ card, open }: { readonly card: Card; readonly open?: 
         </dl>
       )}
       <div className="mt-auto flex flex-wrap items-baseline gap-x-2 pt-1">
-        {card.price !== null && <b className="font-bold">{price(card.price, card.currency)}</b>}
-        {card.formerPrice !== null && (
-          <s className="text-[12.5px] text-soft">
-            <span className="sr-only">formerly </span>
-            {price(card.formerPrice, card.currency)}
-          </s>
-        )}
+        {card.price !== null && <b className="font-bold">{money(card.price, card.currency)}</b>}
+        {card.formerPrice !== null && <FormerPrice amount={card.formerPrice} currency={card.currency} />}
         {card.rating !== null && (
-          <span className="ml-auto flex items-center gap-1 text-[12.5px] text-soft">
-            <Star size={11} fill="currentColor" aria-hidden />
-            <span className="sr-only">rated </span>
-            {card.rating.toFixed(1)}
+          <span className="ml-auto">
+            <Rating rating={card.rating} />
           </span>
         )}
-        {stockText(card) && <span className="w-full text-[12.5px] text-soft">{stockText(card)}</span>}
+        {stock && <span className="w-full text-[12.5px] text-soft">{say(stock)}</span>}
       </div>
     </div>
   );

@@ -1,4 +1,5 @@
 import type { Card, CloseResult } from '../../core/answer/answer.ts';
+import { useTexts } from '../look/texts.tsx';
 import { CardBody } from './CardBody.tsx';
 import { noteOutcome } from './shopperLog.ts';
 
@@ -13,11 +14,12 @@ export function CloseToSearch({
   readonly after: number;
   open(product: Pick<Card, 'familyId'>): void;
 }) {
+  const { say, rich } = useTexts();
   if (close.length === 0) return null;
   return (
     <section aria-labelledby="close-to-search" className="mt-6">
       <h2 id="close-to-search" className="font-shop text-[17px]">
-        Also close to your search
+        {say('results.close')}
       </h2>
       <ol className="mt-2 -mx-[7px] grid grid-cols-2 min-[500px]:grid-cols-3 xl:grid-cols-4">
         {close.map((card, at) => (
@@ -31,7 +33,7 @@ export function CloseToSearch({
             />
             <div className="border-edge border-b-4" />
             <p className="h-8 px-[7px] pt-0.5 text-[12.5px] text-soft">
-              without <i>{card.without}</i>
+              {rich('results.without', { word: card.without })}
             </p>
           </li>
         ))}

@@ -1,5 +1,6 @@
 import { Fragment } from 'react';
 import type { SearchAnswer } from '../../core/answer/answer.ts';
+import { useTexts } from '../look/texts.tsx';
 
 /** What a collection's page says of it: where it belongs, its picture and text, and the collections below it. */
 export function CollectionHead({
@@ -14,6 +15,7 @@ export function CollectionHead({
   open(id: string): void;
   leave(): void;
 }) {
+  const { say } = useTexts();
   const link = (label: string, act: () => void) => (
     <button type="button" className="text-press underline" onClick={act}>
       {label}
@@ -22,7 +24,7 @@ export function CollectionHead({
   return (
     <>
       {above.length > 0 && (
-        <nav aria-label="Where this collection belongs" className="text-[13px] text-soft">
+        <nav aria-label={say('collection.where')} className="text-[13px] text-soft">
           {above.map((each) => (
             <Fragment key={each.id}>
               {link(each.title, () => open(each.id))}
@@ -36,10 +38,10 @@ export function CollectionHead({
         <img src={picture} alt="" className="mt-2 max-h-[180px] w-full rounded-lg object-cover" />
       )}
       <p className="text-[13px] text-soft">
-        {isSearched ? `In the collection ${title}. ` : text} {link('Look everywhere', leave)}
+        {isSearched ? say('collection.within', { title }) : text} {link(say('collection.leave'), leave)}
       </p>
       {below.length > 0 && !isSearched && (
-        <nav aria-label={`Collections in ${title}`} className="mt-1.5 flex flex-wrap gap-2">
+        <nav aria-label={say('collection.below', { title })} className="mt-1.5 flex flex-wrap gap-2">
           {below.map((each) => (
             <button
               key={each.id}

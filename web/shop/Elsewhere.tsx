@@ -1,6 +1,7 @@
 import { useEffect } from 'react';
 import type { SearchAnswer } from '../../core/answer/answer.ts';
 import { safeLink } from '../../core/catalog/safeLink.ts';
+import { useTexts } from '../look/texts.tsx';
 
 /** Whether an address is of this shop: a path, and not the page that is open already. */
 export const isWithinShop = (link: string, here: string): boolean =>
@@ -14,6 +15,17 @@ export function useSentOn(given: string, isSent: boolean): string {
     if (isFollowed) location.replace(link);
   }, [isFollowed, link]);
   return link;
+}
+
+export const OfferedLink = ({ link }: { readonly link: string }) => (
+  <a className="break-all text-press underline" href={link} rel="noopener">
+    {link}
+  </a>
+);
+/** A page that a shopper may mean. */
+export function Offered({ link }: { readonly link: string }) {
+  const { rich } = useTexts();
+  return rich('elsewhere.offer', { link }, { a: () => <OfferedLink link={link} /> });
 }
 
 /**
@@ -40,12 +52,7 @@ export function Elsewhere({
           These are the results they do not see.
         </>
       ) : (
-        <>
-          You may be looking for{' '}
-          <a className="break-all text-press underline" href={link} rel="noopener">
-            {link}
-          </a>
-        </>
+        <Offered link={link} />
       )}
     </p>
   );

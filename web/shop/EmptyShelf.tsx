@@ -1,6 +1,7 @@
 import type { Card, SearchAnswer } from '../../core/answer/answer.ts';
+import { useTexts } from '../look/texts.tsx';
 import { CardBody } from './CardBody.tsx';
-import { useSentOn } from './Elsewhere.tsx';
+import { Offered, OfferedLink, useSentOn } from './Elsewhere.tsx';
 import { ArticleLink, Collections } from './Reading.tsx';
 
 type Shelf = NonNullable<SearchAnswer['emptyShelf']>;
@@ -20,23 +21,22 @@ export function EmptyShelf({
   search(query: string): void;
   openCollection(id: string): void;
 }) {
+  const { say } = useTexts();
   const { message, tips, searches, products, bestSellers, newest, collection, articles, link, unavailable } = shelf;
   return (
-    <section className="py-6" aria-label="Nothing found">
+    <section className="py-6" aria-label={say('shelf.label')}>
       {link !== null && <Sent link={link} isInDesk={isInDesk} isPlain={isPlain} />}
       {unavailable && (
         <>
-          <p className="font-shop text-lg">
-            The product with the number {unavailable.partNumber} is not available now.
-          </p>
-          <Cards cards={unavailable.alternatives} title="What may do instead" />
+          <p className="font-shop text-lg">{say('shelf.unavailable', { number: unavailable.partNumber })}</p>
+          <Cards cards={unavailable.alternatives} title={say('shelf.instead')} />
         </>
       )}
       {message !== '' && !unavailable && (
         <p className="max-w-prose whitespace-pre-line break-words font-shop text-lg">{message}</p>
       )}
       {tips.length > 0 && (
-        <ul className="mt-2.5 max-w-prose list-disc space-y-0.5 pl-5 text-[14px]" aria-label="Tips">
+        <ul className="mt-2.5 max-w-prose list-disc space-y-0.5 pl-5 text-[14px]" aria-label={say('shelf.tips')}>
           {tips.map((tip) => (
             <li key={tip} className="break-words">
               {tip}
@@ -46,7 +46,7 @@ export function EmptyShelf({
       )}
       {searches.length > 0 && (
         <div className="mt-4 flex flex-wrap items-center gap-2">
-          <span className="text-[13px] text-soft">Try</span>
+          <span className="text-[13px] text-soft">{say('shelf.try')}</span>
           {searches.map((text) => (
             <button
               key={text}
@@ -65,9 +65,9 @@ export function EmptyShelf({
         </div>
       )}
       {articles.length > 0 && <ArticleLinks articles={articles} />}
-      <Cards cards={products} title="Products to look at instead" />
-      <Cards cards={bestSellers} title="Best sellers" />
-      <Cards cards={newest} title="New in the shop" />
+      <Cards cards={products} title={say('shelf.products')} />
+      <Cards cards={bestSellers} title={say('shelf.bestSellers')} />
+      <Cards cards={newest} title={say('shelf.newest')} />
     </section>
   );
 }
@@ -86,17 +86,21 @@ function Sent({
   if (link === '') return null;
   return (
     <p className="mb-3 rounded-md bg-press-soft px-3 py-2 text-[13.5px]">
-      {isInDesk ? 'Shoppers are sent to ' : 'You may be looking for '}
-      <a className="break-all text-press underline" href={link} rel="noopener">
-        {link}
-      </a>
+      {isInDesk ? (
+        <>
+          Shoppers are sent to <OfferedLink link={link} />
+        </>
+      ) : (
+        <Offered link={link} />
+      )}
     </p>
   );
 }
 
 function ArticleLinks({ articles }: { readonly articles: Shelf['articles'] }) {
+  const { say } = useTexts();
   return (
-    <ul className="mt-4 space-y-1 text-[14px]" aria-label="Articles">
+    <ul className="mt-4 space-y-1 text-[14px]" aria-label={say('articles')}>
       {articles.map((article) => (
         <li key={article.id}>
           <ArticleLink {...article} className="text-press underline" />

@@ -1,4 +1,5 @@
 import { languageNames } from '../../core/text/languages.ts';
+import { useTexts } from '../look/texts.tsx';
 
 /** The languages the shop's filters are named in. */
 export function LanguageMenu({
@@ -10,10 +11,11 @@ export function LanguageMenu({
   readonly chosen: string;
   choose(language: string): void;
 }) {
+  const { say } = useTexts();
   const named: Readonly<Record<string, string>> = languageNames;
   return (
     <select
-      aria-label="Language"
+      aria-label={say('language')}
       className="order-last rounded-md border bg-surface px-2 py-1 text-[13px]"
       value={chosen}
       onChange={(event) => choose(event.target.value)}

@@ -1,9 +1,6 @@
 import { X } from 'lucide-react';
 import type { SearchAnswer } from '../../core/answer/answer.ts';
-import { price } from '../look/price.ts';
-
-const inWords = new Intl.ListFormat('en-GB');
-const quoted = (words: readonly string[]): string => inWords.format(words.map((word) => `“${word}”`));
+import { type Texts, useTexts } from '../look/texts.tsx';
 
 /** Words of a search in the order in which it has them. */
 const asSearched = (words: readonly string[], query: string): string[] => {
@@ -11,10 +8,12 @@ const asSearched = (words: readonly string[], query: string): string[] => {
   return [...words].sort((a, b) => text.indexOf(a) - text.indexOf(b));
 };
 
-function priceInWords({ from, to }: NonNullable<SearchAnswer['understood']>, currency: string): string {
-  const money = (amount: number): string => price(amount, currency);
-  if (from === null) return `up to ${money(to!)}`;
-  return to === null ? `${money(from)} or more` : `between ${money(from)} and ${money(to)}`;
+function priceInWords({ from, to }: NonNullable<SearchAnswer['understood']>, currency: string, texts: Texts): string {
+  const money = (amount: number): string => texts.money(amount, currency);
+  if (from === null) return texts.say('price.upTo', { amount: money(to!) });
+  return to === null
+    ? texts.say('price.from', { amount: money(from) })
+    : texts.say('price.between', { from: money(from), to: money(to) });
 }
 
 /** What was understood, each with a way to take it off again. */
@@ -25,6 +24,7 @@ function Understood({
   readonly answer: SearchAnswer;
   asWords(text: string): void;
 }) {
+  const texts = useTexts();
   const narrowing = recognised.filter(({ as }) => as === 'filter');
   if (!understood && narrowing.length === 0) return null;
   const chip = (said: string, label: string, takeOff: () => void) => (
@@ -32,22 +32,23 @@ function Understood({
       <button
         type="button"
         className="inline-flex items-center gap-1 rounded-full border border-edge py-[1px] pr-1 pl-2.5 text-ink hover:border-ink"
-        title={`Look for “${said}” as words`}
+        title={texts.say('notice.asWords', { words: said })}
         onClick={takeOff}
       >
         {label}
-        <X size={13} aria-label={`: look for “${said}” as words`} />
+        <X size={13} aria-label={`: ${texts.say('notice.asWords', { words: said })}`} />
       </button>
     </li>
   );
   return (
     <div className="flex flex-wrap items-center gap-1.5">
-      Understood as
+      {texts.say('notice.understood')}
       <ul className="contents">
         {narrowing.map(({ text, named }) =>
           chip(text, named ? `${named.label}: ${named.value}` : text, () => asWords(text)),
         )}
-        {understood && chip(understood.text, priceInWords(understood, shop.currency), () => asWords(understood.text))}
+        {understood &&
+          chip(understood.text, priceInWords(understood, shop.currency, texts), () => asWords(understood.text))}
       </ul>
     </div>
   );
@@ -66,6 +67,7 @@ export function Notices({
   /** Looks only for what was typed, or as usual again. */
   exactly(is: boolean): void;
 }) {
+  const texts = useTexts();
   const { corrections, dropped, results, offers, near, outside, loosened } = answer;
   const typed = answer.query.trim();
   const isTried = [corrections, dropped, loosened].some((list) => list.length > 0) || near !== null || outside !== null;
@@ -77,63 +79,55 @@ export function Notices({
     <div className="mt-1 space-y-0.5 text-[13px] text-soft empty:hidden">
       <Understood answer={answer} asWords={asWords} />
       {results.length > 0 && answer.scoped && answer.scoped.wordsOut.length > 0 && (
-        <p>Showing what fits best for “{answer.query.trim()}”.</p>
+        <p>{texts.say('notice.best', { search: typed })}</p>
       )}
       {results.length > 0 && answer.takenFor && (
-        <p>
-          Showing results for <b className="font-semibold text-ink">{answer.takenFor.search}</b> instead of “
-          {answer.query.trim()}”.
-        </p>
+        <p>{texts.rich('notice.instead', { shown: answer.takenFor.search, search: typed })}</p>
       )}
-      {results.length > 0 && outside && <p>Nothing in “{outside.title}” matches. Showing what the whole shop has.</p>}
-      {results.length > 0 && near && (
-        <p>
-          Nothing matches “{typed}”. Showing results for <b className="font-semibold text-ink">{near.search}</b>, which
-          is close to it.
-        </p>
-      )}
+      {results.length > 0 && outside && <p>{texts.say('notice.outside', { title: outside.title })}</p>}
+      {results.length > 0 && near && <p>{texts.rich('notice.near', { search: typed, shown: near.search })}</p>}
       {results.length > 0 && loosened.length > 0 && (
-        <p>Nothing fits with {quoted(loosened)} as a filter; it counts as plain words.</p>
+        <p>{texts.say('notice.loosened', { words: texts.quoted(loosened) })}</p>
       )}
       {results.length > 0 &&
         corrections.map(({ from, to }) => (
-          <p key={from}>
-            Showing results for <b className="font-semibold text-ink">{to}</b> instead of “{from}”.
-          </p>
+          <p key={from}>{texts.rich('notice.instead', { shown: to, search: from })}</p>
         ))}
       {results.length > 0 && dropped.length > 0 && (
-        <p>Nothing has all these words; {quoted(asSearched(dropped, answer.query))} left out.</p>
+        <p>{texts.say('notice.dropped', { words: texts.quoted(asSearched(dropped, answer.query)) })}</p>
       )}
       {offers.length > 0 && (
         <p>
-          {corrections.length > 0 ? 'Or did you mean' : 'Did you mean'}{' '}
-          {offers.map((offer, at) => (
-            <span key={offer}>
-              {at > 0 && (at === offers.length - 1 ? ' or ' : ', ')}
-              <button type="button" className="text-press underline" onClick={() => search(offer)}>
-                {offer}
-              </button>
-            </span>
-          ))}
-          ?
+          {texts.rich(corrections.length > 0 ? 'notice.orMeant' : 'notice.meant', {
+            offers: texts.anyOf(
+              offers.map((offer) => ({
+                key: offer,
+                shown: (
+                  <button type="button" className="text-press underline" onClick={() => search(offer)}>
+                    {offer}
+                  </button>
+                ),
+              })),
+            ),
+          })}
         </p>
       )}
       {results.length > 0 && isTried && (
         <p>
           <button type="button" className="text-press underline" onClick={() => exactly(true)}>
-            Search only for “{typed}”
+            {texts.say('notice.exactly', { search: typed })}
           </button>
         </p>
       )}
       {answer.exactly && (
         <p>
-          Showing only what has “{typed}” just so.{' '}
+          {texts.say('notice.isExact', { search: typed })}{' '}
           <button type="button" className="text-press underline" onClick={() => exactly(false)}>
-            Search as usual
+            {texts.say('notice.usual')}
           </button>
         </p>
       )}
-      {ignoredFilters.length > 0 && <p>This shop no longer has the filter {quoted(ignoredFilters)}.</p>}
+      {ignoredFilters.length > 0 && <p>{texts.say('notice.filterGone', { words: texts.quoted(ignoredFilters) })}</p>}
     </div>
   );
 }

@@ -5,8 +5,9 @@ import { call } from '../client/call.ts';
 import { isPreview } from '../client/place.ts';
 import { markedUp } from '../look/markedUp.ts';
 import { ProductPicture } from '../look/ProductPicture.tsx';
-import { price, priceRange } from '../look/price.ts';
+import { useTexts } from '../look/texts.tsx';
 import { mostOfOne, quantityIn, useBasket } from './basket.ts';
+import { FormerPrice } from './cardPieces.tsx';
 import { Fetched } from './Fetched.tsx';
 import { noteOutcome } from './shopperLog.ts';
 import type { DeskView } from './useDesk.ts';
@@ -43,6 +44,13 @@ export function ProductPage({ id, desk, isReady }: PageOf) {
 function Product({ product, desk }: { readonly product: ProductDetail; readonly desk: DeskView | null }) {
   const { title, brand, description, descriptionMarkup, picture, lowest, highest, currency } = product;
   const { available, details, variants, link } = product;
+  const { say, money } = useTexts();
+  /** From the lowest to the highest price, or the one there is; empty where there is none. */
+  const rangeIn = (from: number | null, to: number | null): string => {
+    if (from === null || to === null) return '';
+    if (from === to) return money(from, currency);
+    return say('price.range', { from: money(from, currency), to: money(to, currency) });
+  };
   const [chosen, setChosen] = useState(() => (variants.find((variant) => variant.available) ?? variants[0]!).id);
   const variant = variants.find(({ id }) => id === chosen) ?? variants[0]!;
   const inBasket = useBasket(({ items }) => quantityIn(items, variant.id));
@@ -55,25 +63,25 @@ function Product({ product, desk }: { readonly product: ProductDetail; readonly 
         <h1 className="break-words font-semibold font-shop text-[26px] leading-tight">{title}</h1>
         {brand && <p className="mt-1 text-soft">{brand}</p>}
         <p className="mt-3 flex flex-wrap items-baseline gap-x-2">
-          <b className="text-xl">{priceRange(lowest, highest, currency)}</b>
+          <b className="text-xl">{rangeIn(lowest, highest)}</b>
           {variants.length === 1 && variant.formerPrice !== null && (
-            <s className="text-soft">{price(variant.formerPrice, currency)}</s>
+            <FormerPrice amount={variant.formerPrice} currency={currency} />
           )}
           <span className={available ? 'text-soft text-[13px]' : 'font-semibold text-[13px]'}>
-            {available ? 'In stock' : 'Sold out'}
+            {say(available ? 'product.inStock' : 'card.soldOut')}
           </span>
         </p>
         {variants.length > 1 && (
           <fieldset className="mt-4">
-            <legend className="font-semibold text-[13px]">Choose one of {variants.length}</legend>
+            <legend className="font-semibold text-[13px]">{say('product.choose', { count: variants.length })}</legend>
             <div className="mt-1.5 max-h-64 divide-y divide-line overflow-y-auto rounded-md border">
               {variants.map(({ id, name, price: amount, formerPrice, available: isAvailable }) => (
                 <label key={id} className="flex min-h-9 cursor-pointer items-center gap-3 px-3 py-1.5 hover:bg-paper">
                   <input type="radio" name="variant" checked={id === chosen} onChange={() => setChosen(id)} />
                   <span className="min-w-0 flex-1 break-words">{name}</span>
-                  {!isAvailable && <span className="text-[12.5px] text-soft">sold out</span>}
-                  {formerPrice !== null && <s className="text-[12.5px] text-soft">{price(formerPrice, currency)}</s>}
-                  {amount !== null && <b className="tabular-nums">{price(amount, currency)}</b>}
+                  {!isAvailable && <span className="text-[12.5px] text-soft">{say('box.soldOut')}</span>}
+                  {formerPrice !== null && <FormerPrice amount={formerPrice} currency={currency} />}
+                  {amount !== null && <b className="tabular-nums">{money(amount, currency)}</b>}
                 </label>
               ))}
             </div>
@@ -88,10 +96,10 @@ function Product({ product, desk }: { readonly product: ProductDetail; readonly 
             void noteOutcome('basket', product.id);
           }}
         >
-          {variant.available ? 'Put in basket' : 'Sold out'}
+          {say(variant.available ? 'basket.put' : 'card.soldOut')}
         </button>
         <p role="status" className="mt-1.5 min-h-5 text-[13px] text-soft">
-          {inBasket > 0 && `${inBasket} in your basket`}
+          {inBasket > 0 && say('basket.many', { count: inBasket })}
         </p>
         {descriptionMarkup ? (
           <div
@@ -106,12 +114,12 @@ function Product({ product, desk }: { readonly product: ProductDetail; readonly 
           {details.map(({ key, label, value }) => (
             <Detail key={key} label={label} value={value} />
           ))}
-          <Detail label="Part number" value={variant.sku} />
+          <Detail label={say('product.partNumber')} value={variant.sku} />
         </dl>
         {link && (
           <p className="mt-4 text-[13.5px]">
             <a href={link} target="_blank" rel="noreferrer" className="text-press underline">
-              More about this product
+              {say('product.more')}
             </a>
           </p>
         )}

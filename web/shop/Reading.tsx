@@ -1,6 +1,7 @@
 import { ArrowRight } from 'lucide-react';
 import { Link, useLocation } from 'react-router';
 import type { SearchAnswer } from '../../core/answer/answer.ts';
+import { useTexts } from '../look/texts.tsx';
 import { addressOf, isElsewhere } from './addresses.ts';
 
 /** Collections that the search names: a way into them, above the products. */
@@ -11,10 +12,11 @@ export function Collections({
   readonly collections: SearchAnswer['collections'];
   open(id: string): void;
 }) {
+  const { say } = useTexts();
   if (collections.length === 0) return null;
   return (
-    <nav aria-label="Collections" className="mt-2 flex flex-wrap items-center gap-2">
-      <span className="text-[13px] text-soft">Collections</span>
+    <nav aria-label={say('collections')} className="mt-2 flex flex-wrap items-center gap-2">
+      <span className="text-[13px] text-soft">{say('collections')}</span>
       {collections.map(({ id, title }) => (
         <button
           key={id}
@@ -55,10 +57,11 @@ export function ArticleLink({
 
 /** Articles that answer the search, below the products. */
 export function Articles({ articles }: { readonly articles: SearchAnswer['articles'] }) {
+  const { say } = useTexts();
   if (articles.length === 0) return null;
   return (
-    <section aria-label="To read" className="mt-7 border-t pt-4">
-      <h2 className="font-shop text-[17px]">To read</h2>
+    <section aria-label={say('articles.read')} className="mt-7 border-t pt-4">
+      <h2 className="font-shop text-[17px]">{say('articles.read')}</h2>
       <ul className="mt-2 grid gap-x-6 gap-y-3 min-[600px]:grid-cols-2">
         {articles.map(({ id, title, link, extract }) => (
           <li key={id}>

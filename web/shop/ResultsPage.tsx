@@ -1,6 +1,6 @@
 import type { Result, SearchAnswer } from '../../core/answer/answer.ts';
 import type { FilterPosition } from '../../core/setup/terms/filterTerms.ts';
-import { counted } from '../look/price.ts';
+import { useTexts } from '../look/texts.tsx';
 import { Banners } from './Banner.tsx';
 import { CloseToSearch } from './CloseToSearch.tsx';
 import { CollectionHead } from './CollectionHead.tsx';
@@ -45,6 +45,7 @@ export function ResultsPage({
   openCollection(id: string): void;
   open(product: Pick<Result, 'familyId'>): void;
 }) {
+  const { say } = useTexts();
   const position = useFilterPosition(data.filterLayout);
   const lookThrough = useLookThrough(search, desk.view);
   const filtering = {
@@ -58,15 +59,13 @@ export function ResultsPage({
     <main className="flex-1 px-4 pt-3 pb-6 sm:px-5" aria-busy={isStale}>
       <div className="flex flex-wrap items-baseline justify-between gap-x-4 gap-y-1">
         <h1 className="min-w-0 max-w-full flex-[1_1_220px] break-words font-shop text-[19px]">
-          {data.query.trim() ? (
-            <>Results for “{data.query.trim()}”</>
-          ) : (
-            (data.collection?.title ?? 'Everything in the shop')
-          )}
+          {data.query.trim()
+            ? say('results.for', { search: data.query.trim() })
+            : (data.collection?.title ?? say('results.everything'))}
         </h1>
         <div className="flex shrink-0 items-baseline gap-x-4">
           <p className="text-soft text-[13px]" role="status">
-            {counted(data.total, 'product')}
+            {say('products', { count: data.total })}
           </p>
           {data.total > 1 && <SortMenu sorting={data.sorting} choose={(sort) => go({ ...search, page: 1, sort })} />}
         </div>
@@ -114,13 +113,13 @@ export function ResultsPage({
             <ChosenFilters {...filtering} />
             {data.total === 0 ? (
               <p className="py-10 text-center text-soft">
-                No product has all these filters.{' '}
+                {say('results.noneWithFilters')}{' '}
                 <button
                   type="button"
                   className="text-press underline"
                   onClick={() => go({ ...search, page: 1, filters: withNothing(data.filters) })}
                 >
-                  Clear the filters
+                  {say('results.clearFilters')}
                 </button>
               </p>
             ) : (

@@ -1,4 +1,5 @@
 import { useHref } from 'react-router';
+import { useTexts } from '../look/texts.tsx';
 import { BasketCount } from './BasketCount.tsx';
 import { SearchBox } from './box/SearchBox.tsx';
 import { LanguageMenu } from './LanguageMenu.tsx';
@@ -9,6 +10,7 @@ export function ShopHeader({ shopper }: { readonly shopper: Shopper }) {
   const { desk, search, results, searchEverywhere, chooseLanguage } = shopper;
   const { data, error } = results;
   const home = useHref('/');
+  const { say } = useTexts();
   return (
     <header className="flex flex-wrap items-center gap-x-5 gap-y-2 border-line border-b px-4 py-3 sm:px-5">
       <a
@@ -19,7 +21,7 @@ export function ShopHeader({ shopper }: { readonly shopper: Shopper }) {
           searchEverywhere('');
         }}
       >
-        {data?.shop.name ?? (error ? 'The shop' : '…')}
+        {data?.shop.name ?? (error ? say('shop.unnamed') : '…')}
       </a>
       {data && data.languages.length > 1 && (
         <LanguageMenu

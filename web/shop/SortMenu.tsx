@@ -1,5 +1,6 @@
 import { ChevronDown } from 'lucide-react';
 import type { SearchAnswer } from '../../core/answer/answer.ts';
+import { useTexts } from '../look/texts.tsx';
 
 /** The orders a shopper may choose from; not there where there is only one. */
 export function SortMenu({
@@ -9,10 +10,11 @@ export function SortMenu({
   readonly sorting: SearchAnswer['sorting'];
   choose(key: string): void;
 }) {
+  const { say } = useTexts();
   if (sorting.length < 2) return null;
   return (
     <label className="inline-flex items-center gap-1.5 text-[13px] text-soft">
-      Sort by
+      {say('results.sort')}
       <span className="relative">
         <select
           className="appearance-none rounded-md border border-line bg-surface py-0.5 pr-6 pl-2 text-ink"

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { shippedMessages } from '../../messages/messages.ts';
 import { anOrder, aSet, fieldsOf } from '../terms/inside.ts';
 import { rungs, rungTexts, switchedRungs, usualLadder } from '../terms/ladderTerms.ts';
 import { fixedEntry, fixedPart, listed } from '../terms/part.ts';
@@ -42,7 +43,7 @@ export const emptyShelf = fixedPart({
     usual: nothing,
     usualFields: usualShelfFields,
     inside: fieldsOf({ searches: anOrder, products: anOrder, articles: anOrder }),
-    begin: () => ({ ...nothing, message: shelfMessages.nothing.en, bestSellers: 4 }),
+    begin: () => ({ ...nothing, message: shippedMessages.en[shelfMessages.nothing], bestSellers: 4 }),
     describe: ({ before, after }, names) =>
       describeShelf('The empty shelf', before ?? nothing, after ?? nothing, names),
   }),

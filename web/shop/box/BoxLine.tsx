@@ -1,10 +1,11 @@
-import { ArrowRight, Clock, Search, ShoppingBasket, Star } from 'lucide-react';
+import { ArrowRight, Clock, Search, ShoppingBasket } from 'lucide-react';
 import type { Result } from '../../../core/answer/answer.ts';
 import type { LinePiece } from '../../../core/setup/terms/boxTerms.ts';
 import { splitAtWords } from '../../../core/suggest/matchedLetters.ts';
 import { ProductPicture } from '../../look/ProductPicture.tsx';
-import { counted, price } from '../../look/price.ts';
+import { useTexts } from '../../look/texts.tsx';
 import { Badge } from '../Badges.tsx';
+import { FormerPrice, Rating } from '../cardPieces.tsx';
 import { type BoxItem, isBegunNumber } from './boxItems.ts';
 
 /** A text in which what goes on from the typed letters stands out. */
@@ -40,6 +41,7 @@ export function BoxLine({
   /** Puts a product into the basket. */
   put(card: Result): void;
 }) {
+  const { say, rich } = useTexts();
   switch (item.what) {
     case 'search': {
       const Icon = item.isRecent ? Clock : Search;
@@ -53,12 +55,7 @@ export function BoxLine({
       );
     }
     case 'within':
-      return (
-        <span className="min-w-0 truncate">
-          <span className="text-soft">“{typed}” in </span>
-          {item.label}
-        </span>
-      );
+      return <span className="min-w-0 truncate">{rich('box.within', { search: typed, value: item.label })}</span>;
     case 'product':
       return <ProductLine card={item.card} {...{ typed, line, isCard, put }} />;
     case 'collection':
@@ -71,11 +68,7 @@ export function BoxLine({
     case 'article':
       return <span className="min-w-0 truncate">{item.title}</span>;
     case 'all':
-      return (
-        <span className="font-semibold text-press">
-          Show all {counted(item.total, 'product')} for “{typed}”
-        </span>
-      );
+      return <span className="font-semibold text-press">{say('box.all', { count: item.total, search: typed })}</span>;
   }
 }
 
@@ -92,12 +85,13 @@ function ProductLine({
   readonly isCard: boolean;
   put(card: Result): void;
 }) {
+  const { say, money } = useTexts();
   const shows = (piece: LinePiece): boolean => line.includes(piece);
   const below = [
     shows('brand') && card.brand,
     // Which variant a part number is of.
     (shows('partNumber') || isBegunNumber(typed, card.sku)) && card.sku,
-    shows('availability') && !card.available && 'sold out',
+    shows('availability') && !card.available && say('box.soldOut'),
   ].filter(Boolean);
   return (
     <>
@@ -118,27 +112,20 @@ function ProductLine({
         )}
       </span>
       <span className={`flex shrink-0 items-center gap-2.5 ${isCard ? 'mt-auto w-full flex-wrap' : ''}`}>
-        {shows('rating') && card.rating !== null && (
-          <span className="flex items-center gap-1 text-[12.5px] text-soft">
-            <Star size={11} fill="currentColor" aria-hidden />
-            <span className="sr-only">rated </span>
-            {card.rating.toFixed(1)}
-          </span>
-        )}
+        {shows('rating') && card.rating !== null && <Rating rating={card.rating} />}
         <span className={`text-[13.5px] ${isCard ? '' : 'text-right'}`}>
           {shows('formerPrice') && card.formerPrice !== null && (
-            <s className="mr-1.5 text-[12.5px] text-soft">
-              <span className="sr-only">formerly </span>
-              {price(card.formerPrice, card.currency)}
-            </s>
+            <span className="mr-1.5">
+              <FormerPrice amount={card.formerPrice} currency={card.currency} />
+            </span>
           )}
-          {shows('price') && card.price !== null && <b>{price(card.price, card.currency)}</b>}
+          {shows('price') && card.price !== null && <b>{money(card.price, card.currency)}</b>}
         </span>
         {shows('basket') && card.variantAvailable && (
           // A line of a list box holds no buttons: the keyboard's way is told by the line itself.
           <span
             aria-hidden
-            title="Put in basket (Shift+Enter)"
+            title={say('basket.putKeys')}
             className={`grid size-7 cursor-pointer place-items-center rounded-full border border-line hover:border-press hover:text-press ${isCard ? 'ml-auto' : ''}`}
             onClick={(event) => {
               event.stopPropagation();

@@ -2,6 +2,7 @@ import type { UseComboboxGetItemPropsReturnValue, UseComboboxGetMenuPropsReturnV
 import { useId } from 'react';
 import type { Result } from '../../../core/answer/answer.ts';
 import type { BoxAnswer } from '../../../core/suggest/boxAnswer.ts';
+import { useTexts } from '../../look/texts.tsx';
 import { BoxLine } from './BoxLine.tsx';
 import type { BoxItem, ShownBlock } from './boxItems.ts';
 
@@ -41,6 +42,7 @@ export function BoxPanel({
   readonly forget: (() => void) | null;
 }) {
   const { answer, typed } = lines;
+  const { say } = useTexts();
   const isWide = !isFull && columns.length > 1;
   const place = isFull
     ? 'mt-2'
@@ -71,7 +73,7 @@ export function BoxPanel({
         ))}
       </div>
       {typed !== '' && answer?.moment === 'nothing' && columns.length === 0 && (
-        <p className="p-3 text-soft">Nothing found.</p>
+        <p className="p-3 text-soft">{say('box.nothing')}</p>
       )}
     </div>
   );
@@ -86,6 +88,7 @@ function Block({
   ...lines
 }: Lines & { readonly block: ShownBlock; readonly forget: (() => void) | null }) {
   const id = useId();
+  const { say } = useTexts();
   return (
     // biome-ignore lint/a11y/useSemanticElements: a group of options within a list box has no element of its own
     <div role="group" aria-labelledby={block.title ? id : undefined} className="py-1">
@@ -102,7 +105,7 @@ function Block({
             onMouseDown={(event) => event.preventDefault()}
             onClick={forget}
           >
-            Forget these
+            {say('box.forget')}
           </button>
         )}
       </div>

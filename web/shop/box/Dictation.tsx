@@ -1,5 +1,6 @@
 import { Mic } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
+import { useTexts } from '../../look/texts.tsx';
 
 /** What browsers that take dictation have, under either name. */
 interface Recognition {
@@ -21,6 +22,7 @@ export function Dictation({ language, spoken }: { readonly language: string; spo
   const running = useRef<Recognition | null>(null);
   useEffect(() => () => running.current?.abort(), []);
   const Recognizer = recognition();
+  const { say } = useTexts();
   if (!Recognizer) return null;
   const listen = (): void => {
     if (running.current) {
@@ -41,7 +43,7 @@ export function Dictation({ language, spoken }: { readonly language: string; spo
   return (
     <button
       type="button"
-      aria-label={isListening ? 'Stop listening' : 'Say what you look for'}
+      aria-label={say(isListening ? 'box.stopListening' : 'box.dictate')}
       aria-pressed={isListening}
       className={`grid size-6 place-items-center ${isListening ? 'text-press' : 'text-soft hover:text-ink'}`}
       onMouseDown={(event) => event.preventDefault()}

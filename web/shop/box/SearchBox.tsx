@@ -3,6 +3,7 @@ import { ArrowLeft, Search, X } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Result } from '../../../core/answer/answer.ts';
 import { longestQuery } from '../../../core/query/readUnits.ts';
+import { useTexts } from '../../look/texts.tsx';
 import { useMedia } from '../../look/useMedia.ts';
 import { useBasket } from '../basket.ts';
 import { noteClick, openedBesides } from '../shopperLog.ts';
@@ -51,6 +52,7 @@ export function SearchBox({
   readonly desk: DeskView | null;
   readonly isInDesk: boolean;
 }) {
+  const { say } = useTexts();
   /** Held open by the desk, with a text of its own. */
   const held = desk?.box ?? null;
   const [text, setText] = useState(query);
@@ -98,7 +100,7 @@ export function SearchBox({
   const put = (card: Result): void => {
     if (isInDesk) return;
     useBasket.getState().add(card.id);
-    setLastPut(`${card.title} is in your basket.`);
+    setLastPut(say('basket.isIn', { title: card.title }));
     noteClick({ inBox: true, search: typed, kind: 'basket', target: card.familyId });
   };
   const box = useCombobox<BoxItem>({
@@ -151,13 +153,13 @@ export function SearchBox({
         }}
       >
         {isFull && (
-          <button type="button" aria-label="Back" className="grid size-6 place-items-center" onClick={leave}>
+          <button type="button" aria-label={say('box.back')} className="grid size-6 place-items-center" onClick={leave}>
             <ArrowLeft size={17} aria-hidden />
           </button>
         )}
         {/* biome-ignore lint/a11y/noLabelWithoutControl: the box's own label, by its id */}
         <label {...getLabelProps()} className="sr-only">
-          Search the shop
+          {say('box.says')}
         </label>
         <input
           {...getInputProps({
@@ -193,7 +195,7 @@ export function SearchBox({
         {text !== '' && hasFocus && (
           <button
             type="button"
-            aria-label="Empty the search box"
+            aria-label={say('box.empty')}
             className="grid size-6 place-items-center text-soft hover:text-ink"
             onMouseDown={(event) => event.preventDefault()}
             onClick={() => {
@@ -216,7 +218,7 @@ export function SearchBox({
         )}
         <button
           type="submit"
-          aria-label={button || 'Search'}
+          aria-label={button || say('box.search')}
           className={
             button
               ? '-my-0.5 -mr-2 min-h-7 rounded-full bg-press px-3 font-semibold text-[13px] text-on-press hover:bg-press-over'
@@ -228,7 +230,7 @@ export function SearchBox({
         </button>
       </form>
       <BoxPanel
-        menu={getMenuProps({ 'aria-label': 'What the search may go on to' })}
+        menu={getMenuProps({ 'aria-label': say('box.lines') })}
         itemProps={getItemProps}
         {...{ columns, all, items, typed, highlightedIndex, put }}
         answer={data}
@@ -244,7 +246,7 @@ export function SearchBox({
         }
       />
       <p role="status" className="sr-only">
-        {isHanging && typed !== '' && items.length === 0 && data?.moment === 'nothing' && 'Nothing found.'}
+        {isHanging && typed !== '' && items.length === 0 && data?.moment === 'nothing' && say('box.nothing')}
       </p>
       <p role="status" className="sr-only">
         {lastPut}

@@ -3,8 +3,8 @@ import { Dialog, Popover } from 'radix-ui';
 import { useRef } from 'react';
 import type { SearchAnswer } from '../../../core/answer/answer.ts';
 import { PopoverPanel } from '../../look/PopoverPanel.tsx';
-import { count } from '../../look/price.ts';
-import { chipInWords, chosenIn, type Said, showText, withChoice, withNothing } from './choice.ts';
+import { useTexts } from '../../look/texts.tsx';
+import { chipInWords, chosenIn, type Said, withChoice, withNothing } from './choice.ts';
 import { FilterBody } from './FilterBody.tsx';
 import type { LookThrough, OneFilter } from './oneFilter.ts';
 
@@ -31,11 +31,17 @@ function filtersOf({ answer, said, choose, lookThrough }: FiltersShown): OneFilt
 /** What is chosen, each with a way to take it off; all at once at the end. */
 export function ChosenFilters(shown: FiltersShown) {
   const list = useRef<HTMLUListElement>(null);
+  const texts = useTexts();
   const chips = filtersOf(shown).flatMap((one) => one.chosen.map((value) => ({ ...one, value })));
   if (chips.length === 0) return null;
   return (
     // The list takes the focus of a chip that goes away, so that a keyboard stays where it was.
-    <ul ref={list} tabIndex={-1} aria-label="Chosen filters" className="mt-2.5 flex flex-wrap gap-1.5 text-[13px]">
+    <ul
+      ref={list}
+      tabIndex={-1}
+      aria-label={texts.say('filters.chosen')}
+      className="mt-2.5 flex flex-wrap gap-1.5 text-[13px]"
+    >
       {chips.map(({ filter, chosen, value, choose }) => (
         <li key={`${filter.key} ${value}`}>
           <button
@@ -46,9 +52,11 @@ export function ChosenFilters(shown: FiltersShown) {
               choose(chosen.filter((each) => each !== value));
             }}
           >
-            {chipInWords(filter, value)}
+            <span aria-hidden>{chipInWords(filter, value, texts)}</span>
             <X size={13} aria-hidden />
-            <span className="sr-only">: take this filter off</span>
+            <span className="sr-only">
+              {texts.say('filters.takeOff', { filter: chipInWords(filter, value, texts) })}
+            </span>
           </button>
         </li>
       ))}
@@ -58,7 +66,7 @@ export function ChosenFilters(shown: FiltersShown) {
           className="px-1.5 py-1 text-press underline"
           onClick={() => shown.choose(withNothing(shown.answer.filters))}
         >
-          Clear all
+          {texts.say('filters.clearAll')}
         </button>
       </li>
     </ul>
@@ -67,8 +75,9 @@ export function ChosenFilters(shown: FiltersShown) {
 
 /** The filters in a column beside the results. */
 export function FilterColumn(shown: FiltersShown) {
+  const { say } = useTexts();
   return (
-    <section aria-label="Filters">
+    <section aria-label={say('filters')}>
       {filtersOf(shown).map((one) => (
         <FilterGroup key={one.filter.key} {...one} />
       ))}
@@ -103,6 +112,7 @@ function FilterGroup(one: OneFilter) {
 
 function YesNo({ filter, chosen, choose }: Pick<OneFilter, 'filter' | 'chosen' | 'choose'>) {
   const [value] = filter.values;
+  const { say, count } = useTexts();
   if (!value) return null;
   return (
     <div className="border-line border-b py-3">
@@ -116,8 +126,8 @@ function YesNo({ filter, chosen, choose }: Pick<OneFilter, 'filter' | 'chosen' |
         <span className="flex-1">{filter.label}</span>
         {filter.counts && (
           <span className="font-normal text-[12.5px] text-soft">
-            {count(value.count)}
-            <span className="sr-only"> products</span>
+            <span aria-hidden>{count(value.count)}</span>
+            <span className="sr-only">{say('products', { count: value.count })}</span>
           </span>
         )}
       </label>
@@ -128,8 +138,9 @@ function YesNo({ filter, chosen, choose }: Pick<OneFilter, 'filter' | 'chosen' |
 
 /** The filters as a row of buttons above the results. */
 export function FilterRow(shown: FiltersShown) {
+  const { say } = useTexts();
   return (
-    <section aria-label="Filters" className="mt-2.5 flex flex-wrap gap-[7px]">
+    <section aria-label={say('filters')} className="mt-2.5 flex flex-wrap gap-[7px]">
       {filtersOf(shown).map((one) => (
         <FilterButton key={one.filter.key} {...one} />
       ))}
@@ -143,6 +154,7 @@ const button =
 function FilterButton(one: OneFilter) {
   const { filter, chosen, choose } = one;
   const isOn = chosen.length > 0;
+  const { say, count } = useTexts();
   if (filter.kind === 'yesNo')
     return (
       <button
@@ -156,8 +168,8 @@ function FilterButton(one: OneFilter) {
         {filter.label}
         {filter.counts && filter.values[0] && (
           <span className="font-normal text-[12px] text-soft">
-            {count(filter.values[0].count)}
-            <span className="sr-only"> products</span>
+            <span aria-hidden>{count(filter.values[0].count)}</span>
+            <span className="sr-only">{say('products', { count: filter.values[0].count })}</span>
           </span>
         )}
       </button>
@@ -179,12 +191,15 @@ function FilterButton(one: OneFilter) {
 /** The filters behind one button, in a drawer over the page: what a phone has room for. */
 export function FilterDrawer(shown: FiltersShown) {
   const { answer, choose, isStale } = shown;
+  const { say } = useTexts();
+  const showText = say('filters.show', { count: answer.total });
   const chosen = filtersOf(shown).flatMap((one) => one.chosen).length;
   return (
     <Dialog.Root>
       <Dialog.Trigger className="mt-2.5 inline-flex items-center gap-2 rounded-full border px-3.5 py-1.5 text-[13.5px] hover:border-edge">
         <SlidersHorizontal size={15} aria-hidden />
-        Filters{chosen > 0 && ` (${chosen})`}
+        {say('filters')}
+        {chosen > 0 && ` (${chosen})`}
       </Dialog.Trigger>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/40" />
@@ -193,8 +208,8 @@ export function FilterDrawer(shown: FiltersShown) {
           className="fixed inset-y-0 right-0 z-40 flex w-[min(360px,92vw)] flex-col bg-surface text-ink shadow-2xl"
         >
           <div className="flex items-center justify-between border-b px-4 py-3">
-            <Dialog.Title className="font-shop text-[19px]">Filters</Dialog.Title>
-            <Dialog.Close aria-label="Close the filters" className="rounded-md p-1 hover:bg-paper">
+            <Dialog.Title className="font-shop text-[19px]">{say('filters')}</Dialog.Title>
+            <Dialog.Close aria-label={say('filters.close')} className="rounded-md p-1 hover:bg-paper">
               <X size={18} aria-hidden />
             </Dialog.Close>
           </div>
@@ -208,15 +223,15 @@ export function FilterDrawer(shown: FiltersShown) {
                 className="text-[13.5px] text-press underline"
                 onClick={() => choose(withNothing(answer.filters))}
               >
-                Clear all
+                {say('filters.clearAll')}
               </button>
             )}
             <Dialog.Close className="ml-auto rounded-md bg-press px-4 py-2 font-semibold text-on-press hover:bg-press-over">
               {/* A number that is about to change is not promised. */}
-              <span className={isStale ? 'opacity-50' : ''}>{showText(answer.total)}</span>
+              <span className={isStale ? 'opacity-50' : ''}>{showText}</span>
             </Dialog.Close>
             <span role="status" className="sr-only">
-              {showText(answer.total)}
+              {showText}
             </span>
           </div>
         </Dialog.Content>

@@ -1,4 +1,5 @@
 import type { FilterAnswer } from '../../../core/answer/answer.ts';
+import { useTexts } from '../../look/texts.tsx';
 import type { OneFilter } from './oneFilter.ts';
 
 export interface Ranged extends OneFilter {
@@ -13,10 +14,11 @@ export function chosenEnds([chosen = '..']: readonly string[]): readonly [string
 
 /** Two number boxes, with the ends of the data as hints. */
 export function RangeBoxes({ filter, range, chosen, choose }: Ranged) {
+  const { say } = useTexts();
   const [chosenFrom, chosenTo] = chosenEnds(chosen);
   const field = (name: 'from' | 'to', value: string, hint: number) => (
     <label className="min-w-0 flex-1 text-[12.5px] text-soft">
-      {name === 'from' ? 'From' : 'To'}
+      {say(name === 'from' ? 'filters.from' : 'filters.to')}
       <input
         name={name}
         type="number"
@@ -42,7 +44,8 @@ export function RangeBoxes({ filter, range, chosen, choose }: Ranged) {
       {field('from', chosenFrom, Math.floor(range.least))}
       {field('to', chosenTo, Math.ceil(range.most))}
       <button type="submit" className="rounded-md border px-2.5 py-1 hover:border-edge">
-        Set<span className="sr-only"> {filter.label}</span>
+        <span aria-hidden>{say('filters.set')}</span>
+        <span className="sr-only">{say('filters.setLabel', { filter: filter.label })}</span>
       </button>
     </form>
   );

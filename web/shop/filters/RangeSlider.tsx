@@ -1,6 +1,7 @@
 import { Slider } from 'radix-ui';
 import { useState } from 'react';
 import { amountIn } from '../../look/filterWords.ts';
+import { useTexts } from '../../look/texts.tsx';
 import { chosenEnds, type Ranged } from './RangeBoxes.tsx';
 
 /** Steps a slider has from one end to the other, at least. */
@@ -14,6 +15,7 @@ function stepFor(span: number): number {
 
 /** Two handles under a histogram of the results: how many products lie where is seen before anything is moved. */
 export function RangeSlider({ filter, range, chosen, choose }: Ranged) {
+  const texts = useTexts();
   const step = stepFor(range.most - range.least);
   const least = Math.floor(range.least / step) * step;
   const most = Math.ceil(range.most / step) * step;
@@ -33,10 +35,10 @@ export function RangeSlider({ filter, range, chosen, choose }: Ranged) {
     const text = `${first <= least ? '' : Number(first.toFixed(4))}..${second >= most ? '' : Number(second.toFixed(4))}`;
     choose(text === '..' ? [] : [text]);
   };
-  const thumb = (name: string, amount: number) => (
+  const thumb = (end: 'filters.least' | 'filters.most', amount: number) => (
     <Slider.Thumb
-      aria-label={`${filter.label}, ${name}`}
-      aria-valuetext={amountIn(filter, amount)}
+      aria-label={texts.say(end, { filter: filter.label })}
+      aria-valuetext={amountIn(filter, amount, texts)}
       className="block size-[18px] rounded-full border-2 border-press bg-surface shadow-sm hover:bg-press-soft"
     />
   );
@@ -68,12 +70,12 @@ export function RangeSlider({ filter, range, chosen, choose }: Ranged) {
         <Slider.Track className="relative h-1 grow rounded-full bg-line">
           <Slider.Range className="absolute h-full rounded-full bg-press" />
         </Slider.Track>
-        {thumb('from', low)}
-        {thumb('to', high)}
+        {thumb('filters.least', low)}
+        {thumb('filters.most', high)}
       </Slider.Root>
       <p className="mt-0.5 flex justify-between text-[12.5px] text-soft">
-        <span>{amountIn(filter, low)}</span>
-        <span>{amountIn(filter, high)}</span>
+        <span>{amountIn(filter, low, texts)}</span>
+        <span>{amountIn(filter, high, texts)}</span>
       </p>
     </div>
   );

@@ -1,4 +1,5 @@
 import type { FilterAnswer } from '../../../core/answer/answer.ts';
+import { useTexts } from '../../look/texts.tsx';
 
 /** Shows all values of a filter, or the first again; not there where the first are all. */
 export function ShowAll({
@@ -10,7 +11,9 @@ export function ShowAll({
   readonly isLong: boolean;
   show(isLong: boolean): void;
 }) {
+  const { say } = useTexts();
   if (filter.values.length <= filter.showFirst) return null;
+  const text = isLong ? say('filters.showFewer') : say('filters.showAll', { count: filter.values.length });
   return (
     <button
       type="button"
@@ -18,8 +21,8 @@ export function ShowAll({
       className="mt-1 text-[13px] text-press underline"
       onClick={() => show(!isLong)}
     >
-      {isLong ? 'Show fewer' : `Show all ${filter.values.length}`}
-      <span className="sr-only"> of {filter.label}</span>
+      <span aria-hidden>{text}</span>
+      <span className="sr-only">{say('filters.of', { text, filter: filter.label })}</span>
     </button>
   );
 }

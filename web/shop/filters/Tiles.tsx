@@ -2,7 +2,7 @@ import { Check } from 'lucide-react';
 import { useState } from 'react';
 import type { FilterValue } from '../../../core/answer/answer.ts';
 import { valueInWords } from '../../look/filterWords.ts';
-import { count } from '../../look/price.ts';
+import { useTexts } from '../../look/texts.tsx';
 import { takesOne } from './choice.ts';
 import type { OneFilter } from './oneFilter.ts';
 import { ShowAll } from './ShowAll.tsx';
@@ -15,6 +15,7 @@ function Pressed({
   draw,
 }: OneFilter & { draw(value: FilterValue, isChosen: boolean): React.ReactNode }) {
   const [isLong, setLong] = useState(false);
+  const texts = useTexts();
   const shown = isLong
     ? filter.values
     : filter.values.filter((value, index) => index < filter.showFirst || value.chosen);
@@ -23,14 +24,14 @@ function Pressed({
       <ul className="flex flex-wrap gap-1.5">
         {shown.map((value) => {
           const isChosen = chosen.includes(value.value);
-          const words = valueInWords(filter, value);
+          const words = valueInWords(filter, value, texts);
           return (
             <li key={value.value}>
               <button
                 type="button"
                 aria-pressed={isChosen}
-                aria-label={`${words}${filter.counts ? `, ${count(value.count)} products` : ''}`}
-                title={filter.counts ? `${words}: ${count(value.count)}` : words}
+                aria-label={`${words}${filter.counts ? `, ${texts.say('products', { count: value.count })}` : ''}`}
+                title={filter.counts ? `${words}: ${texts.count(value.count)}` : words}
                 disabled={value.count === 0 && !isChosen}
                 className="disabled:opacity-40"
                 onClick={() =>
@@ -53,6 +54,7 @@ function Pressed({
 }
 
 export function Tiles(one: OneFilter) {
+  const texts = useTexts();
   return (
     <Pressed
       {...one}
@@ -63,7 +65,7 @@ export function Tiles(one: OneFilter) {
           }`}
         >
           {isChosen && <Check size={12} aria-hidden />}
-          {valueInWords(one.filter, value)}
+          {valueInWords(one.filter, value, texts)}
         </span>
       )}
     />

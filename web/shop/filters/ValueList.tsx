@@ -5,13 +5,13 @@ import type { FilterAnswer, FilterValue } from '../../../core/answer/answer.ts';
 import { usualFilter } from '../../../core/setup/terms/filterTerms.ts';
 import { valueInWords } from '../../look/filterWords.ts';
 import { PopoverPanel } from '../../look/PopoverPanel.tsx';
-import { count } from '../../look/price.ts';
-import { moreText, takesOne } from './choice.ts';
+import { type Texts, useTexts } from '../../look/texts.tsx';
+import { takesOne } from './choice.ts';
 import type { LookThrough, OneFilter } from './oneFilter.ts';
 import { ShowAll } from './ShowAll.tsx';
 
 /** A text a shopper looks through a list for, and the values that have it: from what is there, else fetched. */
-function useLookThrough(filter: FilterAnswer, lookThrough: LookThrough) {
+function useLookThrough(filter: FilterAnswer, lookThrough: LookThrough, texts: Texts) {
   const [text, setText] = useState('');
   const [fetched, setFetched] = useState<{ readonly text: string; readonly values: readonly FilterValue[] } | null>(
     null,
@@ -30,7 +30,7 @@ function useLookThrough(filter: FilterAnswer, lookThrough: LookThrough) {
       clearTimeout(later);
     };
   }, [wanted, key, more, lookThrough]);
-  const has = (value: FilterValue): boolean => valueInWords(filter, value).toLowerCase().includes(wanted);
+  const has = (value: FilterValue): boolean => valueInWords(filter, value, texts).toLowerCase().includes(wanted);
   const here = filter.values.filter(has);
   return {
     text,
@@ -43,7 +43,9 @@ function useLookThrough(filter: FilterAnswer, lookThrough: LookThrough) {
 /** Values as ticks or, where one only is chosen, as a choice; with what shortens and looks through long lists. */
 export function ValueList({ filter, chosen, choose, lookThrough, isOpen = false }: OneFilter & { isOpen?: boolean }) {
   const [isLong, setLong] = useState(false);
-  const { text, setText, isLooking, values } = useLookThrough(filter, lookThrough);
+  const texts = useTexts();
+  const { say, count, inText } = texts;
+  const { text, setText, isLooking, values } = useLookThrough(filter, lookThrough, texts);
   const name = useId();
   const { showFirst, anyEntry, selectAll, search, kind } = filter;
   const isOne = takesOne(filter);
@@ -66,8 +68,8 @@ export function ValueList({ filter, chosen, choose, lookThrough, isOpen = false 
       {hasSearch && (
         <input
           type="search"
-          aria-label={`Look through ${filter.label}`}
-          placeholder={`Look through ${filter.label.toLowerCase()}`}
+          aria-label={say('filters.lookThrough', { filter: filter.label })}
+          placeholder={say('filters.lookThrough', { filter: inText(filter.label) })}
           value={text}
           onChange={(event) => setText(event.target.value)}
           className="mb-1.5 w-full rounded-md border bg-surface px-2 py-1 text-[13px] placeholder:text-soft"
@@ -81,7 +83,7 @@ export function ValueList({ filter, chosen, choose, lookThrough, isOpen = false 
             checked={listed.every((value) => chosen.includes(value))}
             onChange={(event) => choose(event.target.checked ? listed : [])}
           />
-          All of these
+          {say('filters.allOfThese')}
         </label>
       )}
       <ul>
@@ -95,7 +97,7 @@ export function ValueList({ filter, chosen, choose, lookThrough, isOpen = false 
                 checked={chosen.length === 0}
                 onChange={() => choose([])}
               />
-              Any {filter.label.toLowerCase()}
+              {say('filters.any', { filter: inText(filter.label) })}
             </label>
           </li>
         )}
@@ -114,23 +116,25 @@ export function ValueList({ filter, chosen, choose, lookThrough, isOpen = false 
                 {kind === 'rating' && value.from && value.from <= mostStars ? (
                   <Stars from={value.from} />
                 ) : (
-                  valueInWords(filter, value)
+                  valueInWords(filter, value, texts)
                 )}
               </span>
               {filter.counts && (
                 <span className="text-[12.5px] text-soft">
-                  {count(value.count)}
-                  <span className="sr-only"> products</span>
+                  <span aria-hidden>{count(value.count)}</span>
+                  <span className="sr-only"> {say('products', { count: value.count })}</span>
                 </span>
               )}
             </label>
           </li>
         ))}
       </ul>
-      {isLooking && shown.length === 0 && <p className="text-[12.5px] text-soft">No value has “{text.trim()}”.</p>}
+      {isLooking && shown.length === 0 && (
+        <p className="text-[12.5px] text-soft">{say('filters.noValue', { text: text.trim() })}</p>
+      )}
       {!isLooking && !isOpen && <ShowAll filter={filter} isLong={isLong} show={setLong} />}
       {!isLooking && filter.more > 0 && (isLong || isOpen) && (
-        <p className="mt-1 text-[12.5px] text-soft">{moreText(filter.more)}: look through them above</p>
+        <p className="mt-1 text-[12.5px] text-soft">{say('filters.more', { count: filter.more })}</p>
       )}
     </div>
   );
@@ -140,15 +144,18 @@ export function ValueList({ filter, chosen, choose, lookThrough, isOpen = false 
 const mostStars = 5;
 
 function Stars({ from }: { readonly from: number }) {
-  return (
-    <>
-      <span aria-hidden className="tracking-[1px]">
-        {'★'.repeat(Math.floor(from))}
-        <span className="text-line">{'★'.repeat(Math.max(0, 5 - Math.floor(from)))}</span>
-      </span>
-      <span className="sr-only">{from} stars</span> and more
-    </>
-  );
+  const { say, rich } = useTexts();
+  return rich('filters.andMore', {
+    amount: (
+      <>
+        <span aria-hidden className="tracking-[1px]">
+          {'★'.repeat(Math.floor(from))}
+          <span className="text-line">{'★'.repeat(Math.max(0, 5 - Math.floor(from)))}</span>
+        </span>
+        <span className="sr-only">{say('filters.stars', { count: from })}</span>
+      </>
+    ),
+  });
 }
 
 /** The list of a drop-down: all of it, with a field to look through it. */
@@ -159,13 +166,20 @@ export function DropdownList({ filter, ...one }: OneFilter) {
 /** The same list behind a button, for filters that would take much room. */
 export function Dropdown(one: OneFilter) {
   const { filter, chosen } = one;
+  const texts = useTexts();
+  const { say, inText } = texts;
   const first = filter.values.find(({ value }) => value === chosen[0]);
+  const named =
+    chosen.length === 0
+      ? say('filters.any', { filter: inText(filter.label) })
+      : first
+        ? valueInWords(filter, first, texts)
+        : chosen[0]!;
   return (
     <Popover.Root>
       <Popover.Trigger className="flex w-full items-center gap-2 rounded-md border bg-surface px-2.5 py-1.5 text-left text-[13.5px] hover:border-edge">
         <span className="min-w-0 flex-1 truncate">
-          {chosen.length === 0 ? `Any ${filter.label.toLowerCase()}` : first ? valueInWords(filter, first) : chosen[0]}
-          {chosen.length > 1 && ` and ${chosen.length - 1} more`}
+          {chosen.length > 1 ? say('filters.firstAndMore', { first: named, count: chosen.length - 1 }) : named}
         </span>
         <ChevronDown size={14} aria-hidden className="shrink-0" />
         <span className="sr-only">{filter.label}</span>

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import type { FilterAnswer } from '../../../core/answer/answer.ts';
 import { valueInWords } from '../../look/filterWords.ts';
+import { english } from '../../look/texts.tsx';
 import { chipInWords, chosenIn, withChoice, withNothing } from './choice.ts';
 
 const filter = (to: Partial<FilterAnswer>): FilterAnswer => ({
@@ -47,9 +48,9 @@ describe('in words', () => {
     [{ label: 'Bargains', from: null, to: 5 }, 'Bargains'],
   ])('%j is %s', (own, words) => expect(valueInWords(money, value('..', own))).toBe(words));
   test('a range’s chip says what it is a range of', () =>
-    expect(chipInWords(filter({ ...money, kind: 'range', range: { least: 0, most: 9, chosen: '..5' } }), '..5')).toBe(
-      'Price: Up to £5',
-    ));
+    expect(
+      chipInWords(filter({ ...money, kind: 'range', range: { least: 0, most: 9, chosen: '..5' } }), '..5', english),
+    ).toBe('Price: Up to £5'));
   test('a level of a path is called by its last name', () =>
     expect(valueInWords(filter({ kind: 'tree' }), value('Paint > Oil', { label: 'Oil', depth: 1 }))).toBe('Oil'));
 });

@@ -1,7 +1,7 @@
 import type { FilterAnswer } from '../../../core/answer/answer.ts';
 import { choosesOne, choosesRange } from '../../../core/setup/terms/filterTerms.ts';
 import { spanInWords, valueInWords } from '../../look/filterWords.ts';
-import { count, counted } from '../../look/price.ts';
+import type { Texts } from '../../look/texts.tsx';
 
 /** What a shopper has said of filters, as the address carries it: a key with nothing takes off what is preselected. */
 export type Said = Readonly<Record<string, readonly string[]>>;
@@ -35,16 +35,12 @@ export const withNothing = (filters: readonly FilterAnswer[]): Said =>
   Object.fromEntries(filters.filter(({ preselected = [] }) => preselected.length > 0).map(({ key }) => [key, []]));
 
 /** A chosen value as its chip says it. */
-export function chipInWords(filter: FilterAnswer, text: string): string {
+export function chipInWords(filter: FilterAnswer, text: string, texts: Texts): string {
   if (filter.range) {
     const [from, to] = text.split('..');
-    return `${filter.label}: ${spanInWords(filter, from ? Number(from) : null, to ? Number(to) : null)}`;
+    return `${filter.label}: ${spanInWords(filter, from ? Number(from) : null, to ? Number(to) : null, texts)}`;
   }
   const value = filter.values.find((each) => each.value === text);
   if (filter.kind === 'yesNo') return filter.label;
-  return value ? valueInWords(filter, value) : text;
+  return value ? valueInWords(filter, value, texts) : text;
 }
-
-/** How many products a button promises. */
-export const showText = (total: number): string => `Show ${counted(total, 'product')}`;
-export const moreText = (more: number): string => `and ${count(more)} more values`;

@@ -1,3 +1,4 @@
+import { shippedMessages } from '../../../../core/messages/messages.ts';
 import type { BoxShape as Shape } from '../../../../core/setup/parts/searchBox.ts';
 import {
   boxWidths,
@@ -9,7 +10,6 @@ import {
   pieceNames,
   widthNames,
 } from '../../../../core/setup/terms/boxTerms.ts';
-import { searchTheShop } from '../../../../core/setup/terms/shopTexts.ts';
 import { type Language, languageNames } from '../../../../core/text/languages.ts';
 import { Choice, NumberField, Switch, TextField } from '../../parts/Controls.tsx';
 import { Section, shelfRow } from '../../parts/Screen.tsx';
@@ -72,7 +72,7 @@ export function BoxShape() {
                 <OwnText
                   shown={`The empty box says${inIt}`}
                   label={`What the empty box says${inIt}`}
-                  usual={searchTheShop[language]}
+                  usual={shippedMessages[language]['box.says']}
                   longest={longestHeading}
                   texts={shape.placeholder}
                   change={(placeholder) => save({ placeholder })}

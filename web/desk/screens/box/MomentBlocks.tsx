@@ -8,7 +8,7 @@ import {
   mostInRow,
   mostLines,
 } from '../../../../core/setup/terms/boxTerms.ts';
-import { boxTitles } from '../../../../core/setup/terms/shopTexts.ts';
+import { boxTitle } from '../../../../core/setup/terms/shopTexts.ts';
 import { type Language, languageNames } from '../../../../core/text/languages.ts';
 import { Choice, NumberField, Switch, TextField } from '../../parts/Controls.tsx';
 import { Nothing, Section, shelfRow } from '../../parts/Screen.tsx';
@@ -116,7 +116,7 @@ function Block({
               <TextField
                 label={`Heading of ${name}${languages.length > 1 ? ` in ${languageNames[language]}` : ''}`}
                 value={block.title?.[language] ?? ''}
-                placeholder={boxTitles[block.kind][language]}
+                placeholder={boxTitle(block.kind, language)}
                 mayBeEmpty
                 maxLength={longestHeading}
                 className="w-[150px]"

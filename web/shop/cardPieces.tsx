@@ -1,0 +1,28 @@
+import { Star } from 'lucide-react';
+import { useTexts } from '../look/texts.tsx';
+
+/** What a product cost before. */
+export function FormerPrice({ amount, currency }: { readonly amount: number; readonly currency: string }) {
+  const { say, money } = useTexts();
+  const shown = money(amount, currency);
+  return (
+    <>
+      <span className="sr-only">{say('card.formerly', { amount: shown })}</span>
+      <s aria-hidden className="text-[12.5px] text-soft">
+        {shown}
+      </s>
+    </>
+  );
+}
+
+/** How a product is rated, with one decimal. */
+export function Rating({ rating }: { readonly rating: number }) {
+  const { say, decimal } = useTexts();
+  return (
+    <span className="flex items-center gap-1 text-[12.5px] text-soft">
+      <Star size={11} fill="currentColor" aria-hidden />
+      <span className="sr-only">{say('card.rated', { rating: decimal(rating) })}</span>
+      <span aria-hidden>{decimal(rating)}</span>
+    </span>
+  );
+}
