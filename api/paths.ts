@@ -157,6 +157,7 @@ export const screenNames: ReadonlySet<string> = new Set([
     'search-box',
     'empty-shelf',
     'results-page',
+    'words',
     'demand',
     'dead-ends',
     'releases',

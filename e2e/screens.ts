@@ -41,6 +41,7 @@ export const screens = [
   '/redirects',
   '/empty-shelf/special',
   '/results-page',
+  '/words',
   '/releases',
   '/drafts',
   '/drafts/merge?from=release:live',

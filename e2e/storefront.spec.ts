@@ -118,3 +118,24 @@ test('an article opens; a search on a collection’s page stays in it, with a wa
   await expect(page.getByText('In the collection Brushes.')).toHaveCount(0);
   await expect(page.getByRole('status').filter({ hasText: 'product' })).not.toHaveText(inside);
 });
+
+test('a shopper reads the shop in the language of its choice, with the merchandiser’s own words in it', async ({
+  page,
+}) => {
+  const desk = deskOn(page);
+  await desk.open('/words');
+  const own = page.getByLabel('Your own words for: Sort by');
+  await own.fill('Order {by}');
+  await own.press('Enter');
+  await expect(page.getByText('Not saved. There is no {by} here.')).toBeVisible();
+  await own.fill('In the order');
+  await own.press('Enter');
+  await expect(desk.shop.getByText('In the order')).toBeVisible();
+  expect(await desk.unpublished()).toBe(1);
+
+  await page.goto('/shop/germany/?q=pinsel');
+  await expect(page.getByRole('heading', { level: 1, name: 'Ergebnisse für „pinsel“' })).toBeVisible();
+  await expect(page.locator('html')).toHaveAttribute('lang', 'de');
+  await expect(page.getByText(/^\d+,\d\d\s€$/).first()).toBeVisible();
+  await expect(page.getByText('Preise enthalten 19 % Steuer.')).toBeVisible();
+});

@@ -6,7 +6,7 @@ import type { Language } from '../text/languages.ts';
 import type { BadgeAnswer } from './answer.ts';
 
 /** How much less a product costs than before, in whole percent rounded down; null where it is not below 100 and above 0. */
-export function savingOf(record: CatalogRecord): number | null {
+function savingOf(record: CatalogRecord): number | null {
   const [price, former] = [heldBy(record, 'price'), heldBy(record, 'former_price')];
   if (typeof price !== 'number' || typeof former !== 'number' || former <= price || price <= 0) return null;
   const percent = Math.floor(((former - price) / former) * 100);

@@ -7,6 +7,7 @@ import { shippedMessages } from '../messages/messages.ts';
 import { bannersOn } from '../rules/bannersOn.ts';
 import { type Source, toldSource } from '../rules/effects.ts';
 import type { Setup } from '../setup/schema.ts';
+import { wordingIn } from '../setup/wordingIn.ts';
 import type { Language } from '../text/languages.ts';
 import { climb } from './climb.ts';
 import { closeMatches, isFilledUp } from './closeMatches.ts';
@@ -174,6 +175,7 @@ export function search(
     currency: prepared.setup.storefront.shop.currency,
     like: request.like,
   });
+  const language = shopperLanguage(engine, prepared.setup, request.language);
   const redirect = ranking.effects.find((effect) => effect.what === 'redirect');
   // What a plan is called at the desk is none of a shopper's business.
   const told = (source: Source): ReturnType<typeof toldSource> =>
@@ -189,8 +191,8 @@ export function search(
     filters: beside.filters,
     filtersNotShown: beside.notShown,
     shop: prepared.setup.storefront.shop,
-    language: shopperLanguage(engine, prepared.setup, request.language),
-    wording: {},
+    language,
+    wording: wordingIn(prepared.setup, language),
     ...boxTexts(engine, prepared.setup, request.language),
     filterLayout: prepared.setup.storefront.filters,
     languages: prepared.setup.storefront.languages.list,

@@ -249,6 +249,14 @@ describe('the empty shelf, the storefront and plans in words', () => {
         'A card has up to one badge',
       ],
     ],
+    ['wording', 'de/results.sort', null, { text: 'Folge' }, ['In German, “Sortieren nach” is said as “Folge”']],
+    [
+      'wording',
+      'en/results.sort',
+      { text: 'Order' },
+      null,
+      ['In English, “Sort by” is said as it comes with the shop'],
+    ],
     ['badges', 'shown', { list: [badge], most: 2 }, { list: [], most: 2 }, ['The badge “New” is removed']],
     ['suggestedSearches', 'offer:ink', null, offer, ['The search “ink” is suggested']],
     [

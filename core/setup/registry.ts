@@ -15,6 +15,7 @@ import { storefront } from './parts/storefront.ts';
 import { suggestedSearches } from './parts/suggestedSearches.ts';
 import { valueGroups } from './parts/valueGroups.ts';
 import { vocabulary } from './parts/vocabulary.ts';
+import { wording } from './parts/wording.ts';
 import type { PartDefinition } from './terms/part.ts';
 
 /**
@@ -33,6 +34,7 @@ export const registry = {
   suggestedSearches,
   emptyShelf,
   specialShelves,
+  wording,
   products,
   content,
   vocabulary,

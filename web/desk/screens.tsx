@@ -91,6 +91,7 @@ const routes: RouteObject[] = [
         path: 'results-page',
         ...lazily(() => import('./screens/results/ResultsPageScreen.tsx'), 'ResultsPageScreen'),
       },
+      { path: 'words', ...lazily(() => import('./screens/words/Words.tsx'), 'Words') },
       { path: 'storefronts', ...lazily(() => import('./screens/storefronts/Storefronts.tsx'), 'Storefronts') },
       { path: 'drafts', ...lazily(() => import('./screens/drafts/Drafts.tsx'), 'Drafts') },
       { path: 'drafts/merge', ...lazily(() => import('./screens/drafts/Merge.tsx'), 'Merge') },

@@ -1,6 +1,6 @@
 import type { Card } from '../../core/answer/answer.ts';
 import type { BadgePlace } from '../../core/setup/terms/badgeTerms.ts';
-import { readableOn } from '../look/readableOn.ts';
+import { Badge } from '../look/Badge.tsx';
 
 const stands: Readonly<Record<BadgePlace, string>> = {
   left: 'absolute top-1.5 left-1.5 items-start',
@@ -16,18 +16,6 @@ export function Badges({ badges, place }: { readonly badges: Card['badges']; rea
       {badges.map((badge) => (
         <Badge key={badge.text} badge={badge} />
       ))}
-    </span>
-  );
-}
-
-/** One badge; a colour of one's own can be said by no class. */
-export function Badge({ badge: { text, colour } }: { readonly badge: Card['badges'][number] }) {
-  return (
-    <span
-      className="max-w-full truncate rounded px-1.5 py-px font-semibold text-[12px] leading-[1.45]"
-      style={{ background: colour, color: readableOn(colour) }}
-    >
-      {text}
     </span>
   );
 }

@@ -13,6 +13,7 @@ export const followable = {
   suggestedSearches: 'Suggested searches',
   emptyShelf: 'Settings of the empty shelf',
   specialShelves: 'Special pages of the empty shelf',
+  wording: 'Texts of the shop',
   products: 'Decisions about products',
   content: 'Decisions about articles and collections',
 } as const;

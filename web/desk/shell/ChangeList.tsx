@@ -14,6 +14,7 @@ export const partNames = {
   suggestedSearches: 'Suggested searches',
   emptyShelf: 'Empty shelf',
   specialShelves: 'Special pages of the empty shelf',
+  wording: 'Words and languages',
   products: 'Catalog',
   content: 'Other content',
   vocabulary: 'Vocabulary',

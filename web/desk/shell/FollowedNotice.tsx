@@ -21,6 +21,7 @@ const partsOfScreens: readonly (readonly [path: string, parts: readonly Followab
   ['/hiding', ['hiding', 'houseRules']],
   ['/redirects', ['plans', 'specialShelves']],
   ['/results-page', ['badges']],
+  ['/words', ['wording']],
   ['/search-box', ['searchBox', 'suggestedSearches']],
   ['/empty-shelf', ['emptyShelf', 'specialShelves']],
 ];

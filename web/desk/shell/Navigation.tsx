@@ -46,6 +46,7 @@ const groups: readonly { readonly name: string; readonly places: readonly Place[
       { to: '/search-box', label: 'Search box', parts: ['searchBox', 'suggestedSearches'] },
       { to: '/empty-shelf', label: 'Empty shelf', parts: ['emptyShelf', 'specialShelves'] },
       { to: '/results-page', label: 'Results page', parts: ['badges'] },
+      { to: '/words', label: 'Words', parts: ['wording'] },
     ],
   },
   {
@@ -68,7 +69,7 @@ export function screenName(path: string): string {
 
 export function Navigation() {
   return (
-    <nav aria-label="Screens" className="flex flex-col overflow-y-auto py-3.5 pr-2.5 pl-3.5">
+    <nav aria-label="Screens" className="flex flex-col overflow-y-auto py-2 pr-2.5 pl-3.5">
       {groups.map((group) => (
         <Group key={group.name} {...group} />
       ))}
@@ -85,7 +86,7 @@ function Group({ name, places }: (typeof groups)[number]) {
   const changed = (parts: readonly SetupPart[]): number => changes.filter(({ part }) => parts.includes(part)).length;
   return (
     <section aria-label={name}>
-      <h2 className="mt-1.5">
+      <h2 className="mt-0.5">
         <button
           type="button"
           aria-expanded={!isFolded}

@@ -2,9 +2,9 @@ import { ArrowRight, Clock, Search, ShoppingBasket } from 'lucide-react';
 import type { Result } from '../../../core/answer/answer.ts';
 import type { LinePiece } from '../../../core/setup/terms/boxTerms.ts';
 import { splitAtWords } from '../../../core/suggest/matchedLetters.ts';
+import { Badge } from '../../look/Badge.tsx';
 import { ProductPicture } from '../../look/ProductPicture.tsx';
 import { useTexts } from '../../look/texts.tsx';
-import { Badge } from '../Badges.tsx';
 import { FormerPrice, Rating } from '../cardPieces.tsx';
 import { type BoxItem, isBegunNumber } from './boxItems.ts';
 

@@ -10,7 +10,7 @@ import {
   savingName,
 } from '../../../../core/setup/terms/badgeTerms.ts';
 import { languageNames } from '../../../../core/text/languages.ts';
-import { Badge as Drawn } from '../../../shop/Badges.tsx';
+import { Badge as Drawn } from '../../../look/Badge.tsx';
 import { Button, IconButton } from '../../parts/Button.tsx';
 import { Choice, Switch, TextField } from '../../parts/Controls.tsx';
 import { ConditionEditor } from '../../parts/condition/ConditionEditor.tsx';
