@@ -3,14 +3,16 @@ import { endpoints } from './endpoints.ts';
 import { chosenFilters, filterParameters } from './filterParameters.ts';
 import { inFull, paths } from './paths.ts';
 import { nearestName } from './problem.ts';
-import { deskSearchQuery, shopSearchQuery } from './searchQuery.ts';
+import { deskSearchQuery, requestOf, shopSearchQuery } from './searchQuery.ts';
 
 const refusal = (query: Record<string, unknown>) => shopSearchQuery.safeParse(query).error?.issues[0];
 
 describe('the search’s parameters', () => {
   test('have defaults, and filters by key', () => {
     const query = deskSearchQuery.parse({ q: 'ink', 'f.colour': ['Red', 'Blue'], 'f.price': '5..9' });
-    expect(query).toMatchObject({ q: 'ink', page: 1, limit: 24, explain: false });
+    expect(query).toMatchObject({ q: 'ink', page: 1, explain: false });
+    expect(requestOf(query)).toMatchObject({ limit: 24, asLaidOut: true });
+    expect(requestOf(deskSearchQuery.parse({ limit: '7' })).asLaidOut).toBeUndefined();
     expect(query.from).toBeUndefined();
     expect(chosenFilters(query)).toEqual({ colour: ['Red', 'Blue'], price: ['5..9'] });
   });

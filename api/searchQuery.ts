@@ -11,6 +11,8 @@ import { unknownName } from './problem.ts';
 
 /** Most products a page, and the furthest place that can be asked for. */
 const mostPerPage = 250;
+/** Where neither a request nor a layout says how many. */
+const usualPerPage = 24;
 const furthestPlace = 10_000;
 /** Values one filter may be given at once. */
 const mostChosen = 100;
@@ -39,7 +41,8 @@ export const setupName = z
 const shopFields = {
   q: z.string().max(longestQuery, `must have at most ${longestQuery} characters`).default(''),
   page: wholeNumber(1, furthestPlace).default(1),
-  limit: wholeNumber(1, mostPerPage).default(24),
+  /** Absent: as many as the shop's layout shows at once; where it goes on below, all up to the page. */
+  limit: wholeNumber(1, mostPerPage).optional(),
   typing: flag.default(false),
   collection: z.string().max(200).default(''),
   /** The order chosen from the sorting menu. */
@@ -127,7 +130,8 @@ export function requestOf(query: z.output<typeof shopSearchQuery>): SearchReques
   return {
     query: q,
     page,
-    limit,
+    limit: limit ?? usualPerPage,
+    ...(limit === undefined && { asLaidOut: true }),
     typing,
     collection,
     sort,

@@ -93,7 +93,7 @@ test('products stand in a grid with badges, and go into the basket from the box 
   page,
 }) => {
   const desk = deskOn(page);
-  await desk.open('/results-page');
+  await desk.open('/results-page/badges');
   await page.getByRole('button', { name: 'The last few' }).click();
   await desk.trial('rose watercolour');
   await expect(desk.shop.getByText(/^Last [1-5]$/).first()).toBeVisible();

@@ -139,3 +139,39 @@ test('a shopper reads the shop in the language of its choice, with the merchandi
   await expect(page.getByText(/^\d+,\d\d\s€$/).first()).toBeVisible();
   await expect(page.getByText('Preise enthalten 19 % Steuer.')).toBeVisible();
 });
+
+test('results stand in rows and go on below each other; the way back leads to the place one left', async ({ page }) => {
+  const desk = deskOn(page);
+  await desk.open('/results-page');
+  await page.getByLabel('How products stand').selectOption('list');
+  await page.getByLabel('Products shown at once').fill('12');
+  await page.getByLabel('Products shown at once').press('Enter');
+  await page.getByLabel('What follows the products shown at once').selectOption('button');
+  await desk.trial('brush');
+  const products = desk.shop.locator('[data-product]');
+  await expect(products).toHaveCount(12);
+  const [first, second] = [await products.nth(0).boundingBox(), await products.nth(1).boundingBox()];
+  expect(second!.y).toBeGreaterThan(first!.y);
+  await desk.shop.getByRole('button', { name: 'Show more' }).click();
+  await expect(products).toHaveCount(24);
+  await page.getByRole('button', { name: /^Publish/ }).click();
+  await page
+    .getByRole('dialog')
+    .getByRole('button', { name: /^Publish/ })
+    .click();
+  await expect.poll(() => desk.unpublished()).toBe(0);
+
+  await page.goto('/shop/main/?q=brush');
+  await page.getByRole('button', { name: 'Show more' }).click();
+  await expect(page.locator('[data-product]')).toHaveCount(24);
+  const last = page.locator('[data-product]').nth(20);
+  await last.scrollIntoViewIfNeeded();
+  const place = await page.evaluate(() => window.scrollY);
+  await last.getByRole('heading').getByRole('button').click();
+  await expect(page.getByRole('button', { name: 'Put in basket' })).toBeVisible();
+  await page.goBack();
+  await expect(page.locator('[data-product]')).toHaveCount(24);
+  await expect.poll(() => page.evaluate(() => window.scrollY)).toBe(place);
+  await page.goto('/shop/main/?q=brush&page=2');
+  await expect(page.getByText(/^24 of \d+ products$/)).toBeVisible();
+});

@@ -66,6 +66,8 @@ export const de: Messages = {
   'filters.under': 'Unter {amount}',
   'filters.upTo': 'Bis {amount}',
   language: 'Sprache',
+  'more.show': 'Mehr zeigen',
+  'more.shown': '{shown, number} von {total, number} Produkten',
   'notice.asWords': '„{words}“ als Wörter suchen',
   'notice.best': 'Gezeigt wird, was am besten zu „{search}“ passt.',
   'notice.dropped': 'Nichts hat alle diese Wörter; {words} bleibt weg.',

@@ -64,6 +64,8 @@ export const en = {
   'filters.under': 'Under {amount}',
   'filters.upTo': 'Up to {amount}',
   language: 'Language',
+  'more.show': 'Show more',
+  'more.shown': '{shown, number} of {total, number} products',
   'notice.asWords': 'Look for “{words}” as words',
   'notice.best': 'Showing what fits best for “{search}”.',
   'notice.dropped': 'Nothing has all these words; {words} left out.',

@@ -66,6 +66,8 @@ export const es: Messages = {
   'filters.under': 'Menos de {amount}',
   'filters.upTo': 'Hasta {amount}',
   language: 'Idioma',
+  'more.show': 'Ver más',
+  'more.shown': '{shown, number} de {total, number} productos',
   'notice.asWords': 'Buscar «{words}» como palabras',
   'notice.best': 'Se muestra lo que mejor encaja con «{search}».',
   'notice.dropped': 'Nada tiene todas estas palabras; sin {words}.',

@@ -66,6 +66,8 @@ export const fr: Messages = {
   'filters.under': 'Moins de {amount}',
   'filters.upTo': 'Jusqu’à {amount}',
   language: 'Langue',
+  'more.show': 'Voir plus',
+  'more.shown': '{shown, number} produits sur {total, number}',
   'notice.asWords': 'Chercher « {words} » comme des mots',
   'notice.best': 'Voici ce qui convient le mieux à « {search} ».',
   'notice.dropped': 'Rien n’a tous ces mots ; sans {words}.',

@@ -43,6 +43,10 @@ export interface SearchRequest {
   readonly page: number;
   /** Products a page, from 1. */
   readonly limit: number;
+  /** Whether it wants as many as the shop's layout shows; see `laidOut`. */
+  readonly asLaidOut?: boolean;
+  /** Of pages that stand below each other the last one; `limit` is for all of them. */
+  readonly upTo?: number;
   /** The shopper is still typing: the last word may go on. */
   readonly typing?: boolean;
   /** Tell pins, pulls and exact part numbers with each result: for the desk. */

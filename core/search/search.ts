@@ -185,8 +185,9 @@ export function search(
   const answer = {
     query: request.query,
     total: ranking.total,
-    page: request.page,
-    limit: request.limit,
+    page: request.upTo ?? request.page,
+    limit: request.limit / (request.upTo ?? 1),
+    layout: prepared.setup.resultsPage.layout,
     results,
     filters: beside.filters,
     filtersNotShown: beside.notShown,

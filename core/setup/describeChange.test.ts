@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { describeChange } from './describeChange.ts';
 import type { EntryChange } from './entries.ts';
+import { initialSetup } from './initialSetup.ts';
 import { usualLadder } from './terms/ladderTerms.ts';
 
 const names = {
@@ -121,6 +122,7 @@ describe('the empty shelf, the storefront and plans in words', () => {
   const shelf = { message: 'Sorry', searches: ['ink'], products: ['a'] };
   const block = (kind: string, more: object = {}) => ({ kind, on: true, most: 5, column: 1, ...more });
   const shape = { wide: 'page', letters: 2, line: ['picture'], marks: true, allResults: true };
+  const { layout } = initialSetup([]).resultsPage;
   const badge = {
     ...{ key: 'a', on: true, text: { en: 'New' }, place: 'left', colour: '#000000' },
     condition: { match: 'all', tests: [{ how: 'reduced' }] },
@@ -247,6 +249,23 @@ describe('the empty shelf, the storefront and plans in words', () => {
         'The badge “New” is switched off',
         'The badge “New” stands above the title',
         'A card has up to one badge',
+      ],
+    ],
+    [
+      'resultsPage',
+      'layout',
+      layout,
+      {
+        ...{ ...layout, shape: 'list', inRow: { ...layout.inRow, wide: 5 }, picture: { height: 200, fit: 'cover' } },
+        ...{ atOnce: 12, way: 'button' },
+      },
+      [
+        'Products stand as rows with their picture',
+        'Cards stand 5 in a row in much room',
+        'Pictures are 200 pixels high',
+        'Pictures are shown over all of its place, cut where it must be',
+        '12 products are shown at once',
+        'What follows the products shown at once: a button that shows more below',
       ],
     ],
     ['wording', 'de/results.sort', null, { text: 'Folge' }, ['In German, “Sortieren nach” is said as “Folge”']],

@@ -9,6 +9,7 @@ import { houseRules } from './parts/houseRules.ts';
 import { plans } from './parts/plans.ts';
 import { products } from './parts/products.ts';
 import { relevance } from './parts/relevance.ts';
+import { resultsPage } from './parts/resultsPage.ts';
 import { searchBox } from './parts/searchBox.ts';
 import { specialShelves } from './parts/specialShelves.ts';
 import { storefront } from './parts/storefront.ts';
@@ -29,6 +30,7 @@ export const registry = {
   plans,
   houseRules,
   hiding,
+  resultsPage,
   badges,
   searchBox,
   suggestedSearches,

@@ -6,6 +6,7 @@ import { movementDepth, withMovement } from '../../core/compare/movement.ts';
 import { decisionKey } from '../../core/rules/decisions.ts';
 import { climb, rankedFamilies } from '../../core/search/climb.ts';
 import { explainWords } from '../../core/search/explainWords.ts';
+import { laidOut } from '../../core/search/laidOut.ts';
 import { rank, type SearchRequest } from '../../core/search/rank.ts';
 import { collectionOf, search } from '../../core/search/search.ts';
 import type { Decision } from '../../core/setup/parts/products.ts';
@@ -61,7 +62,7 @@ export function searchQuestions(bench: Workbench) {
   const { ready, readyAt, catchUp, current, log } = bench;
   const answer = (ref: SetupRef, task: SearchTask): SearchAnswer => {
     const { engine, setup, view, content } = readyAt(ref, task.at);
-    const found = search(engine, setup, task.request, view.record, content);
+    const found = search(engine, setup, laidOut(task.request, setup.setup.resultsPage.layout), view.record, content);
     // Inside a collection every product stands among others than in a search: places there are not compared.
     if (!task.movement || task.request.collection) return found;
     const before = { ...task.request, page: 1, limit: movementDepth };
@@ -102,7 +103,7 @@ export function searchQuestions(bench: Workbench) {
       const place = order.indexOf(product) + 1;
       const page = answer(ref, {
         ...task,
-        request: { ...task.request, page: Math.max(1, place), limit: 1, explain: true },
+        request: { ...task.request, page: Math.max(1, place), limit: 1, asLaidOut: false, explain: true },
       });
       return { result: place > 0 ? (page.results[0] ?? null) : null, total: page.total };
     },

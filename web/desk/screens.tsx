@@ -88,7 +88,7 @@ const routes: RouteObject[] = [
         ...lazily(() => import('./screens/shelf/EmptyShelfScreen.tsx'), 'EmptyShelfScreen'),
       },
       {
-        path: 'results-page',
+        path: 'results-page/:page?',
         ...lazily(() => import('./screens/results/ResultsPageScreen.tsx'), 'ResultsPageScreen'),
       },
       { path: 'words', ...lazily(() => import('./screens/words/Words.tsx'), 'Words') },

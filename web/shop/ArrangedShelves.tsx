@@ -10,7 +10,7 @@ import {
 import { rectSortingStrategy, SortableContext, useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { GripVertical } from 'lucide-react';
-import { Fragment, type KeyboardEvent, type ReactNode, useEffect, useRef, useState } from 'react';
+import { type CSSProperties, Fragment, type KeyboardEvent, type ReactNode, useEffect, useRef, useState } from 'react';
 import type { Result } from '../../core/answer/answer.ts';
 import { columnsOf, placeAfterKey } from '../look/gridKeys.ts';
 import { movedTo } from '../look/movedTo.ts';
@@ -34,6 +34,7 @@ interface Held {
 export function ArrangedShelves({
   results,
   className,
+  style,
   before,
   next,
   pin,
@@ -41,6 +42,7 @@ export function ArrangedShelves({
 }: {
   readonly results: readonly Result[];
   readonly className: string;
+  readonly style: CSSProperties;
   /** What stands before a place, counted from 1; `next` is the place behind the last one. */
   before(place: number): ReactNode;
   readonly next: number;
@@ -107,7 +109,7 @@ export function ArrangedShelves({
       onDragEnd={end}
     >
       <SortableContext items={shown.map(({ familyId }) => familyId)} strategy={rectSortingStrategy}>
-        <ol ref={list} className={className}>
+        <ol ref={list} className={className} style={style}>
           {shown.map((result, at) => (
             <Fragment key={result.familyId}>
               {before(results[at]!.place)}

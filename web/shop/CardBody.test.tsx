@@ -4,6 +4,7 @@ import { screen } from '@testing-library/react';
 import type { Card } from '../../core/answer/answer.ts';
 import { show } from '../testing/dom.tsx';
 import { CardBody } from './CardBody.tsx';
+import { LayoutIn, usualLayout } from './layout.tsx';
 
 const card: Card = {
   ...{ id: 'a1', familyId: 'a', sku: 'WU-1', title: 'Gouache', brand: 'Osier', price: 4.5, currency: 'GBP' },
@@ -30,6 +31,28 @@ test('sold out is said of the product; of the variant shown, that it is only tha
 test('a card has no room for a picture where pictures are switched off', () => {
   const { container } = show(<CardBody card={{ ...card, showsPicture: false }} />);
   expect(container.querySelector('.bg-art')).toBeNull();
+});
+
+test('a row has its picture and lines, a short row neither', () => {
+  const standing = (shape: 'list' | 'compact') =>
+    show(
+      <LayoutIn value={{ ...usualLayout, shape, picture: { height: 200, fit: 'cover' } }}>
+        <CardBody card={card} />
+      </LayoutIn>,
+    ).container;
+  expect(standing('list').querySelector<HTMLElement>('.bg-art')?.style.height).toBe('200px');
+  expect(screen.getByText('14 ml')).toBeTruthy();
+  expect(standing('compact').querySelector('.bg-art')).toBeNull();
+  expect(screen.queryByText('14 ml')).toBeNull();
+  expect(screen.getByText('£4.50')).toBeTruthy();
+});
+
+test('badges stand on the picture, and above the title where there is none', () => {
+  const badges: Card['badges'] = [{ text: '–15%', place: 'right', colour: '#9c2f24' }];
+  show(<CardBody card={{ ...card, badges }} />);
+  expect(screen.getByText('–15%').closest('.bg-art')).not.toBeNull();
+  show(<CardBody card={{ ...card, badges, showsPicture: false }} />);
+  expect(screen.getByText('–15%').style.color).toBe('rgb(255, 255, 255)');
 });
 
 test('what it was is read out as that', () => {

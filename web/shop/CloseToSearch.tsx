@@ -1,6 +1,7 @@
 import type { Card, CloseResult } from '../../core/answer/answer.ts';
 import { useTexts } from '../look/texts.tsx';
 import { CardBody } from './CardBody.tsx';
+import { useShelfGrid } from './layout.tsx';
 import { noteOutcome } from './shopperLog.ts';
 
 /** Below what has every word, and clearly parted from it: products that lack one, each with the word it lacks. */
@@ -15,13 +16,14 @@ export function CloseToSearch({
   open(product: Pick<Card, 'familyId'>): void;
 }) {
   const { say, rich } = useTexts();
+  const grid = useShelfGrid();
   if (close.length === 0) return null;
   return (
-    <section aria-labelledby="close-to-search" className="mt-6">
+    <section aria-labelledby="close-to-search" className="shelf-room mt-6">
       <h2 id="close-to-search" className="font-shop text-[17px]">
         {say('results.close')}
       </h2>
-      <ol className="mt-2 -mx-[7px] grid grid-cols-2 min-[500px]:grid-cols-3 xl:grid-cols-4">
+      <ol className={`${grid.className} mt-2 -mx-[7px]`} style={grid.style}>
         {close.map((card, at) => (
           <li key={card.familyId} className="flex flex-col" data-close={card.familyId}>
             <CardBody

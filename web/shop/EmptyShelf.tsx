@@ -2,6 +2,7 @@ import type { Card, SearchAnswer } from '../../core/answer/answer.ts';
 import { useTexts } from '../look/texts.tsx';
 import { CardBody } from './CardBody.tsx';
 import { Offered, OfferedLink, useSentOn } from './Elsewhere.tsx';
+import { useShelfGrid } from './layout.tsx';
 import { ArticleLink, Collections } from './Reading.tsx';
 
 type Shelf = NonNullable<SearchAnswer['emptyShelf']>;
@@ -111,11 +112,12 @@ function ArticleLinks({ articles }: { readonly articles: Shelf['articles'] }) {
 }
 
 function Cards({ cards, title }: { readonly cards: readonly Card[]; readonly title: string }) {
+  const grid = useShelfGrid();
   if (cards.length === 0) return null;
   return (
-    <>
+    <div className="shelf-room">
       <h2 className="mt-6 font-shop text-[17px]">{title}</h2>
-      <ul className="mt-1 grid grid-cols-2 min-[500px]:grid-cols-3 xl:grid-cols-4" aria-label={title}>
+      <ul className={`${grid.className} mt-1`} style={grid.style} aria-label={title}>
         {cards.map((card) => (
           <li key={card.id} className="flex flex-col">
             <CardBody card={card} />
@@ -123,6 +125,6 @@ function Cards({ cards, title }: { readonly cards: readonly Card[]; readonly tit
           </li>
         ))}
       </ul>
-    </>
+    </div>
   );
 }

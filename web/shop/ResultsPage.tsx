@@ -10,6 +10,7 @@ import { withNothing } from './filters/choice.ts';
 import { ChosenFilters, FilterColumn, FilterDrawer, FilterRow } from './filters/Filters.tsx';
 import { useFilterPosition } from './filters/useFilterPosition.ts';
 import { Gaps } from './Gaps.tsx';
+import { MoreBelow } from './MoreBelow.tsx';
 import { Notices } from './Notices.tsx';
 import { Pages } from './Pages.tsx';
 import { Articles, Collections } from './Reading.tsx';
@@ -40,7 +41,7 @@ export function ResultsPage({
   /** Whether these are still the results of the search before. */
   readonly isStale: boolean;
   readonly desk: ReturnType<typeof useDesk>;
-  go(next: ShopperSearch): void;
+  go(next: ShopperSearch, replace?: boolean): void;
   searchFor(query: string): void;
   openCollection(id: string): void;
   open(product: Pick<Result, 'familyId'>): void;
@@ -143,7 +144,11 @@ export function ResultsPage({
             )}
             <CloseToSearch close={data.close} after={data.total} open={open} />
             <Articles articles={data.articles} />
-            <Pages answer={data} go={(page) => go({ ...search, page })} />
+            {data.layout.way === 'pages' ? (
+              <Pages answer={data} go={(page) => go({ ...search, page })} />
+            ) : (
+              <MoreBelow answer={data} isStale={isStale} go={(page) => go({ ...search, page }, true)} />
+            )}
           </div>
         </div>
       )}

@@ -3,6 +3,7 @@ import type { Result } from '../../core/answer/answer.ts';
 import type { ProductAct } from '../bridge/messages.ts';
 import { Banner, type ShownBanner } from './Banner.tsx';
 import { CardBody } from './CardBody.tsx';
+import { useShelfGrid } from './layout.tsx';
 import { type ShelfAt, ShelfLabel } from './ShelfLabel.tsx';
 import { noteOutcome } from './shopperLog.ts';
 
@@ -29,7 +30,8 @@ export function Shelves({
   readonly banners: readonly ShownBanner[];
   readonly act: ((product: Result, what: ProductAct) => void) | null;
 }) {
-  const className = `mt-2 -mx-[7px] grid grid-cols-2 min-[500px]:grid-cols-3 xl:grid-cols-4 ${isStale ? 'opacity-70' : ''}`;
+  const grid = useShelfGrid();
+  const className = `${grid.className} mt-2 -mx-[7px] ${isStale ? 'opacity-70' : ''}`;
   const standing = (result: Result, grip: ReactNode): ReactNode => (
     <>
       <CardBody
@@ -59,7 +61,7 @@ export function Shelves({
       ));
   const next = (results.at(-1)?.place ?? 0) + 1;
   const still = (
-    <ol className={className}>
+    <ol className={className} style={grid.style}>
       {results.map((result) => (
         <Fragment key={result.familyId}>
           {before(result.place)}
@@ -71,18 +73,21 @@ export function Shelves({
       {before(next)}
     </ol>
   );
-  if (!act || at === 'everything' || !mayMove) return still;
+  if (!act || at === 'everything' || !mayMove) return <div className="shelf-room">{still}</div>;
   return (
-    <Suspense fallback={still}>
-      <ArrangedShelves
-        results={results}
-        className={className}
-        before={before}
-        next={next}
-        pin={(product, place) => act(product, { act: 'pin', place })}
-      >
-        {standing}
-      </ArrangedShelves>
-    </Suspense>
+    <div className="shelf-room">
+      <Suspense fallback={still}>
+        <ArrangedShelves
+          results={results}
+          className={className}
+          style={grid.style}
+          before={before}
+          next={next}
+          pin={(product, place) => act(product, { act: 'pin', place })}
+        >
+          {standing}
+        </ArrangedShelves>
+      </Suspense>
+    </div>
   );
 }

@@ -3,6 +3,7 @@ import { CallProblem } from '../client/call.ts';
 import { day } from '../look/dates.ts';
 import { TextsIn, useTexts } from '../look/texts.tsx';
 import { ArticlePage } from './ArticlePage.tsx';
+import { LayoutIn, usualLayout } from './layout.tsx';
 import { ProductPage } from './ProductPage.tsx';
 import { ResultsPage } from './ResultsPage.tsx';
 import { ShopHeader } from './ShopHeader.tsx';
@@ -21,16 +22,18 @@ export function Shop() {
   const preview = (results as { preview?: { name: string; endsAt: string } } | undefined)?.preview;
   return (
     <TextsIn value={texts}>
-      <div className="flex min-h-full flex-col bg-surface text-ink">
-        {preview && (
-          <p className="bg-changed-soft px-4 py-1.5 text-center text-[13px] text-on-changed">
-            A preview of “{preview.name}”, until {day(preview.endsAt)}. Nothing here is live, and nothing is noted.
-          </p>
-        )}
-        <ShopHeader shopper={shopper} />
-        <Page shopper={shopper} />
-        {results?.shop.tax && <Tax {...results.shop.tax} />}
-      </div>
+      <LayoutIn value={results?.layout ?? usualLayout}>
+        <div className="flex min-h-full flex-col bg-surface text-ink">
+          {preview && (
+            <p className="bg-changed-soft px-4 py-1.5 text-center text-[13px] text-on-changed">
+              A preview of “{preview.name}”, until {day(preview.endsAt)}. Nothing here is live, and nothing is noted.
+            </p>
+          )}
+          <ShopHeader shopper={shopper} />
+          <Page shopper={shopper} />
+          {results?.shop.tax && <Tax {...results.shop.tax} />}
+        </div>
+      </LayoutIn>
     </TextsIn>
   );
 }

@@ -27,7 +27,6 @@ export interface ShopperSearch {
   readonly filters: Readonly<Record<string, readonly string[]>>;
 }
 
-const perPage = 24;
 /** Results fetched while the page's code was read are not fetched again when it is drawn; in milliseconds. */
 const freshFor = 2000;
 
@@ -73,7 +72,6 @@ function queryFor(search: ShopperSearch) {
   return {
     q: search.query,
     page: String(search.page),
-    limit: String(perPage),
     collection: search.collection,
     sort: search.sort,
     device: deviceOf(window.innerWidth),

@@ -34,7 +34,9 @@ export function useShopper() {
   const results = useResults(search, desk.view, isReady);
   const { data, isPlaceholderData } = results;
   const { query, collection } = search;
-  useScrollPlace(JSON.stringify([place, query, search.page, collection]), data !== undefined && !isPlaceholderData);
+  // Where results go on below each other, more of them are the same screen.
+  const screen = data?.layout.way === 'pages' ? search.page : 0;
+  useScrollPlace(JSON.stringify([place, query, screen, collection]), data !== undefined && !isPlaceholderData);
 
   const addressFor = (next: ShopperSearch): string => {
     const text = writeAddress(next, desk.isInDesk).toString();

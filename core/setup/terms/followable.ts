@@ -8,6 +8,7 @@ export const followable = {
   plans: 'Shelf plans',
   houseRules: 'House rules',
   hiding: 'Hidden products and tags',
+  resultsPage: 'Layout of the results',
   badges: 'Badges',
   searchBox: 'Settings of the search box',
   suggestedSearches: 'Suggested searches',

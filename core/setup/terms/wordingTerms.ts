@@ -40,7 +40,7 @@ const groupOf = (key: MessageKey): keyof typeof groups => {
   if (first === 'collections') return 'collection';
   if (first === 'articles') return 'article';
   if (first === 'elsewhere') return 'notice';
-  if (first === 'products' || first === 'pages') return 'results';
+  if (first === 'products' || first === 'pages' || first === 'more') return 'results';
   return Object.hasOwn(groups, first) ? (first as keyof typeof groups) : 'shop';
 };
 /** The texts that can be worded, in their groups. */

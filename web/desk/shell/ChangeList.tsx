@@ -9,6 +9,7 @@ export const partNames = {
   plans: 'Shelf plans',
   houseRules: 'House rules',
   hiding: 'Hiding',
+  resultsPage: 'Results page',
   badges: 'Badges',
   searchBox: 'Search box',
   suggestedSearches: 'Suggested searches',

@@ -1,5 +1,6 @@
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
+import { useParams } from 'react-router';
 import { badgeStarters, newBadge } from '../../../../core/setup/badgeStarters.ts';
 import { idFor } from '../../../../core/setup/idFor.ts';
 import type { Badge, Badges } from '../../../../core/setup/parts/badges.ts';
@@ -7,6 +8,7 @@ import { badgeName, longestBadge, mostBadges, mostOnCard } from '../../../../cor
 import { Button } from '../../parts/Button.tsx';
 import { NumberField, TextField } from '../../parts/Controls.tsx';
 import { ConditionEditor } from '../../parts/condition/ConditionEditor.tsx';
+import { PageTabs } from '../../parts/PageTabs.tsx';
 import { Nothing, ScreenHead, Section } from '../../parts/Screen.tsx';
 import { SortableList } from '../../parts/SortableList.tsx';
 import { useAttributes } from '../../state/attributes.ts';
@@ -14,9 +16,33 @@ import { useItemChanged } from '../../state/changed.ts';
 import { useDeskState } from '../../state/deskState.ts';
 import { edit } from '../../state/edits.ts';
 import { BadgeRow } from './BadgeRow.tsx';
+import { LayoutFields } from './LayoutFields.tsx';
 
-/** Shopfront: what shoppers see on the cards of the results. */
+const pages = [
+  { to: '/results-page', label: 'Layout', part: 'resultsPage' },
+  { to: '/results-page/badges', label: 'Badges', part: 'badges' },
+] as const;
+
+/** Shopfront: how the results stand, and what is on their cards. */
 export function ResultsPageScreen() {
+  const { page } = useParams();
+  const { changes } = useDeskState();
+  const shown = pages.map(({ part, ...each }) => ({
+    ...each,
+    isChanged: changes.some((change) => change.part === part),
+  }));
+  return (
+    <>
+      <ScreenHead title="Results page">
+        How products stand in the results, and what is on their cards there, in the search box and on the empty shelf.
+      </ScreenHead>
+      <PageTabs label="The results page" pages={shown} />
+      {page === 'badges' ? <BadgeList /> : <LayoutFields />}
+    </>
+  );
+}
+
+function BadgeList() {
   const { setup } = useDeskState();
   const { shown } = setup.badges;
   const isChanged = useItemChanged('badges', 'shown');
@@ -31,49 +57,44 @@ export function ResultsPageScreen() {
   const badgeIn = (entry: unknown, key: string): unknown =>
     (entry as Badges | null)?.list.find((badge) => badge.key === key);
   return (
-    <>
-      <ScreenHead title="Results page">
-        What stands on the cards of products, in results, in the search box and on the empty shelf.
-      </ScreenHead>
-      <Section
-        title="Badges"
-        note="Small texts on the cards of products that meet a condition. A card has the first ones of the list that fit it."
-        aside={
-          <span className="text-[13px]">
-            up to{' '}
-            <NumberField
-              label="Badges on a card at most"
-              value={most}
-              least={1}
-              most={mostOnCard}
-              className="w-[52px]"
-              change={(value) => save({ most: Math.round(value) })}
-            />{' '}
-            on a card
-          </span>
-        }
+    <Section
+      title="Badges"
+      note="Small texts on the cards of products that meet a condition. A card has the first ones of the list that fit it."
+      aside={
+        <span className="text-[13px]">
+          up to{' '}
+          <NumberField
+            label="Badges on a card at most"
+            value={most}
+            least={1}
+            most={mostOnCard}
+            className="w-[52px]"
+            change={(value) => save({ most: Math.round(value) })}
+          />{' '}
+          on a card
+        </span>
+      }
+    >
+      {list.length === 0 && <Nothing>No badges: cards show only the product.</Nothing>}
+      <SortableList
+        label="Badges, in order"
+        items={list.map((badge) => ({ id: badge.key, name: badgeName(badge), badge }))}
+        move={(_, from, to) => save({ list: inOrder(from, to) })}
       >
-        {list.length === 0 && <Nothing>No badges: cards show only the product.</Nothing>}
-        <SortableList
-          label="Badges, in order"
-          items={list.map((badge) => ({ id: badge.key, name: badgeName(badge), badge }))}
-          move={(_, from, to) => save({ list: inOrder(from, to) })}
-        >
-          {({ badge }, grip) => (
-            <BadgeRow
-              badge={badge}
-              grip={grip}
-              isChanged={isChanged((entry) => badgeIn(entry, badge.key))}
-              change={(change) =>
-                save({ list: list.map((each) => (each.key === badge.key ? { ...each, ...change } : each)) })
-              }
-              remove={() => save({ list: list.filter((each) => each.key !== badge.key) })}
-            />
-          )}
-        </SortableList>
-        <NewBadge list={list} add={(badge) => save({ list: [...list, badge] })} />
-      </Section>
-    </>
+        {({ badge }, grip) => (
+          <BadgeRow
+            badge={badge}
+            grip={grip}
+            isChanged={isChanged((entry) => badgeIn(entry, badge.key))}
+            change={(change) =>
+              save({ list: list.map((each) => (each.key === badge.key ? { ...each, ...change } : each)) })
+            }
+            remove={() => save({ list: list.filter((each) => each.key !== badge.key) })}
+          />
+        )}
+      </SortableList>
+      <NewBadge list={list} add={(badge) => save({ list: [...list, badge] })} />
+    </Section>
   );
 }
 

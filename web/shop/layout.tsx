@@ -1,0 +1,20 @@
+import { type CSSProperties, createContext, useContext } from 'react';
+import type { SearchAnswer } from '../../core/answer/answer.ts';
+
+type Layout = SearchAnswer['layout'];
+export const usualLayout: Layout = {
+  ...{ shape: 'grid', inRow: { narrow: 2, middle: 3, wide: 4 }, picture: { height: 118, fit: 'contain' } },
+  ...{ atOnce: 24, way: 'pages' },
+};
+const LayoutContext = createContext<Layout>(usualLayout);
+export const LayoutIn = LayoutContext.Provider;
+/** How products stand in the shop that is shown. */
+export const useLayout = (): Layout => useContext(LayoutContext);
+
+/** What a list of products needs to stand as the layout says, by the room that it has; within a `shelf-room`. */
+export function useShelfGrid(): { readonly className: string; readonly style: CSSProperties } {
+  const { shape, inRow } = useLayout();
+  const one = shape === 'grid' ? inRow : { narrow: 1, middle: 1, wide: 1 };
+  const style = { '--narrow': one.narrow, '--middle': one.middle, '--wide': one.wide } as CSSProperties;
+  return { className: 'shelf-grid', style };
+}
