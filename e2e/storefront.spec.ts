@@ -143,10 +143,10 @@ test('a shopper reads the shop in the language of its choice, with the merchandi
 test('results stand in rows and go on below each other; the way back leads to the place one left', async ({ page }) => {
   const desk = deskOn(page);
   await desk.open('/results-page');
-  await page.getByLabel('How products stand').selectOption('list');
-  await page.getByLabel('Products shown at once').fill('12');
-  await page.getByLabel('Products shown at once').press('Enter');
-  await page.getByLabel('What follows the products shown at once').selectOption('button');
+  await page.getByRole('combobox', { name: 'Products stand as' }).selectOption('list');
+  await page.getByRole('spinbutton', { name: 'Products shown at once' }).fill('12');
+  await page.getByRole('spinbutton', { name: 'Products shown at once' }).press('Enter');
+  await page.getByRole('combobox', { name: 'What follows the products shown at once' }).selectOption('button');
   await desk.trial('brush');
   const products = desk.shop.locator('[data-product]');
   await expect(products).toHaveCount(12);

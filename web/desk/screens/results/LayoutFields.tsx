@@ -44,7 +44,7 @@ export function LayoutFields() {
             <span>
               Products stand as{' '}
               <Choice
-                label="How products stand"
+                label="Products stand as"
                 value={layout.shape}
                 options={layoutShapes.map((shape) => [shape, shapeNames[shape]] as const)}
                 change={(shape) => save({ shape })}
