@@ -168,7 +168,7 @@ test('filters: added, renamed, put in order and used by the shopper with right c
   await desk.shop.getByRole('button', { name: 'Price' }).click();
   await desk.shop.getByRole('spinbutton', { name: 'To' }).fill('6');
   await desk.shop.getByRole('button', { name: 'Set Price' }).click();
-  await expect(desk.shop.getByText('Price: Up to £6')).toBeVisible();
+  await expect(desk.shop.getByText('Price: Up to £6', { exact: true })).toBeVisible();
   await desk.undoAll();
 });
 

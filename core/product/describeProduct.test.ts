@@ -20,7 +20,14 @@ const setup: Setup = {
   filters: { size: { attribute: 'size', label: 'Brush size', kind: 'list', order: 1 } as never },
 };
 const variants = [
-  record('1', { size: '2', price: 4, former_price: 5, stock: 0, availability: 'Sold out' }),
+  record('1', {
+    category: ['Brushes', 'Brushes > Round'],
+    size: '2',
+    price: 4,
+    former_price: 5,
+    stock: 0,
+    availability: 'Sold out',
+  }),
   record('2', { hair: 'Sable', size: ['4', '6'], price: 7.5, former_price: 7, stock: 3, availability: 'In stock' }),
 ];
 
@@ -33,9 +40,11 @@ test('what variants share is reported once, and each by what it differs in', () 
     highest: 7.5,
     available: true,
     details: [{ key: 'hair', value: 'Sable' }],
+    path: ['Brushes', 'Round'],
+    options: [{ key: 'size', label: 'Brush size', values: ['2', '4, 6'] }],
     variants: [
-      { name: '2', price: 4, formerPrice: 5, available: false, stock: 0 },
-      { name: '4, 6', price: 7.5, formerPrice: null, available: true, stock: 3 },
+      { name: '2', chosen: ['2'], price: 4, formerPrice: 5, available: false, stock: 0 },
+      { name: '4, 6', chosen: ['4, 6'], price: 7.5, formerPrice: null, available: true, stock: 3 },
     ],
   });
 });

@@ -1,5 +1,5 @@
 import { own } from '../base/named.ts';
-import { deepestLevels } from '../catalog/levels.ts';
+import { deepestLevels, levelMark } from '../catalog/levels.ts';
 import { pictureOf } from '../catalog/picture.ts';
 import { type CatalogRecord, firstText, heldBy, textsOf } from '../catalog/record.ts';
 import { availability, labelOfKey } from '../catalog/standardColumns.ts';
@@ -7,6 +7,7 @@ import type { Setup } from '../setup/schema.ts';
 import { plainTextOf } from '../text/plainTextOf.ts';
 import { safeMarkup } from '../text/safeMarkup.ts';
 import type { ProductDetail } from './productDetail.ts';
+import { variantOptions } from './variantOptions.ts';
 
 /** Attributes with a place of their own on the page, and those that say nothing to a shopper. */
 const placed = new Set([
@@ -27,6 +28,14 @@ const number = (record: CatalogRecord, key: string): number | null => {
   return typeof value === 'number' ? value : null;
 };
 const text = (record: CatalogRecord, key: string): string => deepestLevels(textsOf(heldBy(record, key))).join(', ');
+
+/** The levels of a record's deepest category. */
+function levelsFor(record: CatalogRecord): string[] {
+  const [path = ''] = deepestLevels(textsOf(heldBy(record, 'category'))).sort(
+    (a, b) => b.split(levelMark).length - a.split(levelMark).length,
+  );
+  return path === '' ? [] : path.split(levelMark);
+}
 
 /**
  * A product's own page: what its variants share once, and what each differs in. `records` are its variants as they
@@ -50,6 +59,8 @@ export function describeProduct(
   const said = ({ values }: (typeof lines)[number]): string[] => [...new Set(values.filter(Boolean))];
   const isShared = (each: (typeof lines)[number]): boolean => said(each).length <= 1;
   const differing = lines.filter((each) => !isShared(each));
+  const options = variantOptions(differing, records.length);
+  const besides = differing.filter((each) => !options.some(({ key }) => key === each.key));
   const prices = records.map((record) => number(record, 'price')).filter((price) => price !== null);
   const isAvailable = (record: CatalogRecord): boolean => record.values[availability.key] !== availability.soldOut;
   const description = firstText(first.values.description);
@@ -70,6 +81,8 @@ export function describeProduct(
       .filter(isShared)
       .map((each) => ({ key: each.key, label: each.label, value: said(each)[0] ?? '' }))
       .filter(({ value }) => value !== ''),
+    path: levelsFor(first),
+    options: options.map(({ key, label, values }) => ({ key, label, values: [...new Set(values)] })),
     variants: records.map((record, at) => {
       const price = number(record, 'price');
       const former = number(record, 'former_price');
@@ -81,6 +94,10 @@ export function describeProduct(
             .map(({ values }) => values[at])
             .filter(Boolean)
             .join(', ') || record.sku,
+        chosen: options.map(({ values }) => values[at]!),
+        details: besides
+          .map(({ key, label, values }) => ({ key, label, value: values[at]! }))
+          .filter(({ value }) => value !== ''),
         price,
         formerPrice: former !== null && price !== null && former > price ? former : null,
         available: isAvailable(record),

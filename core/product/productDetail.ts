@@ -21,6 +21,10 @@ export const productDetailSchema = z.object({
   available: z.boolean().describe('Whether at least one variant is in stock.'),
   details: z.array(line).describe('Attributes that all variants share.'),
   notIndexed: z.boolean().describe('Whether search engines are told to leave its page out.'),
+  path: z.array(z.string()).describe('The levels of its category, the highest first; none where it has none.'),
+  options: z
+    .array(z.object({ key: z.string(), label: z.string(), values: z.array(z.string()) }))
+    .describe('What a variant is chosen by, each with its values; none where variants are chosen from a list.'),
   variants: z.array(
     z.object({
       id: z.string(),
@@ -28,6 +32,8 @@ export const productDetailSchema = z.object({
       name: z
         .string()
         .describe('What it differs in, or its part number where it differs in nothing shoppers are shown.'),
+      chosen: z.array(z.string()).describe('Its values of the options, in their order.'),
+      details: z.array(line).describe('What it differs in besides.'),
       price: amount,
       formerPrice: amount,
       available: z.boolean(),

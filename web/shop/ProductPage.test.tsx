@@ -9,7 +9,18 @@ import { ProductPage } from './ProductPage.tsx';
 beforeAll(furnish);
 
 const variant = (id: string, price: number, available: boolean) => {
-  return { id, sku: `WU-${id}`, name: `Size ${id}`, price, formerPrice: null, available, stock: 1, picture: null };
+  return {
+    id,
+    sku: `WU-${id}`,
+    name: `Size ${id}`,
+    price,
+    chosen: [],
+    details: [],
+    formerPrice: null,
+    available,
+    stock: 1,
+    picture: null,
+  };
 };
 const brush: ProductDetail = {
   ...{
@@ -24,6 +35,8 @@ const brush: ProductDetail = {
   },
   ...{ currency: 'GBP', lowest: 4, highest: 7.5, available: true },
   details: [{ key: 'hair', label: 'Hair', value: 'Sable' }],
+  path: ['Brushes', 'Round'],
+  options: [],
   variants: [variant('2', 4, false), variant('4', 5, true), variant('6', 7.5, true)],
 };
 const page = <ProductPage id="a" desk={null} isReady />;
@@ -41,6 +54,33 @@ test('the first variant in stock is chosen; one that is sold out cannot be put i
   expect((screen.getByRole('button', { name: 'Sold out' }) as HTMLButtonElement).disabled).toBe(true);
   await user.click(screen.getByRole('radio', { name: /Size 6/ }));
   expect(screen.getByRole('button', { name: 'Put in basket' })).toBeDefined();
+});
+
+test('a variant is chosen by its options, and price and stock follow; what is not there with the others changes them', async () => {
+  const made = (id: string, chosen: string[], price: number, available = true) => ({
+    ...{ ...variant(id, price, available), name: chosen.join(', '), chosen },
+    details: [{ key: 'hair', label: 'Hair', value: `Hair of ${id}` }],
+  });
+  answerWith({
+    '/shop/-/product?id=a': {
+      ...{ ...brush, details: [] },
+      options: [
+        { key: 'colour', label: 'Colour', values: ['Red', 'Blue'] },
+        { key: 'size', label: 'Size', values: ['S', 'M'] },
+      ],
+      variants: [made('rs', ['Red', 'S'], 4), made('rm', ['Red', 'M'], 5), made('bm', ['Blue', 'M'], 6, false)],
+    },
+  });
+  show(page);
+  expect(await screen.findByText('Brushes › Round')).toBeDefined();
+  expect(screen.getByText('£4.00')).toBeDefined();
+  const user = userEvent.setup();
+  await user.click(screen.getByRole('radio', { name: 'M' }));
+  expect([screen.getByText('£5.00'), screen.getByText('WU-rm'), screen.getByText('Hair of rm')]).toHaveLength(3);
+  await user.click(screen.getByRole('radio', { name: 'Blue , sold out' }));
+  expect((screen.getByRole('button', { name: 'Sold out' }) as HTMLButtonElement).disabled).toBe(true);
+  await user.click(screen.getByRole('radio', { name: 'S' }));
+  expect(screen.getByText('WU-rs')).toBeDefined();
 });
 
 test('the way back leads to the search it was found by', async () => {

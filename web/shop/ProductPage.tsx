@@ -11,6 +11,7 @@ import { FormerPrice } from './cardPieces.tsx';
 import { Fetched } from './Fetched.tsx';
 import { noteOutcome } from './shopperLog.ts';
 import type { DeskView } from './useDesk.ts';
+import { VariantChoice } from './VariantChoice.tsx';
 
 /** What a page of its own is about, and by which setup. */
 export interface PageOf {
@@ -43,7 +44,7 @@ export function ProductPage({ id, desk, isReady }: PageOf) {
 
 function Product({ product, desk }: { readonly product: ProductDetail; readonly desk: DeskView | null }) {
   const { title, brand, description, descriptionMarkup, picture, lowest, highest, currency } = product;
-  const { available, details, variants, link } = product;
+  const { available, details, variants, link, options, path } = product;
   const { say, money } = useTexts();
   /** From the lowest to the highest price, or the one there is; empty where there is none. */
   const rangeIn = (from: number | null, to: number | null): string => {
@@ -53,6 +54,8 @@ function Product({ product, desk }: { readonly product: ProductDetail; readonly 
   };
   const [chosen, setChosen] = useState(() => (variants.find((variant) => variant.available) ?? variants[0]!).id);
   const variant = variants.find(({ id }) => id === chosen) ?? variants[0]!;
+  // Where its options are chosen, price and stock are those of the variant; else of the product.
+  const isThere = options.length > 0 ? variant.available : available;
   const inBasket = useBasket(({ items }) => quantityIn(items, variant.id));
   return (
     <article className="mt-3 grid gap-x-8 gap-y-5 min-[640px]:grid-cols-[minmax(0,2fr)_minmax(0,3fr)]">
@@ -60,33 +63,21 @@ function Product({ product, desk }: { readonly product: ProductDetail; readonly 
         <ProductPicture src={variant.picture ?? picture} className="h-[220px]" />
       </div>
       <div className="min-w-0">
+        {path.length > 0 && <p className="mb-1 text-[13px] text-soft">{path.join(' › ')}</p>}
         <h1 className="break-words font-semibold font-shop text-[26px] leading-tight">{title}</h1>
         {brand && <p className="mt-1 text-soft">{brand}</p>}
-        <p className="mt-3 flex flex-wrap items-baseline gap-x-2">
-          <b className="text-xl">{rangeIn(lowest, highest)}</b>
-          {variants.length === 1 && variant.formerPrice !== null && (
+        <p className="mt-3 flex flex-wrap items-baseline gap-x-2" role="status">
+          <b className="text-xl">
+            {options.length > 0 && variant.price !== null ? money(variant.price, currency) : rangeIn(lowest, highest)}
+          </b>
+          {(options.length > 0 || variants.length === 1) && variant.formerPrice !== null && (
             <FormerPrice amount={variant.formerPrice} currency={currency} />
           )}
-          <span className={available ? 'text-soft text-[13px]' : 'font-semibold text-[13px]'}>
-            {say(available ? 'product.inStock' : 'card.soldOut')}
+          <span className={isThere ? 'text-soft text-[13px]' : 'font-semibold text-[13px]'}>
+            {say(isThere ? 'product.inStock' : 'card.soldOut')}
           </span>
         </p>
-        {variants.length > 1 && (
-          <fieldset className="mt-4">
-            <legend className="font-semibold text-[13px]">{say('product.choose', { count: variants.length })}</legend>
-            <div className="mt-1.5 max-h-64 divide-y divide-line overflow-y-auto rounded-md border">
-              {variants.map(({ id, name, price: amount, formerPrice, available: isAvailable }) => (
-                <label key={id} className="flex min-h-9 cursor-pointer items-center gap-3 px-3 py-1.5 hover:bg-paper">
-                  <input type="radio" name="variant" checked={id === chosen} onChange={() => setChosen(id)} />
-                  <span className="min-w-0 flex-1 break-words">{name}</span>
-                  {!isAvailable && <span className="text-[12.5px] text-soft">{say('box.soldOut')}</span>}
-                  {formerPrice !== null && <FormerPrice amount={formerPrice} currency={currency} />}
-                  {amount !== null && <b className="tabular-nums">{money(amount, currency)}</b>}
-                </label>
-              ))}
-            </div>
-          </fieldset>
-        )}
+        <VariantChoice product={product} variant={variant} choose={setChosen} />
         <button
           type="button"
           disabled={!variant.available || inBasket >= mostOfOne}
@@ -111,7 +102,7 @@ function Product({ product, desk }: { readonly product: ProductDetail; readonly 
           description && <p className="mt-5 max-w-[65ch] whitespace-pre-line">{description}</p>
         )}
         <dl className="mt-5 grid max-w-[65ch] grid-cols-[auto_1fr] gap-x-6 gap-y-1.5 text-[13.5px]">
-          {details.map(({ key, label, value }) => (
+          {[...details, ...variant.details].map(({ key, label, value }) => (
             <Detail key={key} label={label} value={value} />
           ))}
           <Detail label={say('product.partNumber')} value={variant.sku} />

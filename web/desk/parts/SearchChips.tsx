@@ -2,7 +2,7 @@ import { X } from 'lucide-react';
 import { useState } from 'react';
 import { searchKey } from '../../../core/query/readUnits.ts';
 import { longest } from '../../../core/setup/terms/limits.ts';
-import { useTrial } from '../state/trial.ts';
+import { TrySearch } from './TrySearch.tsx';
 
 /** A list of searches: typed in, tried with a click, taken off. */
 export function SearchChips({
@@ -15,7 +15,6 @@ export function SearchChips({
   change(searches: string[]): void;
 }) {
   const [text, setText] = useState('');
-  const search = useTrial((state) => state.search);
   const add = (): void => {
     const fresh = text
       .split(',')
@@ -29,14 +28,7 @@ export function SearchChips({
       <ul aria-label={label} className="contents">
         {searches.map((each) => (
           <li key={each} className="inline-flex max-w-full items-center rounded-full border bg-surface text-[13.5px]">
-            <button
-              type="button"
-              title="Try this search in the shop window"
-              className="min-w-0 truncate rounded-full py-1 pr-1 pl-3 hover:text-press"
-              onClick={() => search(each)}
-            >
-              {each}
-            </button>
+            <TrySearch search={each} className="min-w-0 truncate rounded-full py-1 pr-1 pl-3 hover:text-press" />
             <button
               type="button"
               aria-label={`Take “${each}” off`}

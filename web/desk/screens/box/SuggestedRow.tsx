@@ -8,8 +8,8 @@ import { Button, IconButton } from '../../parts/Button.tsx';
 import { NumberField, Switch } from '../../parts/Controls.tsx';
 import { WhenFields } from '../../parts/rule/WhenFields.tsx';
 import { shelfRow } from '../../parts/Screen.tsx';
+import { TrySearch } from '../../parts/TrySearch.tsx';
 import { useChanged } from '../../state/changed.ts';
-import { useTrial } from '../../state/trial.ts';
 
 /** A search of one's own: how far up it stands, when, and whether it is offered before anything is typed. */
 export function SuggestedRow({
@@ -23,20 +23,12 @@ export function SuggestedRow({
 }) {
   const [isOpen, setOpen] = useState(false);
   const isChanged = useChanged('suggestedSearches')(suggestionKey(entry));
-  const search = useTrial((state) => state.search);
   const { text, on, priority, always = false } = entry;
   const dates = spanInWords(entry);
   return (
     <div className={`${shelfRow(isChanged)} w-full py-1.5 pr-2 pl-3`}>
       <div className="flex flex-wrap items-center gap-x-3 gap-y-1 text-[13px]">
-        <button
-          type="button"
-          className="min-h-6 min-w-0 basis-full truncate text-left font-semibold text-[14px] hover:underline"
-          title="Try it in the shop window"
-          onClick={() => search(text)}
-        >
-          {text}
-        </button>
+        <TrySearch search={text} className="min-w-0 basis-full truncate text-left font-semibold text-[14px]" />
         <span>
           priority{' '}
           <NumberField

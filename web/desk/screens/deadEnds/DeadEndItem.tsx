@@ -3,6 +3,7 @@ import type { DeadEndRow, RemedyRow } from '../../../../api/deadEndEndpoints.ts'
 import { call } from '../../../client/call.ts';
 import { Button } from '../../parts/Button.tsx';
 import { LoadProblem, shelfRow } from '../../parts/Screen.tsx';
+import { TrySearch } from '../../parts/TrySearch.tsx';
 import { useDeskState } from '../../state/deskState.ts';
 import { useTrial } from '../../state/trial.ts';
 import { deadEndInWords, reachInWords, seenInWords } from './deadEndInWords.ts';
@@ -29,14 +30,7 @@ export function DeadEndItem({
   return (
     <div className={`${shelfRow(false)} w-full py-1.5 pr-2 pl-3`}>
       <div className="flex flex-wrap items-center gap-x-2.5">
-        <button
-          type="button"
-          className="min-h-6 min-w-0 max-w-full truncate text-left font-semibold hover:underline"
-          title="Try it in the shop window"
-          onClick={() => search(text)}
-        >
-          {text}
-        </button>
+        <TrySearch search={text} className="min-w-0 max-w-full truncate text-left font-semibold" />
         <span className="min-w-0 flex-1 text-[13px] text-soft">
           {deadEndInWords(deadEnd)}
           {deadEnd.also.length > 0 && (

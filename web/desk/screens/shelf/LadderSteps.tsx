@@ -9,10 +9,10 @@ import { counted } from '../../../look/price.ts';
 import { Switch } from '../../parts/Controls.tsx';
 import { LoadProblem, Section, shelfRow } from '../../parts/Screen.tsx';
 import { SortableList } from '../../parts/SortableList.tsx';
+import { TrySearch } from '../../parts/TrySearch.tsx';
 import { useItemChanged } from '../../state/changed.ts';
 import { useDeskState } from '../../state/deskState.ts';
 import { edit } from '../../state/edits.ts';
-import { useTrial } from '../../state/trial.ts';
 import { rescuedInWords, stepChange } from './ladderInWords.ts';
 
 /** The steps a search takes that finds nothing as it was typed: their order, which are on, and what each did for the log. */
@@ -102,7 +102,6 @@ function Rescued({
   readonly rung: Rung;
 }) {
   const step = stepOf(trial, rung);
-  const search = useTrial((state) => state.search);
   return (
     <span className="mt-0.5 block text-[13px]">
       {rescuedInWords(rung, step)}
@@ -110,16 +109,10 @@ function Rescued({
       {step && (
         <span className="mt-0.5 flex flex-wrap gap-x-2.5 gap-y-0.5">
           {step.examples.slice(0, 4).map(({ search: text, instead }) => (
-            <button
-              key={text}
-              type="button"
-              className="min-h-6 text-press hover:underline"
-              title="Try it in the shop window"
-              onClick={() => search(text)}
-            >
+            <TrySearch key={text} search={text}>
               {text}
               {instead !== null && instead !== text && <span className="text-soft"> → {instead}</span>}
-            </button>
+            </TrySearch>
           ))}
         </span>
       )}
@@ -136,7 +129,6 @@ function Outcome({
   readonly live: LadderTrial;
   readonly isFetching: boolean;
 }) {
-  const search = useTrial((state) => state.search);
   if (draft.looked === 0)
     return <p className="text-[13.5px] text-soft">There is no shopper log yet to try the steps on.</p>;
   const [itself, nowhere] = [stepOf(draft, 'itself'), stepOf(draft, 'nowhere')];
@@ -150,15 +142,9 @@ function Outcome({
       {nowhere && (
         <span className="mt-1 flex flex-wrap gap-x-2.5 gap-y-0.5">
           {nowhere.examples.map(({ search: text, times }) => (
-            <button
-              key={text}
-              type="button"
-              className="min-h-6 text-press hover:underline"
-              title="Try it in the shop window"
-              onClick={() => search(text)}
-            >
+            <TrySearch key={text} search={text}>
               {text} <span className="text-soft">{times}×</span>
-            </button>
+            </TrySearch>
           ))}
         </span>
       )}

@@ -9,10 +9,10 @@ import { Button, IconButton } from '../../parts/Button.tsx';
 import { Switch, TextField } from '../../parts/Controls.tsx';
 import { Nothing, Section, shelfRow } from '../../parts/Screen.tsx';
 import { TextChips } from '../../parts/TextChips.tsx';
+import { TrySearch } from '../../parts/TrySearch.tsx';
 import { useChanged } from '../../state/changed.ts';
 import { useDeskState } from '../../state/deskState.ts';
 import { edit } from '../../state/edits.ts';
-import { useTrial } from '../../state/trial.ts';
 import { ShelfContentFields } from './ShelfContentFields.tsx';
 
 /** Other content for some searches that find nothing: by words they have, or by what they look like. */
@@ -80,20 +80,18 @@ function Row({
   save(shelf: SpecialShelf | null): void;
 }) {
   const isChanged = useChanged('specialShelves')(itsKey);
-  const search = useTrial((state) => state.search);
   const { name, on, words, looks: alike, link } = shelf;
   const held = [...words.map((word) => `“${word}”`), ...alike.map((look) => lookTexts[look].name)];
   return (
     <div className={`${shelfRow(isChanged)} w-full py-1.5 pr-2 pl-3`}>
       <div className="flex flex-wrap items-center gap-x-2.5 gap-y-1">
-        <button
-          type="button"
-          className="min-h-6 min-w-0 flex-1 truncate text-left font-semibold hover:underline"
-          title={words[0] === undefined ? undefined : 'Try it in the shop window'}
-          onClick={() => words[0] !== undefined && search(words[0])}
-        >
-          {name}
-        </button>
+        {words[0] === undefined ? (
+          <b className="min-w-0 flex-1 truncate font-semibold">{name}</b>
+        ) : (
+          <TrySearch search={words[0]} className="min-w-0 flex-1 truncate text-left font-semibold">
+            {name}
+          </TrySearch>
+        )}
         <Switch label={`${name} on`} isOn={on} change={(is) => save({ ...shelf, on: is })} />
         <Button
           tone="quiet"
