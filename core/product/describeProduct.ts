@@ -59,6 +59,7 @@ export function describeProduct(
   const said = ({ values }: (typeof lines)[number]): string[] => [...new Set(values.filter(Boolean))];
   const isShared = (each: (typeof lines)[number]): boolean => said(each).length <= 1;
   const differing = lines.filter((each) => !isShared(each));
+  const path = levelsFor(first);
   const options = variantOptions(differing, records.length);
   const besides = differing.filter((each) => !options.some(({ key }) => key === each.key));
   const prices = records.map((record) => number(record, 'price')).filter((price) => price !== null);
@@ -80,8 +81,9 @@ export function describeProduct(
     details: lines
       .filter(isShared)
       .map((each) => ({ key: each.key, label: each.label, value: said(each)[0] ?? '' }))
-      .filter(({ value }) => value !== ''),
-    path: levelsFor(first),
+      // The levels of the category stand by themselves.
+      .filter(({ key, value }) => value !== '' && !(key === 'category' && path.length > 0)),
+    path,
     options: options.map(({ key, label, values }) => ({ key, label, values: [...new Set(values)] })),
     variants: records.map((record, at) => {
       const price = number(record, 'price');
