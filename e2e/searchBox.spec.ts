@@ -106,19 +106,20 @@ test('products stand in a grid with badges, and go into the basket from the box 
   await page.getByLabel('What the button says').fill('Find');
   await page.getByLabel('What the button says').press('Enter');
   await expect(desk.shop.getByRole('button', { name: 'Find' })).toBeVisible();
-  await page.getByRole('button', { name: /^Publish/ }).click();
-  await page
-    .getByRole('dialog')
-    .getByRole('button', { name: /^Publish/ })
-    .click();
+  await page.getByRole('button', { name: 'Publish…' }).click();
+  await page.getByRole('button', { name: 'Publish to shoppers' }).click();
+  // Shoppers have it once the dialog is gone.
+  await expect(page.getByRole('dialog')).toHaveCount(0);
   await expect.poll(() => desk.unpublished()).toBe(0);
 
   await page.goto('/shop/main');
   await box(page).pressSequentially('rose watercolour');
   const products = block(page, 'Products').getByRole('option');
   await expect(products.first()).toHaveAttribute('aria-keyshortcuts', 'Shift+Enter');
-  const [first, second] = [await products.nth(0).boundingBox(), await products.nth(1).boundingBox()];
-  expect(first!.y).toBe(second!.y);
+  await expect(async () => {
+    const [first, second] = [await products.nth(0).boundingBox(), await products.nth(1).boundingBox()];
+    expect(first!.y).toBe(second!.y);
+  }).toPass();
   while ((await products.first().getAttribute('aria-selected')) !== 'true') await box(page).press('ArrowDown');
   await box(page).press('Shift+Enter');
   await products.nth(1).getByTitle('Put in basket (Shift+Enter)').click();

@@ -154,11 +154,10 @@ test('results stand in rows and go on below each other; the way back leads to th
   expect(second!.y).toBeGreaterThan(first!.y);
   await desk.shop.getByRole('button', { name: 'Show more' }).click();
   await expect(products).toHaveCount(24);
-  await page.getByRole('button', { name: /^Publish/ }).click();
-  await page
-    .getByRole('dialog')
-    .getByRole('button', { name: /^Publish/ })
-    .click();
+  await page.getByRole('button', { name: 'Publish…' }).click();
+  await page.getByRole('button', { name: 'Publish to shoppers' }).click();
+  // Shoppers have it once the dialog is gone.
+  await expect(page.getByRole('dialog')).toHaveCount(0);
   await expect.poll(() => desk.unpublished()).toBe(0);
 
   await page.goto('/shop/main/?q=brush');
