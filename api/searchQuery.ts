@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { longestQuery } from '../core/query/readUnits.ts';
+import { furthestPlace } from '../core/search/laidOut.ts';
 import type { SearchRequest } from '../core/search/rank.ts';
 import { readName } from '../core/setup/setupRef.ts';
 import { momentText } from '../core/setup/terms/moments.ts';
@@ -9,11 +10,10 @@ import { languages } from '../core/text/languages.ts';
 import { chosenFilters } from './filterParameters.ts';
 import { unknownName } from './problem.ts';
 
-/** Most products a page, and the furthest place that can be asked for. */
+/** Most products a page. */
 const mostPerPage = 250;
 /** Where neither a request nor a layout says how many. */
 const usualPerPage = 24;
-const furthestPlace = 10_000;
 /** Values one filter may be given at once. */
 const mostChosen = 100;
 

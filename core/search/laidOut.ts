@@ -3,7 +3,7 @@ import { mostBelow } from '../setup/terms/layoutTerms.ts';
 import type { SearchRequest } from './rank.ts';
 
 /** Places that can be shown at all. */
-const furthestPlace = 10_000;
+export const furthestPlace = 10_000;
 
 /**
  * A request as the shop's layout has it, where it asks for that: so many products at once, and where they go on below each

@@ -1,14 +1,12 @@
-import { once } from 'node:events';
-import { createServer, type Server } from 'node:http';
-import type { AddressInfo } from 'node:net';
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
+import { openTestHost } from '../testing/openTestHost.ts';
 import { askPage } from './askPage.ts';
 
-let host: Server;
+let host: Awaited<ReturnType<typeof openTestHost>>;
 let base: string;
 const asked: (string | undefined)[] = [];
 beforeAll(async () => {
-  host = createServer((request, response) => {
+  host = await openTestHost((request, response) => {
     asked.push(request.headers.cookie);
     switch (request.url) {
       case '/returns':
@@ -26,14 +24,10 @@ beforeAll(async () => {
       default:
         return response.writeHead(404).end();
     }
-  }).listen(0, '127.0.0.1');
-  await once(host, 'listening');
-  base = `http://127.0.0.1:${(host.address() as AddressInfo).port}`;
+  });
+  base = host.base;
 });
-afterAll(() => {
-  host.closeAllConnections();
-  host.close();
-});
+afterAll(() => host.close());
 
 const isAllowed = (address: string): boolean => address === '127.0.0.1';
 test.each([

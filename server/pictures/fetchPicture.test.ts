@@ -1,8 +1,6 @@
-import { once } from 'node:events';
-import { createServer, type Server } from 'node:http';
-import type { AddressInfo } from 'node:net';
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import { isPublic } from '../outside/publicAddress.ts';
+import { openTestHost } from '../testing/openTestHost.ts';
 import { fetchPicture } from './fetchPicture.ts';
 
 /** The smallest picture there is: one pixel. */
@@ -10,10 +8,10 @@ const pixel = Buffer.from(
   'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
   'base64',
 );
-let host: Server;
+let host: Awaited<ReturnType<typeof openTestHost>>;
 let base: string;
 beforeAll(async () => {
-  host = createServer((request, response) => {
+  host = await openTestHost((request, response) => {
     const to = (location: string) => response.writeHead(302, { location }).end();
     switch (request.url) {
       case '/picture.jpg':
@@ -39,14 +37,10 @@ beforeAll(async () => {
       default:
         return response.writeHead(404).end();
     }
-  }).listen(0, '127.0.0.1');
-  await once(host, 'listening');
-  base = `http://127.0.0.1:${(host.address() as AddressInfo).port}`;
+  });
+  base = host.base;
 });
-afterAll(() => {
-  host.closeAllConnections();
-  host.close();
-});
+afterAll(() => host.close());
 
 const ownHost = (address: string): boolean => address === '127.0.0.1';
 const limits = { bytes: 200_000, redirects: 4, milliseconds: 1500 };

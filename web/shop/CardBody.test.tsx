@@ -2,9 +2,10 @@
 import { expect, test } from '@jest/globals';
 import { screen } from '@testing-library/react';
 import type { Card } from '../../core/answer/answer.ts';
+import { usualLayout } from '../../core/setup/terms/layoutTerms.ts';
 import { show } from '../testing/dom.tsx';
 import { CardBody } from './CardBody.tsx';
-import { LayoutIn, usualLayout } from './layout.tsx';
+import { LayoutIn } from './layout.tsx';
 
 const card: Card = {
   ...{ id: 'a1', familyId: 'a', sku: 'WU-1', title: 'Gouache', brand: 'Osier', price: 4.5, currency: 'GBP' },

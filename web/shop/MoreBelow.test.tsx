@@ -3,9 +3,8 @@ import { beforeEach, expect, test } from '@jest/globals';
 import { act, screen } from '@testing-library/react';
 import { userEvent } from '@testing-library/user-event';
 import type { SearchAnswer } from '../../core/answer/answer.ts';
-import { timesByItself } from '../../core/setup/terms/layoutTerms.ts';
+import { timesByItself, usualLayout } from '../../core/setup/terms/layoutTerms.ts';
 import { show } from '../testing/dom.tsx';
-import { usualLayout } from './layout.tsx';
 import { MoreBelow } from './MoreBelow.tsx';
 
 /** Says that the end of the results has come into sight. */

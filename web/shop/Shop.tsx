@@ -1,9 +1,10 @@
 import { useEffect } from 'react';
+import { usualLayout } from '../../core/setup/terms/layoutTerms.ts';
 import { CallProblem } from '../client/call.ts';
 import { day } from '../look/dates.ts';
 import { TextsIn, useTexts } from '../look/texts.tsx';
 import { ArticlePage } from './ArticlePage.tsx';
-import { LayoutIn, usualLayout } from './layout.tsx';
+import { LayoutIn } from './layout.tsx';
 import { ProductPage } from './ProductPage.tsx';
 import { ResultsPage } from './ResultsPage.tsx';
 import { ShopHeader } from './ShopHeader.tsx';

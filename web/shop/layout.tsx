@@ -1,11 +1,8 @@
 import { type CSSProperties, createContext, useContext } from 'react';
 import type { SearchAnswer } from '../../core/answer/answer.ts';
+import { usualLayout } from '../../core/setup/terms/layoutTerms.ts';
 
 type Layout = SearchAnswer['layout'];
-export const usualLayout: Layout = {
-  ...{ shape: 'grid', inRow: { narrow: 2, middle: 3, wide: 4 }, picture: { height: 118, fit: 'contain' } },
-  ...{ atOnce: 24, way: 'pages' },
-};
 const LayoutContext = createContext<Layout>(usualLayout);
 export const LayoutIn = LayoutContext.Provider;
 /** How products stand in the shop that is shown. */

@@ -10,6 +10,7 @@ import {
   pictureLimits,
   roomNames,
   shapeNames,
+  usualLayout,
   wayNames,
 } from '../terms/layoutTerms.ts';
 import { fixedEntry, fixedPart } from '../terms/part.ts';
@@ -29,10 +30,7 @@ export const layoutSchema = z.strictObject({
   way: z.enum(layoutWays),
 });
 export type Layout = z.infer<typeof layoutSchema>;
-const usual: Layout = {
-  ...{ shape: 'grid', inRow: { narrow: 2, middle: 3, wide: 4 }, picture: { height: 118, fit: 'contain' } },
-  ...{ atOnce: 24, way: 'pages' },
-};
+const usual: Layout = usualLayout;
 
 const layout = fixedEntry({
   value: layoutSchema,

@@ -28,6 +28,15 @@ export const layoutRooms = { middle: 480, wide: 940 } as const;
 export const roomNames = { narrow: 'in little room', middle: 'in some room', wide: 'in much room' } as const;
 export type LayoutRoom = keyof typeof roomNames;
 
+/** How results stand until somebody decides. */
+export const usualLayout = {
+  shape: 'grid',
+  inRow: { narrow: 2, middle: 3, wide: 4 },
+  picture: { height: 118, fit: 'contain' },
+  atOnce: 24,
+  way: 'pages',
+} as const;
+
 /** Cards in a row; pixels of a picture's height; products shown at once; products that stand below each other at most. */
 export const inRowLimits = { least: 1, most: 8 } as const;
 export const pictureLimits = { least: 40, most: 480 } as const;
