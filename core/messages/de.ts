@@ -90,6 +90,7 @@ export const de: Messages = {
   'price.taxIn': 'Preise enthalten {rate, number} % Steuer.',
   'price.taxOut': 'Preise ohne {rate, number} % Steuer.',
   'price.upTo': 'bis {amount}',
+  'product.alike': 'Ähnliche Produkte',
   'product.choose': 'Wählen Sie aus {count, number}',
   'product.inStock': 'Vorrätig',
   'product.more': 'Mehr über dieses Produkt',

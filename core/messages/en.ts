@@ -88,6 +88,7 @@ export const en = {
   'price.taxIn': 'Prices are with {rate, number}% tax.',
   'price.taxOut': 'Prices are without {rate, number}% tax.',
   'price.upTo': 'up to {amount}',
+  'product.alike': 'Similar products',
   'product.choose': 'Choose one of {count, number}',
   'product.inStock': 'In stock',
   'product.more': 'More about this product',

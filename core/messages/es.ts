@@ -90,6 +90,7 @@ export const es: Messages = {
   'price.taxIn': 'Precios con {rate, number} % de impuesto.',
   'price.taxOut': 'Precios sin {rate, number} % de impuesto.',
   'price.upTo': 'hasta {amount}',
+  'product.alike': 'Productos parecidos',
   'product.choose': 'Elija entre {count, number}',
   'product.inStock': 'En existencias',
   'product.more': 'Más sobre este producto',

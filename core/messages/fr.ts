@@ -90,6 +90,7 @@ export const fr: Messages = {
   'price.taxIn': 'Prix avec {rate, number} % de taxe.',
   'price.taxOut': 'Prix sans {rate, number} % de taxe.',
   'price.upTo': 'jusqu’à {amount}',
+  'product.alike': 'Produits semblables',
   'product.choose': 'Choisissez parmi {count, number}',
   'product.inStock': 'En stock',
   'product.more': 'En savoir plus sur ce produit',

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { cardSchema } from '../answer/answer.ts';
 
 const line = z.object({ key: z.string(), label: z.string(), value: z.string() });
 const amount = z.number().nullable();
@@ -25,6 +26,7 @@ export const productDetailSchema = z.object({
   options: z
     .array(z.object({ key: z.string(), label: z.string(), values: z.array(z.string()) }))
     .describe('What a variant is chosen by, each with its values; none where variants are chosen from a list.'),
+  alternatives: z.array(cardSchema).describe('What is called much like it and shows in searches.'),
   variants: z.array(
     z.object({
       id: z.string(),

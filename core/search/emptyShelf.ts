@@ -9,10 +9,11 @@ import type { ShelfContent } from '../setup/parts/shelfContent.ts';
 import type { SpecialShelf } from '../setup/parts/specialShelves.ts';
 import { messageIn } from '../setup/terms/shopTexts.ts';
 import { tokenize } from '../text/tokenize.ts';
+import { familiesAlike } from './alike.ts';
 import type { PreparedContent } from './contentEngine.ts';
 import type { Engine, PreparedSetup } from './prepareSetup.ts';
 import type { CardMaker } from './productCard.ts';
-import { rank, type SearchRequest } from './rank.ts';
+import type { SearchRequest } from './rank.ts';
 import { shopperLanguage } from './shopperLanguage.ts';
 
 /** A family's first variant in stock that may show on the empty shelf, or its first that may; -1 where none may. */
@@ -122,16 +123,10 @@ export function emptyShelf(
     many === 0 ? [] : familiesBy(engine, prepared, by).slice(0, many).flatMap(cardOfFamily);
   const collection = besides?.collections.find(({ id }) => id === content.collection);
   const hiddenRecord = unavailable(engine, prepared, query);
-  const alike = (): Card[] => {
-    const { title } = cardOfRecord(hiddenRecord);
-    // What has most of its title; else what is called as its last words say, which name what it is.
-    for (const query of [title, ...tokenize(title).reverse()]) {
-      const request = { query, filters: {}, page: 1, limit: alternativesShown };
-      const { placed, candidates } = rank(engine, prepared, request, alternativesShown);
-      if (placed.length > 0) return placed.flatMap(({ candidate }) => cardOfFamily(candidates.families[candidate]!));
-    }
-    return [];
-  };
+  const alike = (): Card[] =>
+    familiesAlike(engine, prepared, cardOfRecord(hiddenRecord).title, { but: -1, most: alternativesShown }).flatMap(
+      ({ family }) => cardOfFamily(family),
+    );
   return {
     special: key,
     message: withSearch(messageIn(content.message, shopperLanguage(engine, prepared.setup, language))),

@@ -2,10 +2,15 @@ import { type ShownArticle, showArticle } from '../../core/content/shownArticle.
 import { describeProduct } from '../../core/product/describeProduct.ts';
 import type { ProductDetail } from '../../core/product/productDetail.ts';
 import { isNotIndexed } from '../../core/rules/isNotIndexed.ts';
+import { familiesAlike } from '../../core/search/alike.ts';
 import { isLeftOut } from '../../core/search/contentEngine.ts';
+import { cardMaker } from '../../core/search/productCard.ts';
 import type { SetupRef } from '../../core/setup/setupRef.ts';
 import { Refused } from '../refused.ts';
 import type { Workbench } from '../searching/workbench.ts';
+
+/** Products shown beside one that are like it. */
+const alternativesShown = 4;
 
 /** What the shop shows besides searches. */
 export function shopQuestions({ ready, current }: Workbench) {
@@ -24,7 +29,13 @@ export function shopQuestions({ ready, current }: Workbench) {
       const written = shown[0] === undefined ? '' : current.reader.written(shown[0], 'description');
       const described = describeProduct(id, records, setup.setup, written);
       if (!described) throw new Refused(404, { code: 'unknown-product', message: 'This product is not in the shop.' });
-      return { ...described, notIndexed: isNotIndexed(setup.setup, records, setup.when) };
+      const cardOf = cardMaker(engine, setup, view.record, undefined);
+      const alike = familiesAlike(engine, setup, described.title, { but: family, most: alternativesShown });
+      return {
+        ...described,
+        notIndexed: isNotIndexed(setup.setup, records, setup.when),
+        alternatives: alike.map(({ record }) => cardOf(record)),
+      };
     },
     /** An article's own page. */
     shopArticle(ref: SetupRef, id: string): ShownArticle {

@@ -1,7 +1,8 @@
 /** @jest-environment ./web/testing/domEnvironment.cjs */
 import { beforeAll, expect, test } from '@jest/globals';
-import { screen } from '@testing-library/react';
+import { screen, within } from '@testing-library/react';
 import { userEvent } from '@testing-library/user-event';
+import { useLocation } from 'react-router';
 import type { ProductDetail } from '../../core/product/productDetail.ts';
 import { answerWith, furnish, show } from '../testing/dom.tsx';
 import { ProductPage } from './ProductPage.tsx';
@@ -37,6 +38,7 @@ const brush: ProductDetail = {
   details: [{ key: 'hair', label: 'Hair', value: 'Sable' }],
   path: ['Brushes', 'Round'],
   options: [],
+  alternatives: [],
   variants: [variant('2', 4, false), variant('4', 5, true), variant('6', 7.5, true)],
 };
 const page = <ProductPage id="a" desk={null} isReady />;
@@ -81,6 +83,31 @@ test('a variant is chosen by its options, and price and stock follow; what is no
   expect((screen.getByRole('button', { name: 'Sold out' }) as HTMLButtonElement).disabled).toBe(true);
   await user.click(screen.getByRole('radio', { name: 'S' }));
   expect(screen.getByText('WU-rs')).toBeDefined();
+});
+
+test('what is much like it leads to its own page, with the way back kept', async () => {
+  const card = {
+    ...{ id: 'b1', familyId: 'b', sku: 'WU-b', title: 'Flat brush', brand: null, price: 3, currency: 'GBP' },
+    ...{ formerPrice: null, rating: null, available: true, variantAvailable: true, showsPicture: false, picture: null },
+    ...{ link: null, variants: 1, details: [], badges: [] },
+  };
+  answerWith({ '/shop/-/product?id=a': { ...brush, alternatives: [card] } });
+  const where: string[] = [];
+  function Where() {
+    const { pathname, search } = useLocation();
+    where.push(pathname + search);
+    return null;
+  }
+  show(
+    <>
+      {page}
+      <Where />
+    </>,
+    '/products/a?q=brush',
+  );
+  const alike = await screen.findByRole('region', { name: 'Similar products' });
+  await userEvent.setup().click(within(alike).getByRole('button', { name: 'Flat brush' }));
+  expect(where.at(-1)).toBe('/products/b?q=brush');
 });
 
 test('the way back leads to the search it was found by', async () => {

@@ -1,15 +1,19 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
+import { useLocation, useNavigate } from 'react-router';
 import type { ProductDetail } from '../../core/product/productDetail.ts';
 import { call } from '../client/call.ts';
 import { isPreview } from '../client/place.ts';
 import { markedUp } from '../look/markedUp.ts';
 import { ProductPicture } from '../look/ProductPicture.tsx';
 import { useTexts } from '../look/texts.tsx';
+import { addressOf } from './addresses.ts';
 import { mostOfOne, quantityIn, useBasket } from './basket.ts';
+import { CardBody } from './CardBody.tsx';
 import { FormerPrice } from './cardPieces.tsx';
 import { Fetched } from './Fetched.tsx';
-import { noteOutcome } from './shopperLog.ts';
+import { useShelfGrid } from './layout.tsx';
+import { noteOutcome, openedBesides } from './shopperLog.ts';
 import type { DeskView } from './useDesk.ts';
 import { VariantChoice } from './VariantChoice.tsx';
 
@@ -36,6 +40,7 @@ export function ProductPage({ id, desk, isReady }: PageOf) {
         <>
           {product.notIndexed && <meta name="robots" content="noindex" />}
           <Product key={product.id} product={product} desk={desk} />
+          <Alike cards={product.alternatives} />
         </>
       )}
     </Fetched>
@@ -116,6 +121,36 @@ function Product({ product, desk }: { readonly product: ProductDetail; readonly 
         )}
       </div>
     </article>
+  );
+}
+
+/** What is much like it, each with the way to its page. */
+function Alike({ cards }: { readonly cards: ProductDetail['alternatives'] }) {
+  const { say } = useTexts();
+  const grid = useShelfGrid();
+  const go = useNavigate();
+  const { search } = useLocation();
+  if (cards.length === 0) return null;
+  return (
+    <section aria-labelledby="alike" className="shelf-room mt-10">
+      <h2 id="alike" className="font-shop text-[19px]">
+        {say('product.alike')}
+      </h2>
+      <ul className={`${grid.className} mt-2 -mx-[7px]`} style={grid.style}>
+        {cards.map((card) => (
+          <li key={card.id} className="flex flex-col">
+            <CardBody
+              card={card}
+              open={() => {
+                openedBesides(card.familyId);
+                void go(addressOf('product', card.familyId, search));
+              }}
+            />
+            <div className="h-1 bg-edge" />
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }
 
