@@ -161,6 +161,10 @@ test('results stand in rows and go on below each other; the way back leads to th
   await expect.poll(() => desk.unpublished()).toBe(0);
 
   await page.goto('/shop/main/?q=brush');
+  // A picture is whole within its place, however wide that is.
+  const picture = page.locator('[data-product] img').first();
+  const [shown, room] = [await picture.boundingBox(), await picture.locator('..').boundingBox()];
+  expect(shown!.y + shown!.height).toBeLessThanOrEqual(room!.y + room!.height);
   await page.getByRole('button', { name: 'Show more' }).click();
   await expect(page.locator('[data-product]')).toHaveCount(24);
   const last = page.locator('[data-product]').nth(20);

@@ -63,7 +63,7 @@ function CardPicture({
   const isWhole = picture.fit === 'contain';
   return (
     <div
-      className={`relative grid shrink-0 place-items-center overflow-hidden rounded-md bg-art ${isRow ? 'max-w-[45%]' : ''}`}
+      className={`relative grid shrink-0 grid-rows-[100%] place-items-center overflow-hidden rounded-md bg-art ${isRow ? 'max-w-[45%]' : ''}`}
       // Its height is the merchandiser's own: no class can say it.
       style={{ height: picture.height, ...(isRow && { width: picture.height * 1.15 }) }}
     >
