@@ -52,7 +52,7 @@ test('on a plan’s board several cards are put in place by mouse, by keyboard, 
   await page.getByLabel('What to sort by').selectOption('price');
   await page.getByRole('button', { name: 'Sort them' }).click();
   const prices = async (): Promise<number[]> =>
-    (await cards(page).allInnerTexts()).slice(0, 3).map((text) => Number(/£([\d.]+)/.exec(text)![1]));
+    (await cards(page).allInnerTexts()).slice(0, 3).map((text) => Number(/£(\d+\.\d\d)/.exec(text)![1]));
   await expect.poll(async () => (await prices()).join()).toBe([...(await prices())].sort((a, b) => b - a).join());
   await page.getByRole('button', { name: 'Take off' }).click();
   await expect(cards(page).nth(0)).not.toContainText('pinned');
