@@ -17,13 +17,11 @@ async function readAndPut(page: Page, name: string): Promise<void> {
   if (await confirm.isVisible()) await confirm.click();
   await expect(done).toBeVisible({ timeout: 60_000 });
 }
-/** Puts the catalog of before back, in one step. */
+/** Puts the demo's catalog back, which was live before, in one step. */
 async function putBack(page: Page): Promise<void> {
-  await page
-    .getByRole('region', { name: 'Earlier catalogs' })
-    .getByRole('button', { name: 'Put back' })
-    .first()
-    .click();
+  const before = page.getByRole('region', { name: 'Earlier catalogs' }).getByRole('listitem').first();
+  await expect(before).toContainText('catalog.csv');
+  await before.getByRole('button', { name: 'Put back' }).click();
   await expect(page.getByText('is live again')).toBeVisible({ timeout: 60_000 });
   const found = (await (await page.request.get('/shop/search?q=gouache')).json()) as { total: number };
   expect(found.total).toBeGreaterThan(10);

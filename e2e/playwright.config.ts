@@ -32,8 +32,8 @@ export default defineConfig({
     { name: 'jobs', testIgnore: [...ownServers, ...ofScreens], workers: 1, use: { baseURL: at(jobs.port) } },
     { name: 'own servers', testMatch: ownServers, workers: 1 },
   ],
-  timeout: 150_000,
-  expect: { timeout: 20_000 },
+  timeout: 200_000,
+  expect: { timeout: 30_000 },
   // A test that passes only the second time is told by name at the end; it is a fault to be found, not to be let stand.
   retries: 1,
   reporter: [['list'], ['json']],

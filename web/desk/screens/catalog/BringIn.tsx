@@ -19,6 +19,8 @@ export function BringIn() {
   useRoom();
   const job = useImportJob();
   const { data: catalog } = useCatalog();
+  // Told before the import that is done now: what it calls earlier is not yet what was live a moment ago.
+  const isOutdated = job?.phase === 'done' && (catalog?.job?.id !== job.id || catalog.job.phase !== job.phase);
   if (job?.phase === 'mapping') return <MapFile />;
   if (job?.phase === 'ready') return <ReadyCatalog job={job} />;
   return (
@@ -32,7 +34,7 @@ export function BringIn() {
           </Link>
         </p>
       )}
-      {!catalog?.shares && <EarlierCatalogs isBusy={isWorking(job)} />}
+      {!catalog?.shares && <EarlierCatalogs isBusy={isWorking(job) || isOutdated} />}
       {catalog && catalog.rejected > 0 && (
         <Section
           title="Rows that were refused"
