@@ -4,8 +4,10 @@ import { longestTarget, otherClicks } from '../core/demand/otherClicks.ts';
 import { endpoint } from './endpoint.ts';
 import { historyDays } from './limits.ts';
 import { paths } from './paths.ts';
+import { shopKey } from './searchQuery.ts';
 
 const none = z.object({});
+const byKey = z.object({ key: shopKey });
 const whole = z.number().int();
 
 const demandSchema = z.object({
@@ -78,7 +80,7 @@ export const demandEndpoints = {
   noteSearch: endpoint({
     ...paths.noteSearch,
     summary: 'The shop notes a search as it is made.',
-    query: none,
+    query: byKey,
     body: z.strictObject({
       session,
       search: z.string().max(512),
@@ -95,7 +97,7 @@ export const demandEndpoints = {
   noteClick: endpoint({
     ...paths.noteClick,
     summary: 'The shop notes what was chosen under the search box, or a banner.',
-    query: none,
+    query: byKey,
     body: z.strictObject({
       session,
       inBox: z.boolean(),
@@ -115,7 +117,7 @@ export const demandEndpoints = {
   noteOutcome: endpoint({
     ...paths.noteOutcome,
     summary: 'The shop notes what came of a search: a click with its place, a basket, a purchase.',
-    query: none,
+    query: byKey,
     body: z.strictObject({
       session,
       search: whole,

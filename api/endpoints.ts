@@ -29,9 +29,11 @@ import {
   flag,
   sayings,
   setupName,
+  shopKey,
   shopSearchQuery,
   shopSuggestQuery,
 } from './searchQuery.ts';
+import { shopKeyEndpoints } from './shopKeyEndpoints.ts';
 import { deskStateSchema } from './stateSchema.ts';
 import { storefrontEndpoints } from './storefrontEndpoints.ts';
 import { vocabularyEndpoints } from './vocabularyEndpoints.ts';
@@ -178,7 +180,7 @@ const ownEndpoints = {
   shopProduct: endpoint({
     ...paths.shopProduct,
     summary: 'One product as its own page shows it, by the published setup.',
-    query: z.object({ id: productId }),
+    query: z.object({ id: productId, key: shopKey }),
     body: none,
     answer: productDetailSchema,
   }),
@@ -192,7 +194,7 @@ const ownEndpoints = {
   shopArticle: endpoint({
     ...paths.shopArticle,
     summary: 'One article as its own page shows it, by the published setup.',
-    query: z.object({ id: productId }),
+    query: z.object({ id: productId, key: shopKey }),
     body: none,
     answer: shownArticleSchema,
   }),
@@ -342,6 +344,7 @@ export const endpoints: typeof ownEndpoints &
   typeof followingEndpoints &
   typeof historyEndpoints &
   typeof previewEndpoints &
+  typeof shopKeyEndpoints &
   typeof demandEndpoints &
   typeof contentEndpoints &
   typeof deadEndEndpoints &
@@ -357,6 +360,7 @@ export const endpoints: typeof ownEndpoints &
   ...followingEndpoints,
   ...historyEndpoints,
   ...previewEndpoints,
+  ...shopKeyEndpoints,
   ...demandEndpoints,
   ...contentEndpoints,
   ...deadEndEndpoints,

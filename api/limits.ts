@@ -14,6 +14,11 @@ export const longestNote = 300;
 export const longestName = 60;
 /** For how many days a preview link may be made. */
 export const previewDays = [1, 7, 30, 90] as const;
+/** Keys of one storefront for pages of other sites, and sites of one key. */
+export const mostShopKeys = 20;
+export const mostOrigins = 20;
+/** Questions in one minute that a key may be for. */
+export const perMinuteOf = { least: 5, usual: 1200, most: 60_000 } as const;
 /** Storefronts one data folder may hold. */
 export const mostStorefronts = 50;
 /** For how many days a storefront’s history, and what its shoppers do, may be kept. */

@@ -1,15 +1,16 @@
+import { pathFor, shopPaths, unnamed } from './shopPaths.ts';
+
+export { pathFor, unnamed };
+
 /**
  * Where each endpoint is: its method and path by name, with the storefront and, at the desk, the draft it is about. Apart from the endpoints' schemas, so that the interface can
  * call them by name without carrying the validation that only the server does.
  */
 export const paths = {
-  shopSearch: { method: 'get', path: '/shop/{storefront}/search' },
-  shopSuggest: { method: 'get', path: '/shop/{storefront}/suggest' },
+  ...shopPaths,
   lettersNeeded: { method: 'get', path: '/desk/{storefront}/{draft}/suggest/letters' },
   ladderTrial: { method: 'get', path: '/desk/{storefront}/{draft}/ladder' },
   deskSuggest: { method: 'get', path: '/desk/{storefront}/{draft}/suggest' },
-  shopProduct: { method: 'get', path: '/shop/{storefront}/product' },
-  shopArticle: { method: 'get', path: '/shop/{storefront}/article' },
   deskSearch: { method: 'get', path: '/desk/{storefront}/{draft}/search' },
   deskShopProduct: { method: 'get', path: '/desk/{storefront}/{draft}/shop-product' },
   deskShopArticle: { method: 'get', path: '/desk/{storefront}/{draft}/shop-article' },
@@ -58,10 +59,7 @@ export const paths = {
   topSearches: { method: 'get', path: '/desk/{storefront}/{draft}/demand/searches' },
   demand: { method: 'get', path: '/desk/{storefront}/{draft}/demand' },
   bringInLog: { method: 'post', path: '/desk/{storefront}/{draft}/demand/log' },
-  noteSearch: { method: 'post', path: '/shop/{storefront}/log/search' },
-  noteClick: { method: 'post', path: '/shop/{storefront}/log/choice' },
   keepLog: { method: 'post', path: '/desk/{storefront}/{draft}/demand/keep' },
-  noteOutcome: { method: 'post', path: '/shop/{storefront}/log/outcome' },
   rows: { method: 'get', path: '/desk/{storefront}/{draft}/catalog/rows' },
   product: { method: 'get', path: '/desk/{storefront}/{draft}/catalog/product' },
   editCells: { method: 'post', path: '/desk/{storefront}/{draft}/catalog/cells' },
@@ -108,6 +106,11 @@ export const paths = {
   previews: { method: 'get', path: '/desk/{storefront}/{draft}/previews' },
   makePreview: { method: 'post', path: '/desk/{storefront}/{draft}/previews/make' },
   withdrawPreview: { method: 'post', path: '/desk/{storefront}/{draft}/previews/withdraw' },
+  shopKeys: { method: 'get', path: '/desk/{storefront}/{draft}/shop-keys' },
+  makeShopKey: { method: 'post', path: '/desk/{storefront}/{draft}/shop-keys/make' },
+  changeShopKey: { method: 'post', path: '/desk/{storefront}/{draft}/shop-keys/change' },
+  withdrawShopKey: { method: 'post', path: '/desk/{storefront}/{draft}/shop-keys/withdraw' },
+  pauseShop: { method: 'post', path: '/desk/{storefront}/{draft}/shop-keys/pause' },
   place: { method: 'post', path: '/desk/{storefront}/{draft}/here' },
   shareCatalog: { method: 'post', path: '/desk/{storefront}/{draft}/catalog/share' },
   reach: { method: 'get', path: '/desk/{storefront}/{draft}/reach' },
@@ -125,9 +128,6 @@ export const filePaths = {
   /** A stream of what happens, as `api/deskEvents.ts` says. */
   events: '/desk/{storefront}/{draft}/events',
 } as const;
-
-/** Stands in an address for the storefront, or the draft, that is meant where none is named. */
-export const unnamed = '-';
 
 /** First words of addresses below each side that are no storefronts. */
 const wordsOf = (side: string): ReadonlySet<string> => {
@@ -181,13 +181,3 @@ export function inFull(path: string): string {
   const named = side === 'desk' ? `/desk/${unnamed}/${unnamed}` : `/shop/${unnamed}`;
   return named + path.slice(side.length + 1);
 }
-
-/** Fills in what a path of the contract is about. */
-export const pathFor = (
-  path: string,
-  about: { readonly storefront: string; readonly draft?: string; readonly preview?: string },
-): string =>
-  path
-    .replace('{storefront}', about.storefront)
-    .replace('{draft}', about.draft ?? unnamed)
-    .replace('{token}', about.preview ?? unnamed);

@@ -38,6 +38,9 @@ export const setupName = z
   .max(60)
   .refine((text) => readName('-', text) !== null, 'must be draft:NAME, release:NUMBER or release:live');
 
+/** By which a page of another site asks; a program and the shop's own pages need none. */
+export const shopKey = z.string().max(100).optional();
+
 const shopFields = {
   q: z.string().max(longestQuery, `must have at most ${longestQuery} characters`).default(''),
   page: wholeNumber(1, furthestPlace).default(1),
@@ -78,7 +81,7 @@ const deskFields = {
 
 /** What the search box is asked. */
 const suggestFields = { q: shopFields.q, device: shopFields.device, language: shopFields.language };
-export const shopSuggestQuery = z.object(suggestFields);
+export const shopSuggestQuery = z.object({ ...suggestFields, key: shopKey });
 export const deskSuggestQuery = z.object({ ...suggestFields, from: deskFields.from, at: deskFields.at });
 /** The engine's request from a validated query. */
 export const boxRequestOf = ({ q, device, language }: z.output<typeof shopSuggestQuery>): BoxRequest => ({
@@ -121,7 +124,7 @@ export function withFilters<Fields extends z.ZodRawShape>(fields: Fields) {
     });
 }
 
-export const shopSearchQuery = withFilters(shopFields);
+export const shopSearchQuery = withFilters({ ...shopFields, key: shopKey });
 export const deskSearchQuery = withFilters(deskFields);
 
 /** The engine's request from a validated query: by the shop, the desk and the terminal alike. */

@@ -1,7 +1,7 @@
 import type { Problem } from '../api/problem.ts';
 import type { SetupRef } from '../core/setup/setupRef.ts';
 
-export type RefusalStatus = 400 | 403 | 404 | 409 | 410 | 413 | 415 | 503 | 507;
+export type RefusalStatus = 400 | 403 | 404 | 409 | 410 | 413 | 415 | 429 | 503 | 507;
 
 /** A refusal on its way out: from a handler, or from a thread that answers one. */
 export class Refused extends Error {

@@ -1,6 +1,7 @@
 import { OpenAPIHono } from '@hono/zod-openapi';
 import { getPath } from 'hono/utils/url';
 import { inFull } from '../../api/paths.ts';
+import { openAcross } from './across.ts';
 import { serveCatalog } from './catalogRoutes.ts';
 import { serveContent } from './contentRoutes.ts';
 import { serveDeadEnds } from './deadEndRoutes.ts';
@@ -22,6 +23,7 @@ import { serveSearch } from './searchRoutes.ts';
 import type { Services } from './services.ts';
 import { servingOn } from './serving.ts';
 import { serveSetup } from './setupRoutes.ts';
+import { serveShopKeys } from './shopKeyRoutes.ts';
 import { serveDrafts, serveStorefronts } from './storefrontRoutes.ts';
 import { serveVocabulary } from './vocabularyRoutes.ts';
 import { whereaboutsOf } from './whereabouts.ts';
@@ -34,7 +36,7 @@ export function createApp(services: Services): OpenAPIHono {
       if (!result.success) return problem(context, 400, invalidRequest(result.error));
     },
   });
-  openDoor(app, { ...services, database: services.folder.database });
+  openDoor(app, { ...services, database: services.folder.database, across: openAcross(services) });
   const serve = servingOn(app, whereaboutsOf(services));
   serveCatalog(app, serve, services);
   serveImport(app, serve, services);
@@ -55,6 +57,7 @@ export function createApp(services: Services): OpenAPIHono {
   serveHistory(app, serve, services);
   serveFollowing(serve, services);
   servePreviews(serve, services);
+  serveShopKeys(serve, services);
   servePictures(app, serve, services);
   app.doc31('/openapi.json', {
     openapi: '3.1.0',

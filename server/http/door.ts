@@ -1,4 +1,5 @@
 import type { OpenAPIHono } from '@hono/zod-openapi';
+import type { Context } from 'hono';
 import { compress } from 'hono/compress';
 import { csrf } from 'hono/csrf';
 import { HTTPException } from 'hono/http-exception';
@@ -7,6 +8,7 @@ import { IndexDamaged } from '../catalog/indexFile.ts';
 import { Refused, rebuildingIndex } from '../refused.ts';
 import { requestSignal } from '../requestSignal.ts';
 import { storageRefusal } from '../storageProblem.ts';
+import type { Across } from './across.ts';
 import { problem } from './problems.ts';
 
 /** Names under which this machine reaches itself. */
@@ -18,6 +20,15 @@ const tryAgainAfter = '2';
 function hostName(text: string): string | null {
   try {
     return new URL(text.includes('://') ? text : `http://${text}`).hostname;
+  } catch {
+    return null;
+  }
+}
+
+/** The name and the port of an origin; null where it is none, and so that of nobody. */
+function hostOf(origin: string): string | null {
+  try {
+    return new URL(origin).host || null;
   } catch {
     return null;
   }
@@ -47,7 +58,13 @@ const httpCodes: Readonly<Record<number, readonly [string, string]>> = {
  */
 export function openDoor(
   app: OpenAPIHono,
-  options: { readonly hosts: readonly string[]; readonly database: string; noteMistake(error: unknown): void },
+  options: {
+    readonly hosts: readonly string[];
+    readonly database: string;
+    noteMistake(error: unknown): void;
+    /** Lets pages of other sites ask what shoppers may; null where a request is none of theirs, refused where it may not. */
+    across(context: Context, isOwn: boolean): Across | null;
+  },
 ): void {
   const names = new Set([...ownHosts, ...options.hosts.map((host) => hostName(host) ?? host)]);
   app.onError((error, context) => {
@@ -83,25 +100,25 @@ export function openDoor(
   app.use('*', (context, next) =>
     context.req.path.startsWith('/pictures/') ? ofPictures(context, next) : ofPages(context, next),
   );
+  const fromOwnPage = csrf({ origin: (origin) => names.has(hostName(origin) ?? '') });
   app.use('*', async (context, next) => {
-    const name = hostName(context.req.header('host') ?? new URL(context.req.url).host);
+    const host = context.req.header('host') ?? new URL(context.req.url).host;
+    const name = hostName(host);
     if (name === null || !names.has(name))
       return problem(context, 403, {
         code: 'unknown-host',
         message: `This server does not answer under the name “${(name ?? '').slice(0, 80)}”. Start it with --host NAME to allow that.`,
       });
     const origin = context.req.header('origin');
+    const isOwn = origin === undefined || hostOf(origin) === hostOf(`http://${host}`);
+    const across = options.across(context, isOwn);
+    if (across) return context.req.method === 'OPTIONS' ? context.body(null, 204) : next();
     const isChange = !['GET', 'HEAD', 'OPTIONS'].includes(context.req.method);
-    if (isChange && origin !== undefined && (origin === 'null' || hostName(origin) !== name))
-      throw new HTTPException(403);
-    return next();
-  });
-  // A form or a plain text needs no permission of the browser to be sent here, so it must name its own page.
-  const fromOwnPage = csrf({ origin: (origin) => names.has(hostName(origin) ?? '') });
-  app.use('*', (context, next) =>
-    context.req.header('origin') === undefined && context.req.header('sec-fetch-site') === undefined
+    if (isChange && !isOwn) throw new HTTPException(403);
+    // A form or a plain text needs no permission of the browser to be sent here, so it must name its own page.
+    return origin === undefined && context.req.header('sec-fetch-site') === undefined
       ? next()
-      : fromOwnPage(context, next),
-  );
+      : fromOwnPage(context, next);
+  });
   app.use('*', compress());
 }

@@ -197,8 +197,24 @@ CREATE TABLE other_click (                                              -- what 
 CREATE INDEX other_click_by_time ON other_click (storefront, at);
 `;
 
+/** Keys by which pages of other sites show a storefront's search, and whether those are told to show their own instead. */
+const sixth = `
+CREATE TABLE shop_key (
+  key TEXT PRIMARY KEY,
+  storefront TEXT NOT NULL,
+  name TEXT NOT NULL,
+  origins TEXT NOT NULL,                                                -- a JSON list: pages of which sites may use it
+  per_minute INTEGER NOT NULL,
+  who TEXT NOT NULL,
+  made_at INTEGER NOT NULL,
+  withdrawn_at INTEGER
+) STRICT;
+CREATE INDEX shop_key_by_storefront ON shop_key (storefront, made_at);
+ALTER TABLE storefront ADD COLUMN paused_at INTEGER;                    -- since when pages of other sites show their own search; null: they do not
+`;
+
 /** One step for each version of the main database, the first being from nothing to 1. A step never changes once it has shipped. */
-const steps: readonly string[] = [firstSchema, second, third, fourth, fifth];
+const steps: readonly string[] = [firstSchema, second, third, fourth, fifth, sixth];
 
 /** Version of the main database that this program reads and writes. */
 export const databaseVersion = steps.length;

@@ -53,6 +53,7 @@ const ofStorefronts = [
     'journal',
     'draft_base',
     'preview',
+    'shop_key',
     'draft',
     'release',
     'catalog_import',

@@ -16,6 +16,7 @@ import { openHistoryWrites } from './historyWrites.ts';
 import { openPreviewWrites } from './previews.ts';
 import type { SetupStore } from './setupStore.ts';
 import { openSetups } from './setups.ts';
+import { openShopKeyWrites } from './shopKeys.ts';
 import { openStorefrontWrites } from './storefrontWrites.ts';
 import type { WriteOutcome } from './writeOutcome.ts';
 
@@ -27,6 +28,7 @@ export function openWrites(folder: DataFolder, db: Db) {
   const setups = openSetups(db);
   const drafts = openDraftWrites(db, setups);
   const previews = openPreviewWrites(db);
+  const keys = openShopKeyWrites(db);
   const history = openHistoryWrites(db);
   const storefronts = openStorefrontWrites(db, folder, setups, (id) => reservedIds.has(id));
   const log = openLogWriter(db);
@@ -62,9 +64,12 @@ export function openWrites(folder: DataFolder, db: Db) {
     publishAgain: ofDraft('publishAgain'),
     takeStepBack: ofDraft('takeStepBack'),
     ownPart: ofDraft('ownPart'),
-    /** Does not make a proposal again; with null, makes all declined ones again. */
     makePreview: guarded(previews.makePreview),
     withdrawPreview: guarded(previews.withdrawPreview),
+    makeShopKey: guarded(keys.makeShopKey),
+    changeShopKey: guarded(keys.changeShopKey),
+    withdrawShopKey: guarded(keys.withdrawShopKey),
+    pauseShop: guarded(keys.pauseShop),
     beginDraft: guarded(drafts.beginDraft),
     nameDraft: guarded(drafts.nameDraft),
     takeOutDraft: guarded(drafts.takeOutDraft),
@@ -76,6 +81,7 @@ export function openWrites(folder: DataFolder, db: Db) {
     archiveStorefront: guarded(storefronts.archiveStorefront),
     removeStorefront: guarded(storefronts.removeStorefront),
     keepNearTexts: guarded(nearTextWriter(db)),
+    /** Does not make a proposal again; with null, makes all declined ones again. */
     decline: guarded((storefront: string, proposal: string | null): void => {
       if (proposal === null) declineNone.run(storefront);
       else declineOne.run(storefront, proposal);
@@ -120,6 +126,10 @@ export const writeNames = [
   'ownPart',
   'makePreview',
   'withdrawPreview',
+  'makeShopKey',
+  'changeShopKey',
+  'withdrawShopKey',
+  'pauseShop',
   'beginDraft',
   'nameDraft',
   'takeOutDraft',

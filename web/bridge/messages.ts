@@ -27,6 +27,9 @@ export type ToShop =
     readonly box: string | null;
   };
 
+/** What the desk wants seen. */
+export type DeskView = Omit<ToShop, 'kind'>;
+
 /** What a merchandiser does to a product where it stands in the window. */
 export type ProductAct =
   | { readonly act: 'pin'; readonly place: number }

@@ -1,5 +1,6 @@
 import { afterEach, describe, expect, test } from '@jest/globals';
-import { CallProblem, call, sendFile } from './call.ts';
+import { call, sendFile } from './call.ts';
+import { CallProblem } from './request.ts';
 
 const realFetch = globalThis.fetch;
 afterEach(() => {

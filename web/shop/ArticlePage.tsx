@@ -1,29 +1,15 @@
-import { useQuery } from '@tanstack/react-query';
-import { call } from '../client/call.ts';
-import { isPreview } from '../client/place.ts';
+import { useStore } from 'zustand';
 import { markedUp } from '../look/markedUp.ts';
 import { useTexts } from '../look/texts.tsx';
 import { Fetched } from './Fetched.tsx';
-import type { PageOf } from './ProductPage.tsx';
-
-const read = (id: string, from: string | undefined, signal: AbortSignal) =>
-  from === undefined
-    ? call(isPreview() ? 'previewArticle' : 'shopArticle', { query: { id }, signal })
-    : call('deskShopArticle', { query: { id, from }, signal });
-type Read = Awaited<ReturnType<typeof read>>;
+import { useShopper } from './shopperHere.tsx';
 
 /** An article's own page. */
-export function ArticlePage({ id, desk, isReady }: PageOf) {
+export function ArticlePage() {
   const { say } = useTexts();
-  const query = useQuery({
-    queryKey: ['article', id, desk?.from ?? 'shop', desk?.turn ?? 0],
-    enabled: isReady,
-    // While it is written, what was there stays until what is there now has come.
-    placeholderData: (before: Read | undefined, asked) => (asked?.queryKey[1] === id ? before : undefined),
-    queryFn: ({ signal }) => read(id, desk?.from, signal),
-  });
+  const asked = useStore(useShopper().article);
   return (
-    <Fetched what="article" query={query}>
+    <Fetched what="article" asked={asked}>
       {({ title, text, markup, picture }) => (
         <article className="mt-3 max-w-[68ch]">
           <h1 className="font-semibold font-shop text-[26px] leading-tight">{title}</h1>

@@ -1,11 +1,13 @@
 import type { SearchAnswer } from '../../core/answer/answer.ts';
 import { safeLink } from '../../core/catalog/safeLink.ts';
-import { noteBanner } from './shopperLog.ts';
+import { useShopper, useVisit } from './shopperHere.tsx';
 
 export type ShownBanner = SearchAnswer['banners'][number];
 
 /** What a shelf plan says to shoppers, with its link where it has one. */
 export function Banner({ banner, isCard = false }: { readonly banner: ShownBanner; readonly isCard?: boolean }) {
+  const { notes } = useShopper();
+  const { search } = useVisit();
   const link = banner.link === null ? '' : safeLink(banner.link);
   const look = `block rounded-lg bg-press-soft font-shop text-[16px] text-ink ${isCard ? 'm-[7px] flex-1 p-4' : 'my-2 px-4 py-3'}`;
   const said = (
@@ -27,7 +29,7 @@ export function Banner({ banner, isCard = false }: { readonly banner: ShownBanne
       href={link}
       target="_top"
       rel="noopener"
-      onClick={() => noteBanner(link)}
+      onClick={() => notes.click({ inBox: false, search: search.query, kind: 'banner', target: link })}
       className={`${look} underline decoration-press underline-offset-4`}
     >
       {said}

@@ -1,6 +1,7 @@
 import { ShoppingBasket } from 'lucide-react';
 import { useTexts } from '../look/texts.tsx';
-import { countOf, useBasket } from './basket.ts';
+import { countOf } from '../shopper/basket.ts';
+import { useBasket } from './shopperHere.tsx';
 
 /** How many things are in the basket; nothing as long as it is empty. */
 export function BasketCount() {

@@ -2,9 +2,10 @@
 import { beforeAll, expect, test } from '@jest/globals';
 import { screen, within } from '@testing-library/react';
 import { userEvent } from '@testing-library/user-event';
-import { useLocation } from 'react-router';
 import type { ProductDetail } from '../../core/product/productDetail.ts';
-import { answerWith, furnish, show } from '../testing/dom.tsx';
+import { answerWith, furnish } from '../testing/dom.tsx';
+import { showInShop } from '../testing/showInShop.tsx';
+import { shopAtDesk } from './deskAround.ts';
 import { ProductPage } from './ProductPage.tsx';
 
 beforeAll(furnish);
@@ -41,11 +42,12 @@ const brush: ProductDetail = {
   alternatives: [],
   variants: [variant('2', 4, false), variant('4', 5, true), variant('6', 7.5, true)],
 };
-const page = <ProductPage id="a" desk={null} isReady />;
+const place = { kind: 'product', id: 'a' } as const;
+const showPage = (search = '') => showInShop(<ProductPage />, { place, search });
 
 test('the first variant in stock is chosen; one that is sold out cannot be put in the basket', async () => {
   answerWith({ '/shop/-/product?id=a': brush });
-  show(page, '/products/a?q=brush');
+  showPage('q=brush');
   expect(await screen.findByRole('heading', { level: 1, name: 'Round brush' })).toBeDefined();
   expect(screen.getByText('£4.00 to £7.50')).toBeDefined();
   expect(screen.getByText('Soft hair.')).toBeDefined();
@@ -73,7 +75,7 @@ test('a variant is chosen by its options, and price and stock follow; what is no
       variants: [made('rs', ['Red', 'S'], 4), made('rm', ['Red', 'M'], 5), made('bm', ['Blue', 'M'], 6, false)],
     },
   });
-  show(page);
+  showPage();
   expect(await screen.findByText('Brushes › Round')).toBeDefined();
   expect(screen.getByText('£4.00')).toBeDefined();
   const user = userEvent.setup();
@@ -92,53 +94,36 @@ test('what is much like it leads to its own page, with the way back kept', async
     ...{ link: null, variants: 1, details: [], badges: [] },
   };
   answerWith({ '/shop/-/product?id=a': { ...brush, alternatives: [card] } });
-  const where: string[] = [];
-  function Where() {
-    const { pathname, search } = useLocation();
-    where.push(pathname + search);
-    return null;
-  }
-  show(
-    <>
-      {page}
-      <Where />
-    </>,
-    '/products/a?q=brush',
-  );
+  const { spots } = showPage('q=brush');
   const alike = await screen.findByRole('region', { name: 'Similar products' });
   await userEvent.setup().click(within(alike).getByRole('button', { name: 'Flat brush' }));
-  expect(where.at(-1)).toBe('/products/b?q=brush');
+  expect(spots()).toEqual(['/products/b?q=brush']);
 });
 
 test('the way back leads to the search it was found by', async () => {
   answerWith({ '/shop/-/product?id=a': brush });
-  show(page, '/products/a?q=brush&page=2');
+  showPage('q=brush&page=2');
   const back = await screen.findByRole('link', { name: 'Back to the results' });
-  expect(back.getAttribute('href')).toBe('/?q=brush&page=2');
+  expect(back.getAttribute('href')).toBe('?q=brush&page=2');
 });
 
 test('a product that is not there is reported, with a way to try again', async () => {
   answerWith({});
-  show(page);
+  showPage();
   expect((await screen.findByRole('alert')).textContent).toContain('Nothing at /shop/-/product?id=a.');
   expect(screen.getByRole('button', { name: 'Try again' })).toBeDefined();
 });
 
 test('in the desk it is asked for by the draft', async () => {
-  const asked = answerWith({ '/desk/-/-/shop-product': brush });
-  show(
-    <ProductPage
-      id="a"
-      desk={{ query: '', collection: '', draft: 'main', from: 'draft:main', turn: 1, at: '', page: null, box: null }}
-      isReady
-    />,
-  );
+  const asked = answerWith({ '/desk/-/main/shop-product': brush });
+  const view = { query: '', collection: '', draft: 'main', from: 'draft:main', turn: 1, at: '', page: null, box: null };
+  showInShop(<ProductPage />, { place, client: shopAtDesk('-', view) });
   expect(await screen.findByRole('heading', { level: 1, name: 'Round brush' })).toBeDefined();
-  expect(asked).toEqual(['/desk/-/-/shop-product?id=a&from=draft%3Amain']);
+  expect(asked).toContain('/desk/-/main/shop-product?id=a&from=draft%3Amain');
 });
 
 test('a description that the catalog has marked up is shown so', async () => {
   answerWith({ '/shop/-/product?id=a': { ...brush, descriptionMarkup: '<p>Soft hair.</p><ul><li>Sable</li></ul>' } });
-  show(page, '/products/a');
+  showPage();
   expect((await screen.findByRole('listitem')).textContent).toBe('Sable');
 });

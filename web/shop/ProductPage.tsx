@@ -1,45 +1,26 @@
-import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useLocation, useNavigate } from 'react-router';
+import { useStore } from 'zustand';
 import type { ProductDetail } from '../../core/product/productDetail.ts';
-import { call } from '../client/call.ts';
-import { isPreview } from '../client/place.ts';
 import { markedUp } from '../look/markedUp.ts';
 import { ProductPicture } from '../look/ProductPicture.tsx';
 import { useTexts } from '../look/texts.tsx';
-import { addressOf } from './addresses.ts';
-import { mostOfOne, quantityIn, useBasket } from './basket.ts';
+import { mostOfOne, quantityIn } from '../shopper/basket.ts';
 import { CardBody } from './CardBody.tsx';
 import { FormerPrice } from './cardPieces.tsx';
 import { Fetched } from './Fetched.tsx';
 import { useShelfGrid } from './layout.tsx';
-import { noteOutcome, openedBesides } from './shopperLog.ts';
-import type { DeskView } from './useDesk.ts';
+import { useBasket, useShopper } from './shopperHere.tsx';
 import { VariantChoice } from './VariantChoice.tsx';
 
-/** What a page of its own is about, and by which setup. */
-export interface PageOf {
-  readonly id: string;
-  readonly desk: DeskView | null;
-  readonly isReady: boolean;
-}
-
 /** A product's own page. */
-export function ProductPage({ id, desk, isReady }: PageOf) {
-  const query = useQuery({
-    queryKey: ['product', id, desk?.from ?? 'shop', desk?.turn ?? 0],
-    enabled: isReady,
-    queryFn: ({ signal }) =>
-      desk
-        ? call('deskShopProduct', { query: { id, from: desk.from }, signal })
-        : call(isPreview() ? 'previewProduct' : 'shopProduct', { query: { id }, signal }),
-  });
+export function ProductPage() {
+  const asked = useStore(useShopper().product);
   return (
-    <Fetched what="product" query={query}>
+    <Fetched what="product" asked={asked}>
       {(product) => (
         <>
           {product.notIndexed && <meta name="robots" content="noindex" />}
-          <Product key={product.id} product={product} desk={desk} />
+          <Product key={product.id} product={product} />
           <Alike cards={product.alternatives} />
         </>
       )}
@@ -47,7 +28,8 @@ export function ProductPage({ id, desk, isReady }: PageOf) {
   );
 }
 
-function Product({ product, desk }: { readonly product: ProductDetail; readonly desk: DeskView | null }) {
+function Product({ product }: { readonly product: ProductDetail }) {
+  const { putInBasket, notes } = useShopper();
   const { title, brand, description, descriptionMarkup, picture, lowest, highest, currency } = product;
   const { available, details, variants, link, options, path } = product;
   const { say, money } = useTexts();
@@ -88,8 +70,8 @@ function Product({ product, desk }: { readonly product: ProductDetail; readonly 
           disabled={!variant.available || inBasket >= mostOfOne}
           className="mt-4 rounded-lg bg-press px-4 py-2 font-semibold text-on-press hover:bg-press-over disabled:opacity-55"
           onClick={() => {
-            if (!desk) useBasket.getState().add(variant.id);
-            void noteOutcome('basket', product.id);
+            putInBasket(product.id, variant.id);
+            void notes.outcome('basket', product.id);
           }}
         >
           {say(variant.available ? 'basket.put' : 'card.soldOut')}
@@ -128,8 +110,7 @@ function Product({ product, desk }: { readonly product: ProductDetail; readonly 
 function Alike({ cards }: { readonly cards: ProductDetail['alternatives'] }) {
   const { say } = useTexts();
   const grid = useShelfGrid();
-  const go = useNavigate();
-  const { search } = useLocation();
+  const { open, notes } = useShopper();
   if (cards.length === 0) return null;
   return (
     <section aria-labelledby="alike" className="shelf-room mt-10">
@@ -142,8 +123,8 @@ function Alike({ cards }: { readonly cards: ProductDetail['alternatives'] }) {
             <CardBody
               card={card}
               open={() => {
-                openedBesides(card.familyId);
-                void go(addressOf('product', card.familyId, search));
+                notes.openedBesides(card.familyId);
+                open(card.familyId);
               }}
             />
             <div className="h-1 bg-edge" />

@@ -1,8 +1,8 @@
 import { ArrowRight } from 'lucide-react';
-import { Link, useLocation } from 'react-router';
 import type { SearchAnswer } from '../../core/answer/answer.ts';
 import { useTexts } from '../look/texts.tsx';
-import { addressOf, isElsewhere } from './addresses.ts';
+import { isElsewhere } from '../shopper/shopAddress.ts';
+import { PlaceLink } from './PlaceLink.tsx';
 
 /** Collections that the search names: a way into them, above the products. */
 export function Collections({
@@ -43,15 +43,14 @@ export function ArticleLink({
   readonly link: string;
   readonly className: string;
 }) {
-  const { search } = useLocation();
   return isElsewhere(link) ? (
     <a href={link} target="_blank" rel="noreferrer" className={className}>
       {title}
     </a>
   ) : (
-    <Link to={addressOf('article', id, search)} className={className}>
+    <PlaceLink to={{ kind: 'article', id }} className={className}>
       {title}
-    </Link>
+    </PlaceLink>
   );
 }
 

@@ -1,6 +1,7 @@
-import type { Result, SearchAnswer } from '../../core/answer/answer.ts';
+import type { SearchAnswer } from '../../core/answer/answer.ts';
 import type { FilterPosition } from '../../core/setup/terms/filterTerms.ts';
 import { useTexts } from '../look/texts.tsx';
+import type { ShopperSearch } from '../shopper/shopperSearch.ts';
 import { Banners } from './Banner.tsx';
 import { CloseToSearch } from './CloseToSearch.tsx';
 import { CollectionHead } from './CollectionHead.tsx';
@@ -16,8 +17,7 @@ import { Pages } from './Pages.tsx';
 import { Articles, Collections } from './Reading.tsx';
 import { Shelves } from './Shelves.tsx';
 import { SortMenu } from './SortMenu.tsx';
-import type { useDesk } from './useDesk.ts';
-import { type ShopperSearch, useLookThrough } from './useResults.ts';
+import { useShopper, useVisit } from './shopperHere.tsx';
 
 /** Where the filters stand beside the results, the room for both. */
 const columns: Partial<Record<FilterPosition, string>> = {
@@ -27,28 +27,17 @@ const columns: Partial<Record<FilterPosition, string>> = {
 
 /** What a search, or a collection, shows. */
 export function ResultsPage({
-  search,
   data,
   isStale,
-  desk,
-  go,
-  searchFor,
-  openCollection,
-  open,
 }: {
-  readonly search: ShopperSearch;
   readonly data: SearchAnswer;
   /** Whether these are still the results of the search before. */
   readonly isStale: boolean;
-  readonly desk: ReturnType<typeof useDesk>;
-  go(next: ShopperSearch, replace?: boolean): void;
-  searchFor(query: string): void;
-  openCollection(id: string): void;
-  open(product: Pick<Result, 'familyId'>): void;
 }) {
+  const { desk, go, searchHere, openCollection, choose, lookThrough } = useShopper();
+  const { search } = useVisit();
   const { say } = useTexts();
   const position = useFilterPosition(data.filterLayout);
-  const lookThrough = useLookThrough(search, desk.view);
   const filtering = {
     answer: data,
     said: search.filters,
@@ -81,12 +70,12 @@ export function ResultsPage({
       )}
       <Collections collections={data.collections} open={openCollection} />
       {data.redirect && (
-        <Elsewhere redirect={data.redirect} isInDesk={desk.isInDesk} isPlain={data.page === 1 && !isStale} />
+        <Elsewhere redirect={data.redirect} isInDesk={desk !== null} isPlain={data.page === 1 && !isStale} />
       )}
       <Notices
         answer={data}
         asWords={(text) => go({ ...search, page: 1, asWords: [...search.asWords, text] })}
-        search={searchFor}
+        search={searchHere}
         exactly={(is) => go({ ...search, page: 1, exactly: is })}
       />
       <Gaps answer={data} />
@@ -94,9 +83,9 @@ export function ResultsPage({
         <>
           <EmptyShelf
             shelf={data.emptyShelf}
-            isInDesk={desk.isInDesk}
+            isInDesk={desk !== null}
             isPlain={data.page === 1 && !isStale}
-            search={searchFor}
+            search={searchHere}
             openCollection={openCollection}
           />
           <Articles articles={data.articles} />
@@ -129,12 +118,8 @@ export function ResultsPage({
                 <Shelves
                   results={data.results}
                   isStale={isStale}
-                  open={open}
-                  act={
-                    desk.isInDesk
-                      ? (product, what) => desk.act(search, { id: product.familyId, title: product.title }, what)
-                      : null
-                  }
+                  open={choose}
+                  act={desk ? (product, what) => desk.act(search, product, what) : null}
                   at={search.query.trim() !== '' ? 'search' : data.collection ? 'collection' : 'everything'}
                   mayMove={search.sort === ''}
                   banners={data.banners.filter(({ where }) => where === 'grid')}
@@ -142,7 +127,7 @@ export function ResultsPage({
                 <Banners banners={data.banners} where="below" />
               </>
             )}
-            <CloseToSearch close={data.close} after={data.total} open={open} />
+            <CloseToSearch close={data.close} after={data.total} open={choose} />
             <Articles articles={data.articles} />
             {data.layout.way === 'pages' ? (
               <Pages answer={data} go={(page) => go({ ...search, page })} />

@@ -5,7 +5,6 @@ import { Banner, type ShownBanner } from './Banner.tsx';
 import { CardBody } from './CardBody.tsx';
 import { useShelfGrid } from './layout.tsx';
 import { type ShelfAt, ShelfLabel } from './ShelfLabel.tsx';
-import { noteOutcome } from './shopperLog.ts';
 
 /** What moves products comes only where they can be moved: in the desk. */
 const ArrangedShelves = lazy(async () => ({ default: (await import('./ArrangedShelves.tsx')).ArrangedShelves }));
@@ -22,7 +21,7 @@ export function Shelves({
 }: {
   readonly results: readonly Result[];
   readonly isStale: boolean;
-  open(product: Result): void;
+  open(product: Result, place: number): void;
   readonly at: ShelfAt;
   /** Whether places are the search's own, and not an order that the shopper chose. */
   readonly mayMove: boolean;
@@ -34,13 +33,7 @@ export function Shelves({
   const className = `${grid.className} mt-2 -mx-[7px] ${isStale ? 'opacity-70' : ''}`;
   const standing = (result: Result, grip: ReactNode): ReactNode => (
     <>
-      <CardBody
-        card={result}
-        open={() => {
-          open(result);
-          void noteOutcome('click', result.familyId, result.place);
-        }}
-      />
+      <CardBody card={result} open={() => open(result, result.place)} />
       <div className="h-1 bg-edge" />
       <div className={act ? 'flex h-[38px] items-start px-[7px]' : 'h-5'}>
         {act && <ShelfLabel result={result} at={at} act={(what) => act(result, what)} />}

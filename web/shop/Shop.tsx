@@ -1,6 +1,7 @@
 import { useEffect } from 'react';
+import { useStore } from 'zustand';
 import { usualLayout } from '../../core/setup/terms/layoutTerms.ts';
-import { CallProblem } from '../client/call.ts';
+import { CallProblem } from '../client/request.ts';
 import { day } from '../look/dates.ts';
 import { TextsIn, useTexts } from '../look/texts.tsx';
 import { ArticlePage } from './ArticlePage.tsx';
@@ -8,13 +9,17 @@ import { LayoutIn } from './layout.tsx';
 import { ProductPage } from './ProductPage.tsx';
 import { ResultsPage } from './ResultsPage.tsx';
 import { ShopHeader } from './ShopHeader.tsx';
-import { type Shopper, useShopper } from './useShopper.ts';
+import { useShopper, useVisit } from './shopperHere.tsx';
+import { useScrollPlace } from './useScrollPlace.ts';
 import { useShopTexts } from './useShopTexts.ts';
 
 /** The shop: the page a shopper uses, and the very same page in the desk's window. */
 export function Shop() {
-  const shopper = useShopper();
-  const results = shopper.results.data;
+  const { data: results, isStale } = useStore(useShopper().results);
+  const { search, place } = useVisit();
+  // Where results go on below each other, more of them are the same screen.
+  const screen = results?.layout.way === 'pages' ? search.page : 0;
+  useScrollPlace(JSON.stringify([place, search.query, screen, search.collection]), results !== undefined && !isStale);
   const name = results?.shop.name;
   const texts = useShopTexts(results);
   useEffect(() => {
@@ -30,8 +35,8 @@ export function Shop() {
               A preview of “{preview.name}”, until {day(preview.endsAt)}. Nothing here is live, and nothing is noted.
             </p>
           )}
-          <ShopHeader shopper={shopper} />
-          <Page shopper={shopper} />
+          <ShopHeader />
+          <Page />
           {results?.shop.tax && <Tax {...results.shop.tax} />}
         </div>
       </LayoutIn>
@@ -56,12 +61,13 @@ const nobodyHome = {
   'unknown-storefront': 'shop.unknown',
 } as const;
 
-function Page({ shopper }: { readonly shopper: Shopper }) {
-  const { desk, search, place, isReady, results, go, open, searchHere, openCollection } = shopper;
-  const { data, error, isPlaceholderData, refetch } = results;
+function Page() {
+  const shopper = useShopper();
+  const { place } = useVisit();
+  const { data, error, isStale } = useStore(shopper.results);
   const { say } = useTexts();
-  if (place?.kind === 'product') return <ProductPage id={place.id} desk={desk.view} isReady={isReady} />;
-  if (place?.kind === 'article') return <ArticlePage id={place.id} desk={desk.view} isReady={isReady} />;
+  if (place?.kind === 'product') return <ProductPage />;
+  if (place?.kind === 'article') return <ArticlePage />;
   if (!data && error instanceof CallProblem && error.code in nobodyHome)
     return (
       <p role="alert" className="m-6 text-soft">
@@ -74,25 +80,14 @@ function Page({ shopper }: { readonly shopper: Shopper }) {
         <p>
           {say('results.failed')} {error.message}
         </p>
-        <button type="button" className="mt-2 font-semibold underline" onClick={() => refetch()}>
+        <button type="button" className="mt-2 font-semibold underline" onClick={shopper.again}>
           {say('tryAgain')}
         </button>
       </div>
     ) : (
       <Waiting />
     );
-  return (
-    <ResultsPage
-      search={search}
-      data={data}
-      isStale={isPlaceholderData}
-      desk={desk}
-      go={go}
-      searchFor={searchHere}
-      openCollection={openCollection}
-      open={({ familyId }) => open(familyId)}
-    />
-  );
+  return <ResultsPage data={data} isStale={isStale} />;
 }
 
 function Waiting() {

@@ -1,29 +1,39 @@
 import '@fontsource-variable/newsreader';
 import '../look/theme.css';
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
-import { BrowserRouter } from 'react-router';
+import { unnamed } from '../../api/paths.ts';
+import { deviceOf } from '../../core/setup/terms/planTerms.ts';
 import { followTheme } from '../look/theme.ts';
+import { pageAddress, shopIn } from '../shopper/shopAddress.ts';
+import { liveShop } from '../shopper/shopClient.ts';
+import { createShopper } from '../shopper/shopper.ts';
+import { deskAround, firstView, followDesk, inDesk, shopAtDesk, shopInPreview } from './deskAround.ts';
 import { Shop } from './Shop.tsx';
-import { firstView, inDesk } from './useDesk.ts';
-import { readAddress, resultsOf } from './useResults.ts';
-import { base } from './whichShop.ts';
+import { ShopperIn } from './shopperHere.tsx';
 
 followTheme();
-const client = new QueryClient({ defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: false } } });
+const { base, storefront, preview } = shopIn(location.pathname);
+const alone = preview === null ? liveShop({ storefront: storefront ?? unnamed }) : shopInPreview(preview);
 
 // The results are on their way while the page is drawn for the first time.
-if (location.pathname === base && (!inDesk || firstView))
-  void client.prefetchQuery(resultsOf(readAddress(new URLSearchParams(location.search)), firstView));
+const shopper = createShopper({
+  address: pageAddress(base, inDesk),
+  clientFor: (view) => {
+    if (!inDesk) return alone;
+    return view && shopAtDesk(storefront ?? unnamed, view);
+  },
+  desk: inDesk ? deskAround : null,
+  device: () => deviceOf(window.innerWidth),
+  now: Date.now,
+  view: firstView,
+});
+if (inDesk) followDesk(shopper);
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>
-    <QueryClientProvider client={client}>
-      {/* No transitions: a choice said in the address stands in the turn of the click, not when there is time. */}
-      <BrowserRouter basename={base} useTransitions={false}>
-        <Shop />
-      </BrowserRouter>
-    </QueryClientProvider>
+    <ShopperIn value={shopper}>
+      <Shop />
+    </ShopperIn>
   </StrictMode>,
 );

@@ -1,5 +1,5 @@
 import { useEffect, useRef } from 'react';
-import { useLocation, useNavigationType } from 'react-router';
+import { useVisit } from './shopperHere.tsx';
 
 const stored = (key: string): string => `scrolled:${key}`;
 
@@ -8,13 +8,18 @@ const stored = (key: string): string => `scrolled:${key}`;
  * filter beside the same results leaves the page where it is. `isThere` says whether the screen has its content.
  */
 export function useScrollPlace(screen: string, isThere: boolean): void {
-  const { key } = useLocation();
-  const kind = useNavigationType();
+  const { key, isBack } = useVisit();
   const restored = useRef('');
   const last = useRef(screen);
   useEffect(() => {
     history.scrollRestoration = 'manual';
-    const note = (): void => sessionStorage.setItem(stored(key), String(window.scrollY));
+    const note = (): void => {
+      try {
+        sessionStorage.setItem(stored(key), String(window.scrollY));
+      } catch {
+        // Where nothing can be kept, a screen that is gone back to begins at its top.
+      }
+    };
     window.addEventListener('scroll', note, { passive: true });
     return () => window.removeEventListener('scroll', note);
   }, [key]);
@@ -23,7 +28,7 @@ export function useScrollPlace(screen: string, isThere: boolean): void {
     restored.current = key;
     const isNew = last.current !== screen;
     last.current = screen;
-    if (kind === 'POP') window.scrollTo(0, Number(sessionStorage.getItem(stored(key)) ?? 0));
+    if (isBack) window.scrollTo(0, Number(sessionStorage.getItem(stored(key)) ?? 0));
     else if (isNew) window.scrollTo(0, 0);
-  }, [isThere, key, kind, screen]);
+  }, [isThere, key, isBack, screen]);
 }

@@ -2,7 +2,7 @@ import { type CSSProperties, Suspense, useEffect } from 'react';
 import { Group, Panel, Separator } from 'react-resizable-panels';
 import { Outlet, useLocation } from 'react-router';
 import { Toaster } from 'sonner';
-import { CallProblem } from '../../client/call.ts';
+import { CallProblem } from '../../client/request.ts';
 import { Loading } from '../parts/Screen.tsx';
 import { isGone, useDeskStateQuery } from '../state/deskState.ts';
 import { step } from '../state/edits.ts';

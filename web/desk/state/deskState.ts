@@ -1,7 +1,8 @@
 import { queryOptions, useQuery } from '@tanstack/react-query';
 import type { DeskState } from '../../../api/stateSchema.ts';
 import { namedParts } from '../../../core/setup/namedParts.ts';
-import { CallProblem, call, isPassing, tryAgainAfter } from '../../client/call.ts';
+import { call } from '../../client/call.ts';
+import { CallProblem, isPassing, tryAgainAfter } from '../../client/request.ts';
 import { clientHere } from './queryClient.ts';
 import { withUnsaved } from './waitingEdits.ts';
 

@@ -1,5 +1,5 @@
 import { expect, test } from '@jest/globals';
-import { CallProblem } from '../../client/call.ts';
+import { CallProblem } from '../../client/request.ts';
 import { describeStaleWrite } from './staleWrite.ts';
 
 const stale = (details: unknown) =>

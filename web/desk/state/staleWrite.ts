@@ -1,4 +1,4 @@
-import { CallProblem } from '../../client/call.ts';
+import { CallProblem } from '../../client/request.ts';
 
 /** Sentences told of what somebody else changed. */
 const mostListed = 3;

@@ -4,10 +4,10 @@ import { screen, waitFor, within } from '@testing-library/react';
 import { userEvent } from '@testing-library/user-event';
 import type { Result } from '../../../core/answer/answer.ts';
 import type { BoxAnswer } from '../../../core/suggest/boxAnswer.ts';
-import { answerWith, furnish, show } from '../../testing/dom.tsx';
-import { countOf, useBasket } from '../basket.ts';
-import { rememberSearch } from './recentSearches.ts';
-import type { BoxWays } from './SearchBox.tsx';
+import { basketOf, countOf } from '../../shopper/basket.ts';
+import { recentSearchesOf } from '../../shopper/recentSearches.ts';
+import { answerWith, furnish } from '../../testing/dom.tsx';
+import { showInShop } from '../../testing/showInShop.tsx';
 
 // The box asks for the window's width as it is loaded.
 globalThis.matchMedia ??= (() => ({ matches: false, addEventListener() {}, removeEventListener() {} })) as never;
@@ -77,24 +77,14 @@ function open() {
     '/shop/-/suggest?q=xq&device=desktop': nothing,
     '/shop/-/suggest?q=go&device=desktop': goods,
   });
-  const gone: unknown[][] = [];
-  const way =
-    (name: keyof BoxWays) =>
-    (...where: unknown[]): void => {
-      gone.push([name, ...where]);
-    };
-  const ways: BoxWays = {
-    ...{ search: way('search'), searchTyped: way('searchTyped'), searchWithin: way('searchWithin'), open: way('open') },
-    ...{ openCollection: way('openCollection'), openArticle: way('openArticle') },
-  };
-  show(<SearchBox query="" says="Find a brush" button="" language="" ways={ways} desk={null} isInDesk={false} />);
-  return { asked, gone, input: screen.getByRole('combobox', { name: 'Search the shop' }), user: userEvent.setup() };
+  const { spots } = showInShop(<SearchBox says="Find a brush" button="" />);
+  return { asked, spots, input: screen.getByRole('combobox', { name: 'Search the shop' }), user: userEvent.setup() };
 }
 const lines = (): (string | null)[] => screen.getAllByRole('option').map(({ textContent }) => textContent);
 
 test('before anything is typed it has this shopper’s searches and the popular ones; they can be forgotten', async () => {
-  for (const text of ['canvas', 'gouache', 'ink', 'INK']) rememberSearch(text);
-  const { input, user, gone } = open();
+  for (const text of ['canvas', 'gouache', 'ink', 'INK']) recentSearchesOf('-').remember(text);
+  const { input, user, spots } = open();
   await user.click(input);
   await waitFor(() => expect(lines()).toEqual(['INK', 'gouache', 'easel']));
   expect(within(screen.getByRole('group', { name: 'Searched before' })).getAllByRole('option')).toHaveLength(2);
@@ -102,12 +92,12 @@ test('before anything is typed it has this shopper’s searches and the popular 
   await user.click(screen.getByRole('button', { name: 'Forget these' }));
   expect(lines()).toEqual(['easel']);
   await user.click(screen.getByRole('option', { name: 'easel' }));
-  expect(gone).toEqual([['search', 'easel']]);
+  expect(spots()).toEqual(['?q=easel']);
   expect(screen.queryAllByRole('option')).toEqual([]);
 });
 
 test('the arrows go through all lines, and enter takes the one that is marked', async () => {
-  const { input, user, gone } = open();
+  const { input, user, spots } = open();
   await user.type(input, 'bru');
   await waitFor(() => expect(screen.queryAllByRole('option')).toHaveLength(5));
   expect(lines()).toEqual([
@@ -122,23 +112,24 @@ test('the arrows go through all lines, and enter takes the one that is marked', 
   expect(marked.map(({ textContent }) => textContent)).toEqual(['“bru” in Brushes']);
   expect(input.getAttribute('aria-activedescendant')).toBe(marked[0]!.id);
   await user.keyboard('{Enter}');
-  expect(gone).toEqual([['searchWithin', 'bru', 'kind', 'a > Brushes']]);
+  expect(spots()).toEqual(['?q=bru&f.kind=a+%3E+Brushes']);
   expect((input as HTMLInputElement).value).toBe('bru');
 });
 
 test('enter without a marked line searches for what was typed; escape closes what hangs', async () => {
-  const { input, user, gone } = open();
+  const { input, user, spots } = open();
   await user.type(input, 'bru');
   await waitFor(() => expect(screen.queryAllByRole('option')).toHaveLength(5));
   await user.keyboard('{Escape}');
   expect(screen.queryAllByRole('option')).toEqual([]);
   await user.type(input, '{Enter}');
-  expect(gone).toEqual([['searchTyped', 'bru']]);
+  expect(spots()).toEqual(['?q=bru']);
 });
 
 test('a product goes into the basket by shift and enter, or by its mark, and the box stays open', async () => {
-  useBasket.getState().empty();
-  const { input, user, gone } = open();
+  const basket = basketOf('-');
+  basket.getState().empty();
+  const { input, user, spots } = open();
   await user.type(input, 'go');
   await waitFor(() => expect(lines()).toEqual(['Gouache–15%£4.50', 'Gone£4.50']));
   expect(screen.getAllByRole('option').map((line) => line.getAttribute('aria-keyshortcuts'))).toEqual([
@@ -147,12 +138,12 @@ test('a product goes into the basket by shift and enter, or by its mark, and the
   await user.keyboard('{ArrowDown}{Shift>}{Enter}{/Shift}');
   expect(screen.getByText('Gouache is in your basket.')).toBeDefined();
   await user.click(screen.getByTitle(/Put in basket/));
-  expect(useBasket.getState().items).toEqual({ a1: 2 });
+  expect(basket.getState().items).toEqual({ a1: 2 });
   expect(lines()).toHaveLength(2);
-  expect(gone).toEqual([]);
+  expect(spots()).toEqual([]);
   // What is sold out opens.
   await user.keyboard('{ArrowDown}{Shift>}{Enter}{/Shift}');
-  expect(countOf(useBasket.getState())).toBe(2);
+  expect(countOf(basket.getState())).toBe(2);
 });
 
 test('what finds nothing says so, with what was typed as text', async () => {
@@ -176,17 +167,16 @@ test('a search is spoken where the shop lets it and the browser takes dictation'
     }
     abort(): void {}
   }
-  const { input, user, gone } = open();
+  const { input, user } = open();
   await user.click(input);
   await waitFor(() => expect(lines()).not.toEqual([]));
   expect(screen.queryByRole('button', { name: 'Say what you look for' })).toBeNull();
 
   (window as unknown as Record<string, unknown>).webkitSpeechRecognition = Recognizer;
   answerWith({ '/shop/-/suggest?q=&device=desktop&language=de': { ...before, dictation: true } });
-  const ways = { searchTyped: (query: string) => gone.push(['searchTyped', query]) } as unknown as BoxWays;
-  show(<SearchBox query="" says="" button="Find" language="de" ways={ways} desk={null} isInDesk={false} />);
+  const { spots } = showInShop(<SearchBox says="" button="Find" />, { search: 'language=de' });
   await user.click(screen.getByRole('combobox', { name: 'Search the shop' }));
   await user.click(await screen.findByRole('button', { name: 'Say what you look for' }));
-  expect(gone).toEqual([['searchTyped', 'round brush']]);
+  expect(spots()).toEqual(['?q=round+brush&language=de']);
   expect(heard).toMatchObject([{ lang: 'de' }]);
 });

@@ -5,62 +5,41 @@ import type { Result } from '../../../core/answer/answer.ts';
 import { longestQuery } from '../../../core/query/readUnits.ts';
 import { useTexts } from '../../look/texts.tsx';
 import { useMedia } from '../../look/useMedia.ts';
-import { useBasket } from '../basket.ts';
-import { noteClick, openedBesides } from '../shopperLog.ts';
-import type { DeskView } from '../useDesk.ts';
+import { useShopper, useView, useVisit } from '../shopperHere.tsx';
 import { BoxPanel } from './BoxPanel.tsx';
 import { type BoxItem, shownBlocks, targetOf } from './boxItems.ts';
 import { Dictation } from './Dictation.tsx';
-import { forgetSearches, recentSearches } from './recentSearches.ts';
 import { useBox } from './useBox.ts';
 
 /** Below it the open box takes the whole window. */
 const phone = matchMedia('(max-width: 499px)');
-
-/** Where the lines of the box lead. */
-export interface BoxWays {
-  /** Where a line leads that offers a search: it was made of the whole shop. */
-  search(query: string): void;
-  /** Where the text itself leads: on a collection's page into that collection. */
-  searchTyped(query: string): void;
-  searchWithin(query: string, filter: string, value: string): void;
-  open(product: Result): void;
-  openCollection(id: string): void;
-  openArticle(id: string, link: string): void;
-}
 
 /**
  * The shop's search box: what is searched often before anything is typed, and while it is what it may go on to, products and
  * places to look in. The arrows go through the lines, enter takes the one that is marked, or searches for what was typed.
  */
 export function SearchBox({
-  query,
   says,
   button,
-  language,
-  ways,
-  desk,
-  isInDesk,
 }: {
-  readonly query: string;
   /** What the empty box says. */
   readonly says: string;
   /** What its button says; empty: it shows a glass. */
   readonly button: string;
-  readonly language: string;
-  readonly ways: BoxWays;
-  readonly desk: DeskView | null;
-  readonly isInDesk: boolean;
 }) {
+  const shopper = useShopper();
+  const { search } = useVisit();
+  const { query, language } = search;
+  const view = useView();
   const { say } = useTexts();
   /** Held open by the desk, with a text of its own. */
-  const held = desk?.box ?? null;
+  const held = view?.box ?? null;
   const [text, setText] = useState(query);
   useEffect(() => setText(held ?? query), [held, query]);
   const [hasFocus, setFocus] = useState(false);
   const [recent, setRecent] = useState<readonly string[]>([]);
   const isPhone = useMedia(phone);
-  const { data } = useBox(text, { isOpen: hasFocus || held !== null, desk, isInDesk, language });
+  const { data } = useBox(text, { isOpen: hasFocus || held !== null, language });
   const typed = text.trim();
   const isShown = data !== undefined && (typed === '' || typed.length >= data.letters);
   const { columns, all } = useMemo(
@@ -73,35 +52,35 @@ export function SearchBox({
   );
 
   const choose = (item: BoxItem): void => {
-    if (!isInDesk) noteClick({ inBox: true, search: typed, kind: item.what, target: targetOf(item) });
+    shopper.notes.click({ inBox: true, search: typed, kind: item.what, target: targetOf(item) });
     switch (item.what) {
       case 'search':
-        ways.search(item.text);
+        shopper.searchEverywhere(item.text);
         break;
       case 'within':
-        ways.searchWithin(typed, item.filter, item.value);
+        shopper.searchWithin(typed, item.filter, item.value);
         break;
       case 'product':
-        ways.open(item.card);
-        openedBesides(item.card.familyId);
+        shopper.open(item.card.familyId);
+        shopper.notes.openedBesides(item.card.familyId);
         break;
       case 'collection':
-        ways.openCollection(item.id);
+        shopper.openCollection(item.id);
         break;
       case 'article':
-        ways.openArticle(item.id, item.link);
+        shopper.openArticle(item.id, item.link);
         break;
       case 'all':
-        ways.search(typed);
+        shopper.searchEverywhere(typed);
     }
   };
   /** What was put into the basket last, to be said; a product of the desk's window is in none. */
   const [lastPut, setLastPut] = useState('');
   const put = (card: Result): void => {
-    if (isInDesk) return;
-    useBasket.getState().add(card.id);
+    if (shopper.desk) return;
+    shopper.putInBasket(card.familyId, card.id);
     setLastPut(say('basket.isIn', { title: card.title }));
-    noteClick({ inBox: true, search: typed, kind: 'basket', target: card.familyId });
+    shopper.notes.click({ inBox: true, search: typed, kind: 'basket', target: card.familyId });
   };
   const box = useCombobox<BoxItem>({
     items: items as BoxItem[],
@@ -149,7 +128,7 @@ export function SearchBox({
         onSubmit={(event) => {
           event.preventDefault();
           leave();
-          ways.searchTyped(text);
+          shopper.searchHere(text);
         }}
       >
         {isFull && (
@@ -166,7 +145,7 @@ export function SearchBox({
             ref: input,
             onFocus: () => {
               setFocus(true);
-              setRecent(isInDesk ? [] : recentSearches());
+              setRecent(shopper.recent.list());
               box.openMenu();
             },
             onBlur: () => setFocus(false),
@@ -212,7 +191,7 @@ export function SearchBox({
             spoken={(said) => {
               setText(said);
               leave();
-              ways.searchTyped(said);
+              shopper.searchHere(said);
             }}
           />
         )}
@@ -239,7 +218,7 @@ export function SearchBox({
         forget={
           typed === '' && recent.length > 0
             ? () => {
-                forgetSearches();
+                shopper.recent.forget();
                 setRecent([]);
               }
             : null

@@ -1,5 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { CallProblem, call } from '../../../client/call.ts';
+import { call } from '../../../client/call.ts';
+import { CallProblem } from '../../../client/request.ts';
 import { useDeskState } from '../../state/deskState.ts';
 
 /** A moment in which a slider may move on, and the window has its turn first; in milliseconds. */

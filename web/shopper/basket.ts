@@ -1,16 +1,13 @@
-import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
+import { createStore, type StoreApi } from 'zustand/vanilla';
 import { own } from '../../core/base/named.ts';
-import { placeNow } from '../client/place.ts';
-// The place is known once this has run.
-import './whichShop.ts';
 
 /** Of one product, and of different ones, at most. */
 export const mostOfOne = 99;
 const mostProducts = 200;
 
 /** A basket that only counts: how many of each variant, by its id. Kept by the browser, for one storefront. */
-interface Basket {
+export interface Basket {
   readonly items: Readonly<Record<string, number>>;
   add(variant: string): void;
   set(variant: string, quantity: number): void;
@@ -29,17 +26,26 @@ export function withQuantity(items: Basket['items'], variant: string, quantity: 
   return { ...items, [variant]: kept };
 }
 
-export const useBasket = create<Basket>()(
-  persist(
-    (set) => ({
-      items: {},
-      add: (variant) => set(({ items }) => ({ items: withQuantity(items, variant, quantityIn(items, variant) + 1) })),
-      set: (variant, quantity) => set(({ items }) => ({ items: withQuantity(items, variant, quantity) })),
-      empty: () => set({ items: {} }),
-    }),
-    { name: `basket ${placeNow().storefront}` },
-  ),
-);
+const baskets = new Map<string, StoreApi<Basket>>();
+
+/** The basket of a storefront in this browser: one, however many parts of a page show it. */
+export function basketOf(storefront: string): StoreApi<Basket> {
+  const known = baskets.get(storefront);
+  if (known) return known;
+  const basket = createStore<Basket>()(
+    persist(
+      (set) => ({
+        items: {},
+        add: (variant) => set(({ items }) => ({ items: withQuantity(items, variant, quantityIn(items, variant) + 1) })),
+        set: (variant, quantity) => set(({ items }) => ({ items: withQuantity(items, variant, quantity) })),
+        empty: () => set({ items: {} }),
+      }),
+      { name: `basket ${storefront}` },
+    ),
+  );
+  baskets.set(storefront, basket);
+  return basket;
+}
 
 /** How many things are in it. */
 export const countOf = ({ items }: Pick<Basket, 'items'>): number =>

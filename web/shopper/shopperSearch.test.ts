@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { count, counted, price } from '../look/price.ts';
-import { readAddress, writeAddress } from './useResults.ts';
+import { freshSearch, readAddress, writeAddress } from './shopperSearch.ts';
 
 describe('the shop’s address', () => {
   test('carries the search, the page and every chosen filter, and gives them back', () => {
@@ -14,22 +14,9 @@ describe('the shop’s address', () => {
       asWords: ['red', 'size 6'],
       exactly: true,
     };
-    expect(readAddress(new URLSearchParams(writeAddress(search, false).toString()))).toEqual(search);
+    expect(readAddress(new URLSearchParams(writeAddress(search).toString()))).toEqual(search);
   });
-  test('says no more than is chosen, and stays in the desk’s frame', () => {
-    expect(
-      writeAddress(
-        { query: '', page: 1, filters: {}, collection: '', sort: '', asWords: [], exactly: false, language: '' },
-        false,
-      ).toString(),
-    ).toBe('');
-    expect(
-      writeAddress(
-        { query: '', page: 1, filters: {}, collection: '', sort: '', asWords: [], exactly: false, language: '' },
-        true,
-      ).has('desk'),
-    ).toBe(true);
-  });
+  test('says no more than is chosen', () => expect(writeAddress(freshSearch).toString()).toBe(''));
   test('may name what every object has: it is read as any other filter', () =>
     expect(readAddress(new URLSearchParams('f.constructor=x&f.toString=')).filters).toEqual({
       constructor: ['x'],

@@ -1,5 +1,6 @@
 import { afterAll, beforeEach, expect, test } from '@jest/globals';
-import { noteClick, noteOutcome, noteSearch, openedBesides } from './shopperLog.ts';
+import { liveShop } from './shopClient.ts';
+import { createVisitNotes } from './visitNotes.ts';
 
 const stored = new Map<string, string>();
 (globalThis as Record<string, unknown>).sessionStorage = {
@@ -23,37 +24,39 @@ beforeEach(() => {
   sent = [];
 });
 
-const search = (query: string, page = 1) => noteSearch({ query, filters: {}, page } as never, 3, false);
+const client = liveShop({ storefront: 'main' });
+const notes = createVisitNotes(() => client, false);
+const search = (query: string, page = 1) => notes.search({ query, filters: {}, page } as never, 3);
 
 test('a search is noted once, with what came of it', async () => {
   search('red ink');
   search('red ink');
   search('red ink', 2);
-  await noteOutcome('click', 'a', 1);
-  await noteOutcome('basket', 'a');
+  await notes.outcome('click', 'a', 1);
+  await notes.outcome('basket', 'a');
   expect(sent).toEqual(['search red ink', 'outcome click 7 a', 'outcome basket 7 a']);
 });
 
 test('what was found in the box is not the last search’s doing, until it is clicked among its results', async () => {
   search('blue ink');
-  openedBesides('b');
-  await noteOutcome('basket', 'b');
+  notes.openedBesides('b');
+  await notes.outcome('basket', 'b');
   expect(sent).toEqual(['search blue ink']);
-  await noteOutcome('basket', 'c');
-  await noteOutcome('click', 'b', 2);
-  await noteOutcome('basket', 'b');
+  await notes.outcome('basket', 'c');
+  await notes.outcome('click', 'b', 2);
+  await notes.outcome('basket', 'b');
   expect(sent.slice(1)).toEqual(['outcome basket 7 c', 'outcome click 7 b', 'outcome basket 7 b']);
 });
 
 test('a browser that asks not to be followed is not', async () => {
   browser.doNotTrack = '1';
   search('green ink');
-  noteClick({ inBox: true, search: 'gre', kind: 'search', target: 'green ink' });
+  notes.click({ inBox: true, search: 'gre', kind: 'search', target: 'green ink' });
   browser.doNotTrack = null;
   browser.globalPrivacyControl = true;
   search('grey ink');
   browser.globalPrivacyControl = false;
   expect(sent).toEqual([]);
-  noteClick({ inBox: true, search: 'gre', kind: 'search', target: 'green ink' });
+  notes.click({ inBox: true, search: 'gre', kind: 'search', target: 'green ink' });
   expect(sent).toEqual(['choice search gre']);
 });

@@ -1,0 +1,20 @@
+import { createContext, useContext } from 'react';
+import { useStore } from 'zustand';
+import type { Basket } from '../shopper/basket.ts';
+import type { Shopper } from '../shopper/shopper.ts';
+
+const ShopperContext = createContext<Shopper | null>(null);
+export const ShopperIn = ShopperContext.Provider;
+
+/** The shop that this part of a page is of. */
+export function useShopper(): Shopper {
+  const shopper = useContext(ShopperContext);
+  if (!shopper) throw new Error('A part of the shop stands in none.');
+  return shopper;
+}
+
+/** Where the shopper is. */
+export const useVisit = () => useStore(useShopper().visit);
+/** What the desk wants seen; null for shoppers. */
+export const useView = () => useStore(useShopper().view);
+export const useBasket = <Of,>(of: (basket: Basket) => Of): Of => useStore(useShopper().basket, of);
