@@ -6,7 +6,7 @@ import { badgePlaces } from '../setup/terms/badgeTerms.ts';
 import { conditionSchema } from '../setup/terms/condition.ts';
 import { filterKinds } from '../setup/terms/filterTerms.ts';
 import { shopSchema } from '../setup/terms/shop.ts';
-import { languages } from '../text/languages.ts';
+import { shopSaid } from './shopSaid.ts';
 
 /**
  * The one shape in which results are reported: by the shop's interface, the desk's preview and the terminal. Scores and
@@ -284,15 +284,8 @@ export const searchAnswerSchema = z.object({
   filtersNotShown: z
     .array(z.object({ key: z.string(), why: z.enum(['elsewhere', 'otherFilters', 'waiting', 'uniform', 'empty']) }))
     .describe('Filters of the shop that are not beside these results, and why.'),
-  shop: shopSchema,
-  boxSays: z.string().describe('What the empty search box says, in the shopper’s language.'),
-  boxButton: z.string().describe('What the button of the search box says; empty: it shows a glass.'),
+  ...shopSaid,
   filterLayout: filterLayoutSchema,
-  language: z.enum(languages).describe('In which the shop speaks to this shopper.'),
-  wording: z
-    .record(z.string(), z.string())
-    .describe('Texts of the shop that the merchandiser worded, in that language, by key: ICU messages.'),
-  languages: z.array(z.string()).describe('Languages the shopper may choose from; the first is the catalog’s own.'),
   sorting: z
     .array(z.object({ key: z.string(), label: z.string(), chosen: z.boolean() }))
     .describe('The orders a shopper may choose from, as `sort`.'),

@@ -104,6 +104,7 @@ export const de: Messages = {
   'results.everything': 'Alles im Laden',
   'results.failed': 'Die Ergebnisse konnten nicht geholt werden.',
   'results.for': 'Ergebnisse für „{search}“',
+  'results.label': 'Suchergebnisse',
   'results.noneWithFilters': 'Kein Produkt passt zu allen diesen Filtern.',
   'results.sort': 'Sortieren nach',
   'results.waiting': 'Die Ergebnisse werden geholt',

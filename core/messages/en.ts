@@ -102,6 +102,7 @@ export const en = {
   'results.everything': 'Everything in the shop',
   'results.failed': 'The results could not be fetched.',
   'results.for': 'Results for “{search}”',
+  'results.label': 'Search results',
   'results.noneWithFilters': 'No product has all these filters.',
   'results.sort': 'Sort by',
   'results.waiting': 'The results are being fetched',

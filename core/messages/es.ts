@@ -104,6 +104,7 @@ export const es: Messages = {
   'results.everything': 'Todo en la tienda',
   'results.failed': 'No se pudieron obtener los resultados.',
   'results.for': 'Resultados de «{search}»',
+  'results.label': 'Resultados de la búsqueda',
   'results.noneWithFilters': 'Ningún producto cumple todos estos filtros.',
   'results.sort': 'Ordenar por',
   'results.waiting': 'Se están buscando los resultados',

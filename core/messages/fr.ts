@@ -104,6 +104,7 @@ export const fr: Messages = {
   'results.everything': 'Toute la boutique',
   'results.failed': 'Les résultats n’ont pas pu être obtenus.',
   'results.for': 'Résultats pour « {search} »',
+  'results.label': 'Résultats de la recherche',
   'results.noneWithFilters': 'Aucun produit ne répond à tous ces filtres.',
   'results.sort': 'Trier par',
   'results.waiting': 'Les résultats arrivent',

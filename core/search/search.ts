@@ -7,7 +7,6 @@ import { shippedMessages } from '../messages/messages.ts';
 import { bannersOn } from '../rules/bannersOn.ts';
 import { type Source, toldSource } from '../rules/effects.ts';
 import type { Setup } from '../setup/schema.ts';
-import { wordingIn } from '../setup/wordingIn.ts';
 import type { Language } from '../text/languages.ts';
 import { climb } from './climb.ts';
 import { closeMatches, isFilledUp } from './closeMatches.ts';
@@ -22,21 +21,8 @@ import { type CardMaker, cardMaker } from './productCard.ts';
 import { factorOf, isBroughtIn, type Ranking, type SearchRequest } from './rank.ts';
 import type { RecordReader } from './recordReader.ts';
 import { bindScope, type Scope } from './scope.ts';
-import { shopperLanguage } from './shopperLanguage.ts';
+import { saidOf } from './shopSaid.ts';
 import { whyHere } from './whyHere.ts';
-
-function boxTexts(
-  engine: Engine,
-  setup: Setup,
-  chosen: Language | undefined,
-): Pick<SearchAnswer, 'boxSays' | 'boxButton'> {
-  const { placeholder, button } = setup.searchBox.shape;
-  const language = shopperLanguage(engine, setup, chosen);
-  return {
-    boxSays: placeholder?.[language] ?? shippedMessages[language]['box.says'],
-    boxButton: button?.[language] ?? '',
-  };
-}
 
 const longestExtract = 160;
 
@@ -175,7 +161,7 @@ export function search(
     currency: prepared.setup.storefront.shop.currency,
     like: request.like,
   });
-  const language = shopperLanguage(engine, prepared.setup, request.language);
+  const said = saidOf(engine, prepared.setup, request.language);
   const redirect = ranking.effects.find((effect) => effect.what === 'redirect');
   // What a plan is called at the desk is none of a shopper's business.
   const told = (source: Source): ReturnType<typeof toldSource> =>
@@ -191,12 +177,8 @@ export function search(
     results,
     filters: beside.filters,
     filtersNotShown: beside.notShown,
-    shop: prepared.setup.storefront.shop,
-    language,
-    wording: wordingIn(prepared.setup, language),
-    ...boxTexts(engine, prepared.setup, request.language),
+    ...said,
     filterLayout: prepared.setup.storefront.filters,
-    languages: prepared.setup.storefront.languages.list,
     sorting: prepared.setup.relevance.sorting.orders.map(({ key, label, signals }) => ({
       key,
       label,

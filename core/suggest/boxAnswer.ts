@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { resultSchema } from '../answer/answer.ts';
+import { shopSaid } from '../answer/shopSaid.ts';
 import { boxWidths, linePieces } from '../setup/terms/boxTerms.ts';
-import { shopSchema } from '../setup/terms/shop.ts';
 
 const block = {
   title: z.string().describe('Its heading, in the shopper’s language; empty for none.'),
@@ -69,6 +69,6 @@ export const boxAnswerSchema = z.object({
   marks: z.boolean(),
   allResults: z.boolean(),
   dictation: z.boolean().describe('Whether a search can be spoken, where the browser takes dictation.'),
-  shop: shopSchema,
+  ...shopSaid,
 });
 export type BoxAnswer = z.infer<typeof boxAnswerSchema>;

@@ -3,7 +3,7 @@ import type { Engine, PreparedSetup } from '../search/prepareSetup.ts';
 import { cardMaker } from '../search/productCard.ts';
 import type { Ranking, SearchRequest } from '../search/rank.ts';
 import { resultsOn } from '../search/search.ts';
-import { shopperLanguage } from '../search/shopperLanguage.ts';
+import { saidOf } from '../search/shopSaid.ts';
 import type { BoxBlock } from '../setup/parts/searchBox.ts';
 import { type BoxMoment, freeWidth } from '../setup/terms/boxTerms.ts';
 import type { Language } from '../text/languages.ts';
@@ -30,10 +30,11 @@ function withinOf({ filters }: PreparedSetup, { placed, candidates }: Ranking, m
  * completions.
  */
 export function suggest(engine: Engine, prepared: PreparedSetup, request: BoxRequest, sources: BoxSources): BoxAnswer {
-  const { searchBox, storefront } = prepared.setup;
+  const { searchBox } = prepared.setup;
   const { shape } = searchBox;
   const typed = request.typed.trim();
-  const language = shopperLanguage(engine, prepared.setup, request.language);
+  const said = saidOf(engine, prepared.setup, request.language);
+  const { language } = said;
   const isBefore = typed === '';
   const blocksAt = (moment: BoxMoment): readonly BoxBlock[] => searchBox[moment].blocks.filter(({ on }) => on);
   const blockAt = (moment: BoxMoment, kind: BoxBlock['kind']): BoxBlock | undefined =>
@@ -77,6 +78,6 @@ export function suggest(engine: Engine, prepared: PreparedSetup, request: BoxReq
     ...{ wide: shape.wide, letters: shape.letters, line: [...shape.line], marks: shape.marks },
     allResults: shape.allResults,
     dictation: shape.dictation ?? false,
-    shop: storefront.shop,
+    ...said,
   };
 }

@@ -1,5 +1,6 @@
 import { DropdownMenu } from 'radix-ui';
 import type { ComponentProps, ReactNode } from 'react';
+import { useAround } from './around.tsx';
 
 /** The list that a menu button opens. */
 export function Menu({
@@ -12,8 +13,9 @@ export function Menu({
   readonly className?: string;
   readonly children: ReactNode;
 }) {
+  const { container } = useAround();
   return (
-    <DropdownMenu.Portal>
+    <DropdownMenu.Portal container={container}>
       <DropdownMenu.Content
         align={align}
         sideOffset={5}

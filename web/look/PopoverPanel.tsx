@@ -1,5 +1,6 @@
 import { Popover } from 'radix-ui';
 import type { ReactNode } from 'react';
+import { useAround } from './around.tsx';
 
 /** What opens beside a button: the panel that every popover of desk and shop stands in. */
 export function PopoverPanel({
@@ -14,8 +15,9 @@ export function PopoverPanel({
   readonly className?: string;
   readonly children: ReactNode;
 }) {
+  const { container } = useAround();
   return (
-    <Popover.Portal>
+    <Popover.Portal container={container}>
       <Popover.Content
         align={align}
         sideOffset={6}

@@ -2,6 +2,7 @@ import { useStore } from 'zustand';
 import { markedUp } from '../look/markedUp.ts';
 import { useTexts } from '../look/texts.tsx';
 import { Fetched } from './Fetched.tsx';
+import { PageHeading } from './PageMain.tsx';
 import { useShopper } from './shopperHere.tsx';
 
 /** An article's own page. */
@@ -12,7 +13,7 @@ export function ArticlePage() {
     <Fetched what="article" asked={asked}>
       {({ title, text, markup, picture }) => (
         <article className="mt-3 max-w-[68ch]">
-          <h1 className="font-semibold font-shop text-[26px] leading-tight">{title}</h1>
+          <PageHeading className="font-semibold font-shop text-[26px] leading-tight">{title}</PageHeading>
           {picture && <img src={picture} alt="" className="mt-4 max-h-[360px] w-full rounded-lg object-cover" />}
           {markup ? (
             // Only what the server made safe comes here.

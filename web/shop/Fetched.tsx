@@ -2,6 +2,7 @@ import { ArrowLeft } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { useTexts } from '../look/texts.tsx';
 import type { Asked } from '../shopper/question.ts';
+import { PageMain } from './PageMain.tsx';
 import { PlaceLink } from './PlaceLink.tsx';
 import { useShopper } from './shopperHere.tsx';
 
@@ -18,7 +19,7 @@ export function Fetched<Data>({
   const { again } = useShopper();
   const { say } = useTexts();
   return (
-    <main className="flex-1 px-4 pt-4 pb-8 sm:px-5" aria-busy={(!data && !error) || isStale}>
+    <PageMain className="flex-1 px-4 pt-4 pb-8 sm:px-5" isBusy={(!data && !error) || isStale}>
       <PlaceLink to={null} className="inline-flex min-h-6 items-center gap-1 text-[13px] text-press hover:underline">
         <ArrowLeft size={14} aria-hidden /> {say('results.back')}
       </PlaceLink>
@@ -34,6 +35,6 @@ export function Fetched<Data>({
         <p role="status" aria-label={say(`${what}.waiting`)} className="mt-4 h-72 animate-pulse rounded-md bg-paper" />
       )}
       {data && children(data)}
-    </main>
+    </PageMain>
   );
 }

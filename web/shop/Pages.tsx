@@ -1,5 +1,6 @@
 import type { SearchAnswer } from '../../core/answer/answer.ts';
 import { useTexts } from '../look/texts.tsx';
+import { toTop } from './toTop.ts';
 
 const link = 'min-w-8 rounded-md px-2.5 py-1 hover:bg-paper aria-[current]:bg-edge aria-[current]:text-surface';
 
@@ -23,9 +24,9 @@ export function Pages({ answer, go }: { readonly answer: SearchAnswer; go(page: 
             className={link}
             aria-current={page === answer.page ? 'page' : undefined}
             aria-label={say('pages.page', { page })}
-            onClick={() => {
+            onClick={({ currentTarget }) => {
               go(page);
-              window.scrollTo({ top: 0 });
+              toTop(currentTarget);
             }}
           >
             {count(page)}

@@ -9,6 +9,7 @@ import { CardBody } from './CardBody.tsx';
 import { FormerPrice } from './cardPieces.tsx';
 import { Fetched } from './Fetched.tsx';
 import { useShelfGrid } from './layout.tsx';
+import { PageHeading } from './PageMain.tsx';
 import { useBasket, useShopper } from './shopperHere.tsx';
 import { VariantChoice } from './VariantChoice.tsx';
 
@@ -51,7 +52,7 @@ function Product({ product }: { readonly product: ProductDetail }) {
       </div>
       <div className="min-w-0">
         {path.length > 0 && <p className="mb-1 text-[13px] text-soft">{path.join(' › ')}</p>}
-        <h1 className="break-words font-semibold font-shop text-[26px] leading-tight">{title}</h1>
+        <PageHeading className="break-words font-semibold font-shop text-[26px] leading-tight">{title}</PageHeading>
         {brand && <p className="mt-1 text-soft">{brand}</p>}
         <p className="mt-3 flex flex-wrap items-baseline gap-x-2" role="status">
           <b className="text-xl">

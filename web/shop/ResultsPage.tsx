@@ -1,22 +1,22 @@
 import type { SearchAnswer } from '../../core/answer/answer.ts';
 import type { FilterPosition } from '../../core/setup/terms/filterTerms.ts';
 import { useTexts } from '../look/texts.tsx';
-import type { ShopperSearch } from '../shopper/shopperSearch.ts';
 import { Banners } from './Banner.tsx';
 import { CloseToSearch } from './CloseToSearch.tsx';
 import { CollectionHead } from './CollectionHead.tsx';
 import { Elsewhere } from './Elsewhere.tsx';
 import { EmptyShelf } from './EmptyShelf.tsx';
 import { withNothing } from './filters/choice.ts';
-import { ChosenFilters, FilterColumn, FilterDrawer, FilterRow } from './filters/Filters.tsx';
+import { ChosenFilters } from './filters/Filters.tsx';
 import { useFilterPosition } from './filters/useFilterPosition.ts';
 import { Gaps } from './Gaps.tsx';
 import { MoreBelow } from './MoreBelow.tsx';
 import { Notices } from './Notices.tsx';
+import { PageHeading, PageMain } from './PageMain.tsx';
 import { Pages } from './Pages.tsx';
+import { allParts, Count, type PagePart, PlacedFilters, Sorting, useFiltering } from './pageParts.tsx';
 import { Articles, Collections } from './Reading.tsx';
 import { Shelves } from './Shelves.tsx';
-import { SortMenu } from './SortMenu.tsx';
 import { useShopper, useVisit } from './shopperHere.tsx';
 
 /** Where the filters stand beside the results, the room for both. */
@@ -29,35 +29,30 @@ const columns: Partial<Record<FilterPosition, string>> = {
 export function ResultsPage({
   data,
   isStale,
+  shows = allParts,
 }: {
   readonly data: SearchAnswer;
   /** Whether these are still the results of the search before. */
   readonly isStale: boolean;
+  readonly shows?: ReadonlySet<PagePart> | undefined;
 }) {
-  const { desk, go, searchHere, openCollection, choose, lookThrough } = useShopper();
+  const { desk, go, searchHere, openCollection, choose } = useShopper();
   const { search } = useVisit();
   const { say } = useTexts();
+  const filtering = useFiltering(data, isStale);
   const position = useFilterPosition(data.filterLayout);
-  const filtering = {
-    answer: data,
-    said: search.filters,
-    isStale,
-    choose: (filters: ShopperSearch['filters']) => go({ ...search, page: 1, filters }),
-    lookThrough,
-  };
+  const hasFilters = shows.has('filters');
   return (
-    <main className="flex-1 px-4 pt-3 pb-6 sm:px-5" aria-busy={isStale}>
+    <PageMain className="flex-1 px-4 pt-3 pb-6 sm:px-5" isBusy={isStale}>
       <div className="flex flex-wrap items-baseline justify-between gap-x-4 gap-y-1">
-        <h1 className="min-w-0 max-w-full flex-[1_1_220px] break-words font-shop text-[19px]">
+        <PageHeading className="min-w-0 max-w-full flex-[1_1_220px] break-words font-shop text-[19px]">
           {data.query.trim()
             ? say('results.for', { search: data.query.trim() })
             : (data.collection?.title ?? say('results.everything'))}
-        </h1>
+        </PageHeading>
         <div className="flex shrink-0 items-baseline gap-x-4">
-          <p className="text-soft text-[13px]" role="status">
-            {say('products', { count: data.total })}
-          </p>
-          {data.total > 1 && <SortMenu sorting={data.sorting} choose={(sort) => go({ ...search, page: 1, sort })} />}
+          {shows.has('count') && <Count data={data} />}
+          {shows.has('sorting') && <Sorting data={data} />}
         </div>
       </div>
       {data.collection && (
@@ -91,12 +86,10 @@ export function ResultsPage({
           <Articles articles={data.articles} />
         </>
       ) : (
-        <div className={columns[position] ?? ''}>
-          {position === 'above' && <FilterRow {...filtering} />}
-          {position === 'drawer' && <FilterDrawer {...filtering} />}
-          {(position === 'left' || position === 'right') && (
+        <div className={(hasFilters && columns[position]) || ''}>
+          {hasFilters && (
             <div className={position === 'right' ? 'order-2' : ''}>
-              <FilterColumn {...filtering} />
+              <PlacedFilters {...filtering} position={position} />
             </div>
           )}
           <div className="min-w-0">
@@ -137,6 +130,6 @@ export function ResultsPage({
           </div>
         </div>
       )}
-    </main>
+    </PageMain>
   );
 }

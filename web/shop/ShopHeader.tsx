@@ -8,9 +8,10 @@ import { useShopper, useVisit } from './shopperHere.tsx';
 
 /** Above every page of the shop: its name, the languages it speaks, and the search box. */
 export function ShopHeader() {
-  const { desk, results, hrefOf, searchEverywhere, chooseLanguage } = useShopper();
+  const { desk, results, said, hrefOf, searchEverywhere, chooseLanguage } = useShopper();
   const { search } = useVisit();
-  const { data, error } = useStore(results);
+  const failed = useStore(results, ({ error }) => error !== undefined);
+  const shop = useStore(said);
   const { say } = useTexts();
   return (
     <header className="flex flex-wrap items-center gap-x-5 gap-y-2 border-line border-b px-4 py-3 sm:px-5">
@@ -22,16 +23,16 @@ export function ShopHeader() {
           searchEverywhere('');
         }}
       >
-        {data?.shop.name ?? (error ? say('shop.unnamed') : '…')}
+        {shop?.shop.name ?? (failed ? say('shop.unnamed') : '…')}
       </a>
-      {data && data.languages.length > 1 && (
+      {shop && shop.languages.length > 1 && (
         <LanguageMenu
-          languages={data.languages}
-          chosen={search.language || data.languages[0]!}
-          choose={(language) => chooseLanguage(language === data.languages[0] ? '' : language)}
+          languages={shop.languages}
+          chosen={search.language || shop.languages[0]!}
+          choose={(language) => chooseLanguage(language === shop.languages[0] ? '' : language)}
         />
       )}
-      <SearchBox says={data?.boxSays ?? ''} button={data?.boxButton ?? ''} />
+      <SearchBox />
       {!desk && <BasketCount />}
     </header>
   );

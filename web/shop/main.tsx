@@ -10,7 +10,7 @@ import { liveShop } from '../shopper/shopClient.ts';
 import { createShopper } from '../shopper/shopper.ts';
 import { deskAround, firstView, followDesk, inDesk, shopAtDesk, shopInPreview } from './deskAround.ts';
 import { Shop } from './Shop.tsx';
-import { ShopperIn } from './shopperHere.tsx';
+import { ShopIn } from './ShopIn.tsx';
 
 followTheme();
 const { base, storefront, preview } = shopIn(location.pathname);
@@ -32,8 +32,8 @@ if (inDesk) followDesk(shopper);
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>
-    <ShopperIn value={shopper}>
+    <ShopIn shopper={shopper}>
       <Shop />
-    </ShopperIn>
+    </ShopIn>
   </StrictMode>,
 );

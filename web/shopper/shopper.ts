@@ -1,5 +1,6 @@
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import type { FilterValue, Result, SearchAnswer } from '../../core/answer/answer.ts';
+import type { ShopSaid } from '../../core/answer/shopSaid.ts';
 import type { ShownArticle } from '../../core/content/shownArticle.ts';
 import type { ProductDetail } from '../../core/product/productDetail.ts';
 import type { Device } from '../../core/setup/terms/planTerms.ts';
@@ -44,6 +45,8 @@ export interface ShopperOptions {
   readonly now: () => number;
   /** What the desk wants seen first, where that is known already. */
   readonly view?: DeskView | null;
+  /** Whether results are asked for only once a part of the page shows them: where only a box stands, nobody does. */
+  readonly isWaiting?: boolean;
   /** Hears what comes to pass; a click that it answers false to is the page's own business. */
   readonly tell?: (event: ShopperEvent) => boolean;
 }
@@ -65,6 +68,8 @@ export interface Shopper {
   readonly product: StoreApi<Asked<ProductDetail>>;
   readonly article: StoreApi<Asked<ShownArticle>>;
   readonly view: StoreApi<DeskView | null>;
+  /** What the shop says of itself; null until something was answered. */
+  readonly said: StoreApi<ShopSaid | null>;
   readonly basket: StoreApi<Basket>;
   readonly recent: RecentSearches;
   readonly notes: VisitNotes;
@@ -91,6 +96,8 @@ export interface Shopper {
   /** The values of one filter beside these results that have a text in their names. */
   lookThrough(filter: string, text: string): Promise<readonly FilterValue[]>;
   createBox(): BoxQuestion;
+  /** Results are shown from now on. */
+  begin(): void;
   /** Asks again for what is shown. */
   again(): void;
   /** Shows what the desk wants seen; only a new trial search moves the window, what the shopper does in it since is let be. */
@@ -101,6 +108,7 @@ export interface Shopper {
 export function createShopper(options: ShopperOptions): Shopper {
   const { address, clientFor, desk, device, now } = options;
   const view = createStore<DeskView | null>(() => options.view ?? null);
+  const said = createStore<ShopSaid | null>(() => null);
   const visit = createStore<Visit>(() => address.now());
   let client = clientFor(view.getState());
   const tell = (event: ShopperEvent): boolean => options.tell?.(event) ?? true;
@@ -120,6 +128,7 @@ export function createShopper(options: ShopperOptions): Shopper {
     freshFor,
     now,
     answered(answer) {
+      said.setState(answer, true);
       const { query, total, page } = answer;
       const { search } = visit.getState();
       desk?.shown(query, total);
@@ -133,9 +142,10 @@ export function createShopper(options: ShopperOptions): Shopper {
   const article = createQuestion<ShownArticle>({ freshFor, now });
   const asked = { product: '', article: '' };
 
+  let isWaiting = options.isWaiting ?? false;
   const ask = (): void => {
     const from = client;
-    if (!from) return;
+    if (!from || isWaiting) return;
     const { search, place } = visit.getState();
     results.ask(JSON.stringify([search, from.name]), (signal) => from.search(queryFor(search, device()), signal));
     if (!place) return;
@@ -185,7 +195,7 @@ export function createShopper(options: ShopperOptions): Shopper {
   if (first) follow(null, first);
   ask();
   return {
-    ...{ visit, view, basket, recent, notes, desk, go, goTo, open },
+    ...{ visit, view, said, basket, recent, notes, desk, go, goTo, open },
     results: results.state,
     product: product.state,
     article: article.state,
@@ -221,7 +231,11 @@ export function createShopper(options: ShopperOptions): Shopper {
       return filters.find(({ key }) => key === filter)?.values ?? [];
     },
     createBox() {
-      const box = createQuestion<BoxAnswer>({ freshFor: boxFreshFor, now });
+      const box = createQuestion<BoxAnswer>({
+        freshFor: boxFreshFor,
+        now,
+        answered: (answer) => said.setState(answer, true),
+      });
       return {
         state: box.state,
         stop: box.stop,
@@ -232,6 +246,11 @@ export function createShopper(options: ShopperOptions): Shopper {
           box.ask(JSON.stringify([text, language, from.name]), (signal) => from.suggest(query, signal));
         },
       };
+    },
+    begin() {
+      if (!isWaiting) return;
+      isWaiting = false;
+      ask();
     },
     again() {
       results.again();

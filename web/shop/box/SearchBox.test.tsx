@@ -27,6 +27,7 @@ const box: Omit<BoxAnswer, 'typed' | 'moment' | 'blocks' | 'total'> = {
     dictation: false,
   },
   shop: { name: 'Wren & Umber', currency: 'GBP' } as BoxAnswer['shop'],
+  ...{ boxSays: 'Find a brush', boxButton: '', language: 'en', languages: ['en'], wording: {} },
 };
 const why = { from: 'log', searches: 3, products: 0, mistakes: 0 } as const;
 const before: BoxAnswer = {
@@ -77,7 +78,7 @@ function open() {
     '/shop/-/suggest?q=xq&device=desktop': nothing,
     '/shop/-/suggest?q=go&device=desktop': goods,
   });
-  const { spots } = showInShop(<SearchBox says="Find a brush" button="" />);
+  const { spots } = showInShop(<SearchBox />);
   return { asked, spots, input: screen.getByRole('combobox', { name: 'Search the shop' }), user: userEvent.setup() };
 }
 const lines = (): (string | null)[] => screen.getAllByRole('option').map(({ textContent }) => textContent);
@@ -174,7 +175,7 @@ test('a search is spoken where the shop lets it and the browser takes dictation'
 
   (window as unknown as Record<string, unknown>).webkitSpeechRecognition = Recognizer;
   answerWith({ '/shop/-/suggest?q=&device=desktop&language=de': { ...before, dictation: true } });
-  const { spots } = showInShop(<SearchBox says="" button="Find" />, { search: 'language=de' });
+  const { spots } = showInShop(<SearchBox />, { search: 'language=de' });
   await user.click(screen.getByRole('combobox', { name: 'Search the shop' }));
   await user.click(await screen.findByRole('button', { name: 'Say what you look for' }));
   expect(spots()).toEqual(['?q=round+brush&language=de']);

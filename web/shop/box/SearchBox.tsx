@@ -1,6 +1,7 @@
 import { useCombobox } from 'downshift';
 import { ArrowLeft, Search, X } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState } from 'react';
+import { useStore } from 'zustand';
 import type { Result } from '../../../core/answer/answer.ts';
 import { longestQuery } from '../../../core/query/readUnits.ts';
 import { useTexts } from '../../look/texts.tsx';
@@ -18,16 +19,10 @@ const phone = matchMedia('(max-width: 499px)');
  * The shop's search box: what is searched often before anything is typed, and while it is what it may go on to, products and
  * places to look in. The arrows go through the lines, enter takes the one that is marked, or searches for what was typed.
  */
-export function SearchBox({
-  says,
-  button,
-}: {
-  /** What the empty box says. */
-  readonly says: string;
-  /** What its button says; empty: it shows a glass. */
-  readonly button: string;
-}) {
+export function SearchBox() {
   const shopper = useShopper();
+  const said = useStore(shopper.said);
+  const button = said?.boxButton ?? '';
   const { search } = useVisit();
   const { query, language } = search;
   const view = useView();
@@ -165,7 +160,7 @@ export function SearchBox({
             },
           })}
           type="search"
-          placeholder={says}
+          placeholder={said?.boxSays ?? ''}
           autoComplete="off"
           enterKeyHint="search"
           className="min-w-0 flex-1 bg-transparent outline-none placeholder:text-soft [&::-webkit-search-cancel-button]:hidden"

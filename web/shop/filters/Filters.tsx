@@ -2,6 +2,7 @@ import { ChevronDown, SlidersHorizontal, X } from 'lucide-react';
 import { Dialog, Popover } from 'radix-ui';
 import { useRef } from 'react';
 import type { SearchAnswer } from '../../../core/answer/answer.ts';
+import { useAround } from '../../look/around.tsx';
 import { PopoverPanel } from '../../look/PopoverPanel.tsx';
 import { useTexts } from '../../look/texts.tsx';
 import { chipInWords, chosenIn, type Said, withChoice, withNothing } from './choice.ts';
@@ -191,6 +192,7 @@ function FilterButton(one: OneFilter) {
 /** The filters behind one button, in a drawer over the page: what a phone has room for. */
 export function FilterDrawer(shown: FiltersShown) {
   const { answer, choose, isStale } = shown;
+  const { container } = useAround();
   const { say } = useTexts();
   const showText = say('filters.show', { count: answer.total });
   const chosen = filtersOf(shown).flatMap((one) => one.chosen).length;
@@ -201,7 +203,7 @@ export function FilterDrawer(shown: FiltersShown) {
         {say('filters')}
         {chosen > 0 && ` (${chosen})`}
       </Dialog.Trigger>
-      <Dialog.Portal>
+      <Dialog.Portal container={container}>
         <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/40" />
         <Dialog.Content
           aria-describedby={undefined}

@@ -1,0 +1,32 @@
+import type { ReactNode } from 'react';
+import { useAround } from '../look/around.tsx';
+import { useTexts } from '../look/texts.tsx';
+
+/** What a page of the shop is about: its main part, or within another site's page a part with a name. */
+export function PageMain({
+  className,
+  isBusy,
+  children,
+}: {
+  readonly className: string;
+  readonly isBusy: boolean;
+  readonly children: ReactNode;
+}) {
+  const { isEmbedded } = useAround();
+  const { say } = useTexts();
+  return isEmbedded ? (
+    <section aria-label={say('results.label')} className={className} aria-busy={isBusy}>
+      {children}
+    </section>
+  ) : (
+    <main className={className} aria-busy={isBusy}>
+      {children}
+    </main>
+  );
+}
+
+/** Its heading: of the first level, or below that of the page around it. */
+export function PageHeading({ className, children }: { readonly className: string; readonly children: ReactNode }) {
+  const Heading = useAround().isEmbedded ? 'h2' : 'h1';
+  return <Heading className={className}>{children}</Heading>;
+}
