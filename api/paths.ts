@@ -171,7 +171,19 @@ export const screenNames: ReadonlySet<string> = new Set([
 export const reservedIds: ReadonlySet<string> = new Set([
   ...screenNames,
   ...[...words.values()].flatMap((each) => [...each]),
-  ...['desk', 'shop', 'assets', 'pictures', 'preview', 'products', 'articles', 'storefronts', 'suggest', 'openapi'],
+  ...[
+    'desk',
+    'shop',
+    'assets',
+    'embed',
+    'pictures',
+    'preview',
+    'products',
+    'articles',
+    'storefronts',
+    'suggest',
+    'openapi',
+  ],
 ]);
 
 /** An address of a time when none named its storefront, or of somebody who means the first, in full. */

@@ -47,6 +47,7 @@ export const screens = [
   '/drafts',
   '/drafts/merge?from=release:live',
   '/storefronts',
+  '/storefronts/embedding',
   '/history',
   '/germany/main/relevance',
 ];

@@ -1,8 +1,9 @@
 // Builds the server, its workers and the terminal command with esbuild, and the interface with Vite, into dist/.
 import { createHash } from 'node:crypto';
-import { existsSync, readFileSync, writeFileSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
+import { brotliCompressSync, gzipSync } from 'node:zlib';
 import { root } from './root.mjs';
 
 /** Bundles entry points, a source file each by where it goes in dist/, for Node.js. */
@@ -37,6 +38,18 @@ async function writeWordLists() {
   writeFileSync(made, version);
 }
 
+/** Beside each script for pages of other sites, the same pressed: they are sent often, and made once. */
+function pressEmbedded() {
+  const folder = join(root, 'dist', 'embed');
+  for (const name of readdirSync(folder, { recursive: true })) {
+    if (!name.endsWith('.js')) continue;
+    const path = join(folder, name);
+    const script = readFileSync(path);
+    writeFileSync(`${path}.br`, brotliCompressSync(script));
+    writeFileSync(`${path}.gz`, gzipSync(script, { level: 9 }));
+  }
+}
+
 export async function build() {
   await bundleForNode({
     'server/main': 'server/main.ts',
@@ -49,7 +62,9 @@ export async function build() {
   });
   await writeWordLists();
   const { build: buildInterface } = await import('vite');
-  await buildInterface({ root: join(root, 'web'), configFile: join(root, 'vite.config.ts'), logLevel: 'warn' });
+  for (const config of ['vite.config.ts', 'vite.embed.config.ts'])
+    await buildInterface({ root: join(root, 'web'), configFile: join(root, config), logLevel: 'warn' });
+  pressEmbedded();
 }
 
 if (import.meta.url === pathToFileURL(process.argv[1] ?? '').href) await build();

@@ -12,6 +12,9 @@ const help = `Usage: npm start -- [options]
   --fresh      empty that folder first and begin with the demo store
   --host NAME  also answer under this name, as behind a proxy; may be given
                several times. Other names are refused.
+  --shop-port N
+               serve the stand-in shop, whose pages show its search, on this
+               port (default: 10 above the other)
   --help       show this
 `;
 
@@ -23,6 +26,7 @@ try {
       port: { type: 'string', default: '4180' },
       data: { type: 'string' },
       fresh: { type: 'boolean', default: false },
+      'shop-port': { type: 'string' },
       host: { type: 'string', multiple: true, default: [] },
       help: { type: 'boolean', short: 'h', default: false },
     },
@@ -37,6 +41,10 @@ if (values.help) {
 if (!/^\d{1,5}$/.test(values.port) || Number(values.port) > 65535)
   fail(`“${values.port}” is no port: name a number from 0 to 65535 with --port N.`);
 
+const shopPort = values['shop-port'];
+if (shopPort !== undefined && (!/^\d{1,5}$/.test(shopPort) || Number(shopPort) > 65535))
+  fail(`“${shopPort}” is no port: name a number from 0 to 65535 with --shop-port N.`);
+
 ensureInstalled();
 await ensureBuilt();
 const workingFolder = process.env.INIT_CWD ?? process.cwd();
@@ -49,6 +57,7 @@ const data =
 process.argv = [
   ...[process.argv[0], join(root, 'dist', 'server', 'main.js')],
   ...['--port', values.port, '--data', data, '--demo', join(root, 'demo', 'store')],
+  ...(values['shop-port'] === undefined ? [] : ['--shop-port', values['shop-port']]),
   ...(values.fresh ? ['--fresh'] : []),
   ...values.host.flatMap((name) => ['--host', name]),
 ];

@@ -24,6 +24,8 @@ import { noCatalog, rebuildingIndex } from './refused.ts';
 import { lanedSearcher } from './searching/searcher.ts';
 import { shownWrites } from './searching/shownWrites.ts';
 import { watchDates } from './searching/watchDates.ts';
+import { standInKeys } from './standIn/standInKeys.ts';
+import { openStandInShop } from './standIn/standInShop.ts';
 import { firstDraft } from './store/setupStore.ts';
 import { threadedWriter } from './store/writer.ts';
 import { openHub } from './together/hub.ts';
@@ -38,6 +40,8 @@ const followEvery = 60_000;
 const datesEvery = 1000;
 /** How often storefronts that share records are brought up to them where that could not be done at once, in milliseconds. */
 const shareEvery = 60_000;
+/** By how much the stand-in shop's port is above ours where none is named. */
+const portsApart = 10;
 /** Longest time that requests under way are waited for when the server stops, in milliseconds. */
 const patience = 3000;
 /**
@@ -61,6 +65,7 @@ async function start(): Promise<void> {
       port: { type: 'string', default: '4180' },
       data: { type: 'string', default: 'data' },
       demo: { type: 'string', default: 'demo/store' },
+      'shop-port': { type: 'string' },
       host: { type: 'string', multiple: true, default: [] as string[] },
       fresh: { type: 'boolean', default: false },
     },
@@ -101,6 +106,8 @@ async function start(): Promise<void> {
   const demo = resolve(values.demo);
   /** Whether the demo store is being brought in. */
   let isDemo = false;
+  /** Storefronts that the demo store has begun with just now. */
+  let begunWith: readonly string[] = [];
   const storefronts = openStorefronts({
     ...{ shelf, writer, searcher, now },
     onError: (error) => log.warn(error),
@@ -202,6 +209,7 @@ async function start(): Promise<void> {
       ...{ lender: first.id, writer, folder: demo, now },
       setupsOf: (id) => shelf.at(id).setups(firstDraft),
     });
+    begunWith = shelf.storefronts.storefronts().map(({ id }) => id);
   } else if (first.generation > 0) await openInForce(first.id);
   await storefronts.at(first.id).logDesk.ready();
   const pictures = openPictureDesk({
@@ -221,7 +229,20 @@ async function start(): Promise<void> {
     ...{ writer, searcher, sharing, pictures, ownPictures, askPage, hub, now, hosts: values.host },
     noteMistake: (error) => log.error(error),
   });
-  serveStatic(app, { web: join(here, '..', 'web'), pictures: join(demo, 'pictures') }, shelf.storefronts);
+  const folders = { web: join(here, '..', 'web'), embed: join(here, '..', 'embed'), pictures: join(demo, 'pictures') };
+  serveStatic(app, folders, shelf.storefronts);
+  let standIn: { close(): void } | null = null;
+  /** Serves the stand-in shop of the demo, where this folder began with that. */
+  const openStandIn = async (server: string, ownPort: number): Promise<void> => {
+    const shopPort = values['shop-port'] === undefined ? ownPort + portsApart : Number(values['shop-port']);
+    const keyOf = await standInKeys(
+      { db: shelf.db, storefronts: shelf.storefronts, writer, now },
+      { origin: `http://127.0.0.1:${shopPort}`, begunWith },
+    );
+    if (!keyOf) return;
+    const pages = { folder: resolve(demo, '..', 'shop'), port: shopPort, server, keyOf };
+    standIn = openStandInShop({ ...pages, said: (sentence) => console.log(sentence) });
+  };
   const server = serve({ fetch: app.fetch, port, hostname: '127.0.0.1' }, (address) => {
     const own = `http://127.0.0.1:${address.port}/`;
     lock.serveAt(own);
@@ -229,8 +250,9 @@ async function start(): Promise<void> {
       // One that is stopped meanwhile does not answer itself.
       if (server.listening) log.error(error);
     });
-    void isWarm.then(() => {
+    void isWarm.then(async () => {
       console.log(`Clever Shelf is at ${own}`);
+      await openStandIn(own.slice(0, -1), address.port).catch((error: unknown) => log.error(error));
       // What is not up to what it shares is brought up to it now that shoppers are served.
       void sharing.catchUp();
     });
@@ -248,6 +270,7 @@ async function start(): Promise<void> {
   const stop = async (): Promise<void> => {
     log.info('stopping');
     hub.close();
+    standIn?.close();
     server.close();
     setTimeout(() => process.exit(0), patience).unref();
     for (const { id, imports } of storefronts.open()) {

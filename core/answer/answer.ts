@@ -5,7 +5,6 @@ import { filterLayoutSchema } from '../setup/parts/storefront.ts';
 import { badgePlaces } from '../setup/terms/badgeTerms.ts';
 import { conditionSchema } from '../setup/terms/condition.ts';
 import { filterKinds } from '../setup/terms/filterTerms.ts';
-import { shopSchema } from '../setup/terms/shop.ts';
 import { shopSaid } from './shopSaid.ts';
 
 /**

@@ -1,7 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import { languages } from '../text/languages.ts';
 import { en } from './en.ts';
-import { localeOf, messageKeys, shippedMessages } from './messages.ts';
+import { localeOf } from './localeOf.ts';
+import { messageKeys, shippedMessages } from './messages.ts';
 import { readMessage } from './readMessage.ts';
 
 describe.each(languages)('every text that shoppers read, in %s,', (language) => {

@@ -8,8 +8,3 @@ import { fr } from './fr.ts';
 export const shippedMessages: Readonly<Record<Language, Messages>> = { en, de, fr, es };
 export const messageKeys = Object.keys(en) as MessageKey[];
 export const isMessageKey = (text: string): text is MessageKey => Object.hasOwn(en, text);
-
-const countries: Readonly<Record<Language, string>> = { en: 'GB', de: 'DE', fr: 'FR', es: 'ES' };
-/** By which amounts, dates and lists are written: a language as it is written in a country, its own where none is said. */
-export const localeOf = (language: Language, country: string | undefined): string =>
-  `${language}-${country ?? countries[language]}`;

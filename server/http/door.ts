@@ -96,7 +96,12 @@ export function openDoor(
   const ofPages = secureHeaders({ ...headers, contentSecurityPolicy: policy });
   // A picture is a file somebody brought: it must not run as a page, even when opened by itself.
   const pictures = { defaultSrc: ["'none'"], styleSrc: ["'unsafe-inline'"], sandbox: [] };
-  const ofPictures = secureHeaders({ ...headers, contentSecurityPolicy: pictures });
+  // Pages of other sites that show the shop's products show their pictures.
+  const ofPictures = secureHeaders({
+    ...headers,
+    contentSecurityPolicy: pictures,
+    crossOriginResourcePolicy: 'cross-origin',
+  });
   app.use('*', (context, next) =>
     context.req.path.startsWith('/pictures/') ? ofPictures(context, next) : ofPages(context, next),
   );

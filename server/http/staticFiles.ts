@@ -25,7 +25,7 @@ const unnamedDesk = `/desk/${unnamed}/${unnamed}/`;
  */
 export function serveStatic(
   app: OpenAPIHono,
-  folders: { readonly web: string; readonly pictures: string | null },
+  folders: { readonly web: string; readonly embed: string; readonly pictures: string | null },
   storefronts: StorefrontReader,
 ): void {
   const page = (name: string) => staticFrom({ path: `${folders.web}/${name}`, onFound: keep('no-cache') });
@@ -57,8 +57,23 @@ export function serveStatic(
       }),
     );
   app.get('/assets/*', staticFrom({ root: folders.web, onFound: keep(forever) }));
+  app.use('/embed/*', async (context, next) => {
+    await next();
+    // Scripts of pages of other sites: whoever may ask for the shop's answers is decided there.
+    context.res.headers.set('access-control-allow-origin', '*');
+    context.res.headers.set('cross-origin-resource-policy', 'cross-origin');
+  });
+  const embedded = (howLong: string) =>
+    staticFrom({
+      root: folders.embed,
+      precompressed: true,
+      rewriteRequestPath: (path) => path.slice('/embed'.length),
+      onFound: keep(howLong),
+    });
+  app.get('/embed/parts/*', embedded(forever));
+  app.get('/embed/*', embedded('no-cache'));
   app.get('/favicon.svg', staticFrom({ root: folders.web, onFound: keep('no-cache') }));
-  for (const gone of ['/assets/*', '/pictures/*', '/favicon.svg', '/desk/*', '/openapi.json/*'])
+  for (const gone of ['/assets/*', '/embed/*', '/pictures/*', '/favicon.svg', '/desk/*', '/openapi.json/*'])
     app.get(gone, (context) => context.notFound());
   app.get('/preview/*', shop);
   app.get('/shop', shop);

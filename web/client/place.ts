@@ -13,8 +13,6 @@ let now: Place = { storefront: unnamed, draft: unnamed };
 
 /** What calls are about that do not say it themselves. */
 export const placeNow = (): Place => now;
-/** Whether the shop is shown under a draft, by a link, to somebody who is no shopper. */
-export const isPreview = (): boolean => now.preview !== undefined;
 export function setPlace(place: Place): void {
   now = place;
 }

@@ -14,7 +14,13 @@ export class CallProblem extends Error {
 }
 
 /** Refusals that say nothing about what was asked: the same is answered a little later. */
-const passing: ReadonlySet<string> = new Set(['no-connection', 'storage-busy', 'too-busy', 'index-rebuilding']);
+const passing: ReadonlySet<string> = new Set([
+  'no-connection',
+  'storage-busy',
+  'too-busy',
+  'too-many',
+  'index-rebuilding',
+]);
 export const isPassing = (error: unknown): boolean => error instanceof CallProblem && passing.has(error.code);
 /** After how long something refused in passing is tried again, in milliseconds. */
 export const tryAgainAfter = 2000;
@@ -38,10 +44,10 @@ async function read(response: Response): Promise<unknown> {
   throw new CallProblem(problem ?? { code: 'no-answer', message: `The server answered ${response.status}.` });
 }
 
-export async function send(url: string, init: RequestInit): Promise<unknown> {
+export async function send(url: string, init: RequestInit, ask: typeof fetch = fetch): Promise<unknown> {
   let response: Response;
   try {
-    response = await fetch(url, init);
+    response = await ask(url, init);
   } catch (error) {
     if ((error as Error).name === 'AbortError') throw error;
     throw new CallProblem({ code: 'no-connection', message: 'The server does not answer. Is it running?' });

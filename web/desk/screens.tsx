@@ -93,6 +93,7 @@ const routes: RouteObject[] = [
       },
       { path: 'words', ...lazily(() => import('./screens/words/Words.tsx'), 'Words') },
       { path: 'storefronts', ...lazily(() => import('./screens/storefronts/Storefronts.tsx'), 'Storefronts') },
+      { path: 'storefronts/embedding', ...lazily(() => import('./screens/storefronts/Embedding.tsx'), 'Embedding') },
       { path: 'drafts', ...lazily(() => import('./screens/drafts/Drafts.tsx'), 'Drafts') },
       { path: 'drafts/merge', ...lazily(() => import('./screens/drafts/Merge.tsx'), 'Merge') },
       { path: 'history', ...lazily(() => import('./screens/history/History.tsx'), 'History') },

@@ -1,8 +1,9 @@
 import { IntlMessageFormat } from 'intl-messageformat';
 import { createContext, createElement, Fragment, type ReactNode, useContext } from 'react';
 import type { MessageKey } from '../../core/messages/en.ts';
-import { localeOf, shippedMessages } from '../../core/messages/messages.ts';
+import { localeOf } from '../../core/messages/localeOf.ts';
 import type { Language } from '../../core/text/languages.ts';
+import { type Said, shippedTexts } from './shippedTexts.ts';
 
 type Values = Readonly<Record<string, string | number>>;
 /** What may stand around words of a message, by its mark. */
@@ -41,8 +42,8 @@ const usualMarks: Marks = {
 const side = (parts: readonly ReactNode[]): ReactNode => createElement(Fragment, null, ...parts);
 
 /** Texts read lately, by language and text: a message is drawn many times. */
-function compiler(locale: string): (text: string) => IntlMessageFormat {
-  const known = new Map<string, IntlMessageFormat>();
+function compiler(locale: string): (text: Said) => IntlMessageFormat {
+  const known = new Map<Said, IntlMessageFormat>();
   return (text) => {
     const read = known.get(text) ?? new IntlMessageFormat(text, locale);
     known.set(text, read);
@@ -56,14 +57,14 @@ function compiler(locale: string): (text: string) => IntlMessageFormat {
  */
 export function textsIn(language: Language, country?: string, own: Readonly<Record<string, string>> = {}): Texts {
   const locale = localeOf(language, country);
+  const texts = shippedTexts.now(language) ?? shippedTexts.now('en')!;
   const read = compiler(locale);
   const formatted = <Answer,>(key: MessageKey, format: (message: IntlMessageFormat) => Answer): Answer => {
-    const shipped = shippedMessages[language][key];
-    const text = Object.hasOwn(own, key) ? own[key]! : shipped;
+    const shipped = texts[key];
+    if (!Object.hasOwn(own, key)) return format(read(shipped));
     try {
-      return format(read(text));
-    } catch (error) {
-      if (text === shipped) throw error;
+      return format(read(shippedTexts.read(own[key]!)));
+    } catch {
       return format(read(shipped));
     }
   };

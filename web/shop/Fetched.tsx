@@ -19,7 +19,7 @@ export function Fetched<Data>({
   const { again } = useShopper();
   const { say } = useTexts();
   return (
-    <PageMain className="flex-1 px-4 pt-4 pb-8 sm:px-5" isBusy={(!data && !error) || isStale}>
+    <PageMain isBusy={(!data && !error) || isStale}>
       <PlaceLink to={null} className="inline-flex min-h-6 items-center gap-1 text-[13px] text-press hover:underline">
         <ArrowLeft size={14} aria-hidden /> {say('results.back')}
       </PlaceLink>

@@ -3,23 +3,15 @@ import { useAround } from '../look/around.tsx';
 import { useTexts } from '../look/texts.tsx';
 
 /** What a page of the shop is about: its main part, or within another site's page a part with a name. */
-export function PageMain({
-  className,
-  isBusy,
-  children,
-}: {
-  readonly className: string;
-  readonly isBusy: boolean;
-  readonly children: ReactNode;
-}) {
+export function PageMain({ isBusy, children }: { readonly isBusy: boolean; readonly children: ReactNode }) {
   const { isEmbedded } = useAround();
   const { say } = useTexts();
   return isEmbedded ? (
-    <section aria-label={say('results.label')} className={className} aria-busy={isBusy}>
+    <section aria-label={say('results.label')} aria-busy={isBusy}>
       {children}
     </section>
   ) : (
-    <main className={className} aria-busy={isBusy}>
+    <main className="flex-1 px-4 pt-3 pb-6 sm:px-5" aria-busy={isBusy}>
       {children}
     </main>
   );

@@ -43,7 +43,7 @@ export function ResultsPage({
   const position = useFilterPosition(data.filterLayout);
   const hasFilters = shows.has('filters');
   return (
-    <PageMain className="flex-1 px-4 pt-3 pb-6 sm:px-5" isBusy={isStale}>
+    <PageMain isBusy={isStale}>
       <div className="flex flex-wrap items-baseline justify-between gap-x-4 gap-y-1">
         <PageHeading className="min-w-0 max-w-full flex-[1_1_220px] break-words font-shop text-[19px]">
           {data.query.trim()

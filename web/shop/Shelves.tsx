@@ -4,9 +4,10 @@ import type { ProductAct } from '../bridge/messages.ts';
 import { Banner, type ShownBanner } from './Banner.tsx';
 import { CardBody } from './CardBody.tsx';
 import { useShelfGrid } from './layout.tsx';
-import { type ShelfAt, ShelfLabel } from './ShelfLabel.tsx';
+import type { ShelfAt } from './ShelfLabel.tsx';
 
-/** What moves products comes only where they can be moved: in the desk. */
+/** What is done to products, and what moves them, comes only where they can be: in the desk. */
+const ShelfLabel = lazy(async () => ({ default: (await import('./ShelfLabel.tsx')).ShelfLabel }));
 const ArrangedShelves = lazy(async () => ({ default: (await import('./ArrangedShelves.tsx')).ArrangedShelves }));
 
 /** The results standing on shelves; in the desk a label hangs from the edge under each, with a grip to put it elsewhere by. */
@@ -36,7 +37,11 @@ export function Shelves({
       <CardBody card={result} open={() => open(result, result.place)} />
       <div className="h-1 bg-edge" />
       <div className={act ? 'flex h-[38px] items-start px-[7px]' : 'h-5'}>
-        {act && <ShelfLabel result={result} at={at} act={(what) => act(result, what)} />}
+        {act && (
+          <Suspense>
+            <ShelfLabel result={result} at={at} act={(what) => act(result, what)} />
+          </Suspense>
+        )}
         {grip}
       </div>
     </>

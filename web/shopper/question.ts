@@ -29,12 +29,19 @@ export interface QuestionOptions<Answer> {
   readonly now: () => number;
   /** Hears every answer to the question that stands, once. */
   readonly answered?: (answer: Answer) => void;
+  /** Hears every refusal of it. */
+  readonly refused?: (error: Error) => void;
 }
 
 /** Answers kept of questions asked before. */
 const mostKept = 30;
 
-export function createQuestion<Answer>({ freshFor, now, answered }: QuestionOptions<Answer>): Question<Answer> {
+export function createQuestion<Answer>({
+  freshFor,
+  now,
+  answered,
+  refused,
+}: QuestionOptions<Answer>): Question<Answer> {
   const state = createStore<Asked<Answer>>(() => unasked);
   const known = new Map<string, { readonly answer: Answer; readonly at: number }>();
   let last: { readonly key: string; readonly fetch: (signal: AbortSignal) => Promise<Answer> } | null = null;
@@ -63,6 +70,7 @@ export function createQuestion<Answer>({ freshFor, now, answered }: QuestionOpti
       if (asking !== mine) return;
       asking = null;
       state.setState({ error: error as Error });
+      refused?.(error as Error);
       // What is refused in passing is answered a little later.
       if (isPassing(error)) timer = setTimeout(() => void send(), tryAgainAfter);
       return;

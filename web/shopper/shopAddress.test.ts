@@ -65,3 +65,18 @@ test('pages that the site has of its own are led to', () => {
     '/index.html?utm=x&shelf.article=r',
   );
 });
+
+test('a collection’s own page shows it and stays; out of it leads to the results, or to the whole shop here', () => {
+  history.replaceState(null, '', '/papers.html');
+  const papers = parameterAddress('shelf.', { results: '/search.html', collection: 'papers' });
+  expect(papers.now().search).toEqual({ ...freshSearch, collection: 'papers' });
+  papers.go({ search: { ...search, collection: 'papers' }, place: null });
+  expect(location.pathname + location.search).toBe('/papers.html?shelf.q=red+%26+blue&shelf.f.colour=Red');
+  expect(papers.now().search).toEqual({ ...search, collection: 'papers' });
+  expect(papers.hrefOf({ search, place: null })).toBe('/search.html?shelf.q=red+%26+blue&shelf.f.colour=Red');
+  const alone = parameterAddress('shelf.', { collection: 'papers' });
+  alone.go({ search, place: null });
+  expect(alone.now().search).toEqual(search);
+  alone.go({ search: { ...freshSearch, collection: 'inks' }, place: null });
+  expect(location.search).toBe('?shelf.collection=inks');
+});

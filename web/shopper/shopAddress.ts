@@ -152,6 +152,8 @@ export interface SiteLinks {
   /** With `{id}` where the product's id belongs. */
   readonly product?: string | undefined;
   readonly article?: string | undefined;
+  /** The collection that the page which is open is of, by id; its results stay there. */
+  readonly collection?: string | undefined;
 }
 
 /** The address of a page that is not the shop's: its state stands among the page's own parameters, each behind `prefix`. */
@@ -160,24 +162,32 @@ export function parameterAddress(prefix: string, links: SiteLinks): ShopAddress 
   const others = (parameters: URLSearchParams): URLSearchParams =>
     new URLSearchParams([...parameters].filter(([name]) => !name.startsWith(prefix)));
   return browserAddress({
-    read({ search }) {
+    read(location) {
       const own = new URLSearchParams(
-        [...new URLSearchParams(search)].flatMap(([name, value]) =>
+        [...new URLSearchParams(location.search)].flatMap(([name, value]) =>
           name.startsWith(prefix) ? [[name.slice(prefix.length), value]] : [],
         ),
       );
       const kind = (Object.keys(places) as PlaceKind[]).find((each) => own.get(each));
-      return { search: readAddress(own), place: kind ? { kind, id: own.get(kind)! } : null };
+      const said = readAddress(own);
+      // A page of a collection shows it as long as its address names no other, or the whole shop.
+      const search = own.has('collection') ? said : { ...said, collection: links.collection ?? '' };
+      return { search, place: kind ? { kind, id: own.get(kind)! } : null };
     },
     write({ search, place }) {
-      const page = place ? links[place.kind] : links.results;
+      const here = links.collection ?? '';
+      const staysHere = !place && here !== '' && search.collection === here;
+      const page = place ? links[place.kind] : staysHere ? undefined : links.results;
       const target = new URL((page ?? '').replace('{id}', encodeURIComponent(place?.id ?? '')), location.href);
       const isSame = target.pathname === location.pathname;
       const parameters = isSame ? others(new URLSearchParams(location.search)) : target.searchParams;
       const isOwnPage = place !== null && page !== undefined;
       if (isOwnPage) for (const [name, value] of target.searchParams) parameters.set(name, value);
       else if (place) parameters.set(prefix + place.kind, place.id);
-      for (const [name, value] of writeAddress(search)) parameters.append(prefix + name, value);
+      const isSaidByPage = isSame && search.collection === here;
+      for (const [name, value] of writeAddress(isSaidByPage ? { ...search, collection: '' } : search))
+        parameters.append(prefix + name, value);
+      if (isSame && here !== '' && search.collection === '') parameters.set(`${prefix}collection`, '');
       return withParameters(
         target.origin === location.origin ? target.pathname : target.origin + target.pathname,
         parameters,

@@ -2,6 +2,7 @@ import type { AnswerOf, BodyOf, QueryOf } from '../../api/endpoint.ts';
 import type { endpoints } from '../../api/endpoints.ts';
 import { pathFor, shopPaths } from '../../api/shopPaths.ts';
 import { send, type Values, withQuery } from '../client/request.ts';
+import { picturesFrom } from './picturesFrom.ts';
 import type { SearchQuery } from './shopperSearch.ts';
 
 type Endpoints = typeof endpoints;
@@ -31,31 +32,40 @@ export interface LiveShop {
   readonly storefront: string;
   /** The storefront's key for pages of other sites; empty on the server's own. */
   readonly key?: string;
+  /** The browser's own, where a page may have put something else in its place; else what stands there. */
+  readonly fetch?: typeof fetch;
 }
 
 /** What is live in a storefront, as its shoppers get it. */
-export function liveShop({ base = '', storefront, key = '' }: LiveShop): ShopClient {
+export function liveShop({ base = '', storefront, key = '', fetch }: LiveShop): ShopClient {
   const at = (name: keyof typeof shopPaths): string => base + pathFor(shopPaths[name].path, { storefront });
   const isElsewhere = base !== '';
   // No header of one's own and no cookie: a question to another origin then needs no other before it, and tells nobody's name.
   const credentials = isElsewhere ? 'omit' : 'same-origin';
   const said: Values = key === '' ? {} : { key };
-  const get = (name: keyof typeof shopPaths, query: Values, signal?: AbortSignal) =>
-    send(withQuery(at(name), { ...query, ...said }), { credentials, ...(signal && { signal }) });
+  const get = async (name: keyof typeof shopPaths, query: Values, signal?: AbortSignal): Promise<never> => {
+    const init: RequestInit = { credentials, ...(signal && { signal }) };
+    const answer = await send(withQuery(at(name), { ...query, ...said }), init, fetch);
+    return (isElsewhere ? picturesFrom(base, answer) : answer) as never;
+  };
   return {
     name: 'shop',
     storefront,
-    search: (query, signal) => get('shopSearch', query, signal) as never,
-    suggest: (query, signal) => get('shopSuggest', query, signal) as never,
-    product: (id, signal) => get('shopProduct', { id }, signal) as never,
-    article: (id, signal) => get('shopArticle', { id }, signal) as never,
+    search: (query, signal) => get('shopSearch', query, signal),
+    suggest: (query, signal) => get('shopSuggest', query, signal),
+    product: (id, signal) => get('shopProduct', { id }, signal),
+    article: (id, signal) => get('shopArticle', { id }, signal),
     note: (what, body) =>
-      send(withQuery(at(what), said), {
-        method: 'POST',
-        credentials,
-        body: JSON.stringify(body),
-        headers: { 'content-type': 'application/json' },
-        keepalive: true,
-      }) as never,
+      send(
+        withQuery(at(what), said),
+        {
+          method: 'POST',
+          credentials,
+          body: JSON.stringify(body),
+          headers: { 'content-type': 'application/json' },
+          keepalive: true,
+        },
+        fetch,
+      ) as never,
   };
 }

@@ -70,6 +70,8 @@ export interface Shopper {
   readonly view: StoreApi<DeskView | null>;
   /** What the shop says of itself; null until something was answered. */
   readonly said: StoreApi<ShopSaid | null>;
+  /** Why what was asked last was not answered; null where it was, or nothing is known yet. */
+  readonly trouble: StoreApi<Error | null>;
   readonly basket: StoreApi<Basket>;
   readonly recent: RecentSearches;
   readonly notes: VisitNotes;
@@ -96,6 +98,8 @@ export interface Shopper {
   /** The values of one filter beside these results that have a text in their names. */
   lookThrough(filter: string, text: string): Promise<readonly FilterValue[]>;
   createBox(): BoxQuestion;
+  /** Whether results are not asked for, since no part shows them. */
+  isWaiting(): boolean;
   /** Results are shown from now on. */
   begin(): void;
   /** Asks again for what is shown. */
@@ -109,6 +113,12 @@ export function createShopper(options: ShopperOptions): Shopper {
   const { address, clientFor, desk, device, now } = options;
   const view = createStore<DeskView | null>(() => options.view ?? null);
   const said = createStore<ShopSaid | null>(() => null);
+  const trouble = createStore<Error | null>(() => null);
+  const heard = (answer: ShopSaid): void => {
+    said.setState(answer, true);
+    trouble.setState(null, true);
+  };
+  const refused = (error: Error): void => trouble.setState(error, true);
   const visit = createStore<Visit>(() => address.now());
   let client = clientFor(view.getState());
   const tell = (event: ShopperEvent): boolean => options.tell?.(event) ?? true;
@@ -127,8 +137,9 @@ export function createShopper(options: ShopperOptions): Shopper {
   const results = createQuestion<SearchAnswer>({
     freshFor,
     now,
+    refused,
     answered(answer) {
-      said.setState(answer, true);
+      heard(answer);
       const { query, total, page } = answer;
       const { search } = visit.getState();
       desk?.shown(query, total);
@@ -195,7 +206,7 @@ export function createShopper(options: ShopperOptions): Shopper {
   if (first) follow(null, first);
   ask();
   return {
-    ...{ visit, view, said, basket, recent, notes, desk, go, goTo, open },
+    ...{ visit, view, said, trouble, basket, recent, notes, desk, go, goTo, open },
     results: results.state,
     product: product.state,
     article: article.state,
@@ -234,7 +245,8 @@ export function createShopper(options: ShopperOptions): Shopper {
       const box = createQuestion<BoxAnswer>({
         freshFor: boxFreshFor,
         now,
-        answered: (answer) => said.setState(answer, true),
+        answered: heard,
+        refused,
       });
       return {
         state: box.state,
@@ -247,6 +259,7 @@ export function createShopper(options: ShopperOptions): Shopper {
         },
       };
     },
+    isWaiting: () => isWaiting,
     begin() {
       if (!isWaiting) return;
       isWaiting = false;

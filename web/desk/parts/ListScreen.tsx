@@ -12,6 +12,7 @@ export function ListScreen<Answer>({
   loading,
   make,
   list,
+  tabs,
   children,
 }: {
   readonly title: string;
@@ -26,6 +27,8 @@ export function ListScreen<Answer>({
     form(answer: Answer, close: () => void): ReactNode;
   };
   list(answer: Answer): ReactNode;
+  /** The pages of which this is one. */
+  readonly tabs?: ReactNode;
   /** What stands below the list. */
   readonly children?: ReactNode;
 }) {
@@ -45,6 +48,7 @@ export function ListScreen<Answer>({
       >
         {intro}
       </ScreenHead>
+      {tabs}
       {isMaking && data && make.form(data, () => setParameters({}))}
       {error && !data ? (
         <LoadProblem error={error} again={() => void refetch()} />

@@ -4,12 +4,14 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { useStore } from 'zustand';
 import type { Result } from '../../../core/answer/answer.ts';
 import { longestQuery } from '../../../core/query/readUnits.ts';
+import { useAround } from '../../look/around.tsx';
 import { useTexts } from '../../look/texts.tsx';
 import { useMedia } from '../../look/useMedia.ts';
 import { useShopper, useView, useVisit } from '../shopperHere.tsx';
 import { BoxPanel } from './BoxPanel.tsx';
 import { type BoxItem, shownBlocks, targetOf } from './boxItems.ts';
 import { Dictation } from './Dictation.tsx';
+import { environmentIn } from './environmentIn.ts';
 import { useBox } from './useBox.ts';
 
 /** Below it the open box takes the whole window. */
@@ -27,6 +29,7 @@ export function SearchBox() {
   const { query, language } = search;
   const view = useView();
   const { say } = useTexts();
+  const { container } = useAround();
   /** Held open by the desk, with a text of its own. */
   const held = view?.box ?? null;
   const [text, setText] = useState(query);
@@ -34,7 +37,9 @@ export function SearchBox() {
   const [hasFocus, setFocus] = useState(false);
   const [recent, setRecent] = useState<readonly string[]>([]);
   const isPhone = useMedia(phone);
-  const { data } = useBox(text, { isOpen: hasFocus || held !== null, language });
+  /** Where no results are asked for, the box is the first to hear what the shop says of itself. */
+  const isFirst = shopper.isWaiting() && said === null;
+  const { data } = useBox(text, { isOpen: hasFocus || held !== null || isFirst, language });
   const typed = text.trim();
   const isShown = data !== undefined && (typed === '' || typed.length >= data.letters);
   const { columns, all } = useMemo(
@@ -79,6 +84,7 @@ export function SearchBox() {
   };
   const box = useCombobox<BoxItem>({
     items: items as BoxItem[],
+    ...environmentIn(container),
     inputValue: text,
     // What is chosen leads somewhere: nothing stays chosen, and what was typed stays as it is.
     selectedItem: null,

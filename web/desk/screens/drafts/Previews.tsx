@@ -9,6 +9,7 @@ import { day } from '../../../look/dates.ts';
 import { counted } from '../../../look/price.ts';
 import { Button } from '../../parts/Button.tsx';
 import { Choice } from '../../parts/Controls.tsx';
+import { copyText } from '../../parts/copyText.ts';
 import { Loading, LoadProblem, Section } from '../../parts/Screen.tsx';
 import { useDeskState } from '../../state/deskState.ts';
 import { clientHere } from '../../state/queryClient.ts';
@@ -23,15 +24,6 @@ async function arrange(doing: () => Promise<unknown>, refused: string): Promise<
     toast.error(refused, { description: (error as Error).message });
   }
   await clientHere().invalidateQueries({ queryKey: previewsKey });
-}
-
-async function copy(preview: PreviewRow): Promise<void> {
-  try {
-    await navigator.clipboard.writeText(linkOf(preview));
-    toast('The link is copied');
-  } catch {
-    toast.error('The link could not be copied', { description: 'Select it and copy it by hand.' });
-  }
 }
 
 /** Links that show the shop under the draft one works in to somebody without the desk. */
@@ -71,7 +63,7 @@ export function Previews() {
               <span className="text-[12.5px] text-soft">
                 by {preview.who}, until {day(preview.endsAt)}
               </span>
-              <Button tone="quiet" className="px-2 py-0.5" onClick={() => void copy(preview)}>
+              <Button tone="quiet" className="px-2 py-0.5" onClick={() => void copyText(linkOf(preview), 'The link')}>
                 <Copy size={14} aria-hidden />
                 Copy
               </Button>

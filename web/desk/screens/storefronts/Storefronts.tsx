@@ -9,12 +9,14 @@ import { counted } from '../../../look/price.ts';
 import { Button } from '../../parts/Button.tsx';
 import { TextField } from '../../parts/Controls.tsx';
 import { ListScreen } from '../../parts/ListScreen.tsx';
+import { PageTabs } from '../../parts/PageTabs.tsx';
 import { shelfRow } from '../../parts/Screen.tsx';
 import { goTo, usePlace } from '../../state/place.ts';
 import { arrange, useStorefronts } from '../../state/storefronts.ts';
 import { Following } from './Following.tsx';
 import { MakeStorefront } from './MakeStorefront.tsx';
 import { RemoveStorefront } from './RemoveStorefront.tsx';
+import { storefrontPages } from './storefrontPages.ts';
 
 /** The shops one desk is for. */
 export function Storefronts() {
@@ -25,6 +27,7 @@ export function Storefronts() {
       intro="One desk for more than one shop. Each has drafts, releases and shoppers of its own; what is done in one shows in another only where that one shares its records or follows it."
       query={query}
       loading="Reading the storefronts"
+      tabs={<PageTabs label="Storefronts" pages={storefrontPages} />}
       make={{
         label: 'Make a storefront',
         parameter: 'make',

@@ -1,0 +1,203 @@
+import { type ComponentType, type ReactNode, useEffect, useState } from 'react';
+import { createRoot, type Root } from 'react-dom/client';
+import { AroundIn } from '../look/around.tsx';
+import { SearchBox } from '../shop/box/SearchBox.tsx';
+import { ShopIn } from '../shop/ShopIn.tsx';
+import { directionOf } from '../shop/useShopTexts.ts';
+import type { Shopper, ShopperEvent } from '../shopper/shopper.ts';
+import styles from './box.css?inline';
+import { enterScope, type Scope } from './scopes.ts';
+import { isDown } from './troubles.ts';
+
+/** What a part of a page may show; with none said, all of them. */
+const parts = ['box', 'count', 'sorting', 'filters', 'results'] as const;
+type Part = (typeof parts)[number];
+const allParts: ReadonlySet<Part> = new Set(parts);
+
+/** Where this script came from, which is where the shop is asked unless the part says otherwise. */
+const home = new URL(import.meta.url).origin;
+const sheets = new Map<string, CSSStyleSheet>();
+/** Styles as a root of its own takes them, read once however many parts there are; a page's own rules on styles do not hold here. */
+function sheetOf(text: string): CSSStyleSheet {
+  const known = sheets.get(text);
+  if (known) return known;
+  const sheet = new CSSStyleSheet();
+  sheet.replaceSync(text);
+  sheets.set(text, sheet);
+  return sheet;
+}
+
+/** Attributes that decide which search a part is of, or what it shows. */
+const attributes = [
+  'server',
+  'storefront',
+  'shop-key',
+  'scope',
+  'show',
+  'results',
+  'product-page',
+  'article-page',
+  'collection',
+];
+
+const partsIn = (text: string | null): ReadonlySet<Part> => {
+  const said = parts.filter((part) => text?.split(/\s+/).includes(part));
+  return said.length > 0 ? new Set(said) : allParts;
+};
+
+/** Events as a page hears them, by what comes to pass. */
+const eventNames: Readonly<Record<ShopperEvent['kind'], string>> = {
+  search: 'shelf-search',
+  click: 'shelf-click',
+  basket: 'shelf-basket',
+};
+
+/**
+ * `<clever-shelf storefront="…" shop-key="…">`: the shop's search within a page of another site, in a root of its own.
+ * What stands between its tags is the page's own search, shown where this one cannot be.
+ */
+class CleverShelf extends HTMLElement {
+  static observedAttributes = attributes;
+  #root: Root | null = null;
+  #scope: (Scope & { leave(): void }) | null = null;
+  #stop: (() => void) | null = null;
+
+  connectedCallback(): void {
+    if (!this.#root) this.#begin();
+  }
+  disconnectedCallback(): void {
+    // A page that moves the part takes it out and puts it in again in one turn.
+    queueMicrotask(() => {
+      if (!this.isConnected) this.#end();
+    });
+  }
+  attributeChangedCallback(_: string, before: string | null, after: string | null): void {
+    if (!this.#root || before === after) return;
+    this.#end();
+    this.#begin();
+  }
+
+  #begin(): void {
+    const root = this.shadowRoot ?? this.attachShadow({ mode: 'open' });
+    root.adoptedStyleSheets = [sheetOf(styles)];
+    const shown = document.createElement('div');
+    shown.className = 'shelf-root';
+    const over = document.createElement('div');
+    const drawn = document.createElement('div');
+    shown.append(drawn, over);
+    const own = document.createElement('slot');
+    own.hidden = true;
+    root.replaceChildren(shown, own);
+    const said = (name: string): string | undefined => this.getAttribute(name)?.trim() || undefined;
+    const scope = enterScope({
+      server: (said('server') ?? home).replace(/\/+$/, ''),
+      storefront: said('storefront') ?? '-',
+      key: said('shop-key') ?? '',
+      scope: (said('scope') ?? '').replace(/[^\w-]/g, ''),
+      links: {
+        results: said('results'),
+        product: said('product-page'),
+        article: said('article-page'),
+        collection: said('collection'),
+      },
+    });
+    const { shopper, listeners } = scope;
+    const tell = ({ kind, ...detail }: ShopperEvent): boolean =>
+      this.dispatchEvent(
+        new CustomEvent(eventNames[kind], { detail, bubbles: true, composed: true, cancelable: kind === 'click' }),
+      );
+    listeners.add(tell);
+    const weigh = (): void => {
+      const trouble = shopper.trouble.getState();
+      const down = this.childElementCount > 0 && isDown(trouble, shopper.said.getState() !== null);
+      if (down && own.hidden) console.warn(`Clever Shelf: ${trouble?.message}`);
+      // Whoever types in the page's own search goes on there.
+      if (!down && !own.hidden && this.contains(document.activeElement)) return;
+      own.hidden = !down;
+      shown.hidden = down;
+    };
+    const unweigh = shopper.trouble.subscribe(weigh);
+    const speak = (): void => {
+      const language = shopper.said.getState()?.language;
+      if (!language) return;
+      shown.lang = language;
+      shown.dir = directionOf(language);
+    };
+    const unspeak = shopper.said.subscribe(speak);
+    speak();
+    weigh();
+    this.#scope = scope;
+    this.#stop = () => {
+      listeners.delete(tell);
+      unweigh();
+      unspeak();
+    };
+    this.#root = createRoot(drawn);
+    this.#root.render(
+      <AroundIn value={{ container: over, isEmbedded: true }}>
+        <ShopIn shopper={shopper}>
+          <Parts
+            shopper={shopper}
+            shows={partsIn(this.getAttribute('show'))}
+            dress={(text) => {
+              root.adoptedStyleSheets = [sheetOf(styles), sheetOf(text)];
+            }}
+          />
+        </ShopIn>
+      </AroundIn>,
+    );
+  }
+
+  #end(): void {
+    this.#root?.unmount();
+    this.#stop?.();
+    this.#scope?.leave();
+    this.#root = null;
+    this.#scope = null;
+    this.#stop = null;
+  }
+}
+
+/** Draws what belongs to results, once its code has come. */
+type Drawing = ComponentType<{ readonly shows: ReadonlySet<Part> }>;
+
+function Parts({
+  shopper,
+  shows,
+  dress,
+}: {
+  readonly shopper: Shopper;
+  readonly shows: ReadonlySet<Part>;
+  /** Puts on the styles that come with results. */
+  dress(styles: string): void;
+}): ReactNode {
+  const hasResults = parts.some((part) => part !== 'box' && shows.has(part));
+  const [Page, setPage] = useState<Drawing | null>(null);
+  useEffect(() => {
+    if (!hasResults) return;
+    // The results are on their way while their code is.
+    shopper.begin();
+    let isHere = true;
+    void import('./EmbeddedPage.tsx').then((page) => {
+      if (!isHere) return;
+      dress(page.styles);
+      setPage(() => page.EmbeddedPage);
+    });
+    return () => {
+      isHere = false;
+    };
+  }, [shopper, hasResults, dress]);
+  return (
+    <>
+      {shows.has('box') && <SearchBox />}
+      {hasResults && (Page ? <Page shows={shows} /> : <Room shows={shows} />)}
+    </>
+  );
+}
+
+/** Keeps the room of results that are on their way, so that what stands below does not move in sight. */
+export const Room = ({ shows }: { readonly shows: ReadonlySet<Part> }) => (
+  <div className={shows.has('results') ? 'min-h-screen' : 'min-h-6'} />
+);
+
+if (!customElements.get('clever-shelf')) customElements.define('clever-shelf', CleverShelf);
