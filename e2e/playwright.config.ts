@@ -6,11 +6,13 @@ import { chromium } from '../server/testing/chromium.ts';
 import { freePort } from './freePort.ts';
 
 /** A server for some of the tests, on a folder of its own; workers read this file again, and must come to the same one. */
-async function desk(name: string): Promise<{ readonly port: string; readonly data: string }> {
-  const [port, data] = [`SHELF_E2E_${name}_PORT`, `SHELF_E2E_${name}_DATA`];
+async function desk(name: string): Promise<{ readonly port: string; readonly shop: string; readonly data: string }> {
+  const [port, shop, data] = [`SHELF_E2E_${name}_PORT`, `SHELF_E2E_${name}_SHOP`, `SHELF_E2E_${name}_DATA`];
   process.env[port] ??= String(await freePort());
+  // Where the stand-in shop is, whose pages show its search.
+  process.env[shop] ??= String(await freePort());
   process.env[data] ??= mkdtempSync(join(tmpdir(), 'clever-shelf-e2e-'));
-  return { port: process.env[port], data: process.env[data] };
+  return { port: process.env[port], shop: process.env[shop], data: process.env[data] };
 }
 
 const screens = await desk('SCREENS');
@@ -41,8 +43,8 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     launchOptions: { executablePath: chromium.executablePath, args: [...chromium.args] },
   },
-  webServer: [screens, jobs].map(({ port, data }) => ({
-    command: `node ../scripts/start.mjs --port ${port} --data ${data} --fresh`,
+  webServer: [screens, jobs].map(({ port, shop, data }) => ({
+    command: `node ../scripts/start.mjs --port ${port} --shop-port ${shop} --data ${data} --fresh`,
     url: `${at(port)}/desk/state`,
     timeout: 240_000,
     gracefulShutdown: { signal: 'SIGTERM' as const, timeout: 5000 },

@@ -22,7 +22,7 @@ export interface Scope {
 }
 
 /** What stands before the names of a search's parameters in the page's address. */
-const prefixOf = (scope: string): string => (scope === '' ? 'shelf.' : `shelf.${scope}.`);
+const prefixOf = (scope: string): string => (scope === '' ? 'shelf.' : `shelf-${scope}.`);
 
 const scopes = new Map<string, Scope & { parts: number }>();
 /** As the page had it when our script came: a page that puts something else in its place later does not stop us. */

@@ -1,4 +1,4 @@
-import { useEffect, useRef } from 'react';
+import { useEffect, useLayoutEffect, useRef } from 'react';
 import { useVisit } from './shopperHere.tsx';
 
 const stored = (key: string): string => `scrolled:${key}`;
@@ -11,7 +11,8 @@ export function useScrollPlace(screen: string, isThere: boolean): void {
   const { key, isBack } = useVisit();
   const restored = useRef('');
   const last = useRef(screen);
-  useEffect(() => {
+  // Before the browser tells that a shorter page has moved: that is no place where the longer one was left.
+  useLayoutEffect(() => {
     history.scrollRestoration = 'manual';
     const note = (): void => {
       try {

@@ -7,7 +7,7 @@ const made = (placing: Placing): string =>
 test('one part with everything in it needs no more than the storefront and its key', () => {
   expect(made('together')).toContain('src="https://desk.example/embed/clever-shelf.js"');
   expect(made('together')).toContain('<clever-shelf storefront="main" shop-key="k3y">');
-  expect(made('together')).not.toContain('show=');
+  expect(made('together')).toContain('min-height: 100vh');
 });
 
 test('parts that stand apart all lead to the same pages', () => {

@@ -19,9 +19,13 @@ export function snippetFor({
   readonly key: string;
 }): string {
   const script = `<script type="module" src="${server}/embed/clever-shelf.js"></script>`;
+  const room = [
+    '<!-- Room for the results, so that nothing moves when they come -->',
+    '<style>clever-shelf:not([show="box"]) { display: block; min-height: 100vh }</style>',
+  ];
   const who = `storefront="${storefront}" shop-key="${key}"`;
   const own = '  <!-- Your own search form: it is shown where this one cannot be. -->';
-  if (placing === 'together') return [script, `<clever-shelf ${who}>`, own, '</clever-shelf>'].join('\n');
+  if (placing === 'together') return [script, ...room, `<clever-shelf ${who}>`, own, '</clever-shelf>'].join('\n');
   const links = 'results="/search" product-page="/product?shelf.product={id}"';
   return [
     '<!-- On every page -->',
@@ -32,10 +36,12 @@ export function snippetFor({
     '</clever-shelf>',
     '',
     '<!-- On the page at /search -->',
+    ...room,
     `<clever-shelf show="count sorting filters results" ${who}`,
     `  ${links}></clever-shelf>`,
     '',
     '<!-- On the page at /product -->',
+    ...room,
     `<clever-shelf show="results" ${who}`,
     `  ${links}></clever-shelf>`,
   ].join('\n');

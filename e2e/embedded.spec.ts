@@ -1,0 +1,311 @@
+import AxeBuilder from '@axe-core/playwright';
+import { type APIRequestContext, expect, type Page } from '@playwright/test';
+import { deskOn, test } from './desk.ts';
+import { freePort } from './freePort.ts';
+import { openOtherSite } from './otherSite.ts';
+
+/** The shop's search within pages of other origins: the stand-in shop's, and bare ones that the tests write. */
+const standIn = `http://127.0.0.1:${process.env.SHELF_E2E_JOBS_SHOP}`;
+let site: Awaited<ReturnType<typeof openOtherSite>>;
+test.beforeAll(async ({ request }) => {
+  site = await openOtherSite();
+  // Both are there a moment after the desk is.
+  const answers = (address: string): Promise<boolean> =>
+    request.get(address).then(
+      (answer) => answer.ok(),
+      () => false,
+    );
+  for (const address of [standIn, '/shop/germany/search']) await expect.poll(() => answers(address)).toBe(true);
+});
+test.afterAll(() => site.close());
+
+async function makeKey(request: APIRequestContext, origins = [site.origin]): Promise<string> {
+  const made = await request.post('/desk/shop-keys/make', { data: { name: 'Bare pages', origins } });
+  return ((await made.json()) as { key: string }).key;
+}
+const withdraw = (request: APIRequestContext, key: string, withdrawn = true) =>
+  request.post('/desk/shop-keys/withdraw', { data: { key, withdrawn } });
+/** The script, and parts of a page with their attributes. */
+const script = (server: string): string => `<script type="module" src="${server}/embed/clever-shelf.js"></script>`;
+const part = (key: string, more = '', inside = ''): string =>
+  `<clever-shelf storefront="main" shop-key="${key}" ${more}>${inside}</clever-shelf>`;
+const ownForm = '<form action="/own"><input name="q" aria-label="Our own search"></form>';
+
+const box = (page: Page) => page.getByRole('combobox', { name: 'Search the shop' });
+const ownSearch = (page: Page) => page.getByRole('textbox', { name: 'Our own search' });
+const titles = (page: Page) => page.locator('[data-product] h2').allTextContents();
+const found = (page: Page) => page.locator('[data-product] h2').first();
+const serverOf = (baseURL: string | undefined): string => baseURL!.replace(/\/$/, '');
+
+test('a shopper goes through the stand-in shop: box, results, filters, product and back, in two languages', async ({
+  page,
+}) => {
+  await page.goto(standIn);
+  await box(page).fill('ultramarine gouache');
+  await page.getByRole('option', { name: /^Show all/ }).click();
+  await expect(page).toHaveURL(`${standIn}/search.html?shelf.q=ultramarine+gouache`);
+  await expect(page.getByRole('heading', { name: 'Results for “ultramarine gouache”' })).toBeVisible();
+  expect((await titles(page))[0]).toBe('Ultramarine gouache');
+  await page.getByRole('checkbox', { name: /^Larkspur/ }).check();
+  await expect(page).toHaveURL(/shelf\.f\.brand=Larkspur/);
+  await expect(page.locator('[data-product]').first()).toContainText('Larkspur');
+  // Whoever is sent this address sees the same.
+  const shared = page.url();
+  const first = await found(page).innerText();
+  await found(page).getByRole('button').click();
+  await expect(page).toHaveURL(/\/product\.html\?shelf\.product=/);
+  await expect(page.getByRole('article').getByRole('heading', { level: 2, name: first })).toBeVisible();
+  await page.getByRole('button', { name: 'Put in basket' }).click();
+  await expect(page.getByText('1 in your basket')).toBeVisible();
+  await page.getByRole('link', { name: 'Back to the results' }).click();
+  await expect(page).toHaveURL(/search\.html\?shelf\.q=ultramarine/);
+  await page.goto(shared);
+  expect(await found(page).innerText()).toBe(first);
+
+  // A collection's page searches within it, and has a way out.
+  await page.goto(`${standIn}/papers.html`);
+  await expect(page.getByRole('heading', { level: 2, name: 'Papers' })).toBeVisible();
+  await box(page).fill('cold press');
+  await box(page).press('Enter');
+  await expect(page).toHaveURL(`${standIn}/papers.html?shelf.q=cold+press`);
+  await page.getByRole('button', { name: 'Look everywhere' }).click();
+  await expect(page).toHaveURL(`${standIn}/search.html?shelf.q=cold+press`);
+
+  await page.goto(`${standIn}/de/suche.html?shelf.q=gouache`);
+  await expect(page.getByRole('heading', { name: 'Ergebnisse für „gouache“' })).toBeVisible();
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')).toEqual([]);
+});
+
+test('what is published arrives in the stand-in shop, and nothing before', async ({ page, context }) => {
+  const desk = deskOn(page);
+  await desk.open('/hiding');
+  const shop = await context.newPage();
+  await shop.goto(`${standIn}/search.html?shelf.q=masking+fluid`);
+  const first = await found(shop).innerText();
+  const id = await shop.locator('[data-product]').first().getAttribute('data-product');
+  const { revision } = (await (await page.request.get('/desk/state')).json()) as { revision: number };
+  await page.request.post('/desk/edits', {
+    data: { revision, edits: [{ part: 'hiding', key: `product:${id}`, value: { what: 'product', product: id } }] },
+  });
+  await shop.reload();
+  expect(await found(shop).innerText()).toBe(first);
+  await page.request.post('/desk/publish', { data: { revision: revision + 1, note: '' } });
+  await shop.reload();
+  await expect(shop.locator(`[data-product="${id}"]`)).toHaveCount(0);
+  await expect(shop.getByRole('heading', { name: /masking fluid/ })).toBeVisible();
+});
+
+test('nothing moves in sight when results come, on a slow line', async ({ page }) => {
+  const client = await page.context().newCDPSession(page);
+  await client.send('Network.enable');
+  await client.send('Network.emulateNetworkConditions', {
+    ...{ offline: false, latency: 200, downloadThroughput: 200_000, uploadThroughput: 100_000 },
+  });
+  await page.addInitScript(() => {
+    const moved = { sum: 0 };
+    Object.assign(window, { moved });
+    new PerformanceObserver((list) => {
+      for (const entry of list.getEntries() as (PerformanceEntry & { value: number })[]) moved.sum += entry.value;
+    }).observe({ type: 'layout-shift', buffered: true });
+  });
+  await page.goto(`${standIn}/search.html?shelf.q=gouache`);
+  await expect(found(page)).toBeVisible();
+  await page.waitForLoadState('networkidle');
+  expect(await page.evaluate(() => (window as unknown as { moved: { sum: number } }).moved.sum)).toBe(0);
+});
+
+test('two searches on one bare page have states of their own; the page hears what comes to pass', async ({
+  page,
+  baseURL,
+  request,
+}) => {
+  const key = await makeKey(request);
+  site.pages.set('/two', {
+    head: script(serverOf(baseURL)),
+    body: `${part(key, 'id="one" show="box count"')}${part(key, 'id="other" scope="other" show="box results"')}
+      <script>
+        window.heard = [];
+        for (const name of ['shelf-search', 'shelf-click', 'shelf-basket'])
+          addEventListener(name, (event) => {
+            heard.push([name, event.target.id, event.detail.query ?? event.detail.product]);
+            if (name === 'shelf-click') event.preventDefault();
+          });
+      </script>`,
+  });
+  await page.goto(`${site.origin}/two?utm=x`);
+  const [one, other] = [page.locator('#one'), page.locator('#other')];
+  await expect(other.locator('[data-product]').first()).toBeVisible();
+  const count = one.getByText(/^[\d,]+ products$/);
+  const everything = await count.innerText();
+  await other.getByRole('combobox').fill('easel');
+  await other.getByRole('combobox').press('Enter');
+  await expect(page).toHaveURL(`${site.origin}/two?utm=x&shelf-other.q=easel`);
+  await expect(other.getByRole('heading', { name: 'Results for “easel”' })).toBeVisible();
+  await expect(count).toHaveText(everything);
+  await one.getByRole('combobox').fill('gouache');
+  await one.getByRole('combobox').press('Enter');
+  await expect(count).not.toHaveText(everything);
+  await expect(page).toHaveURL(/shelf-other\.q=easel.*shelf\.q=gouache/);
+  // The page takes the click upon itself.
+  const id = await other.locator('[data-product]').first().getAttribute('data-product');
+  await other.locator('[data-product] h2 button').first().click();
+  const heard = await page.evaluate(() => (window as unknown as { heard: unknown[] }).heard);
+  expect(heard).toContainEqual(['shelf-search', 'other', 'easel']);
+  expect(heard).toContainEqual(['shelf-search', 'one', 'gouache']);
+  expect(heard.at(-1)).toEqual(['shelf-click', 'other', id]);
+  await expect(page).not.toHaveURL(/product/);
+  await page.goBack();
+  await expect(count).toHaveText(everything);
+  await expect(other.getByRole('heading', { name: 'Results for “easel”' })).toBeVisible();
+  await withdraw(request, key);
+});
+
+test('a key that is withdrawn or for other sites, a pause, and a server that is gone show the page’s own search', async ({
+  page,
+  baseURL,
+  request,
+}) => {
+  const server = serverOf(baseURL);
+  const [key, foreign] = [await makeKey(request), await makeKey(request, ['https://elsewhere.example'])];
+  site.pages.set('/own', { head: script(server), body: part(key, 'show="box"', ownForm) });
+  site.pages.set('/foreign', { head: script(server), body: part(foreign, 'show="box"', ownForm) });
+  site.pages.set('/gone', {
+    head: script(server),
+    body: part(key, `show="box" server="http://127.0.0.1:${await freePort()}"`, ownForm),
+  });
+  site.pages.set('/scriptless', { body: part(key, 'show="box"', ownForm) });
+  const shows = async (path: string, isOurs: boolean): Promise<void> => {
+    await page.goto(site.origin + path);
+    await expect(isOurs ? box(page) : ownSearch(page)).toBeVisible();
+    await expect(isOurs ? ownSearch(page) : box(page)).toBeHidden();
+  };
+  await shows('/own', true);
+  await expect(box(page)).toHaveAttribute('placeholder', /.+/);
+  await shows('/foreign', false);
+  await shows('/gone', false);
+  await shows('/scriptless', false);
+  await withdraw(request, key);
+  await shows('/own', false);
+  await withdraw(request, key, false);
+  await shows('/own', true);
+
+  // The desk's switch, and the way back.
+  const desk = deskOn(page);
+  await desk.open('/storefronts/embedding');
+  await page.getByRole('switch', { name: 'Pages show this search' }).click();
+  await expect(page.getByText(/^Paused since/)).toBeVisible();
+  await shows('/own', false);
+  await desk.open('/storefronts/embedding');
+  await page.getByRole('switch', { name: 'Pages show this search' }).click();
+  await expect(page.getByText(/^Paused since/)).toBeHidden();
+  await shows('/own', true);
+  for (const each of [key, foreign]) await withdraw(request, each);
+});
+
+test('a key is made and changed at the desk, and what is copied from there works', async ({ page, request }) => {
+  const desk = deskOn(page);
+  await desk.open('/storefronts/embedding');
+  await page.getByRole('button', { name: 'Make a key' }).click();
+  const form = page.getByRole('form', { name: 'Make a key' });
+  await form.getByLabel('What it is called here').fill('Our pages');
+  const sites = form.getByLabel('Sites whose pages show it, one a line');
+  await sites.fill('shop.example');
+  await expect(form.getByRole('alert')).toContainText('“shop.example” is no site.');
+  await expect(form.getByRole('button', { name: 'Make the key' })).toBeDisabled();
+  await sites.fill(`${site.origin}/papers\nhttps://shop.example`);
+  await form.getByRole('button', { name: 'Make the key' }).click();
+  const row = page.getByRole('list', { name: 'Keys' }).getByRole('listitem').filter({ hasText: 'Our pages' });
+  await expect(row).toContainText(`For pages of ${site.origin}, https://shop.example`);
+  const key = await row.locator('code').innerText();
+  await page.getByLabel('The key in it').selectOption({ label: 'Our pages' });
+  const copied = await page.getByRole('region', { name: 'The text to copy' }).innerText();
+  expect(copied).toContain(key);
+  site.pages.set('/copied', { body: copied });
+  await page.goto(`${site.origin}/copied?shelf.q=easel`);
+  await expect(page.getByRole('heading', { name: 'Results for “easel”' })).toBeVisible();
+
+  await desk.open('/storefronts/embedding');
+  await row.getByRole('button', { name: 'Withdraw' }).click();
+  await expect(row).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).last().click();
+  await expect(row).toHaveCount(1);
+  await withdraw(request, key);
+});
+
+test('a hostile page does not break it, nor it the page', async ({ page, baseURL, request }) => {
+  const key = await makeKey(request);
+  const server = serverOf(baseURL);
+  site.pages.set('/hostile', {
+    head: `<style>* { display: none; font-size: 40px !important; color: red !important } html, head, body, h1 { display: block !important } html { font-size: 4px }</style>
+      <script>
+        Array.prototype.extra = 'x'; Object.prototype.more = 'y'; window.$ = window.React = null;
+        addEventListener('load', () => { window.fetch = () => Promise.reject(new Error('taken')); });
+      </script>${script(server)}`,
+    body: `<h1>Still here</h1>${part(key)}`,
+    policy: `default-src 'none'; script-src 'unsafe-inline' ${server}; style-src 'unsafe-inline'; connect-src ${server}; img-src ${server}`,
+  });
+  const mistakes: string[] = [];
+  page.on('pageerror', (error) => mistakes.push(error.message));
+  await page.goto(`${site.origin}/hostile?shelf.q=gouache`);
+  await expect(found(page)).toBeVisible();
+  await box(page).fill('easel');
+  await expect(page.getByRole('option', { name: /^Show all/ })).toBeVisible();
+  const looks = await found(page).evaluate((title) => {
+    const { fontSize, color } = getComputedStyle(title);
+    return { fontSize, color };
+  });
+  expect(looks.fontSize).toBe('15.5px');
+  expect(looks.color).not.toBe('rgb(255, 0, 0)');
+  await expect(page.getByRole('heading', { level: 1, name: 'Still here' })).toBeVisible();
+  expect(await page.evaluate(() => Object.keys(window).filter((name) => /shelf|tailwind|preact/i.test(name)))).toEqual(
+    [],
+  );
+  expect(await page.evaluate(() => document.querySelectorAll('head style').length)).toBe(1);
+  expect(mistakes).toEqual([]);
+  await withdraw(request, key);
+});
+
+test('on a phone filters come in a drawer, an endless list is gone back to where it was left', async ({
+  page,
+  baseURL,
+  request,
+}) => {
+  const key = await makeKey(request);
+  const { revision } = (await (await request.get('/desk/state')).json()) as {
+    revision: number;
+  };
+  const state = (await (await request.get('/desk/state')).json()) as {
+    setup: { resultsPage: { layout: Record<string, unknown> } };
+  };
+  const layout = { ...state.setup.resultsPage.layout, way: 'endless' };
+  const edited = await request.post('/desk/edits', {
+    data: { revision, edits: [{ part: 'resultsPage', key: 'layout', value: layout }] },
+  });
+  expect(edited.ok()).toBe(true);
+  await request.post('/desk/publish', { data: { revision: revision + 1, note: '' } });
+  site.pages.set('/phone', { head: script(serverOf(baseURL)), body: part(key) });
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto(`${site.origin}/phone?shelf.q=brush`);
+  await page.getByRole('button', { name: 'Filters' }).click();
+  const drawer = page.getByRole('dialog', { name: 'Filters' });
+  await drawer.getByRole('checkbox').first().check();
+  await drawer.getByRole('button', { name: /^Show \d+ products/ }).click();
+  await expect(drawer).toBeHidden();
+  await expect(page).toHaveURL(/shelf\.f\./);
+  await page.goto(`${site.origin}/phone?shelf.q=gouache`);
+  await expect(found(page)).toBeVisible();
+  const cards = page.locator('[data-product]');
+  await cards.last().scrollIntoViewIfNeeded();
+  await expect.poll(() => cards.count()).toBeGreaterThan(30);
+  const far = cards.nth(30);
+  await far.scrollIntoViewIfNeeded();
+  const title = await far.locator('h2').innerText();
+  await far.locator('h2 button').click();
+  await expect(page.getByRole('article').getByRole('heading', { level: 2, name: title })).toBeVisible();
+  await page.goBack();
+  await expect(far.locator('h2')).toHaveText(title);
+  await expect(far).toBeInViewport();
+  expect(await page.evaluate(() => document.documentElement.scrollWidth - innerWidth)).toBe(0);
+  await withdraw(request, key);
+});
