@@ -44,8 +44,9 @@ const textsReadBefore: Plugin = {
   resolveId(source, importer) {
     if (source === '@formatjs/icu-messageformat-parser' && importer?.includes('intl-messageformat'))
       return this.resolve('@formatjs/icu-messageformat-parser/no-parser.js', importer);
-    if (source.endsWith('/shippedTexts.ts') && importer && !importer.includes('/embed/'))
-      return join(here, 'web/embed/shippedTexts.ts');
+    // What comes at once on our own pages comes when it is needed on those of others.
+    const [later] = /(?:shippedTexts|letters)\.ts$/.exec(source) ?? [];
+    if (later && importer && !importer.includes('/embed/')) return join(here, 'web/embed', later);
   },
   load(id) {
     const [, language] = /core\/messages\/(en|de|fr|es)\.ts$/.exec(id) ?? [];

@@ -3,19 +3,13 @@ import { type APIRequestContext, expect, type Page } from '@playwright/test';
 import { deskOn, test } from './desk.ts';
 import { freePort } from './freePort.ts';
 import { openOtherSite } from './otherSite.ts';
+import { standIn, standInServed } from './standIn.ts';
 
 /** The shop's search within pages of other origins: the stand-in shop's, and bare ones that the tests write. */
-const standIn = `http://127.0.0.1:${process.env.SHELF_E2E_JOBS_SHOP}`;
 let site: Awaited<ReturnType<typeof openOtherSite>>;
 test.beforeAll(async ({ request }) => {
   site = await openOtherSite();
-  // Both are there a moment after the desk is.
-  const answers = (address: string): Promise<boolean> =>
-    request.get(address).then(
-      (answer) => answer.ok(),
-      () => false,
-    );
-  for (const address of [standIn, '/shop/germany/search']) await expect.poll(() => answers(address)).toBe(true);
+  await standInServed(request);
 });
 test.afterAll(() => site.close());
 

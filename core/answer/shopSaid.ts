@@ -1,10 +1,12 @@
 import { z } from 'zod';
+import { wornLookSchema } from '../look/wornLook.ts';
 import { shopSchema } from '../setup/terms/shop.ts';
 import { languages } from '../text/languages.ts';
 
 /** What every part of the shop needs to speak to its shopper, whatever it shows. */
 export const shopSaid = {
   shop: shopSchema,
+  look: wornLookSchema.describe('How the shop looks.'),
   boxSays: z.string().describe('What the empty search box says, in the shopper’s language.'),
   boxButton: z.string().describe('What the button of the search box says; empty: it shows a glass.'),
   language: z.enum(languages).describe('In which the shop speaks to this shopper.'),

@@ -1,4 +1,5 @@
 import type { ShopSaid } from '../answer/shopSaid.ts';
+import { wornLook } from '../look/wornLook.ts';
 import { shippedMessages } from '../messages/messages.ts';
 import type { Setup } from '../setup/schema.ts';
 import { wordingIn } from '../setup/wordingIn.ts';
@@ -12,6 +13,7 @@ export function saidOf(engine: Engine, setup: Setup, chosen: Language | undefine
   const language = shopperLanguage(engine, setup, chosen);
   return {
     shop: setup.storefront.shop,
+    look: wornLook(setup.look.shop),
     language,
     languages: setup.storefront.languages.list,
     wording: wordingIn(setup, language),

@@ -268,6 +268,23 @@ describe('the empty shelf, the storefront and plans in words', () => {
         'What follows the products shown at once: a button that shows more below',
       ],
     ],
+    [
+      'look',
+      'shop',
+      null,
+      {
+        ...{ colours: { ground: '#fbf6ec', text: '#33261a', accent: '#8a4b1f' }, hasDark: false },
+        ...{ text: 'serif', headings: 'newsreader', corners: 4, density: 'wide' },
+      },
+      [
+        'The shop is coloured from #fbf6ec, its text #33261a, links and buttons #8a4b1f',
+        'The shop is never dark',
+        'Texts are written in a serif that every machine has',
+        'Headings and titles are written in Newsreader, bookish',
+        'Corners are 4 pixels round',
+        'Things stand with much room',
+      ],
+    ],
     ['wording', 'de/results.sort', null, { text: 'Folge' }, ['In German, “Sortieren nach” is said as “Folge”']],
     [
       'wording',

@@ -6,6 +6,7 @@ import { filters } from './parts/filters.ts';
 import { following } from './parts/following.ts';
 import { hiding } from './parts/hiding.ts';
 import { houseRules } from './parts/houseRules.ts';
+import { look } from './parts/look.ts';
 import { plans } from './parts/plans.ts';
 import { products } from './parts/products.ts';
 import { relevance } from './parts/relevance.ts';
@@ -31,6 +32,7 @@ export const registry = {
   houseRules,
   hiding,
   resultsPage,
+  look,
   badges,
   searchBox,
   suggestedSearches,

@@ -70,7 +70,7 @@ export function serveStatic(
       rewriteRequestPath: (path) => path.slice('/embed'.length),
       onFound: keep(howLong),
     });
-  app.get('/embed/parts/*', embedded(forever));
+  for (const named of ['/embed/parts/*', '/embed/assets/*']) app.get(named, embedded(forever));
   app.get('/embed/*', embedded('no-cache'));
   app.get('/favicon.svg', staticFrom({ root: folders.web, onFound: keep('no-cache') }));
   for (const gone of ['/assets/*', '/embed/*', '/pictures/*', '/favicon.svg', '/desk/*', '/openapi.json/*'])

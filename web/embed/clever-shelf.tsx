@@ -1,11 +1,14 @@
 import { type ComponentType, type ReactNode, useEffect, useState } from 'react';
 import { createRoot, type Root } from 'react-dom/client';
+import type { WornLook } from '../../core/look/wornLook.ts';
 import { AroundIn } from '../look/around.tsx';
+import { wearLook } from '../look/wearLook.ts';
 import { SearchBox } from '../shop/box/SearchBox.tsx';
 import { ShopIn } from '../shop/ShopIn.tsx';
 import { directionOf } from '../shop/useShopTexts.ts';
 import type { Shopper, ShopperEvent } from '../shopper/shopper.ts';
 import styles from './box.css?inline';
+import { keepLook, keptLook } from './keptLook.ts';
 import { enterScope, type Scope } from './scopes.ts';
 import { isDown } from './troubles.ts';
 
@@ -38,6 +41,7 @@ const attributes = [
   'product-page',
   'article-page',
   'collection',
+  'theme',
 ];
 
 const partsIn = (text: string | null): ReadonlySet<Part> => {
@@ -89,9 +93,10 @@ class CleverShelf extends HTMLElement {
     own.hidden = true;
     root.replaceChildren(shown, own);
     const said = (name: string): string | undefined => this.getAttribute(name)?.trim() || undefined;
+    const storefront = said('storefront') ?? '-';
     const scope = enterScope({
       server: (said('server') ?? home).replace(/\/+$/, ''),
-      storefront: said('storefront') ?? '-',
+      storefront,
       key: said('shop-key') ?? '',
       scope: (said('scope') ?? '').replace(/[^\w-]/g, ''),
       links: {
@@ -117,13 +122,23 @@ class CleverShelf extends HTMLElement {
       shown.hidden = down;
     };
     const unweigh = shopper.trouble.subscribe(weigh);
+    const dark = matchMedia('(prefers-color-scheme: dark)');
+    const wear = (look: WornLook): void => {
+      const theme = this.getAttribute('theme');
+      wearLook(shown, look, theme === 'dark' || (theme === 'system' && dark.matches));
+    };
     const speak = (): void => {
-      const language = shopper.said.getState()?.language;
-      if (!language) return;
-      shown.lang = language;
-      shown.dir = directionOf(language);
+      const heard = shopper.said.getState();
+      if (!heard) return;
+      shown.lang = heard.language;
+      shown.dir = directionOf(heard.language);
+      wear(heard.look);
+      keepLook(storefront, heard.look);
     };
     const unspeak = shopper.said.subscribe(speak);
+    dark.addEventListener('change', speak);
+    // As it was when it was here last, until it says how it is.
+    wear(keptLook(storefront));
     speak();
     weigh();
     this.#scope = scope;
@@ -131,6 +146,7 @@ class CleverShelf extends HTMLElement {
       listeners.delete(tell);
       unweigh();
       unspeak();
+      dark.removeEventListener('change', speak);
     };
     this.#root = createRoot(drawn);
     this.#root.render(

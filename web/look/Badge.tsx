@@ -1,5 +1,5 @@
 import type { Card } from '../../core/answer/answer.ts';
-import { readableOn } from './readableOn.ts';
+import { readableOn } from '../../core/look/contrast.ts';
 
 /** One badge; a colour of one's own can be said by no class. */
 export function Badge({ badge: { text, colour } }: { readonly badge: Card['badges'][number] }) {

@@ -1,7 +1,10 @@
 import { useEffect } from 'react';
 import { useStore } from 'zustand';
+import type { WornLook } from '../../core/look/wornLook.ts';
 import { day } from '../look/dates.ts';
 import { useTexts } from '../look/texts.tsx';
+import { isDarkNow, onThemeChange } from '../look/theme.ts';
+import { wearLook } from '../look/wearLook.ts';
 import { ShopHeader } from './ShopHeader.tsx';
 import { ShopPage } from './ShopPage.tsx';
 import { useShopper, useVisit } from './shopperHere.tsx';
@@ -10,8 +13,17 @@ import { directionOf } from './useShopTexts.ts';
 
 /** The shop: the page a shopper uses, and the very same page in the desk's window. */
 export function Shop() {
-  const { data: results, isStale } = useStore(useShopper().results);
+  const shopper = useShopper();
+  const { data: results, isStale } = useStore(shopper.results);
   const { search, place } = useVisit();
+  const look = useStore(shopper.said, (said) => JSON.stringify(said?.look ?? null));
+  useEffect(() => {
+    const worn = JSON.parse(look) as WornLook | null;
+    if (!worn) return;
+    const wear = (): void => wearLook(document.documentElement, worn, isDarkNow());
+    wear();
+    return onThemeChange(wear);
+  }, [look]);
   // Where results go on below each other, more of them are the same screen.
   const screen = results?.layout.way === 'pages' ? search.page : 0;
   useScrollPlace(JSON.stringify([place, search.query, screen, search.collection]), results !== undefined && !isStale);

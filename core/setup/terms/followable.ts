@@ -9,6 +9,7 @@ export const followable = {
   houseRules: 'House rules',
   hiding: 'Hidden products and tags',
   resultsPage: 'Layout of the results',
+  look: 'Look of the shop',
   badges: 'Badges',
   searchBox: 'Settings of the search box',
   suggestedSearches: 'Suggested searches',

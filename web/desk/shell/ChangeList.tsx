@@ -10,6 +10,7 @@ export const partNames = {
   houseRules: 'House rules',
   hiding: 'Hiding',
   resultsPage: 'Results page',
+  look: 'Look',
   badges: 'Badges',
   searchBox: 'Search box',
   suggestedSearches: 'Suggested searches',

@@ -20,7 +20,7 @@ const partsOfScreens: readonly (readonly [path: string, parts: readonly Followab
   ['/house-rules', ['houseRules']],
   ['/hiding', ['hiding', 'houseRules']],
   ['/redirects', ['plans', 'specialShelves']],
-  ['/results-page', ['resultsPage', 'badges']],
+  ['/results-page', ['resultsPage', 'look', 'badges']],
   ['/words', ['wording']],
   ['/search-box', ['searchBox', 'suggestedSearches']],
   ['/empty-shelf', ['emptyShelf', 'specialShelves']],

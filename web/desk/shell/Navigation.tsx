@@ -45,7 +45,7 @@ const groups: readonly { readonly name: string; readonly places: readonly Place[
     places: [
       { to: '/search-box', label: 'Search box', parts: ['searchBox', 'suggestedSearches'] },
       { to: '/empty-shelf', label: 'Empty shelf', parts: ['emptyShelf', 'specialShelves'] },
-      { to: '/results-page', label: 'Results page', parts: ['resultsPage', 'badges'] },
+      { to: '/results-page', label: 'Results page', parts: ['resultsPage', 'look', 'badges'] },
       { to: '/words', label: 'Words', parts: ['wording'] },
     ],
   },

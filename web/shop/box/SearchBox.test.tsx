@@ -28,6 +28,7 @@ const box: Omit<BoxAnswer, 'typed' | 'moment' | 'blocks' | 'total'> = {
   },
   shop: { name: 'Wren & Umber', currency: 'GBP' } as BoxAnswer['shop'],
   ...{ boxSays: 'Find a brush', boxButton: '', language: 'en', languages: ['en'], wording: {} },
+  look: { light: {}, dark: {}, letters: [] },
 };
 const why = { from: 'log', searches: 3, products: 0, mistakes: 0 } as const;
 const before: BoxAnswer = {

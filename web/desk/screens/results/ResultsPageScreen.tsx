@@ -17,9 +17,11 @@ import { useDeskState } from '../../state/deskState.ts';
 import { edit } from '../../state/edits.ts';
 import { BadgeRow } from './BadgeRow.tsx';
 import { LayoutFields } from './LayoutFields.tsx';
+import { LookFields } from './LookFields.tsx';
 
 const pages = [
   { to: '/results-page', label: 'Layout', part: 'resultsPage' },
+  { to: '/results-page/look', label: 'Look', part: 'look' },
   { to: '/results-page/badges', label: 'Badges', part: 'badges' },
 ] as const;
 
@@ -34,10 +36,10 @@ export function ResultsPageScreen() {
   return (
     <>
       <ScreenHead title="Results page">
-        How products stand in the results, and what is on their cards there, in the search box and on the empty shelf.
+        How the shop looks, how products stand in the results, and what is on their cards.
       </ScreenHead>
       <PageTabs label="The results page" pages={shown} />
-      {page === 'badges' ? <BadgeList /> : <LayoutFields />}
+      {page === 'badges' ? <BadgeList /> : page === 'look' ? <LookFields /> : <LayoutFields />}
     </>
   );
 }
