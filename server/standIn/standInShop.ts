@@ -21,6 +21,15 @@ export interface StandInOptions {
   readonly keyOf: (storefront: string) => string | null;
 }
 
+/** A path as it is meant; one that cannot be read is of nothing that is there. */
+function readable(path: string): string {
+  try {
+    return decodeURIComponent(path);
+  } catch {
+    return '/none';
+  }
+}
+
 /** The pages of a shop of another origin, which show our search as any shop's pages would. */
 export function standInPages({ folder, server, keyOf }: Omit<StandInOptions, 'port'>): Hono {
   const app = new Hono();
@@ -36,7 +45,7 @@ export function standInPages({ folder, server, keyOf }: Omit<StandInOptions, 'po
     "frame-ancestors 'self'",
   ].join('; ');
   app.get('*', async (context) => {
-    const asked = normalize(decodeURIComponent(context.req.path));
+    const asked = normalize(readable(context.req.path));
     const path = join(folder, asked.endsWith(sep) ? join(asked, 'index.html') : asked);
     const kind = kinds[extname(path)];
     if (!kind || !path.startsWith(folder + sep)) return context.notFound();

@@ -1,5 +1,4 @@
 import { describe, expect, test } from '@jest/globals';
-import { count, counted, price } from '../look/price.ts';
 import { freshSearch, readAddress, writeAddress } from './shopperSearch.ts';
 
 describe('the shop’s address', () => {
@@ -25,14 +24,4 @@ describe('the shop’s address', () => {
   test.each(['0', '-3', 'x', ''])('a page of "%s" is the first', (page) =>
     expect(readAddress(new URLSearchParams({ page })).page).toBe(1),
   );
-});
-
-test('amounts as shoppers read them', () => {
-  expect([price(7.2), price(1234.5), count(12_345), counted(1, 'product'), counted(0, 'product')]).toEqual([
-    '£7.20',
-    '£1,234.50',
-    '12,345',
-    '1 product',
-    '0 products',
-  ]);
 });
