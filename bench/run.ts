@@ -13,6 +13,7 @@ export {};
  * npm run bench -- serving: what shoppers wait while a desk is busy, on a real server.
  * npm run bench -- storefronts: memory and time of going from one to another, with many storefronts and drafts.
  * npm run bench -- opening: from opening an address of the desk to results in the shop window, and what jumps meanwhile.
+ * npm run bench -- vitals: the web vitals of the stand-in shop's pages, on a slowed processor and line.
  * npm run bench -- importing: rows a second by catalog size, where the time goes, and the memory it takes.
  * npm run bench -- alike: words of real catalogs that stand in the same places, to be judged by hand.
  */
@@ -29,6 +30,7 @@ else if (which === 'suggest') (await import('./suggest.ts')).runSuggest(rest);
 else if (which === 'serving') await (await import('./serving.ts')).runServing(rest);
 else if (which === 'storefronts') await (await import('./storefronts.ts')).runStorefronts(rest);
 else if (which === 'opening') await (await import('./opening.ts')).runOpening();
+else if (which === 'vitals') await (await import('./vitals.ts')).runVitals();
 else if (which === 'importing') await (await import('./importing.ts')).runImporting(rest);
 else if (which === 'alike') (await import('./quality/alike.ts')).runAlike(rest);
 else await import('./speed.ts');

@@ -41,6 +41,7 @@ export const screens = [
   '/redirects',
   '/empty-shelf/special',
   '/results-page',
+  '/results-page/card',
   '/results-page/look',
   '/results-page/badges',
   '/words',

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { nearSources } from '../query/nearTexts.ts';
-import { layoutSchema } from '../setup/parts/resultsPage.ts';
+import { cardArrangementSchema, layoutSchema } from '../setup/parts/resultsPage.ts';
 import { filterLayoutSchema } from '../setup/parts/storefront.ts';
 import { badgePlaces } from '../setup/terms/badgeTerms.ts';
 import { conditionSchema } from '../setup/terms/condition.ts';
@@ -276,6 +276,7 @@ export const searchAnswerSchema = z.object({
     .array(resultSchema)
     .describe('Those of the page; where the layout goes on below, those of all pages up to it.'),
   layout: layoutSchema.describe('How the results stand.'),
+  arrangement: cardArrangementSchema.describe('What their cards are made of, in order.'),
   close: z
     .array(closeResultSchema)
     .describe('Where the first page has room left: what lacks one word, the best first. Not part of `total`.'),

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { wornLookSchema } from '../look/wornLook.ts';
+import { emptySearches } from '../setup/terms/beginTerms.ts';
 import { shopSchema } from '../setup/terms/shop.ts';
 import { languages } from '../text/languages.ts';
 
@@ -9,6 +10,7 @@ export const shopSaid = {
   look: wornLookSchema.describe('How the shop looks.'),
   boxSays: z.string().describe('What the empty search box says, in the shopper’s language.'),
   boxButton: z.string().describe('What the button of the search box says; empty: it shows a glass.'),
+  emptySearch: z.enum(emptySearches).describe('What comes of a search without words.'),
   language: z.enum(languages).describe('In which the shop speaks to this shopper.'),
   wording: z
     .record(z.string(), z.string())

@@ -29,6 +29,7 @@ export const en = {
   'box.within': '<soft>“{search}” in </soft>{value}',
   'card.formerly': 'formerly {amount}',
   'card.rated': 'rated {rating}',
+  'card.saved': 'you save {amount}',
   'card.soldOut': 'Sold out',
   'card.variantSoldOut': 'This variant is sold out',
   'collection.below': 'Collections in {title}',
@@ -124,6 +125,12 @@ export const en = {
   'shop.previewEnded': 'This preview has ended. Ask who sent it to you for another link.',
   'shop.unknown': 'There is no shop at this address.',
   'shop.unnamed': 'The shop',
+  'sort.bestRated': 'Best rated',
+  'sort.mostBought': 'Most bought',
+  'sort.newest': 'Newest',
+  'sort.priceDown': 'Price, high to low',
+  'sort.priceUp': 'Price, low to high',
+  'sort.relevance': 'Best match',
   tryAgain: 'Try again',
 } as const;
 

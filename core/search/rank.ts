@@ -306,7 +306,9 @@ export function rank(
   const { failing, ignored } = testFilters(prepared.filters, choices.chosen, records, engine.failing);
   const candidates = engine.grouper.group(records, failing !== null);
 
-  const sorted = prepared.sortedBy(request.sort);
+  // Before anything is searched for, products stand in the order the merchandiser says; a shopper's own choice goes before.
+  const begins = isBrowsing && !scope && !request.box ? prepared.setup.resultsPage.begin.order : '';
+  const sorted = prepared.sortedBy(request.sort || begins);
   const planned = sorted ? null : plannedOrder(engine, prepared, effects);
   const own = isBrowsing && !sorted && !planned ? scope : null;
   // A collection put in order by hand or by an attribute keeps it: nothing there is ordered by score.

@@ -5,6 +5,7 @@ import { answerFilters } from '../facets/filters.ts';
 import type { Selection } from '../index/familyCounts.ts';
 import { bannersOn } from '../rules/bannersOn.ts';
 import { type Source, toldSource } from '../rules/effects.ts';
+import { orderLabelIn } from '../setup/terms/shopTexts.ts';
 import { climb } from './climb.ts';
 import { closeMatches, isFilledUp } from './closeMatches.ts';
 import { findContent, type PreparedContent } from './contentEngine.ts';
@@ -171,6 +172,7 @@ export function search(
     page: request.upTo ?? request.page,
     limit: request.limit / (request.upTo ?? 1),
     layout: prepared.setup.resultsPage.layout,
+    arrangement: prepared.setup.resultsPage.card,
     results,
     filters: beside.filters,
     filtersNotShown: beside.notShown,
@@ -178,7 +180,7 @@ export function search(
     filterLayout: prepared.setup.storefront.filters,
     sorting: prepared.setup.relevance.sorting.orders.map(({ key, label, signals }) => ({
       key,
-      label,
+      label: orderLabelIn(label, said.language),
       chosen: ranking.sorted ? key === ranking.sorted.order.key : signals.length === 0,
     })),
     scoped: ranking.scoped && {

@@ -14,6 +14,7 @@ export function saidOf(engine: Engine, setup: Setup, chosen: Language | undefine
   return {
     shop: setup.storefront.shop,
     look: wornLook(setup.look.shop),
+    emptySearch: setup.resultsPage.begin.emptySearch,
     language,
     languages: setup.storefront.languages.list,
     wording: wordingIn(setup, language),

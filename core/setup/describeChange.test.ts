@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { describeChange } from './describeChange.ts';
 import type { EntryChange } from './entries.ts';
 import { initialSetup } from './initialSetup.ts';
+import { usualCard } from './terms/cardTerms.ts';
 import { usualLadder } from './terms/ladderTerms.ts';
 
 const names = {
@@ -266,6 +267,31 @@ describe('the empty shelf, the storefront and plans in words', () => {
         'Pictures are shown over all of its place, cut where it must be',
         '12 products are shown at once',
         'What follows the products shown at once: a button that shows more below',
+      ],
+    ],
+    [
+      'resultsPage',
+      'card',
+      null,
+      {
+        ...{ pieces: [...usualCard.pieces].reverse(), rating: 'stars', stock: 'always', saving: true, labels: false },
+      },
+      [
+        'On cards stand, in this order: availability, rating, price, attributes, brand, title',
+        'Ratings are shown as five stars',
+        'Availability is told always',
+        'What is saved is told with a former price',
+        'Attributes stand without their name',
+      ],
+    ],
+    [
+      'resultsPage',
+      'begin',
+      null,
+      { order: 'newest', emptySearch: 'nothing' },
+      [
+        'Before any search products stand in the order “newest” of the sorting menu',
+        'A search without words does nothing',
       ],
     ],
     [

@@ -418,8 +418,9 @@ export function obviousSearch(
         plans.find((other) => other.first?.includes(product)) === plan &&
         candidates.some(({ familyId }) => familyId === product),
     );
+  const begins = query.trim() === '' && !box ? setup.resultsPage.begin.order : '';
   const ordered = obviousOrder(setup, candidates, amounts, {
-    sort,
+    sort: sort || begins,
     planned: plans.find((plan) => plan.sort)?.sort,
     pins,
     first,

@@ -341,6 +341,10 @@ export function randomSetup(random: () => number, snapshot: Snapshot, queries: r
   });
   return {
     ...setup,
+    resultsPage: {
+      ...setup.resultsPage,
+      begin: { order: (queries[2] ?? '').length % 3 === 0 ? 'other' : '', emptySearch: 'everything' },
+    },
     ...filtersFor(setup.filters, queries[3] ?? ''),
     attributes,
     relevance: {

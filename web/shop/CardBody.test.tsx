@@ -1,11 +1,15 @@
 /** @jest-environment ./web/testing/domEnvironment.cjs */
-import { expect, test } from '@jest/globals';
+import { beforeAll, expect, test } from '@jest/globals';
 import { screen } from '@testing-library/react';
+import { userEvent } from '@testing-library/user-event';
 import type { Card } from '../../core/answer/answer.ts';
 import { usualLayout } from '../../core/setup/terms/layoutTerms.ts';
-import { show } from '../testing/dom.tsx';
+import { answerWith, furnish, show } from '../testing/dom.tsx';
+import { showInShop } from '../testing/showInShop.tsx';
 import { CardBody } from './CardBody.tsx';
-import { LayoutIn } from './layout.tsx';
+import { CardIn, LayoutIn, usualArrangement } from './layout.tsx';
+
+beforeAll(furnish);
 
 const card: Card = {
   ...{ id: 'a1', familyId: 'a', sku: 'WU-1', title: 'Gouache', brand: 'Osier', price: 4.5, currency: 'GBP' },
@@ -54,6 +58,38 @@ test('badges stand on the picture, and above the title where there is none', () 
   expect(screen.getByText('–15%').closest('.bg-art')).not.toBeNull();
   show(<CardBody card={{ ...card, badges, showsPicture: false }} />);
   expect(screen.getByText('–15%').style.color).toBe('rgb(255, 255, 255)');
+});
+
+test('pieces stand in the order chosen, and none that is off; what is saved and stock are told where they are to be', () => {
+  const { pieces } = usualArrangement;
+  const on = (...names: string[]) => [
+    ...names.map((name) => ({ ...pieces.find(({ piece }) => piece === name)!, on: true })),
+    ...pieces.filter(({ piece }) => !names.includes(piece)).map((piece) => ({ ...piece, on: false })),
+  ];
+  const arrangement = { ...usualArrangement, pieces: on('brand', 'title', 'stock', 'rating', 'price') };
+  const { container } = show(
+    <CardIn value={{ ...arrangement, stock: 'always', saving: true, rating: 'stars' }}>
+      <CardBody card={{ ...card, formerPrice: 6, rating: 4.5 }} />
+    </CardIn>,
+  );
+  expect(container.textContent).toMatch(/^.*Osier.*Gouache.*In stock.*rated 4\.5.*£4\.50.*£6\.00.*you save £1\.50$/);
+  expect(container.textContent).not.toContain('14 ml');
+  expect(container.querySelector<HTMLElement>('[style*="width: 90%"]')).not.toBeNull();
+});
+
+test('a button puts the variant that is shown into the basket, and says how many are there', async () => {
+  answerWith({});
+  const pieces = usualArrangement.pieces.map((piece) => ({ ...piece, on: true }));
+  const { shopper } = showInShop(
+    <CardIn value={{ ...usualArrangement, pieces }}>
+      <CardBody card={card} />
+      <CardBody card={{ ...card, id: 'b1', title: 'Gone', variantAvailable: false }} />
+    </CardIn>,
+  );
+  await userEvent.setup().click(screen.getByRole('button', { name: 'Put in basket: Gouache' }));
+  expect(shopper.basket.getState().items).toEqual({ a1: 1 });
+  expect(screen.getByText('1 in your basket')).toBeTruthy();
+  expect(screen.queryByRole('button', { name: 'Put in basket: Gone' })).toBeNull();
 });
 
 test('what it was is read out as that', () => {

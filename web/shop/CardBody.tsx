@@ -1,25 +1,31 @@
 import type { ReactNode } from 'react';
 import type { Card } from '../../core/answer/answer.ts';
-import type { MessageKey } from '../../core/messages/en.ts';
 import type { BadgePlace } from '../../core/setup/terms/badgeTerms.ts';
+import type { CardPiece } from '../../core/setup/terms/cardTerms.ts';
 import { ProductPicture } from '../look/ProductPicture.tsx';
-import { useTexts } from '../look/texts.tsx';
 import { Badges } from './Badges.tsx';
-import { FormerPrice, Rating } from './cardPieces.tsx';
-import { useLayout } from './layout.tsx';
+import { CardPieceOf } from './CardPieceOf.tsx';
+import { useArrangement, useLayout } from './layout.tsx';
 
-/** A product is sold out where none of its variants is in stock; that only the one shown is, is said as that. */
-function stockKey({ available, variantAvailable }: Card): MessageKey | null {
-  if (!available) return 'card.soldOut';
-  return variantAvailable ? null : 'card.variantSoldOut';
-}
+/** Of the pieces, those that stand below each other; the others stand at the card's foot, or at a row's end. */
+const above: ReadonlySet<CardPiece> = new Set(['title', 'brand', 'details']);
 
-/** A product as it stands on the shelf: picture, title, who makes it, what it costs; as a card, a row or a short row. */
+/** A product as it stands on the shelf: its picture, and the pieces that the merchandiser chose, in their order. */
 export function CardBody({ card, open }: { readonly card: Card; readonly open?: (() => void) | undefined }) {
   const { shape } = useLayout();
+  const pieces = useArrangement().pieces.flatMap(({ piece, on }) => (on ? [piece] : []));
   const hasPicture = card.showsPicture && shape !== 'compact';
   const at = (place: BadgePlace): Card['badges'] => card.badges.filter((badge) => badge.place === place);
   const isRow = shape !== 'grid';
+  const shown = pieces.filter((piece) => piece !== 'details' || shape !== 'compact');
+  // On a card everything from the first thing that is no text on stands at its foot, so that feet stand in a line.
+  const foot = shown.findIndex((piece) => !above.has(piece));
+  const isAbove = (piece: CardPiece, place: number): boolean =>
+    isRow ? above.has(piece) : foot === -1 || place < foot;
+  const draw = (wantsAbove: boolean): ReactNode =>
+    shown.map((piece, place) =>
+      isAbove(piece, place) === wantsAbove ? <CardPieceOf key={piece} {...{ piece, card, open }} /> : null,
+    );
   return (
     <div className={`relative flex flex-1 px-[7px] pb-2 ${isRow ? 'gap-4 pt-2' : 'flex-col'}`}>
       {hasPicture && (
@@ -29,22 +35,13 @@ export function CardBody({ card, open }: { readonly card: Card; readonly open?: 
         </CardPicture>
       )}
       <div className={isRow ? 'flex min-w-0 flex-1 flex-wrap items-start gap-x-5' : 'contents'}>
-        <div className={isRow ? 'min-w-[12rem] flex-1' : 'contents'}>
+        <div className={isRow ? 'min-w-[12rem] flex-1' : 'mt-2'}>
           <Badges badges={hasPicture ? at('below') : card.badges} place="below" />
-          <h2 className={`break-words font-semibold font-shop text-[15.5px] leading-tight ${isRow ? '' : 'mt-2'}`}>
-            {open ? (
-              // The button covers the card, so that the picture opens it as well.
-              <button type="button" className="text-left after:absolute after:inset-0 hover:underline" onClick={open}>
-                {card.title}
-              </button>
-            ) : (
-              card.title
-            )}
-          </h2>
-          {card.brand && <p className="mt-0.5 text-[12.5px] text-soft">{card.brand}</p>}
-          {card.details.length > 0 && shape !== 'compact' && <Details details={card.details} />}
+          {draw(true)}
         </div>
-        <Costs card={card} isRow={isRow} />
+        <div className={`flex flex-wrap items-baseline gap-x-2 ${isRow ? 'justify-end' : 'mt-auto pt-1'}`}>
+          {draw(false)}
+        </div>
       </div>
     </div>
   );
@@ -72,38 +69,6 @@ function CardPicture({
         src={card.picture}
         className={`${isWhole ? 'h-[calc(100%-1rem)]' : 'size-full object-cover!'} ${card.available ? '' : 'opacity-45'}`}
       />
-    </div>
-  );
-}
-
-function Details({ details }: { readonly details: Card['details'] }) {
-  return (
-    <dl className="text-[12.5px] text-soft leading-snug">
-      {details.map(({ key, label, value }) => (
-        <div key={key} className="flex min-w-0 gap-1">
-          <dt className="shrink-0">{label}</dt>
-          <dd className="min-w-0 truncate text-ink" title={value}>
-            {value}
-          </dd>
-        </div>
-      ))}
-    </dl>
-  );
-}
-
-function Costs({ card, isRow }: { readonly card: Card; readonly isRow: boolean }) {
-  const { say, money } = useTexts();
-  const stock = stockKey(card);
-  return (
-    <div className={`flex flex-wrap items-baseline gap-x-2 ${isRow ? 'justify-end' : 'mt-auto pt-1'}`}>
-      {card.price !== null && <b className="font-bold">{money(card.price, card.currency)}</b>}
-      {card.formerPrice !== null && <FormerPrice amount={card.formerPrice} currency={card.currency} />}
-      {card.rating !== null && (
-        <span className="ml-auto">
-          <Rating rating={card.rating} />
-        </span>
-      )}
-      {stock && <span className="w-full text-[12.5px] text-soft">{say(stock)}</span>}
     </div>
   );
 }

@@ -26,3 +26,24 @@ export function Rating({ rating }: { readonly rating: number }) {
     </span>
   );
 }
+
+/** The same as five stars, filled as far as it goes. */
+export function Stars({ rating }: { readonly rating: number }) {
+  const { say, decimal } = useTexts();
+  const five = (isFilled: boolean) =>
+    [1, 2, 3, 4, 5].map((star) => <Star key={star} size={12} fill={isFilled ? 'currentColor' : 'none'} aria-hidden />);
+  return (
+    <span className="relative inline-flex align-middle text-soft">
+      <span className="sr-only">{say('card.rated', { rating: decimal(rating) })}</span>
+      {five(false)}
+      <span
+        aria-hidden
+        className="absolute inset-0 flex overflow-hidden [&>*]:shrink-0"
+        // How far it goes is the product's own: no class can say it.
+        style={{ width: `${Math.min(100, Math.max(0, rating * 20))}%` }}
+      >
+        {five(true)}
+      </span>
+    </span>
+  );
+}

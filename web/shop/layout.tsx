@@ -1,5 +1,6 @@
 import { type CSSProperties, createContext, useContext } from 'react';
 import type { SearchAnswer } from '../../core/answer/answer.ts';
+import { usualCard } from '../../core/setup/terms/cardTerms.ts';
 import { usualLayout } from '../../core/setup/terms/layoutTerms.ts';
 
 type Layout = SearchAnswer['layout'];
@@ -7,6 +8,13 @@ const LayoutContext = createContext<Layout>(usualLayout);
 export const LayoutIn = LayoutContext.Provider;
 /** How products stand in the shop that is shown. */
 export const useLayout = (): Layout => useContext(LayoutContext);
+
+type Arrangement = SearchAnswer['arrangement'];
+export const usualArrangement: Arrangement = { ...usualCard, pieces: [...usualCard.pieces] };
+const CardContext = createContext(usualArrangement);
+export const CardIn = CardContext.Provider;
+/** What a card is made of in the shop that is shown. */
+export const useArrangement = (): Arrangement => useContext(CardContext);
 
 /** What a list of products needs to stand as the layout says, by the room that it has; within a `shelf-room`. */
 export function useShelfGrid(): { readonly className: string; readonly style: CSSProperties } {

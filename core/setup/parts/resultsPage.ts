@@ -1,5 +1,16 @@
 import { z } from 'zod';
-import { fieldsOf } from '../terms/inside.ts';
+import { emptySearches, emptySearchNames, usualBegin } from '../terms/beginTerms.ts';
+import {
+  alwaysOnCard,
+  cardPieces,
+  pieceNames,
+  ratingForms,
+  ratingNames,
+  stockForms,
+  stockNames,
+  usualCard,
+} from '../terms/cardTerms.ts';
+import { fieldsOf, listBy } from '../terms/inside.ts';
 import {
   atOnceLimits,
   fitNames,
@@ -14,6 +25,7 @@ import {
   wayNames,
 } from '../terms/layoutTerms.ts';
 import { fixedEntry, fixedPart } from '../terms/part.ts';
+import { key } from '../terms/texts.ts';
 
 const inRow = z.number().int().min(inRowLimits.least).max(inRowLimits.most);
 export const layoutSchema = z.strictObject({
@@ -50,5 +62,68 @@ const layout = fixedEntry({
   },
 });
 
+/** How a product's card is made. */
+export const cardArrangementSchema = z.strictObject({
+  pieces: z
+    .array(z.strictObject({ piece: z.enum(cardPieces), on: z.boolean() }))
+    .length(cardPieces.length)
+    .refine(
+      (pieces) => new Set(pieces.map(({ piece }) => piece)).size === cardPieces.length,
+      'must have each piece once',
+    )
+    .refine((pieces) => pieces.some(({ piece, on }) => piece === alwaysOnCard && on), 'must have the title'),
+  rating: z.enum(ratingForms),
+  stock: z.enum(stockForms),
+  /** Whether it is told how much less a product costs than before. */
+  saving: z.boolean(),
+  /** Whether an attribute's name stands before its value. */
+  labels: z.boolean(),
+});
+export type CardArrangement = z.infer<typeof cardArrangementSchema>;
+const card: CardArrangement = { ...usualCard, pieces: [...usualCard.pieces] };
+const namesOn = ({ pieces }: CardArrangement): string =>
+  pieces.flatMap(({ piece, on }) => (on ? [pieceNames[piece]] : [])).join(', ');
+
+const arrangement = fixedEntry({
+  value: cardArrangementSchema,
+  usual: card,
+  inside: fieldsOf({ pieces: listBy('piece') }),
+  describe({ before, after }) {
+    const [was, is] = [before ?? card, after ?? card];
+    const said: string[] = [];
+    if (namesOn(was) !== namesOn(is)) said.push(`On cards stand, in this order: ${namesOn(is)}`);
+    if (was.rating !== is.rating) said.push(`Ratings are shown as ${ratingNames[is.rating]}`);
+    if (was.stock !== is.stock) said.push(`Availability is told ${stockNames[is.stock]}`);
+    if (was.saving !== is.saving)
+      said.push(is.saving ? 'What is saved is told with a former price' : 'What is saved is not told');
+    if (was.labels !== is.labels)
+      said.push(is.labels ? 'Attributes have their name before them' : 'Attributes stand without their name');
+    return said;
+  },
+});
+
+/** What stands before anything is searched for. */
+const beginSchema = z.strictObject({ order: z.union([z.literal(''), key]), emptySearch: z.enum(emptySearches) });
+export type Begin = z.infer<typeof beginSchema>;
+const usuallyBegun: Begin = usualBegin;
+
+const begin = fixedEntry({
+  value: beginSchema,
+  usual: usuallyBegun,
+  inside: fieldsOf({}),
+  describe({ before, after }) {
+    const [was, is] = [before ?? usuallyBegun, after ?? usuallyBegun];
+    const said: string[] = [];
+    if (was.order !== is.order)
+      said.push(
+        is.order === ''
+          ? 'Before any search products stand as a search would order them'
+          : `Before any search products stand in the order “${is.order}” of the sorting menu`,
+      );
+    if (was.emptySearch !== is.emptySearch) said.push(`A search without words ${emptySearchNames[is.emptySearch]}`);
+    return said;
+  },
+});
+
 /** How the results stand on their page. */
-export const resultsPage = fixedPart({ layout });
+export const resultsPage = fixedPart({ layout, card: arrangement, begin });

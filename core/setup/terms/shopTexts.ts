@@ -24,8 +24,19 @@ const headings: Readonly<Record<Exclude<BlockKind, 'message'>, MessageKey>> = {
 export const boxTitle = (kind: BlockKind, language: Language): string =>
   kind === 'message' ? '' : shippedMessages[language][headings[kind]];
 
-const shippedAs = (message: string): MessageKey | undefined =>
-  Object.values(shelfMessages).find((key) => languages.some((language) => shippedMessages[language][key] === message));
+/** Names of the sorting menu’s orders that come with the shop, by the order’s key. */
+export const orderMessages = {
+  relevance: 'sort.relevance',
+  'price-up': 'sort.priceUp',
+  'price-down': 'sort.priceDown',
+  newest: 'sort.newest',
+  'best-rated': 'sort.bestRated',
+  'most-bought': 'sort.mostBought',
+} as const satisfies Readonly<Record<string, MessageKey>>;
+
+const among = (keys: readonly MessageKey[], text: string): MessageKey | undefined =>
+  keys.find((key) => languages.some((language) => shippedMessages[language][key] === text));
+const shippedAs = (message: string): MessageKey | undefined => among(Object.values(shelfMessages), message);
 /** Whether a message of the empty shelf is one that comes with the shop. */
 export const isShipped = (message: string): boolean => shippedAs(message) !== undefined;
 
@@ -33,4 +44,10 @@ export const isShipped = (message: string): boolean => shippedAs(message) !== un
 export function messageIn(message: string, language: Language): string {
   const key = shippedAs(message);
   return key ? shippedMessages[language][key] : message;
+}
+
+/** The name of an order of the sorting menu, likewise. */
+export function orderLabelIn(label: string, language: Language): string {
+  const key = among(Object.values(orderMessages), label);
+  return key ? shippedMessages[language][key] : label;
 }

@@ -27,7 +27,14 @@ const box: Omit<BoxAnswer, 'typed' | 'moment' | 'blocks' | 'total'> = {
     dictation: false,
   },
   shop: { name: 'Wren & Umber', currency: 'GBP' } as BoxAnswer['shop'],
-  ...{ boxSays: 'Find a brush', boxButton: '', language: 'en', languages: ['en'], wording: {} },
+  ...{
+    boxSays: 'Find a brush',
+    boxButton: '',
+    language: 'en',
+    languages: ['en'],
+    wording: {},
+    emptySearch: 'everything',
+  },
   look: { light: {}, dark: {}, letters: [] },
 };
 const why = { from: 'log', searches: 3, products: 0, mistakes: 0 } as const;
@@ -146,6 +153,19 @@ test('a product goes into the basket by shift and enter, or by its mark, and the
   // What is sold out opens.
   await user.keyboard('{ArrowDown}{Shift>}{Enter}{/Shift}');
   expect(countOf(basket.getState())).toBe(2);
+});
+
+test('a search without words shows everything, or does nothing where the shop has it so', async () => {
+  const { input, user, spots } = open();
+  await user.type(input, '{Enter}');
+  expect(spots()).toEqual(['']);
+  answerWith({ '/shop/-/suggest?q=&device=desktop': { ...before, emptySearch: 'nothing' } });
+  const quiet = showInShop(<SearchBox />);
+  const box = screen.getByRole('combobox', { name: 'Search the shop' });
+  await user.click(box);
+  await waitFor(() => expect(lines()).not.toEqual([]));
+  await user.keyboard('{Escape}{Enter}');
+  expect(quiet.spots()).toEqual([]);
 });
 
 test('what finds nothing says so, with what was typed as text', async () => {

@@ -128,6 +128,7 @@ export function SearchBox() {
         className="flex items-center gap-2 rounded-full border border-line bg-paper px-3.5 py-1.5 has-[input:focus-visible]:outline-2 has-[input:focus-visible]:outline-press has-[input:focus-visible]:outline-offset-2"
         onSubmit={(event) => {
           event.preventDefault();
+          if (typed === '' && said?.emptySearch === 'nothing') return;
           leave();
           shopper.searchHere(text);
         }}

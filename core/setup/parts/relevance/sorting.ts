@@ -1,7 +1,9 @@
 import { z } from 'zod';
+import { shippedMessages } from '../../../messages/messages.ts';
 import { fieldsOf, listBy } from '../../terms/inside.ts';
 import { longest, most } from '../../terms/limits.ts';
 import { fixedEntry, listed } from '../../terms/part.ts';
+import { orderMessages } from '../../terms/shopTexts.ts';
 import { key } from '../../terms/texts.ts';
 import { usualPull } from '../../terms/usualValues.ts';
 import { type TieBreaker, tieBreakerSchema } from './tieBreakers.ts';
@@ -26,23 +28,28 @@ const sortingSchema = z.strictObject({
       message: 'must not have the same key twice',
     }),
 });
-const byRelevance: SortingOrder = { key: 'relevance', label: 'Best match', signals: [] };
+/** As the desk calls an order that comes with the shop; shoppers read it in their language. */
+const named = (key: keyof typeof orderMessages): Pick<SortingOrder, 'key' | 'label'> => ({
+  key,
+  label: shippedMessages.en[orderMessages[key]],
+});
+const byRelevance: SortingOrder = { ...named('relevance'), signals: [] };
 
 /** The sorting menu to begin with: relevance, and the orders every shop has, where the catalog has what they need. */
 function firstOrders(known: ReadonlySet<string>): SortingOrder[] {
-  const order = (key: string, label: string, signal: TieBreaker): SortingOrder[] =>
-    known.has(signal.attribute) ? [{ key, label, signals: [signal] }] : [];
+  const order = (key: keyof typeof orderMessages, signal: TieBreaker): SortingOrder[] =>
+    known.has(signal.attribute) ? [{ ...named(key), signals: [signal] }] : [];
   return [
     byRelevance,
-    ...order('price-up', 'Price, low to high', { attribute: 'price', direction: 'low' }),
-    ...order('price-down', 'Price, high to low', { attribute: 'price', direction: 'high' }),
-    ...order('newest', 'Newest', { attribute: 'date_added', direction: 'high' }),
-    ...order('best-rated', 'Best rated', {
+    ...order('price-up', { attribute: 'price', direction: 'low' }),
+    ...order('price-down', { attribute: 'price', direction: 'high' }),
+    ...order('newest', { attribute: 'date_added', direction: 'high' }),
+    ...order('best-rated', {
       attribute: 'rating',
       direction: 'high',
       ...(known.has('ratings') && { pulledBy: usualPull }),
     }),
-    ...order('most-bought', 'Most bought', { attribute: 'units_sold', direction: 'high' }),
+    ...order('most-bought', { attribute: 'units_sold', direction: 'high' }),
   ];
 }
 

@@ -1,5 +1,5 @@
 import { Plus } from 'lucide-react';
-import { useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import { useParams } from 'react-router';
 import { badgeStarters, newBadge } from '../../../../core/setup/badgeStarters.ts';
 import { idFor } from '../../../../core/setup/idFor.ts';
@@ -16,22 +16,30 @@ import { useItemChanged } from '../../state/changed.ts';
 import { useDeskState } from '../../state/deskState.ts';
 import { edit } from '../../state/edits.ts';
 import { BadgeRow } from './BadgeRow.tsx';
+import { CardFields } from './CardFields.tsx';
 import { LayoutFields } from './LayoutFields.tsx';
 import { LookFields } from './LookFields.tsx';
 
 const pages = [
-  { to: '/results-page', label: 'Layout', part: 'resultsPage' },
-  { to: '/results-page/look', label: 'Look', part: 'look' },
-  { to: '/results-page/badges', label: 'Badges', part: 'badges' },
+  { to: '/results-page', label: 'Layout', part: 'resultsPage', key: 'layout' },
+  { to: '/results-page/card', label: 'Card', part: 'resultsPage', key: 'card' },
+  { to: '/results-page/look', label: 'Look', part: 'look', key: 'shop' },
+  { to: '/results-page/badges', label: 'Badges', part: 'badges', key: 'shown' },
 ] as const;
+
+const shownPages: Readonly<Record<string, ReactNode>> = {
+  card: <CardFields />,
+  look: <LookFields />,
+  badges: <BadgeList />,
+};
 
 /** Shopfront: how the results stand, and what is on their cards. */
 export function ResultsPageScreen() {
   const { page } = useParams();
   const { changes } = useDeskState();
-  const shown = pages.map(({ part, ...each }) => ({
+  const shown = pages.map(({ part, key, ...each }) => ({
     ...each,
-    isChanged: changes.some((change) => change.part === part),
+    isChanged: changes.some((change) => change.part === part && change.key === key),
   }));
   return (
     <>
@@ -39,7 +47,7 @@ export function ResultsPageScreen() {
         How the shop looks, how products stand in the results, and what is on their cards.
       </ScreenHead>
       <PageTabs label="The results page" pages={shown} />
-      {page === 'badges' ? <BadgeList /> : page === 'look' ? <LookFields /> : <LayoutFields />}
+      {shownPages[page ?? ''] ?? <LayoutFields />}
     </>
   );
 }

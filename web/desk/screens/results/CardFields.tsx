@@ -1,0 +1,127 @@
+import type { CardArrangement } from '../../../../core/setup/parts/resultsPage.ts';
+import {
+  alwaysOnCard,
+  type CardPiece,
+  pieceNames,
+  ratingForms,
+  ratingNames,
+  stockForms,
+  stockNames,
+} from '../../../../core/setup/terms/cardTerms.ts';
+import { Choice, Switch } from '../../parts/Controls.tsx';
+import { Section, shelfRow } from '../../parts/Screen.tsx';
+import { SortableList } from '../../parts/SortableList.tsx';
+import { useItemChanged } from '../../state/changed.ts';
+import { useDeskState } from '../../state/deskState.ts';
+import { edit } from '../../state/edits.ts';
+
+const asSentence = (name: string): string => name[0]!.toUpperCase() + name.slice(1);
+/** Of which setting each piece has, the field of the card that it is. */
+const settingOf: Partial<Record<CardPiece, keyof CardArrangement>> = {
+  ...{ rating: 'rating', stock: 'stock', price: 'saving', details: 'labels' },
+};
+
+/** What a card is made of below its picture, in order. */
+export function CardFields() {
+  const { card } = useDeskState().setup.resultsPage;
+  const isChanged = useItemChanged('resultsPage', 'card');
+  const save = (change: Partial<CardArrangement>): void =>
+    void edit({ part: 'resultsPage', key: 'card', value: { ...card, ...change } });
+  const { pieces } = card;
+  const inOrder = (from: number, to: number): CardArrangement['pieces'] => {
+    const next = [...pieces];
+    next.splice(to, 0, ...next.splice(from, 1));
+    return next;
+  };
+  /** What of a piece may be unpublished: whether it is there, where, and its setting. */
+  const ofPiece = (entry: unknown, piece: CardPiece): unknown => {
+    const arrangement = entry as CardArrangement | null;
+    const place = arrangement?.pieces.findIndex((each) => each.piece === piece) ?? -1;
+    const setting = settingOf[piece];
+    return [place, arrangement?.pieces[place]?.on, setting && arrangement?.[setting]];
+  };
+  return (
+    <Section
+      title="The card"
+      note="Drag a piece to its place, or take it up with the space bar. What a product lacks leaves no gap. Which attributes are shown is said under Attributes; badges have a page of their own."
+    >
+      <SortableList
+        label="Pieces of a card, in order"
+        items={pieces.map(({ piece, on }) => ({ id: piece, name: pieceNames[piece], piece, on }))}
+        move={(_, from, to) => save({ pieces: inOrder(from, to) })}
+      >
+        {({ piece, on }, grip) => (
+          <div
+            className={`${shelfRow(isChanged((entry) => ofPiece(entry, piece)))} flex flex-wrap items-center gap-x-4 gap-y-1.5 px-3 py-2 text-[13px]`}
+          >
+            {grip}
+            <b className="min-w-[150px] font-semibold">{asSentence(pieceNames[piece])}</b>
+            {piece === alwaysOnCard ? (
+              <span className="text-soft">always there, since it opens the product</span>
+            ) : (
+              <Switch
+                label={`${asSentence(pieceNames[piece])} on cards`}
+                isOn={on}
+                change={(isOn) =>
+                  save({ pieces: pieces.map((each) => (each.piece === piece ? { ...each, on: isOn } : each)) })
+                }
+              />
+            )}
+            {on && <Setting piece={piece} card={card} save={save} />}
+          </div>
+        )}
+      </SortableList>
+    </Section>
+  );
+}
+
+function Setting({
+  piece,
+  card,
+  save,
+}: {
+  readonly piece: CardPiece;
+  readonly card: CardArrangement;
+  save(change: Partial<CardArrangement>): void;
+}) {
+  switch (piece) {
+    case 'rating':
+      return (
+        <Choice
+          label="How a rating is shown"
+          value={card.rating}
+          options={ratingForms.map((form) => [form, `as ${ratingNames[form]}`] as const)}
+          change={(rating) => save({ rating })}
+        />
+      );
+    case 'stock':
+      return (
+        <Choice
+          label="When availability is told"
+          value={card.stock}
+          options={stockForms.map((form) => [form, stockNames[form]] as const)}
+          change={(stock) => save({ stock })}
+        />
+      );
+    case 'price':
+      return (
+        <Switch
+          label="What is saved"
+          shown="with what is saved"
+          isOn={card.saving}
+          change={(saving) => save({ saving })}
+        />
+      );
+    case 'details':
+      return (
+        <Switch
+          label="Names of attributes"
+          shown="each with its name"
+          isOn={card.labels}
+          change={(labels) => save({ labels })}
+        />
+      );
+    default:
+      return null;
+  }
+}
