@@ -27,6 +27,9 @@ test('a whole look, a colour that is too faint and corners are seen in the windo
   await expect(page.getByText(/below 4.5/)).toBeVisible();
   await page.getByRole('button', { name: /^Undo/ }).click();
   await expect(page.getByText(/below 4.5/)).toBeHidden();
+  // What is done to a look in one go is one step: it is taken again.
+  await page.getByRole('button', { name: 'Linen' }).click();
+  await expect.poll(ground).toBe('#fbf6ec');
 
   const shop = await context.newPage();
   const boxOf = () => shop.getByRole('combobox', { name: 'Search the shop' });
@@ -67,4 +70,46 @@ test('axe finds nothing serious in the shop, whichever look it begins with, ligh
     }
   }
   expect(problems).toEqual([]);
+});
+
+test('a card is arranged from the keyboard, a button on it puts into the basket, and the order before any search is chosen', async ({
+  page,
+}) => {
+  const desk = deskOn(page);
+  await desk.open('/results-page/card');
+  await desk.trial('gouache');
+  const card = desk.shop.locator('[data-product]').first();
+  await page.getByRole('switch', { name: 'A button into the basket on cards' }).click();
+  await expect(card.getByRole('button', { name: /^Put in basket/ })).toBeVisible();
+  await page.getByRole('switch', { name: 'Brand on cards' }).click();
+  await page.getByLabel('When availability is told').selectOption('always');
+  await expect(card).toContainText('In stock');
+  await page.getByRole('button', { name: 'Move price' }).focus();
+  await page.keyboard.press('Space');
+  for (let step = 0; step < 3; step++) await page.keyboard.press('ArrowUp');
+  await page.keyboard.press('Space');
+  await expect(
+    page.getByRole('list', { name: 'Pieces of a card, in order' }).getByRole('listitem').first(),
+  ).toContainText('Price');
+  await expect.poll(() => card.innerText()).toMatch(/^£[\d.]+[\s\S]*ouache/);
+
+  await desk.open('/results-page');
+  await desk.trial('');
+  const before = await desk.titles();
+  await page.getByLabel('Order before any search').selectOption('price-up');
+  await expect.poll(() => desk.titles()).not.toEqual(before);
+  await expect(desk.shop.getByLabel('Sort by')).toHaveValue('price-up');
+  await page.getByLabel('What a search without words does').selectOption('nothing');
+  const { revision } = (await (await page.request.get('/desk/state')).json()) as { revision: number };
+  await page.request.post('/desk/publish', { data: { revision, note: '' } });
+
+  await page.goto('/shop?q=gouache');
+  const live = page.locator('[data-product]').first();
+  await live.getByRole('button', { name: /^Put in basket/ }).click();
+  await expect(live.getByText('1 in your basket')).toBeVisible();
+  await expect(page).toHaveURL(/\/shop\?q=gouache$/);
+  const box = page.getByRole('combobox', { name: 'Search the shop' });
+  await box.fill('');
+  await box.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Results for “gouache”' })).toBeVisible();
 });
