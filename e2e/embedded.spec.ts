@@ -227,6 +227,28 @@ test('a key is made and changed at the desk, and what is copied from there works
   await withdraw(request, key);
 });
 
+test('filters stand by the room that the part has in the page, not by the window', async ({
+  page,
+  baseURL,
+  request,
+}) => {
+  const key = await makeKey(request);
+  site.pages.set('/column', {
+    head: script(serverOf(baseURL)),
+    body: `<div style="width: 420px">${part(key, 'show="results filters"')}</div>`,
+  });
+  await page.goto(`${site.origin}/column?shelf.q=gouache`);
+  await expect(found(page)).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Filters' })).toBeVisible();
+  await page
+    .locator('div')
+    .first()
+    .evaluate((place) => place.style.setProperty('width', '1100px'));
+  await expect(page.getByRole('group', { name: 'Brand' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Filters' })).toBeHidden();
+  await withdraw(request, key);
+});
+
 test('a hostile page does not break it, nor it the page', async ({ page, baseURL, request }) => {
   const key = await makeKey(request);
   const server = serverOf(baseURL);

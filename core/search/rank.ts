@@ -306,7 +306,6 @@ export function rank(
   const { failing, ignored } = testFilters(prepared.filters, choices.chosen, records, engine.failing);
   const candidates = engine.grouper.group(records, failing !== null);
 
-  // Before anything is searched for, products stand in the order the merchandiser says; a shopper's own choice goes before.
   const begins = isBrowsing && !scope && !request.box ? prepared.setup.resultsPage.begin.order : '';
   const sorted = prepared.sortedBy(request.sort || begins);
   const planned = sorted ? null : plannedOrder(engine, prepared, effects);

@@ -75,6 +75,11 @@ export function servingOn(app: OpenAPIHono, { deskIn, shopIn }: Whereabouts): Se
           400: { description: 'The request cannot be taken.', ...content(problemSchema) },
           404: { description: 'There is no such storefront, draft or release.', ...content(problemSchema) },
           409: { description: 'The draft has changed, or there is nothing to do.', ...content(problemSchema) },
+          ...(path.startsWith('/shop/') && {
+            403: { description: 'The key is none of this storefront or site.', ...content(problemSchema) },
+            429: { description: 'More questions in a minute than the key is for.', ...content(problemSchema) },
+            503: { description: 'Paused, or to be tried again a little later.', ...content(problemSchema) },
+          }),
         },
       };
       if (takesJson) {

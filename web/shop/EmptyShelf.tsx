@@ -1,8 +1,7 @@
 import type { Card, SearchAnswer } from '../../core/answer/answer.ts';
 import { useTexts } from '../look/texts.tsx';
-import { CardBody } from './CardBody.tsx';
+import { CardShelf } from './CardShelf.tsx';
 import { Offered, OfferedLink, useSentOn } from './Elsewhere.tsx';
-import { useShelfGrid } from './layout.tsx';
 import { ArticleLink, Collections } from './Reading.tsx';
 
 type Shelf = NonNullable<SearchAnswer['emptyShelf']>;
@@ -111,20 +110,6 @@ function ArticleLinks({ articles }: { readonly articles: Shelf['articles'] }) {
   );
 }
 
-function Cards({ cards, title }: { readonly cards: readonly Card[]; readonly title: string }) {
-  const grid = useShelfGrid();
-  if (cards.length === 0) return null;
-  return (
-    <div className="shelf-room">
-      <h2 className="mt-6 font-shop text-[17px]">{title}</h2>
-      <ul className={`${grid.className} mt-1`} style={grid.style} aria-label={title}>
-        {cards.map((card) => (
-          <li key={card.id} className="flex flex-col">
-            <CardBody card={card} />
-            <div className="border-edge border-b-4" />
-          </li>
-        ))}
-      </ul>
-    </div>
-  );
-}
+const Cards = ({ cards, title }: { readonly cards: readonly Card[]; readonly title: string }) => (
+  <CardShelf title={title} cards={cards} className="mt-6" heading="text-[17px]" />
+);

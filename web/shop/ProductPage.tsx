@@ -5,10 +5,9 @@ import { markedUp } from '../look/markedUp.ts';
 import { ProductPicture } from '../look/ProductPicture.tsx';
 import { useTexts } from '../look/texts.tsx';
 import { mostOfOne, quantityIn } from '../shopper/basket.ts';
-import { CardBody } from './CardBody.tsx';
+import { CardShelf } from './CardShelf.tsx';
 import { FormerPrice } from './cardPieces.tsx';
 import { Fetched } from './Fetched.tsx';
-import { useShelfGrid } from './layout.tsx';
 import { PageHeading } from './PageMain.tsx';
 import { useBasket, useShopper } from './shopperHere.tsx';
 import { VariantChoice } from './VariantChoice.tsx';
@@ -110,29 +109,18 @@ function Product({ product }: { readonly product: ProductDetail }) {
 /** What is much like it, each with the way to its page. */
 function Alike({ cards }: { readonly cards: ProductDetail['alternatives'] }) {
   const { say } = useTexts();
-  const grid = useShelfGrid();
   const { open, notes } = useShopper();
-  if (cards.length === 0) return null;
   return (
-    <section aria-labelledby="alike" className="shelf-room mt-10">
-      <h2 id="alike" className="font-shop text-[19px]">
-        {say('product.alike')}
-      </h2>
-      <ul className={`${grid.className} mt-2 -mx-[7px]`} style={grid.style}>
-        {cards.map((card) => (
-          <li key={card.id} className="flex flex-col">
-            <CardBody
-              card={card}
-              open={() => {
-                notes.openedBesides(card.familyId);
-                open(card.familyId);
-              }}
-            />
-            <div className="h-1 bg-edge" />
-          </li>
-        ))}
-      </ul>
-    </section>
+    <CardShelf
+      title={say('product.alike')}
+      cards={cards}
+      className="mt-10"
+      heading="text-[19px]"
+      open={({ familyId }) => {
+        notes.openedBesides(familyId);
+        open(familyId);
+      }}
+    />
   );
 }
 

@@ -1,14 +1,35 @@
+import { useCallback, useSyncExternalStore } from 'react';
 import type { FilterLayout } from '../../../core/setup/parts/storefront.ts';
 import type { FilterPosition } from '../../../core/setup/terms/filterTerms.ts';
-import { useMedia } from '../../look/useMedia.ts';
+import { useAround } from '../../look/around.tsx';
 
-/** Widths in pixels from which a window is wide, and from which it is more than a phone's. */
-const wideFrom = matchMedia('(min-width: 1024px)');
-const middleFrom = matchMedia('(min-width: 500px)');
+/** Widths in pixels from which there is much room, and from which more than on a phone. */
+const roomFrom = { wide: 1024, middle: 500 } as const;
+type Room = 'wide' | 'middle' | 'narrow';
+const roomOf = (width: number): Room =>
+  width >= roomFrom.wide ? 'wide' : width >= roomFrom.middle ? 'middle' : 'narrow';
 
-/** Where the filters stand in a window as wide as this one. */
+/** The room there is: of the window, or within another site's page of the place that the shop's part has there. */
+function useRoom(): Room {
+  const { container } = useAround();
+  const root = container?.getRootNode();
+  const host = root instanceof ShadowRoot ? root.host : null;
+  const subscribe = useCallback(
+    (changed: () => void) => {
+      if (!host) {
+        addEventListener('resize', changed);
+        return () => removeEventListener('resize', changed);
+      }
+      const observer = new ResizeObserver(changed);
+      observer.observe(host);
+      return () => observer.disconnect();
+    },
+    [host],
+  );
+  return useSyncExternalStore(subscribe, () => roomOf(host ? host.clientWidth : window.innerWidth));
+}
+
+/** Where the filters stand in the room there is. */
 export function useFilterPosition(layout: FilterLayout | undefined): FilterPosition {
-  const isWide = useMedia(wideFrom);
-  const isMiddle = useMedia(middleFrom);
-  return layout?.[isWide ? 'wide' : isMiddle ? 'middle' : 'narrow'] ?? 'above';
+  return layout?.[useRoom()] ?? 'above';
 }
