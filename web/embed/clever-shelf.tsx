@@ -65,6 +65,7 @@ class CleverShelf extends HTMLElement {
   #root: Root | null = null;
   #scope: (Scope & { leave(): void }) | null = null;
   #stop: (() => void) | null = null;
+  #isChanging = false;
 
   connectedCallback(): void {
     if (!this.#root) this.#begin();
@@ -76,9 +77,15 @@ class CleverShelf extends HTMLElement {
     });
   }
   attributeChangedCallback(_: string, before: string | null, after: string | null): void {
-    if (!this.#root || before === after) return;
-    this.#end();
-    this.#begin();
+    if (!this.#root || this.#isChanging || before === after) return;
+    this.#isChanging = true;
+    // Several that are changed in one turn are one change.
+    queueMicrotask(() => {
+      this.#isChanging = false;
+      if (!this.#root) return;
+      this.#end();
+      this.#begin();
+    });
   }
 
   #begin(): void {
@@ -106,12 +113,14 @@ class CleverShelf extends HTMLElement {
         collection: said('collection'),
       },
     });
-    const { shopper, listeners } = scope;
+    const { shopper, hearers } = scope;
     const tell = ({ kind, ...detail }: ShopperEvent): boolean =>
       this.dispatchEvent(
         new CustomEvent(eventNames[kind], { detail, bubbles: true, composed: true, cancelable: kind === 'click' }),
       );
-    listeners.add(tell);
+    const shows = partsIn(this.getAttribute('show'));
+    const hearer = { tell, showsResults: shows.has('results') };
+    hearers.add(hearer);
     const weigh = (): void => {
       const trouble = shopper.trouble.getState();
       const down = this.childElementCount > 0 && isDown(trouble, shopper.said.getState() !== null);
@@ -127,13 +136,17 @@ class CleverShelf extends HTMLElement {
       const theme = this.getAttribute('theme');
       wearLook(shown, look, theme === 'dark' || (theme === 'system' && dark.matches));
     };
+    let worn = '';
     const speak = (): void => {
       const heard = shopper.said.getState();
       if (!heard) return;
       shown.lang = heard.language;
       shown.dir = directionOf(heard.language);
+      // Every answer says it anew; another one than before is kept.
+      const text = JSON.stringify(heard.look);
+      if (text !== worn) keepLook(storefront, heard.look);
+      worn = text;
       wear(heard.look);
-      keepLook(storefront, heard.look);
     };
     const unspeak = shopper.said.subscribe(speak);
     dark.addEventListener('change', speak);
@@ -143,7 +156,7 @@ class CleverShelf extends HTMLElement {
     weigh();
     this.#scope = scope;
     this.#stop = () => {
-      listeners.delete(tell);
+      hearers.delete(hearer);
       unweigh();
       unspeak();
       dark.removeEventListener('change', speak);
@@ -154,7 +167,7 @@ class CleverShelf extends HTMLElement {
         <ShopIn shopper={shopper}>
           <Parts
             shopper={shopper}
-            shows={partsIn(this.getAttribute('show'))}
+            shows={shows}
             dress={(text) => {
               root.adoptedStyleSheets = [sheetOf(styles), sheetOf(text)];
             }}

@@ -14,11 +14,17 @@ export interface ScopeTerms {
   readonly links: SiteLinks;
 }
 
+/** A part of the page that tells it what comes to pass; where it answers false, a click leads nowhere here. */
+interface Hearer {
+  readonly showsResults: boolean;
+  tell(event: ShopperEvent): boolean;
+}
+
 /** One search on a page, and the parts that show it. */
 export interface Scope {
   readonly shopper: Shopper;
-  /** Hears what comes to pass; a click that one of them answers false to leads nowhere here. */
-  readonly listeners: Set<(event: ShopperEvent) => boolean>;
+  /** Parts that can tell the page what comes to pass. */
+  readonly hearers: Set<Hearer>;
 }
 
 /** What stands before the names of a search's parameters in the page's address. */
@@ -45,7 +51,7 @@ export function enterScope(terms: ScopeTerms): Scope & { leave(): void } {
 }
 
 function begin({ server, storefront, key, scope, links }: ScopeTerms): Scope & { parts: number } {
-  const listeners: Scope['listeners'] = new Set();
+  const hearers: Scope['hearers'] = new Set();
   const client = liveShop({ base: server, storefront, key, fetch: fetchOfPage });
   const shopper = createShopper({
     ...{ desk: null, isWaiting: true },
@@ -53,7 +59,11 @@ function begin({ server, storefront, key, scope, links }: ScopeTerms): Scope & {
     clientFor: () => client,
     device: () => deviceOf(window.innerWidth),
     now: Date.now,
-    tell: (event) => [...listeners].map((hear) => hear(event)).every(Boolean),
+    // Told once, however many parts show it: by the one with the results, where there is one.
+    tell(event) {
+      const all = [...hearers];
+      return (all.find(({ showsResults }) => showsResults) ?? all[0])?.tell(event) ?? true;
+    },
   });
-  return { shopper, listeners, parts: 0 };
+  return { shopper, hearers, parts: 0 };
 }
