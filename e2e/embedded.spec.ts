@@ -252,6 +252,43 @@ test('filters stand by the room that the part has in the page, not by the window
   await withdraw(request, key);
 });
 
+test('a button follows the page on the devices it is for, and opens the whole search over it', async ({
+  page,
+  baseURL,
+  request,
+}) => {
+  const key = await makeKey(request);
+  const text = Array.from({ length: 60 }, (_, n) => `<p>Line ${n}</p>`).join('');
+  site.pages.set('/long', {
+    head: script(serverOf(baseURL)),
+    body: `${part(key, 'show="button" devices="phone"')}<h1>A long page</h1>${text}`,
+  });
+  await page.goto(`${site.origin}/long`);
+  const button = page.getByRole('button', { name: 'Search the shop' });
+  await expect(page.locator('clever-shelf')).toBeAttached();
+  await expect(button).toBeHidden();
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.getByText('Line 59').scrollIntoViewIfNeeded();
+  await expect(button).toBeInViewport();
+  await button.click();
+  const over = page.getByRole('dialog', { name: 'Search the shop' });
+  await expect(over.locator('[data-product]').first()).toBeVisible();
+  await over.getByRole('combobox').fill('easel');
+  await over.getByRole('combobox').press('Enter');
+  await expect(over.getByRole('heading', { name: 'Results for “easel”' })).toBeVisible();
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')).toEqual([]);
+  await over.getByRole('button', { name: 'Close the search' }).click();
+  await expect(over).toBeHidden();
+  await expect(button).toBeFocused();
+  // Whoever is sent the address sees the search.
+  await page.reload();
+  await expect(over.getByRole('heading', { name: 'Results for “easel”' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(over).toBeHidden();
+  await withdraw(request, key);
+});
+
 test('a hostile page does not break it, nor it the page', async ({ page, baseURL, request }) => {
   const key = await makeKey(request);
   const server = serverOf(baseURL);

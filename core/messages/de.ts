@@ -14,6 +14,7 @@ export const de: Messages = {
   'basket.things': '{count, plural, one {# Stück in Ihrem Warenkorb} other {# Stücke in Ihrem Warenkorb}}',
   'box.all': '{count, plural, one {# Produkt} other {Alle # Produkte}} für „{search}“ zeigen',
   'box.back': 'Zurück',
+  'box.close': 'Suche schließen',
   'box.dictate': 'Sagen, was Sie suchen',
   'box.empty': 'Suchfeld leeren',
   'box.forget': 'Diese vergessen',

@@ -12,6 +12,7 @@ export const en = {
   'basket.things': '{count, plural, one {# thing in your basket} other {# things in your basket}}',
   'box.all': 'Show all {count, plural, one {# product} other {# products}} for “{search}”',
   'box.back': 'Back',
+  'box.close': 'Close the search',
   'box.dictate': 'Say what you look for',
   'box.empty': 'Empty the search box',
   'box.forget': 'Forget these',

@@ -14,6 +14,7 @@ export const es: Messages = {
   'basket.things': '{count, plural, one {# artículo en su cesta} other {# artículos en su cesta}}',
   'box.all': 'Ver {count, plural, one {# producto} other {los # productos}} de «{search}»',
   'box.back': 'Volver',
+  'box.close': 'Cerrar la búsqueda',
   'box.dictate': 'Diga lo que busca',
   'box.empty': 'Vaciar la búsqueda',
   'box.forget': 'Olvidarlas',

@@ -14,6 +14,7 @@ export const fr: Messages = {
   'basket.things': '{count, plural, one {# article dans votre panier} other {# articles dans votre panier}}',
   'box.all': 'Voir {count, plural, one {# produit} other {les # produits}} pour « {search} »',
   'box.back': 'Retour',
+  'box.close': 'Fermer la recherche',
   'box.dictate': 'Dites ce que vous cherchez',
   'box.empty': 'Vider le champ de recherche',
   'box.forget': 'Les oublier',

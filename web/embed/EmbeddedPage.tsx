@@ -6,6 +6,7 @@ import { ShopPage } from '../shop/ShopPage.tsx';
 import { useShopper, useVisit } from '../shop/shopperHere.tsx';
 import { useScrollPlace } from '../shop/useScrollPlace.ts';
 
+export { Overlay } from './Overlay.tsx';
 export { default as styles } from './page.css?inline';
 
 /** What a part of another site's page shows of the results: all of them, or some of what stands beside them. */

@@ -1,6 +1,7 @@
 import { type ComponentType, type ReactNode, useEffect, useState } from 'react';
 import { createRoot, type Root } from 'react-dom/client';
 import type { WornLook } from '../../core/look/wornLook.ts';
+import { type Device, devices } from '../../core/setup/terms/planTerms.ts';
 import { AroundIn } from '../look/around.tsx';
 import { wearLook } from '../look/wearLook.ts';
 import { SearchBox } from '../shop/box/SearchBox.tsx';
@@ -8,14 +9,16 @@ import { ShopIn } from '../shop/ShopIn.tsx';
 import { directionOf } from '../shop/useShopTexts.ts';
 import type { Shopper, ShopperEvent } from '../shopper/shopper.ts';
 import styles from './box.css?inline';
+import { FloatingButton } from './FloatingButton.tsx';
 import { keepLook, keptLook } from './keptLook.ts';
 import { enterScope, type Scope } from './scopes.ts';
 import { isDown } from './troubles.ts';
 
 /** What a part of a page may show; with none said, all of them. */
-const parts = ['box', 'count', 'sorting', 'filters', 'results'] as const;
+const parts = ['box', 'count', 'sorting', 'filters', 'results', 'button'] as const;
 type Part = (typeof parts)[number];
-const allParts: ReadonlySet<Part> = new Set(parts);
+/** All that stand in the page; the button follows it, and brings box and results of its own. */
+const allParts: ReadonlySet<Part> = new Set(parts.filter((part) => part !== 'button'));
 
 /** Where this script came from, which is where the shop is asked unless the part says otherwise. */
 const home = new URL(import.meta.url).origin;
@@ -41,12 +44,18 @@ const attributes = [
   'product-page',
   'article-page',
   'collection',
+  'devices',
   'theme',
 ];
 
 const partsIn = (text: string | null): ReadonlySet<Part> => {
   const said = parts.filter((part) => text?.split(/\s+/).includes(part));
   return said.length > 0 ? new Set(said) : allParts;
+};
+
+const devicesIn = (text: string | null): ReadonlySet<Device> => {
+  const said = devices.filter((device) => text?.split(/\s+/).includes(device));
+  return new Set(said.length > 0 ? said : devices);
 };
 
 /** Events as a page hears them, by what comes to pass. */
@@ -168,6 +177,7 @@ class CleverShelf extends HTMLElement {
           <Parts
             shopper={shopper}
             shows={shows}
+            on={devicesIn(this.getAttribute('devices'))}
             dress={(text) => {
               root.adoptedStyleSheets = [sheetOf(styles), sheetOf(text)];
             }}
@@ -193,14 +203,17 @@ type Drawing = ComponentType<{ readonly shows: ReadonlySet<Part> }>;
 function Parts({
   shopper,
   shows,
+  on,
   dress,
 }: {
   readonly shopper: Shopper;
   readonly shows: ReadonlySet<Part>;
+  /** The devices that the button is for. */
+  readonly on: ReadonlySet<Device>;
   /** Puts on the styles that come with results. */
   dress(styles: string): void;
 }): ReactNode {
-  const hasResults = parts.some((part) => part !== 'box' && shows.has(part));
+  const hasResults = parts.some((part) => part !== 'box' && part !== 'button' && shows.has(part));
   const [Page, setPage] = useState<Drawing | null>(null);
   useEffect(() => {
     if (!hasResults) return;
@@ -219,6 +232,7 @@ function Parts({
   return (
     <>
       {shows.has('box') && <SearchBox />}
+      {shows.has('button') && <FloatingButton devices={on} dress={dress} />}
       {hasResults && (Page ? <Page shows={shows} /> : <Room shows={shows} />)}
     </>
   );

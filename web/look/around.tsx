@@ -4,6 +4,8 @@ import { createContext, useContext } from 'react';
 export interface Around {
   /** Where what opens over the page is put; absent: the page's body. */
   readonly container?: HTMLElement;
+  /** Whose width is the room there is; absent: the window's, or that of the part's own place. */
+  readonly room?: Element;
   /** Whether the page has a main part and a heading of its own. */
   readonly isEmbedded: boolean;
 }

@@ -100,6 +100,8 @@ export interface Shopper {
   createBox(): BoxQuestion;
   /** Whether results are not asked for, since no part shows them. */
   isWaiting(): boolean;
+  /** Whether the address says a search, and not just the beginning. */
+  hasSearch(): boolean;
   /** Results are shown from now on. */
   begin(): void;
   /** Asks again for what is shown. */
@@ -260,6 +262,10 @@ export function createShopper(options: ShopperOptions): Shopper {
       };
     },
     isWaiting: () => isWaiting,
+    hasSearch() {
+      const { query, collection, filters } = visit.getState().search;
+      return query !== '' || collection !== '' || Object.keys(filters).length > 0;
+    },
     begin() {
       if (!isWaiting) return;
       isWaiting = false;

@@ -11,9 +11,9 @@ const roomOf = (width: number): Room =>
 
 /** The room there is: of the window, or within another site's page of the place that the shop's part has there. */
 function useRoom(): Room {
-  const { container } = useAround();
+  const { container, room } = useAround();
   const root = container?.getRootNode();
-  const host = root instanceof ShadowRoot ? root.host : null;
+  const host = room ?? (root instanceof ShadowRoot ? root.host : null);
   const subscribe = useCallback(
     (changed: () => void) => {
       if (!host) {

@@ -192,7 +192,11 @@ function Pause({ since }: { readonly since: string | null }) {
 }
 
 const told: readonly (readonly [string, string])[] = [
-  ['show', 'Which parts: box, count, sorting, filters, results. Absent: all of them.'],
+  [
+    'show',
+    'Which parts: box, count, sorting, filters, results; or button, which follows the page and opens all of it over that. Absent: all but the button.',
+  ],
+  ['devices', 'On which the button is: phone, tablet, desktop. Absent: on all.'],
   ['results', 'The page that the results are on, where that is another one.'],
   ['product-page', 'Your page of a product, with {id} where its number belongs.'],
   ['article-page', 'Your page of an article, likewise.'],
