@@ -1,9 +1,10 @@
 import { Search } from 'lucide-react';
-import { type ComponentType, useEffect, useRef, useState, useSyncExternalStore } from 'react';
+import { type ComponentType, type ReactNode, useEffect, useRef, useState, useSyncExternalStore } from 'react';
 import { useStore } from 'zustand';
 import { type Device, deviceOf } from '../../core/setup/terms/planTerms.ts';
 import { useTexts } from '../look/texts.tsx';
 import { useShopper } from '../shop/shopperHere.tsx';
+import type { Overlay } from './Overlay.tsx';
 
 const onResize = (changed: () => void): (() => void) => {
   addEventListener('resize', changed);
@@ -12,9 +13,12 @@ const onResize = (changed: () => void): (() => void) => {
 
 /** A button that follows the page, on the devices it is for, and opens the whole search over it. */
 export function FloatingButton({
+  box,
   devices,
   dress,
 }: {
+  /** The search box, which comes before everything else does. */
+  readonly box: ReactNode;
   readonly devices: ReadonlySet<Device>;
   /** Puts on the styles that come with results. */
   dress(styles: string): void;
@@ -26,9 +30,7 @@ export function FloatingButton({
   const isSilent = useStore(shopper.said, (said) => said === null);
   /** Whoever was sent the address of a search sees it. */
   const [isOpen, setOpen] = useState(() => shopper.visit.getState().place !== null || shopper.hasSearch());
-  const [Over, setOver] = useState<ComponentType<{ readonly close: () => void; readonly goBack: () => void }> | null>(
-    null,
-  );
+  const [Over, setOver] = useState<ComponentType<Parameters<typeof Overlay>[0]> | null>(null);
   // Before it is opened nothing is asked but how the shop looks and speaks.
   useEffect(() => {
     if (!isSilent || !shopper.isWaiting()) return;
@@ -62,7 +64,7 @@ export function FloatingButton({
           <Search size={24} aria-hidden />
         </button>
       )}
-      {isOpen && Over && <Over close={() => setOpen(false)} goBack={() => button.current?.focus()} />}
+      {isOpen && Over && <Over box={box} close={() => setOpen(false)} goBack={() => button.current?.focus()} />}
     </>
   );
 }

@@ -1,17 +1,18 @@
 import { X } from 'lucide-react';
 import { Dialog } from 'radix-ui';
-import { useEffect, useState } from 'react';
+import { type ReactNode, useEffect, useState } from 'react';
 import { AroundIn, useAround } from '../look/around.tsx';
 import { useTexts } from '../look/texts.tsx';
-import { SearchBox } from '../shop/box/SearchBox.tsx';
 import { ShopPage } from '../shop/ShopPage.tsx';
 import { useShopper } from '../shop/shopperHere.tsx';
 
 /** The whole search, box and results, laid over the page. */
 export function Overlay({
+  box,
   close,
   goBack,
 }: {
+  readonly box: ReactNode;
   readonly close: () => void;
   /** Gives the focus back to what opened it: a root of its own hides that from the document. */
   readonly goBack: () => void;
@@ -36,7 +37,7 @@ export function Overlay({
         >
           <Dialog.Title className="sr-only">{say('box.says')}</Dialog.Title>
           <div className="mb-4 flex items-center gap-3">
-            <SearchBox />
+            {box}
             <Dialog.Close aria-label={say('box.close')} className="rounded-md p-1 hover:bg-paper">
               <X size={20} aria-hidden />
             </Dialog.Close>

@@ -9,7 +9,7 @@ import { ShopIn } from '../shop/ShopIn.tsx';
 import { directionOf } from '../shop/useShopTexts.ts';
 import type { Shopper, ShopperEvent } from '../shopper/shopper.ts';
 import styles from './box.css?inline';
-import { FloatingButton } from './FloatingButton.tsx';
+import type { FloatingButton } from './FloatingButton.tsx';
 import { keepLook, keptLook } from './keptLook.ts';
 import { enterScope, type Scope } from './scopes.ts';
 import { isDown } from './troubles.ts';
@@ -215,6 +215,11 @@ function Parts({
 }): ReactNode {
   const hasResults = parts.some((part) => part !== 'box' && part !== 'button' && shows.has(part));
   const [Page, setPage] = useState<Drawing | null>(null);
+  const [Follower, setFollower] = useState<ComponentType<Parameters<typeof FloatingButton>[0]> | null>(null);
+  const follows = shows.has('button');
+  useEffect(() => {
+    if (follows) void import('./FloatingButton.tsx').then((part) => setFollower(() => part.FloatingButton));
+  }, [follows]);
   useEffect(() => {
     if (!hasResults) return;
     // The results are on their way while their code is.
@@ -232,14 +237,14 @@ function Parts({
   return (
     <>
       {shows.has('box') && <SearchBox />}
-      {shows.has('button') && <FloatingButton devices={on} dress={dress} />}
+      {shows.has('button') && Follower && <Follower box={<SearchBox />} devices={on} dress={dress} />}
       {hasResults && (Page ? <Page shows={shows} /> : <Room shows={shows} />)}
     </>
   );
 }
 
 /** Keeps the room of results that are on their way, so that what stands below does not move in sight. */
-export const Room = ({ shows }: { readonly shows: ReadonlySet<Part> }) => (
+const Room = ({ shows }: { readonly shows: ReadonlySet<Part> }) => (
   <div className={shows.has('results') ? 'min-h-screen' : 'min-h-6'} />
 );
 
