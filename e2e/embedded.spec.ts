@@ -273,8 +273,10 @@ test('a button follows the page on the devices it is for, and opens the whole se
   await button.click();
   const over = page.getByRole('dialog', { name: 'Search the shop' });
   await expect(over.locator('[data-product]').first()).toBeVisible();
-  await over.getByRole('combobox').fill('easel');
-  await over.getByRole('combobox').press('Enter');
+  const boxOver = over.getByRole('combobox', { name: 'Search the shop' });
+  await expect(boxOver).toBeFocused();
+  await boxOver.fill('easel');
+  await boxOver.press('Enter');
   await expect(over.getByRole('heading', { name: 'Results for “easel”' })).toBeVisible();
   const { violations } = await new AxeBuilder({ page }).analyze();
   expect(violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')).toEqual([]);
@@ -284,6 +286,7 @@ test('a button follows the page on the devices it is for, and opens the whole se
   // Whoever is sent the address sees the search.
   await page.reload();
   await expect(over.getByRole('heading', { name: 'Results for “easel”' })).toBeVisible();
+  await expect(boxOver).not.toBeFocused();
   await page.keyboard.press('Escape');
   await expect(over).toBeHidden();
   await withdraw(request, key);

@@ -30,6 +30,7 @@ export function FloatingButton({
   const isSilent = useStore(shopper.said, (said) => said === null);
   /** Whoever was sent the address of a search sees it. */
   const [isOpen, setOpen] = useState(() => shopper.visit.getState().place !== null || shopper.hasSearch());
+  const [isPressed, setPressed] = useState(false);
   const [Over, setOver] = useState<ComponentType<Parameters<typeof Overlay>[0]> | null>(null);
   // Before it is opened nothing is asked but how the shop looks and speaks.
   useEffect(() => {
@@ -59,12 +60,17 @@ export function FloatingButton({
           aria-label={say('box.says')}
           aria-haspopup="dialog"
           className="fixed right-5 bottom-5 z-30 grid size-14 place-items-center rounded-full bg-press text-on-press shadow-xl hover:bg-press-over"
-          onClick={() => setOpen(true)}
+          onClick={() => {
+            setPressed(true);
+            setOpen(true);
+          }}
         >
           <Search size={24} aria-hidden />
         </button>
       )}
-      {isOpen && Over && <Over box={box} close={() => setOpen(false)} goBack={() => button.current?.focus()} />}
+      {isOpen && Over && (
+        <Over box={box} isToType={isPressed} close={() => setOpen(false)} goBack={() => button.current?.focus()} />
+      )}
     </>
   );
 }

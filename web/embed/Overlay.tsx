@@ -9,10 +9,13 @@ import { useShopper } from '../shop/shopperHere.tsx';
 /** The whole search, box and results, laid over the page. */
 export function Overlay({
   box,
+  isToType,
   close,
   goBack,
 }: {
   readonly box: ReactNode;
+  /** Whether it was opened to type: else what it shows is looked at. */
+  readonly isToType: boolean;
   readonly close: () => void;
   /** Gives the focus back to what opened it: a root of its own hides that from the document. */
   readonly goBack: () => void;
@@ -29,6 +32,11 @@ export function Overlay({
         <Dialog.Content
           ref={setRoom}
           aria-describedby={undefined}
+          onOpenAutoFocus={(event) => {
+            if (isToType) return;
+            event.preventDefault();
+            room?.focus();
+          }}
           onCloseAutoFocus={(event) => {
             event.preventDefault();
             goBack();
