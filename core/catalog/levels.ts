@@ -13,3 +13,6 @@ export const deepestLevels = (paths: readonly string[]): string[] =>
 
 /** The last level of a path; a text that is none is its own. */
 export const lastLevel = (path: string): string => path.split(levelMark).at(-1)!;
+
+/** The last levels of a path, the last first. */
+export const lastLevels = (path: string, count: number): string[] => path.split(levelMark).slice(-count).reverse();

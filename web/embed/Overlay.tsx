@@ -41,7 +41,7 @@ export function Overlay({
             event.preventDefault();
             goBack();
           }}
-          className="fixed inset-0 z-40 overflow-y-auto bg-surface p-4 text-ink shadow-2xl sm:inset-6 sm:rounded-xl sm:p-5"
+          className="fixed inset-0 z-40 overflow-y-auto bg-surface p-4 text-ink shadow-2xl outline-none sm:inset-6 sm:rounded-xl sm:p-5"
         >
           <Dialog.Title className="sr-only">{say('box.says')}</Dialog.Title>
           <div className="mb-4 flex items-center gap-3">
