@@ -99,8 +99,13 @@ test('products stand in a grid with badges, and go into the basket from the box 
   await expect(desk.shop.getByText(/^Last [1-5]$/).first()).toBeVisible();
   await page.getByRole('link', { name: 'Search box' }).click();
   await page.getByRole('link', { name: 'While typing' }).click();
-  await page.getByLabel('Products side by side').fill('3');
-  await page.getByLabel('Products side by side').press('Enter');
+  // The screen is whole once the box that it is about is held open beside it.
+  await expect(block(desk.shop, 'Products').getByRole('option').first()).toBeVisible();
+  const sideBySide = page.getByLabel('Products side by side');
+  await sideBySide.fill('3');
+  await sideBySide.press('Enter');
+  await expect.poll(() => desk.unpublished()).toBe(2);
+  await expect(sideBySide).toHaveValue('3');
   await page.getByRole('button', { name: 'badges', exact: true }).click();
   await page.getByRole('button', { name: 'a way into the basket' }).click();
   await page.getByLabel('What the button says').fill('Find');
