@@ -28,6 +28,26 @@ async function undoAll(request: APIRequestContext): Promise<void> {
   }
 }
 
+/** Publishes the draft once a part of it is as it was set: an edit may still be on its way. */
+export async function publishOnce(
+  request: APIRequestContext,
+  part: string,
+  isSet: Record<string, unknown>,
+): Promise<void> {
+  await expect(async () => {
+    const { revision, setup, changes } = (await (await request.get('/desk/state')).json()) as {
+      revision: number;
+      setup: Record<string, object>;
+      changes: unknown[];
+    };
+    expect(setup[part]).toMatchObject(isSet);
+    // What is live already needs no publishing.
+    if (changes.length === 0) return;
+    const published = await request.post('/desk/publish', { data: { revision, note: '' } });
+    expect(published.ok()).toBe(true);
+  }).toPass();
+}
+
 /** Every test begins with nothing changed and nothing published since the shop was opened, so that one that fails halfway does not make those after it fail too. */
 export const test = base.extend<{ nothingChanged: undefined }>({
   nothingChanged: [

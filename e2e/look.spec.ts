@@ -1,6 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect } from '@playwright/test';
-import { deskOn, test } from './desk.ts';
+import { presets } from '../core/look/presets.ts';
+import { deskOn, publishOnce, test } from './desk.ts';
 import { standIn, standInServed } from './standIn.ts';
 
 test.beforeAll(({ request }) => standInServed(request));
@@ -37,8 +38,7 @@ test('a whole look, a colour that is too faint and corners are seen in the windo
   await shop.goto(standIn);
   await expect(boxOf()).toHaveAttribute('placeholder', /.+/);
   expect(await groundThere()).toBe(before);
-  const { revision } = (await (await page.request.get('/desk/state')).json()) as { revision: number };
-  await page.request.post('/desk/publish', { data: { revision, note: '' } });
+  await publishOnce(page.request, 'look', { shop: { corners: 4 } });
   await shop.reload();
   await expect.poll(groundThere).toBe('#fbf6ec');
 });
@@ -57,8 +57,8 @@ test('axe finds nothing serious in the shop, whichever look it begins with, ligh
   for (const name of names) {
     await page.getByRole('button', { name, exact: true }).click();
     await expect(page.getByRole('button', { name, exact: true })).toHaveAttribute('aria-pressed', 'true');
-    const { revision } = (await (await page.request.get('/desk/state')).json()) as { revision: number };
-    await page.request.post('/desk/publish', { data: { revision, note: name } });
+    const preset = presets.find((each) => each.name === name)!;
+    await publishOnce(page.request, 'look', { shop: { corners: preset.corners } });
     for (const colorScheme of ['light', 'dark'] as const) {
       await shop.emulateMedia({ colorScheme });
       await shop.goto('/shop?q=gouache');
@@ -100,8 +100,7 @@ test('a card is arranged from the keyboard, a button on it puts into the basket,
   await expect.poll(() => desk.titles()).not.toEqual(before);
   await expect(desk.shop.getByLabel('Sort by')).toHaveValue('price-up');
   await page.getByLabel('What a search without words does').selectOption('nothing');
-  const { revision } = (await (await page.request.get('/desk/state')).json()) as { revision: number };
-  await page.request.post('/desk/publish', { data: { revision, note: '' } });
+  await publishOnce(page.request, 'resultsPage', { begin: { emptySearch: 'nothing' } });
 
   await page.goto('/shop?q=gouache');
   const live = page.locator('[data-product]').first();
