@@ -3,8 +3,9 @@ import { periodOf } from '../core/rules/periods.ts';
 import type { DraftRef } from '../core/setup/setupRef.ts';
 import { contentVersion } from './catalog/content.ts';
 import type { ImportJobs } from './catalog/importJobs.ts';
-import { keptPhrases } from './demand/keptPhrases.ts';
+import { keptMade } from './demand/keptMade.ts';
 import { openLogDesk } from './demand/logDesk.ts';
+import { openTogether } from './demand/togetherStore.ts';
 import { keptTopSearches } from './demand/topSearches.ts';
 import { openSimulatedFeed } from './feed/simulatedFeed.ts';
 import type { Storefront } from './http/services.ts';
@@ -71,16 +72,29 @@ export function openStorefronts(options: {
         count: (limit) => searcher.topSearches({ storefront: id, release: 'live' }, limit),
         versionOf: log.version,
       }),
-      phrases: keptPhrases({
+      phrases: keptMade({
         async make() {
           const { shared, near } = await searcher.phrases({ storefront: id, release: 'live' });
           // Shoppers may be offered what was made though it could not be kept what is near.
           await writer.keepNearTexts(id, near).catch(onError);
-          return shared;
+          return { shared };
         },
         versionOf: () => {
           const reader = catalogs.current();
           return reader && `${reader.generation}/${contentVersion(shelf.db, id)}/${log.version()}`;
+        },
+        onError,
+      }),
+      together: keptMade({
+        async make(version) {
+          // What was counted before a restart is not counted again.
+          if (openTogether(shelf.db, id).madeFrom() !== version)
+            await writer.keepTogether(id, version, await searcher.together({ storefront: id, release: 'live' }));
+          return {};
+        },
+        versionOf: () => {
+          const reader = catalogs.current();
+          return reader && `${reader.generation}/${log.version()}`;
         },
         onError,
       }),

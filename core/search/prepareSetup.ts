@@ -99,6 +99,8 @@ export interface PreparedSetup {
   /** What is hidden from search results, sold out or not; the empty shelf has its own. */
   readonly hidden: Uint8Array | null;
   readonly hiddenFromEmptyShelf: Uint8Array | null;
+  /** What holds among companions and alternatives. */
+  readonly beside: Pick<AtPlace, 'hidden' | 'standing'>;
   readonly filters: readonly BoundFilter[];
   readonly triggers: Triggers;
   readonly signals: readonly Signal[];
@@ -145,7 +147,7 @@ export function prepareSetup(
   const { tieBreakers, closeCall, soldOut, sorting, partNumbers } = setup.relevance;
   const rules = rulesInForce(snapshot, setup, when, collections);
   const hidden = hiddenRecords(snapshot, setup, rules, when);
-  const standing = standingAt(engine, rules, stockPlaces);
+  const standing = standingAt(engine, rules, [...stockPlaces, 'companions']);
   const place = (name: StockPlace): AtPlace => ({
     hidden: soldOut[name] === 'notAtAll' ? withSoldOut(engine, hidden[name]) : hidden[name],
     soldOutLast: soldOut[name] === 'last',
@@ -167,6 +169,7 @@ export function prepareSetup(
     when,
     hidden: hidden.results,
     hiddenFromEmptyShelf: hidden.emptyShelf,
+    beside: { hidden: hidden.companions, standing: standing.companions },
     filters: bindFilters(snapshot, setup, today),
     triggers: openTriggers(setup, snapshot.language, when),
     signals: bindSignals(engine, tieBreakers.signals, today),

@@ -1,5 +1,7 @@
 import { attributes } from './parts/attributes.ts';
 import { badges } from './parts/badges.ts';
+import { companionShelves } from './parts/companionShelves.ts';
+import { companions } from './parts/companions.ts';
 import { content } from './parts/content.ts';
 import { emptyShelf } from './parts/emptyShelf.ts';
 import { filters } from './parts/filters.ts';
@@ -31,6 +33,8 @@ export const registry = {
   plans,
   houseRules,
   hiding,
+  companions,
+  companionShelves,
   resultsPage,
   look,
   badges,

@@ -1,9 +1,9 @@
 import type { AttributeProfile } from '../catalog/profileAttributes.ts';
 import { type CatalogRecord, textsOf } from '../catalog/record.ts';
 import type { Setup } from '../setup/schema.ts';
+import type { Place } from '../setup/terms/placeTerms.ts';
 import { madeCollections, meetsCondition } from './obviousConditions.ts';
 
-type Place = 'results' | 'box' | 'collections' | 'emptyShelf';
 interface Limits {
   readonly places?: readonly Place[] | undefined;
   readonly from?: string | undefined;

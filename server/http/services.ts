@@ -3,7 +3,7 @@ import type { DraftRef } from '../../core/setup/setupRef.ts';
 import type { ImportJobs } from '../catalog/importJobs.ts';
 import type { Sharing } from '../catalog/sharing.ts';
 import type { DataFolder } from '../dataFolder.ts';
-import type { KeptPhrases } from '../demand/keptPhrases.ts';
+import type { KeptMade } from '../demand/keptMade.ts';
 import type { LogDesk } from '../demand/logDesk.ts';
 import type { TopSearches } from '../demand/topSearches.ts';
 import type { SimulatedFeed } from '../feed/simulatedFeed.ts';
@@ -26,7 +26,9 @@ export interface Storefront extends StorefrontShelf {
   readonly feed: SimulatedFeed;
   readonly logDesk: LogDesk;
   readonly topSearches: TopSearches;
-  readonly phrases: KeptPhrases;
+  readonly phrases: KeptMade<{ readonly shared: SharedArrayBuffer }>;
+  /** What the log says of which products belong together is counted in the background and kept in the database. */
+  readonly together: KeptMade<object>;
   readonly effectOfDraft: EffectOfDraft;
   proposalDesk(draft: DraftRef): ProposalDesk;
 }

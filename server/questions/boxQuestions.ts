@@ -17,11 +17,14 @@ import { mostPhrases } from '../../core/suggest/phrase.ts';
 import { type BoxRequest, suggest } from '../../core/suggest/suggest.ts';
 import { tokenize } from '../../core/text/tokenize.ts';
 import { stem } from '../../core/text/wordForms.ts';
-import type { PackedPhrases } from '../demand/keptPhrases.ts';
+import type { Made } from '../demand/keptMade.ts';
 import { purchases } from '../demand/purchases.ts';
 import type { Ready, Workbench } from '../searching/workbench.ts';
 import { longTexts, publishedStopWords } from './stopWords.ts';
 import { nearEvidence } from './wordEvidence.ts';
+
+/** Searches that may be offered, packed for threads (`buildCompletions`), and what they were made from. */
+export type PackedPhrases = Made<{ readonly shared: SharedArrayBuffer }>;
 
 /** What the box is asked, and the searches that may be offered. */
 export interface BoxTask {

@@ -1,6 +1,7 @@
 import { isLive } from '../../core/setup/setupRef.ts';
 import { boxQuestions } from '../questions/boxQuestions.ts';
 import { catalogQuestions } from '../questions/catalogQuestions.ts';
+import { companionQuestions } from '../questions/companionQuestions.ts';
 import { contentQuestions } from '../questions/contentQuestions.ts';
 import { deadEndQuestions } from '../questions/deadEndQuestions.ts';
 import { demandQuestions } from '../questions/demandQuestions.ts';
@@ -28,6 +29,7 @@ export const openLocalSearch = (bench: Workbench) => ({
   ...searchQuestions(bench),
   ...shopQuestions(bench),
   ...boxQuestions(bench),
+  ...companionQuestions(bench),
   ...catalogQuestions(bench),
   ...productQuestions(bench),
   ...contentQuestions(bench),
@@ -59,6 +61,7 @@ const lanes: Readonly<Record<keyof LocalSearch, LaneName>> = {
   follow: 'shop',
   suggest: 'desk',
   phrases: 'long',
+  together: 'long',
   lettersNeeded: 'long',
   ladderTrial: 'long',
   shopProduct: 'desk',

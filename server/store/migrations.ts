@@ -213,8 +213,25 @@ CREATE INDEX shop_key_by_storefront ON shop_key (storefront, made_at);
 ALTER TABLE storefront ADD COLUMN paused_at INTEGER;                    -- since when pages of other sites show their own search; null: they do not
 `;
 
+/** Which products, and which kinds of them, shoppers take and open together, counted from the log. */
+const seventh = `
+CREATE TABLE together (
+  storefront TEXT NOT NULL,
+  relation TEXT NOT NULL CHECK (relation IN ('goesWith', 'standsIn', 'kinds')),
+  one TEXT NOT NULL,
+  place INTEGER NOT NULL,                                               -- among those of \`one\`, from 1
+  other TEXT NOT NULL,
+  both INTEGER NOT NULL,                                                -- visits
+  of_one INTEGER NOT NULL,
+  of_other INTEGER NOT NULL,
+  score REAL NOT NULL,
+  PRIMARY KEY (storefront, relation, one, place)
+) STRICT, WITHOUT ROWID;
+CREATE TABLE together_note (storefront TEXT PRIMARY KEY, made_from TEXT NOT NULL, visits INTEGER NOT NULL) STRICT;
+`;
+
 /** One step for each version of the main database, the first being from nothing to 1. A step never changes once it has shipped. */
-const steps: readonly string[] = [firstSchema, second, third, fourth, fifth, sixth];
+const steps: readonly string[] = [firstSchema, second, third, fourth, fifth, sixth, seventh];
 
 /** Version of the main database that this program reads and writes. */
 export const databaseVersion = steps.length;

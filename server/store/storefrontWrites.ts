@@ -70,6 +70,8 @@ const ofStorefronts = [
     'content_version',
     'near_text',
     'other_click',
+    'together',
+    'together_note',
   ],
 ] as const;
 /** What goes with a catalog into a copy: how its files were read and put right. */

@@ -9,6 +9,7 @@ import { openMappingStore } from '../catalog/mappingStore.ts';
 import type { DataFolder } from '../dataFolder.ts';
 import { openLogWriter } from '../demand/logWriter.ts';
 import { nearTextWriter } from '../demand/nearTextStore.ts';
+import { togetherWriter } from '../demand/togetherStore.ts';
 import { Refused } from '../refused.ts';
 import type { Db } from './database.ts';
 import { openDraftWrites } from './draftWrites.ts';
@@ -81,6 +82,7 @@ export function openWrites(folder: DataFolder, db: Db) {
     archiveStorefront: guarded(storefronts.archiveStorefront),
     removeStorefront: guarded(storefronts.removeStorefront),
     keepNearTexts: guarded(nearTextWriter(db)),
+    keepTogether: guarded(togetherWriter(db)),
     /** Does not make a proposal again; with null, makes all declined ones again. */
     decline: guarded((storefront: string, proposal: string | null): void => {
       if (proposal === null) declineNone.run(storefront);
@@ -141,6 +143,7 @@ export const writeNames = [
   'archiveStorefront',
   'removeStorefront',
   'keepNearTexts',
+  'keepTogether',
   'decline',
   'reserveGeneration',
   'putInForce',

@@ -8,6 +8,8 @@ export const followable = {
   plans: 'Shelf plans',
   houseRules: 'House rules',
   hiding: 'Hidden products and tags',
+  companions: 'Companions chosen by hand',
+  companionShelves: 'Where companions show',
   resultsPage: 'Layout of the results',
   look: 'Look of the shop',
   badges: 'Badges',

@@ -5,13 +5,14 @@ export const soldOutWays = ['asItIs', 'last', 'notAtAll'] as const;
 export type SoldOutWay = (typeof soldOutWays)[number];
 
 /** Where products show, and can be hidden from. */
-export const places = ['results', 'box', 'collections', 'emptyShelf'] as const;
+export const places = ['results', 'box', 'collections', 'emptyShelf', 'companions'] as const;
 export type Place = (typeof places)[number];
 export const placeNames: Readonly<Record<Place, string>> = {
   results: 'search results',
   box: 'the search box',
   collections: 'collection pages',
   emptyShelf: 'the empty shelf',
+  companions: 'companions and alternatives',
 };
 
 /** Places in a sentence; empty where it is everywhere. */

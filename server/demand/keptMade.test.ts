@@ -1,17 +1,19 @@
 import { expect, test } from '@jest/globals';
-import { keptPhrases } from './keptPhrases.ts';
+import { keptMade } from './keptMade.ts';
 
 function kept() {
   const state = { version: '1' as string | null, made: 0, fails: false, errors: 0, finish: [] as (() => void)[] };
-  const phrases = keptPhrases({
+  const phrases = keptMade({
     versionOf: () => state.version,
     onError: () => {
       state.errors++;
     },
     make: () =>
-      new Promise((resolve, reject) => {
+      new Promise<{ shared: SharedArrayBuffer }>((resolve, reject) => {
         state.made++;
-        state.finish.push(() => (state.fails ? reject(new Error('no catalog')) : resolve(new SharedArrayBuffer(8))));
+        state.finish.push(() =>
+          state.fails ? reject(new Error('no catalog')) : resolve({ shared: new SharedArrayBuffer(8) }),
+        );
       }),
   });
   return { state, phrases };

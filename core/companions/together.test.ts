@@ -1,0 +1,71 @@
+import { expect, test } from '@jest/globals';
+import { countTogether, leastSurprise, mostForOne, surprise, type VisitTaken } from './together.ts';
+
+const visit = (opened: readonly (readonly string[])[], taken: readonly string[] = []): VisitTaken => ({
+  opened,
+  taken,
+});
+const many = (count: number, of: VisitTaken): VisitTaken[] => Array.from({ length: count }, () => of);
+const others = (visits: readonly VisitTaken[]) => {
+  const { products } = countTogether(visits, () => null);
+  return (relation: 'goesWith' | 'standsIn', one: string): string[] =>
+    products[relation].filter((pair) => pair.one === one).map(({ other }) => other);
+};
+
+test('what is met as often as chance has it surprises nobody', () => {
+  expect(surprise(25, 50, 50, 100)).toBeCloseTo(0);
+  expect(surprise(0, 0, 0, 100)).toBe(0);
+  // Worked out by hand: 10 of 20 and 10 of 10 in 1,000 visits.
+  expect(surprise(10, 20, 10, 1000)).toBeCloseTo(
+    2 * (10 * Math.log(50) + 10 * Math.log(10_000 / 19_800) + 980 * Math.log(980_000 / (980 * 990))),
+    6,
+  );
+});
+
+test('opened after one search they stand in for one another, after two they go together', () => {
+  const seen = others([
+    ...many(5, visit([['a', 'b']])),
+    ...many(5, visit([['a'], ['c']])),
+    ...many(40, visit([['x']])),
+  ]);
+  expect(seen('standsIn', 'a')).toEqual(['b']);
+  expect(seen('goesWith', 'a')).toEqual(['c']);
+});
+
+test('taken together they go together, whatever they were found with', () => {
+  const seen = others([...many(5, visit([['a', 'b']], ['a', 'b'])), ...many(40, visit([['x']]))]);
+  expect(seen('goesWith', 'a')).toEqual(['b']);
+});
+
+test('a single visit says nothing', () => {
+  expect(others([visit([['a'], ['b']]), ...many(5000, visit([['x']]))])('goesWith', 'a')).toEqual([]);
+});
+
+test('who opens hundreds of things is looked at in part, and no more than so many are kept for one', () => {
+  const names = Array.from({ length: 400 }, (_, at) => `p${at}`);
+  const robot = visit(names.map((name) => [name]));
+  const { products } = countTogether([...many(6, robot), ...many(400, visit([['x']]))], () => null);
+  expect(products.goesWith.some(({ one }) => one === 'p399')).toBe(false);
+  expect(products.goesWith.filter(({ one }) => one === 'p0')).toHaveLength(mostForOne);
+  expect(products.goesWith.every(({ score }) => score >= leastSurprise)).toBe(true);
+});
+
+test('a product may be called like a part of every object', () => {
+  const seen = others([...many(5, visit([['constructor'], ['__proto__']])), ...many(40, visit([['x']]))]);
+  expect(seen('goesWith', 'constructor')).toEqual(['__proto__']);
+});
+
+test('kinds go with kinds where products of them do', () => {
+  const kindOf = (product: string): string | null => ({ a: 'Paint', b: 'Paint', p: 'Paper' })[product] ?? null;
+  const visits = [
+    ...many(3, visit([['a'], ['p']])),
+    ...many(3, visit([['b'], ['p']])),
+    ...many(3, visit([['a'], ['b']])),
+    ...many(40, visit([['x']])),
+  ];
+  const { kinds } = countTogether(visits, kindOf);
+  expect(kinds.map(({ one, other, both, ofOne }) => [one, other, both, ofOne])).toEqual([
+    ['Paint', 'Paper', 6, 9],
+    ['Paper', 'Paint', 6, 6],
+  ]);
+});
