@@ -9,6 +9,7 @@ import { momentText } from '../core/setup/terms/moments.ts';
 import { decisionKeyText, productId } from '../core/setup/terms/texts.ts';
 import { boxAnswerSchema } from '../core/suggest/boxAnswer.ts';
 import { catalogEndpoints } from './catalogEndpoints.ts';
+import { companionEndpoints } from './companionEndpoints.ts';
 import { contentEndpoints } from './contentEndpoints.ts';
 import { deadEndEndpoints } from './deadEndEndpoints.ts';
 import { demandEndpoints } from './demandEndpoints.ts';
@@ -346,6 +347,7 @@ export const endpoints: typeof ownEndpoints &
   typeof previewEndpoints &
   typeof shopKeyEndpoints &
   typeof demandEndpoints &
+  typeof companionEndpoints &
   typeof contentEndpoints &
   typeof deadEndEndpoints &
   typeof proposalEndpoints &
@@ -362,6 +364,7 @@ export const endpoints: typeof ownEndpoints &
   ...previewEndpoints,
   ...shopKeyEndpoints,
   ...demandEndpoints,
+  ...companionEndpoints,
   ...contentEndpoints,
   ...deadEndEndpoints,
   ...proposalEndpoints,

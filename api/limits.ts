@@ -6,6 +6,8 @@ export const mostEdits = 500;
 export const mostCells = 5000;
 /** Products named one by one in one request. */
 export const mostIds = 20_000;
+/** Things of a basket that are asked about at once. */
+export const mostBeside = 200;
 /** A picture brought in as a file, in bytes. */
 export const largestPicture = 8 * 1024 ** 2;
 /** A release's note, in characters. */

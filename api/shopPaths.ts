@@ -7,6 +7,7 @@ export const shopPaths = {
   shopSuggest: { method: 'get', path: '/shop/{storefront}/suggest' },
   shopProduct: { method: 'get', path: '/shop/{storefront}/product' },
   shopArticle: { method: 'get', path: '/shop/{storefront}/article' },
+  shopBeside: { method: 'get', path: '/shop/{storefront}/beside' },
   noteSearch: { method: 'post', path: '/shop/{storefront}/log/search' },
   noteClick: { method: 'post', path: '/shop/{storefront}/log/choice' },
   noteOutcome: { method: 'post', path: '/shop/{storefront}/log/outcome' },

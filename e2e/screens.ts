@@ -32,6 +32,8 @@ export const screens = [
   '/house-rules/new',
   '/house-rules/clearance-last',
   '/hiding',
+  '/companions',
+  '/companions/p0001',
   '/review',
   '/search-box/typing',
   '/search-box/suggested',

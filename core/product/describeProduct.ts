@@ -47,7 +47,7 @@ export function describeProduct(
   records: readonly CatalogRecord[],
   setup: Setup,
   written = '',
-): Omit<ProductDetail, 'notIndexed' | 'alternatives'> | null {
+): Omit<ProductDetail, 'notIndexed' | 'companions' | 'alternatives'> | null {
   const [first] = records;
   if (!first) return null;
   const lines = shownAttributes(setup).map(({ key, label }) => ({

@@ -26,7 +26,8 @@ export const productDetailSchema = z.object({
   options: z
     .array(z.object({ key: z.string(), label: z.string(), values: z.array(z.string()) }))
     .describe('What a variant is chosen by, each with its values; none where variants are chosen from a list.'),
-  alternatives: z.array(cardSchema).describe('What is called much like it and shows in searches.'),
+  companions: z.array(cardSchema).describe('What goes with it.'),
+  alternatives: z.array(cardSchema).describe('What stands in for it.'),
   variants: z.array(
     z.object({
       id: z.string(),

@@ -1,5 +1,6 @@
 import type { Card, SearchAnswer } from '../answer/answer.ts';
 import { ownedPicture } from '../catalog/picture.ts';
+import { companionsOf, silentLog } from '../companions/companionsOf.ts';
 import { isHidden } from '../index/recordMask.ts';
 import { looksLike } from '../query/looksLike.ts';
 import { findExactSku, knowsIn, wordsOf } from '../query/readUnits.ts';
@@ -9,7 +10,6 @@ import type { ShelfContent } from '../setup/parts/shelfContent.ts';
 import type { SpecialShelf } from '../setup/parts/specialShelves.ts';
 import { messageIn } from '../setup/terms/shopTexts.ts';
 import { tokenize } from '../text/tokenize.ts';
-import { familiesAlike } from './alike.ts';
 import type { PreparedContent } from './contentEngine.ts';
 import type { Engine, PreparedSetup } from './prepareSetup.ts';
 import type { CardMaker } from './productCard.ts';
@@ -104,7 +104,7 @@ function unavailable(engine: Engine, prepared: PreparedSetup, query: string): nu
   return record >= 0 && isHidden(prepared.at.results.hidden, record) ? record : -1;
 }
 
-/** What a search that finds nothing shows instead. Overwrites what the engine found last. Cost: a card each; for a hidden part number a search by its title. */
+/** What a search that finds nothing shows instead. Cost: a card each; for a hidden part number what `standIns` costs. */
 export function emptyShelf(
   engine: Engine,
   prepared: PreparedSetup,
@@ -123,10 +123,15 @@ export function emptyShelf(
     many === 0 ? [] : familiesBy(engine, prepared, by).slice(0, many).flatMap(cardOfFamily);
   const collection = besides?.collections.find(({ id }) => id === content.collection);
   const hiddenRecord = unavailable(engine, prepared, query);
-  const alike = (): Card[] =>
-    familiesAlike(engine, prepared, cardOfRecord(hiddenRecord).title, { but: -1, most: alternativesShown }).flatMap(
-      ({ family }) => cardOfFamily(family),
-    );
+  const instead = (): Card[] => {
+    const family = snapshot.recordFamily[hiddenRecord]!;
+    const place = { snapshot, inStock: engine.inStock, setup: prepared.setup, standing: null };
+    return companionsOf(
+      { ...place, hidden: prepared.hiddenFromEmptyShelf },
+      { family, title: cardOfRecord(hiddenRecord).title, relation: 'standsIn', most: alternativesShown },
+      silentLog,
+    ).map(({ record }) => cardOfRecord(record));
+  };
   return {
     special: key,
     message: withSearch(messageIn(content.message, shopperLanguage(engine, prepared.setup, language))),
@@ -147,6 +152,6 @@ export function emptyShelf(
       return article ? [{ id, title: article.title, link: article.link }] : [];
     }),
     link: special?.link ?? null,
-    unavailable: hiddenRecord < 0 ? null : { partNumber: cardOfRecord(hiddenRecord).sku, alternatives: alike() },
+    unavailable: hiddenRecord < 0 ? null : { partNumber: cardOfRecord(hiddenRecord).sku, alternatives: instead() },
   };
 }

@@ -30,7 +30,8 @@ function keyFor(part: SetupPart, key: string, value: Readonly<Record<string, unk
   if (part === 'hiding') return hidingKey(value as Hiding);
   if (part === 'suggestedSearches')
     return suggestionKey({ ...(value as SuggestedSearch), text: String(value.text ?? '') });
-  if (key !== '') return key;
+  // Companions stand under the product they are of: a row that names none is refused.
+  if (key !== '' || part === 'companions') return key;
   return freeKey(
     taken,
     idFor(String(value.name ?? ''), () => false),

@@ -5,7 +5,7 @@ import type { Setup } from './schema.ts';
 import { usualPriority } from './terms/suggestionTerms.ts';
 
 /** The parts that go out to files and come in from them, one entry a row. */
-export const ruleParts = ['plans', 'houseRules', 'hiding', 'suggestedSearches', 'redirects'] as const;
+export const ruleParts = ['plans', 'houseRules', 'hiding', 'suggestedSearches', 'companions', 'redirects'] as const;
 export type RulePart = (typeof ruleParts)[number];
 
 /** The part of the setup that some entries are of: redirects are plans that send shoppers elsewhere. */
@@ -69,6 +69,8 @@ export const ruleFields: Readonly<Record<RulePart, Readonly<Record<string, CellK
     notIndexed: 'switch',
     ...about,
   },
+  /** The key is the product they stand beside. */
+  companions: { companions: 'list', alternatives: 'list', never: 'list' },
   redirects: { on: 'switch', searches: 'list', how: 'text', redirect: 'text', ...span },
   suggestedSearches: {
     ...{ what: 'text', text: 'text', on: 'switch', priority: 'number', always: 'switch', alone: 'switch' },
@@ -81,6 +83,7 @@ const needed: Readonly<Record<RulePart, Readonly<Record<string, unknown>>>> = {
   plans: { on: true, searches: [], pins: [], pulls: [] },
   houseRules: { on: true },
   hiding: {},
+  companions: { companions: [], alternatives: [], never: [] },
   redirects: { on: true },
   suggestedSearches: { what: 'offer' },
 };

@@ -75,7 +75,14 @@ const queries: Readonly<Record<string, string>> = {
   deskShopArticle: 'id=aardvark',
 };
 /** Lists of everything there is say everybody's name, and are about nobody in particular. */
-const aboutAll = new Set(['storefronts', 'previewSearch', 'previewSuggest', 'previewProduct', 'previewArticle']);
+const aboutAll = new Set([
+  'storefronts',
+  'previewSearch',
+  'previewSuggest',
+  'previewProduct',
+  'previewArticle',
+  'previewBeside',
+]);
 
 describe('addresses of one storefront or draft never answer with another’s data', () => {
   const asked = Object.entries(endpoints).filter(([name, { method }]) => method === 'get' && !aboutAll.has(name));

@@ -3,6 +3,7 @@ import { getPath } from 'hono/utils/url';
 import { inFull } from '../../api/paths.ts';
 import { openAcross } from './across.ts';
 import { serveCatalog } from './catalogRoutes.ts';
+import { serveCompanions } from './companionRoutes.ts';
 import { serveContent } from './contentRoutes.ts';
 import { serveDeadEnds } from './deadEndRoutes.ts';
 import { serveDemand } from './demandRoutes.ts';
@@ -41,6 +42,7 @@ export function createApp(services: Services): OpenAPIHono {
   serveCatalog(app, serve, services);
   serveImport(app, serve, services);
   serveSearch(serve, services);
+  serveCompanions(serve, services);
   serveSetup(serve, services);
   serveDeadEnds(serve, services);
   serveProposals(serve, services);

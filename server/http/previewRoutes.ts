@@ -58,5 +58,8 @@ export function servePreviews(serve: Serve, services: Services): void {
     return searcher.suggest(ref, { request: boxRequestOf(query), phrases: services.at(ref.storefront).phrases.now() });
   });
   serve.all(endpoints.previewProduct, (_, { id }, __, context) => searcher.shopProduct(previewIn(context).ref, id));
+  serve.all(endpoints.previewBeside, (_, query, __, context) =>
+    searcher.beside(previewIn(context).ref, [query.of].flat(), query.at),
+  );
   serve.all(endpoints.previewArticle, (_, { id }, __, context) => searcher.shopArticle(previewIn(context).ref, id));
 }

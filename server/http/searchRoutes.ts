@@ -39,7 +39,10 @@ export function serveSearch(serve: Serve, { searcher }: Pick<Services, 'searcher
     const draft = await searcher.ladderTrial(ref);
     return { draft, live: await searcher.ladderTrial(liveOf(ref.storefront)) };
   });
-  serve.shop(endpoints.shopProduct, (here, { id }) => searcher.shopProduct(liveOf(here.id), id));
+  serve.shop(endpoints.shopProduct, (here, { id }) => {
+    here.together.now();
+    return searcher.shopProduct(liveOf(here.id), id);
+  });
   serve.desk(endpoints.deskShopProduct, ({ ref }, { id, from }) => searcher.shopProduct(meant(ref, from), id));
   serve.shop(endpoints.shopArticle, (here, { id }) => searcher.shopArticle(liveOf(here.id), id));
   serve.desk(endpoints.deskShopArticle, ({ ref }, { id, from }) => searcher.shopArticle(meant(ref, from), id));

@@ -1,23 +1,23 @@
+import type { Card } from '../../core/answer/answer.ts';
+import type { Relation } from '../../core/companions/together.ts';
 import { type ShownArticle, showArticle } from '../../core/content/shownArticle.ts';
 import { describeProduct } from '../../core/product/describeProduct.ts';
 import type { ProductDetail } from '../../core/product/productDetail.ts';
 import { isNotIndexed } from '../../core/rules/isNotIndexed.ts';
-import { familiesAlike } from '../../core/search/alike.ts';
 import { isLeftOut } from '../../core/search/contentEngine.ts';
-import { cardMaker } from '../../core/search/productCard.ts';
 import type { SetupRef } from '../../core/setup/setupRef.ts';
 import { Refused } from '../refused.ts';
 import type { Workbench } from '../searching/workbench.ts';
-
-/** Products shown beside one that are like it. */
-const alternativesShown = 4;
+import { openBeside } from './besideProducts.ts';
 
 /** What the shop shows besides searches. */
-export function shopQuestions({ ready, current }: Workbench) {
+export function shopQuestions({ ready, current, db, storefront }: Workbench) {
+  const beside = openBeside({ db, storefront });
   return {
     /** A product's own page. It is there whatever hides the product from searches and lists, but where the file hides it. */
     shopProduct(ref: SetupRef, id: string): ProductDetail {
-      const { engine, setup, view } = ready(ref);
+      const here = ready(ref);
+      const { engine, setup, view } = here;
       const { snapshot } = engine;
       const family = snapshot.findFamily(id);
       const [first, end] = family < 0 ? [0, 0] : snapshot.recordsOf(family);
@@ -29,12 +29,14 @@ export function shopQuestions({ ready, current }: Workbench) {
       const written = shown[0] === undefined ? '' : current.reader.written(shown[0], 'description');
       const described = describeProduct(id, records, setup.setup, written);
       if (!described) throw new Refused(404, { code: 'unknown-product', message: 'This product is not in the shop.' });
-      const cardOf = cardMaker(engine, setup, view.record, undefined);
-      const alike = familiesAlike(engine, setup, described.title, { but: family, most: alternativesShown });
+      const { pageCompanions, pageAlternatives } = setup.setup.companionShelves.shown;
+      const cards = (relation: Relation, most: number): Card[] =>
+        most === 0 ? [] : beside.cards(here, beside.of(here, family, relation, most));
       return {
         ...described,
         notIndexed: isNotIndexed(setup.setup, records, setup.when),
-        alternatives: alike.map(({ record }) => cardOf(record)),
+        companions: cards('goesWith', pageCompanions),
+        alternatives: cards('standsIn', pageAlternatives),
       };
     },
     /** An article's own page. */

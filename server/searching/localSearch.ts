@@ -62,6 +62,8 @@ const lanes: Readonly<Record<keyof LocalSearch, LaneName>> = {
   suggest: 'desk',
   phrases: 'long',
   together: 'long',
+  beside: 'desk',
+  companions: 'desk',
   lettersNeeded: 'long',
   ladderTrial: 'long',
   shopProduct: 'desk',
@@ -114,7 +116,8 @@ export const questionNames = Object.keys(lanes) as readonly (keyof LocalSearch)[
 
 /** A search by what is live, without the marks of the desk, is a shopper's and comes first. */
 export function laneOf({ call, given }: Question): LaneName {
-  if (call === 'shopProduct' || call === 'shopArticle' || call === 'suggest') return isLive(given[0]) ? 'shop' : 'desk';
+  if (call === 'shopProduct' || call === 'shopArticle' || call === 'suggest' || call === 'beside')
+    return isLive(given[0]) ? 'shop' : 'desk';
   if (call !== 'answer') return lanes[call];
   const [ref, { request }] = given;
   return isLive(ref) && !request.marks ? 'shop' : 'desk';

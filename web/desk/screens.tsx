@@ -78,6 +78,14 @@ const routes: RouteObject[] = [
       { path: 'house-rules/:id', ...lazily(() => import('./screens/rules/HouseRuleScreen.tsx'), 'HouseRuleScreen') },
       { path: 'review', ...lazily(() => import('./screens/rules/Review.tsx'), 'Review') },
       { path: 'redirects', ...lazily(() => import('./screens/redirects/Redirects.tsx'), 'Redirects') },
+      {
+        path: 'companions',
+        ...lazily(() => import('./screens/companions/CompanionsScreen.tsx'), 'CompanionsScreen'),
+      },
+      {
+        path: 'companions/:product',
+        ...lazily(() => import('./screens/companions/ProductCompanions.tsx'), 'ProductCompanions'),
+      },
       { path: 'hiding', ...lazily(() => import('./screens/hiding/Hiding.tsx'), 'Hiding') },
       {
         path: 'search-box/:moment?',

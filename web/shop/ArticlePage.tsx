@@ -8,9 +8,10 @@ import { useShopper } from './shopperHere.tsx';
 /** An article's own page. */
 export function ArticlePage() {
   const { say } = useTexts();
-  const asked = useStore(useShopper().article);
+  const { article, again } = useShopper();
+  const asked = useStore(article);
   return (
-    <Fetched what="article" asked={asked}>
+    <Fetched what="article" asked={asked} again={again}>
       {({ title, text, markup, picture }) => (
         <article className="mt-3 max-w-[68ch]">
           <PageHeading className="font-semibold font-shop text-[26px] leading-tight">{title}</PageHeading>

@@ -1,8 +1,12 @@
+import { useEffect, useState } from 'react';
+import { useStore } from 'zustand';
 import type { Card, SearchAnswer } from '../../core/answer/answer.ts';
 import { useTexts } from '../look/texts.tsx';
 import { CardShelf } from './CardShelf.tsx';
+import { CompanionShelf } from './CompanionShelf.tsx';
 import { Offered, OfferedLink, useSentOn } from './Elsewhere.tsx';
 import { ArticleLink, Collections } from './Reading.tsx';
+import { useShopper } from './shopperHere.tsx';
 
 type Shelf = NonNullable<SearchAnswer['emptyShelf']>;
 
@@ -68,8 +72,23 @@ export function EmptyShelf({
       <Cards cards={products} title={say('shelf.products')} />
       <Cards cards={bestSellers} title={say('shelf.bestSellers')} />
       <Cards cards={newest} title={say('shelf.newest')} />
+      <OfVisit />
     </section>
   );
+}
+
+/** What goes with what is in the basket and was opened last; nothing for who just came. */
+function OfVisit() {
+  const { createBeside, basket, opened } = useShopper();
+  const { say } = useTexts();
+  const [beside] = useState(() => createBeside('emptyShelf'));
+  useEffect(() => {
+    const ids = [...new Set([...Object.keys(basket.getState().items), ...opened.list()])];
+    if (ids.length > 0) beside.ask(ids);
+    return beside.stop;
+  }, [beside, basket, opened]);
+  const cards = useStore(beside.state, ({ data }) => data?.companions);
+  return <CompanionShelf title={say('shelf.companions')} cards={cards ?? []} />;
 }
 
 /** Where shoppers are sent: a page of the shop opens at once, any other address is offered; at the desk it is only told. */

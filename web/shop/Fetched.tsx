@@ -4,19 +4,19 @@ import { useTexts } from '../look/texts.tsx';
 import type { Asked } from '../shopper/question.ts';
 import { PageMain } from './PageMain.tsx';
 import { PlaceLink } from './PlaceLink.tsx';
-import { useShopper } from './shopperHere.tsx';
 
 /** A page of its own in the shop: the way back to the results, and what was fetched for it. */
 export function Fetched<Data>({
   what,
   asked: { data, error, isStale },
+  again,
   children,
 }: {
-  readonly what: 'product' | 'article';
+  readonly what: 'product' | 'article' | 'basket';
   readonly asked: Asked<Data>;
+  again(): void;
   readonly children: (data: Data) => ReactNode;
 }) {
-  const { again } = useShopper();
   const { say } = useTexts();
   return (
     <PageMain isBusy={(!data && !error) || isStale}>

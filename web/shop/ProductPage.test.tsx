@@ -39,6 +39,7 @@ const brush: ProductDetail = {
   details: [{ key: 'hair', label: 'Hair', value: 'Sable' }],
   path: ['Brushes', 'Round'],
   options: [],
+  companions: [],
   alternatives: [],
   variants: [variant('2', 4, false), variant('4', 5, true), variant('6', 7.5, true)],
 };

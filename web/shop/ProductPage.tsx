@@ -5,7 +5,7 @@ import { markedUp } from '../look/markedUp.ts';
 import { ProductPicture } from '../look/ProductPicture.tsx';
 import { useTexts } from '../look/texts.tsx';
 import { mostOfOne, quantityIn } from '../shopper/basket.ts';
-import { CardShelf } from './CardShelf.tsx';
+import { CompanionShelf } from './CompanionShelf.tsx';
 import { FormerPrice } from './cardPieces.tsx';
 import { Fetched } from './Fetched.tsx';
 import { PageHeading } from './PageMain.tsx';
@@ -14,14 +14,17 @@ import { VariantChoice } from './VariantChoice.tsx';
 
 /** A product's own page. */
 export function ProductPage() {
-  const asked = useStore(useShopper().product);
+  const { product, again } = useShopper();
+  const asked = useStore(product);
+  const { say } = useTexts();
   return (
-    <Fetched what="product" asked={asked}>
+    <Fetched what="product" asked={asked} again={again}>
       {(product) => (
         <>
           {product.notIndexed && <meta name="robots" content="noindex" />}
           <Product key={product.id} product={product} />
-          <Alike cards={product.alternatives} />
+          <CompanionShelf title={say('product.companions')} cards={product.companions} />
+          <CompanionShelf title={say('product.alike')} cards={product.alternatives} />
         </>
       )}
     </Fetched>
@@ -103,24 +106,6 @@ function Product({ product }: { readonly product: ProductDetail }) {
         )}
       </div>
     </article>
-  );
-}
-
-/** What is much like it, each with the way to its page. */
-function Alike({ cards }: { readonly cards: ProductDetail['alternatives'] }) {
-  const { say } = useTexts();
-  const { open, notes } = useShopper();
-  return (
-    <CardShelf
-      title={say('product.alike')}
-      cards={cards}
-      className="mt-10"
-      heading="text-[19px]"
-      open={({ familyId }) => {
-        notes.openedBesides(familyId);
-        open(familyId);
-      }}
-    />
   );
 }
 

@@ -2,6 +2,7 @@ import { useStore } from 'zustand';
 import { CallProblem } from '../client/request.ts';
 import { useTexts } from '../look/texts.tsx';
 import { ArticlePage } from './ArticlePage.tsx';
+import { BasketPage } from './BasketPage.tsx';
 import { ProductPage } from './ProductPage.tsx';
 import type { PagePart } from './pageParts.tsx';
 import { ResultsPage } from './ResultsPage.tsx';
@@ -23,6 +24,7 @@ export function ShopPage({ shows }: { readonly shows?: ReadonlySet<PagePart> }) 
   const { say } = useTexts();
   if (place?.kind === 'product') return <ProductPage />;
   if (place?.kind === 'article') return <ArticlePage />;
+  if (place?.kind === 'basket') return <BasketPage />;
   if (!data && error instanceof CallProblem && error.code in nobodyHome)
     return (
       <p role="alert" className="m-6 text-soft">

@@ -44,6 +44,7 @@ export function shopAtDesk(storefront: string, { draft, from, turn, at }: DeskVi
     suggest: (query, signal) => call('deskSuggest', { query: { ...query, ...seen }, ...given(signal) }),
     product: (id, signal) => call('deskShopProduct', { query: { id, from }, ...given(signal) }),
     article: (id, signal) => call('deskShopArticle', { query: { id, from }, ...given(signal) }),
+    beside: (query, signal) => call('deskBeside', { query: { ...query, from }, ...given(signal) }),
     note: liveShop({ storefront }).note,
   };
 }
@@ -59,6 +60,7 @@ export function shopInPreview(preview: string): ShopClient {
     suggest: (query, signal) => call('previewSuggest', { query, ...given(signal) }),
     product: (id, signal) => call('previewProduct', { query: { id }, ...given(signal) }),
     article: (id, signal) => call('previewArticle', { query: { id }, ...given(signal) }),
+    beside: (query, signal) => call('previewBeside', { query, ...given(signal) }),
     note: null,
   };
 }

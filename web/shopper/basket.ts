@@ -1,10 +1,10 @@
 import { persist } from 'zustand/middleware';
 import { createStore, type StoreApi } from 'zustand/vanilla';
+import { mostBeside } from '../../api/limits.ts';
 import { own } from '../../core/base/named.ts';
 
-/** Of one product, and of different ones, at most. */
+/** Of one product, at most. */
 export const mostOfOne = 99;
-const mostProducts = 200;
 
 /** A basket that only counts: how many of each variant, by its id. Kept by the browser, for one storefront. */
 export interface Basket {
@@ -22,7 +22,7 @@ export function withQuantity(items: Basket['items'], variant: string, quantity: 
   const { [variant]: _, ...others } = items;
   const kept = Math.min(mostOfOne, Math.max(0, Math.round(quantity)));
   if (kept === 0) return others;
-  if (!Object.hasOwn(items, variant) && Object.keys(items).length >= mostProducts) return items;
+  if (!Object.hasOwn(items, variant) && Object.keys(items).length >= mostBeside) return items;
   return { ...items, [variant]: kept };
 }
 

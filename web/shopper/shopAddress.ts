@@ -1,13 +1,15 @@
 import { idPattern } from '../../core/setup/setupRef.ts';
 import { freshSearch, readAddress, type ShopperSearch, writeAddress } from './shopperSearch.ts';
 
-const places = { product: '/products/', article: '/articles/' } as const;
+const places = { product: '/products/', article: '/articles/', basket: '/basket/' } as const;
 type PlaceKind = keyof typeof places;
 /** A page of the shop that is no search. */
 export interface ShopPlace {
   readonly kind: PlaceKind;
   readonly id: string;
 }
+/** There is one basket, whose page is of nothing else. */
+export const theBasket: ShopPlace = { kind: 'basket', id: 'all' };
 
 /** Where a shopper is: a search, or a page of its own with the search it was found by, for the way back. */
 export interface Spot {
@@ -37,6 +39,7 @@ export const isElsewhere = (link: string): boolean => /^([a-z]+:|\/\/)/i.test(li
 
 /** The product or article that a path is of, or null. One that cannot be read is of something that is not there. */
 export function placeIn(path: string): ShopPlace | null {
+  if (path === '/basket') return theBasket;
   for (const kind of Object.keys(places) as PlaceKind[]) {
     const said = path.startsWith(places[kind]) ? path.slice(places[kind].length) : '';
     if (said !== '') return { kind, id: decoded(said) };
@@ -44,7 +47,8 @@ export function placeIn(path: string): ShopPlace | null {
   return null;
 }
 /** The path of a place below the shop's own address. */
-export const pathOf = ({ kind, id }: ShopPlace): string => `${places[kind]}${encodeURIComponent(id)}`;
+export const pathOf = ({ kind, id }: ShopPlace): string =>
+  kind === 'basket' ? '/basket' : `${places[kind]}${encodeURIComponent(id)}`;
 
 function decoded(said: string): string {
   try {
@@ -152,6 +156,7 @@ export interface SiteLinks {
   /** With `{id}` where the product's id belongs. */
   readonly product?: string | undefined;
   readonly article?: string | undefined;
+  readonly basket?: string | undefined;
   /** The collection that the page which is open is of, by id; its results stay there. */
   readonly collection?: string | undefined;
 }

@@ -6,6 +6,7 @@ import { picturesFrom } from './picturesFrom.ts';
 import type { SearchQuery } from './shopperSearch.ts';
 
 type Endpoints = typeof endpoints;
+export type BesideQuery = Omit<QueryOf<Endpoints['shopBeside']>, 'key'>;
 type SuggestQuery = QueryOf<Endpoints['shopSuggest']>;
 /** Things shoppers do that are written down. */
 type Note = 'noteSearch' | 'noteClick' | 'noteOutcome';
@@ -19,6 +20,8 @@ export interface ShopClient {
   search(query: SearchQuery, signal?: AbortSignal): Promise<AnswerOf<Endpoints['shopSearch']>>;
   suggest(query: SuggestQuery, signal?: AbortSignal): Promise<AnswerOf<Endpoints['shopSuggest']>>;
   product(id: string, signal?: AbortSignal): Promise<AnswerOf<Endpoints['shopProduct']>>;
+  /** What some things are now, and what goes with them. */
+  beside(query: BesideQuery, signal?: AbortSignal): Promise<AnswerOf<Endpoints['shopBeside']>>;
   article(id: string, signal?: AbortSignal): Promise<AnswerOf<Endpoints['shopArticle']>>;
   /** Writes down what a shopper does; null where whoever looks is no shopper. */
   readonly note:
@@ -55,6 +58,7 @@ export function liveShop({ base = '', storefront, key = '', fetch }: LiveShop): 
     suggest: (query, signal) => get('shopSuggest', query, signal),
     product: (id, signal) => get('shopProduct', { id }, signal),
     article: (id, signal) => get('shopArticle', { id }, signal),
+    beside: (query, signal) => get('shopBeside', query, signal),
     note: (what, body) =>
       send(
         withQuery(at(what), said),

@@ -33,6 +33,10 @@ function opened(options: Partial<ShopperOptions> = {}) {
     suggest: async ({ q }) => ({ typed: q }) as never,
     product: async (id) => ({ id }) as never,
     article: async (id) => ({ id }) as never,
+    async beside({ of, at }) {
+      asked.push(`${name}: what goes with ${[of].flat().join(', ')} at ${at}`);
+      return { things: [], currency: 'GBP', companions: [] };
+    },
     note: async (what, body) => {
       noted.push([what, (body as { search: unknown }).search]);
       return { id: 7 } as never;

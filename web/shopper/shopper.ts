@@ -1,5 +1,7 @@
 import { createStore, type StoreApi } from 'zustand/vanilla';
+import { mostBeside } from '../../api/limits.ts';
 import type { FilterValue, Result, SearchAnswer } from '../../core/answer/answer.ts';
+import type { Beside } from '../../core/answer/beside.ts';
 import type { ShopSaid } from '../../core/answer/shopSaid.ts';
 import type { ShownArticle } from '../../core/content/shownArticle.ts';
 import type { ProductDetail } from '../../core/product/productDetail.ts';
@@ -8,10 +10,11 @@ import type { BoxAnswer } from '../../core/suggest/boxAnswer.ts';
 import { isLanguage } from '../../core/text/languages.ts';
 import type { DeskView, ProductAct } from '../bridge/messages.ts';
 import { type Basket, basketOf } from './basket.ts';
+import { nothingOpened, type OpenedLately, openedLatelyIn } from './openedLately.ts';
 import { type Asked, createQuestion } from './question.ts';
 import { noSearches, type RecentSearches, recentSearchesOf } from './recentSearches.ts';
 import { isElsewhere, type ShopAddress, type ShopPlace, type Visit } from './shopAddress.ts';
-import type { ShopClient } from './shopClient.ts';
+import type { BesideQuery, ShopClient } from './shopClient.ts';
 import { freshSearch, queryFor, type ShopperSearch } from './shopperSearch.ts';
 import { createVisitNotes, type VisitNotes } from './visitNotes.ts';
 
@@ -49,6 +52,13 @@ export interface ShopperOptions {
   readonly isWaiting?: boolean;
   /** Hears what comes to pass; a click that it answers false to is the page's own business. */
   readonly tell?: (event: ShopperEvent) => boolean;
+}
+
+/** What some things are now, and what goes with them. */
+export interface BesideQuestion {
+  readonly state: StoreApi<Asked<Beside>>;
+  ask(ids: readonly string[]): void;
+  stop(): void;
 }
 
 /** The lines under a box. */
@@ -98,6 +108,9 @@ export interface Shopper {
   /** The values of one filter beside these results that have a text in their names. */
   lookThrough(filter: string, text: string): Promise<readonly FilterValue[]>;
   createBox(): BoxQuestion;
+  /** What goes with things in the basket, or, on the empty shelf, with those and what was opened last. */
+  createBeside(at: BesideQuery['at']): BesideQuestion;
+  readonly opened: OpenedLately;
   /** Whether results are not asked for, since no part shows them. */
   isWaiting(): boolean;
   /** Whether the address says a search, and not just the beginning. */
@@ -127,6 +140,7 @@ export function createShopper(options: ShopperOptions): Shopper {
   const notes = createVisitNotes(() => client, desk !== null);
   const storefront = clientFor(view.getState())?.storefront ?? '';
   const recent = desk || !client?.note ? noSearches : recentSearchesOf(storefront);
+  const opened = desk ? nothingOpened : openedLatelyIn(storefront);
   const basket = basketOf(storefront);
   /** What was searched for by hand, until it is answered: a part number leads straight to its product, once. */
   let submitted: string | null = null;
@@ -163,6 +177,9 @@ export function createShopper(options: ShopperOptions): Shopper {
     results.ask(JSON.stringify([search, from.name]), (signal) => from.search(queryFor(search, device()), signal));
     if (!place) return;
     const { kind, id } = place;
+    // What is in the basket the browser knows; its page asks what that is.
+    if (kind === 'basket') return;
+    if (kind === 'product') opened.note(id);
     // Another page begins anew; on the same one, what was there stays until what is there now has come.
     const begins = asked[kind] !== id;
     asked[kind] = id;
@@ -208,7 +225,7 @@ export function createShopper(options: ShopperOptions): Shopper {
   if (first) follow(null, first);
   ask();
   return {
-    ...{ visit, view, said, trouble, basket, recent, notes, desk, go, goTo, open },
+    ...{ visit, view, said, trouble, basket, recent, opened, notes, desk, go, goTo, open },
     results: results.state,
     product: product.state,
     article: article.state,
@@ -261,6 +278,19 @@ export function createShopper(options: ShopperOptions): Shopper {
         },
       };
     },
+    createBeside(at) {
+      const beside = createQuestion<Beside>({ freshFor, now });
+      return {
+        state: beside.state,
+        stop: beside.stop,
+        ask(ids) {
+          const from = client;
+          if (!from) return;
+          const of = ids.slice(0, mostBeside);
+          beside.ask(JSON.stringify([of, at, from.name]), (signal) => from.beside({ of, at }, signal));
+        },
+      };
+    },
     isWaiting: () => isWaiting,
     hasSearch() {
       const { query, collection, filters } = visit.getState().search;
@@ -274,7 +304,8 @@ export function createShopper(options: ShopperOptions): Shopper {
     again() {
       results.again();
       const { place } = visit.getState();
-      if (place) (place.kind === 'product' ? product : article).again();
+      if (place?.kind === 'product') product.again();
+      if (place?.kind === 'article') article.again();
     },
     see(next) {
       const before = view.getState();

@@ -1,4 +1,5 @@
 import { X } from 'lucide-react';
+import type { ReactNode } from 'react';
 import { movedTo } from '../../look/movedTo.ts';
 import { counted } from '../../look/price.ts';
 import { IconButton } from './Button.tsx';
@@ -18,6 +19,7 @@ export function OrderedProducts({
   ids,
   most: atMost,
   isChanged,
+  under,
   change,
 }: {
   readonly label: string;
@@ -26,6 +28,8 @@ export function OrderedProducts({
   readonly ids: readonly string[];
   readonly most: number;
   readonly isChanged: boolean;
+  /** What is said below a product. */
+  under?(id: string): ReactNode;
   change(ids: readonly string[]): void;
 }) {
   const shown = ids.slice(0, mostListed);
@@ -43,6 +47,7 @@ export function OrderedProducts({
             {grip}
             <span className="min-w-0 flex-1">
               <ProductLine id={id} card={products?.get(id)} isKnown={products !== undefined} />
+              {under?.(id)}
             </span>
             <IconButton label={takeOut(name)} onClick={() => change(ids.filter((each) => each !== id))}>
               <X size={15} aria-hidden />

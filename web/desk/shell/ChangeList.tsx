@@ -9,6 +9,8 @@ export const partNames = {
   plans: 'Shelf plans',
   houseRules: 'House rules',
   hiding: 'Hiding',
+  companions: 'Companions',
+  companionShelves: 'Companions',
   resultsPage: 'Results page',
   look: 'Look',
   badges: 'Badges',

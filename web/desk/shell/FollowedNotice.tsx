@@ -19,6 +19,7 @@ const partsOfScreens: readonly (readonly [path: string, parts: readonly Followab
   ['/plans', ['plans']],
   ['/house-rules', ['houseRules']],
   ['/hiding', ['hiding', 'houseRules']],
+  ['/companions', ['companions', 'companionShelves']],
   ['/redirects', ['plans', 'specialShelves']],
   ['/results-page', ['resultsPage', 'look', 'badges']],
   ['/words', ['wording']],

@@ -37,6 +37,7 @@ const groups: readonly { readonly name: string; readonly places: readonly Place[
       { to: '/house-rules', label: 'House rules', parts: ['houseRules'] },
       { to: '/redirects', label: 'Redirects', parts: [] },
       { to: '/hiding', label: 'Hiding', parts: ['hiding'] },
+      { to: '/companions', label: 'Companions', parts: ['companions', 'companionShelves'] },
       { to: '/review', label: 'Review', parts: [] },
     ],
   },

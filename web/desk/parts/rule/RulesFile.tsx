@@ -8,6 +8,7 @@ const texts: Readonly<Record<RulePart, { readonly file: string; readonly title: 
   plans: { file: 'shelf-plans', title: 'Shelf plans from a file' },
   houseRules: { file: 'house-rules', title: 'House rules from a file' },
   hiding: { file: 'hiding', title: 'Hidings from a file' },
+  companions: { file: 'companions', title: 'Companions from a file' },
   redirects: { file: 'redirects', title: 'Redirects from a file' },
   suggestedSearches: { file: 'suggested-searches', title: 'Suggested searches from a file' },
 };
