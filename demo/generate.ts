@@ -13,7 +13,8 @@ const seed = 20261101;
 const store = join(dirname(fileURLToPath(import.meta.url)), 'store');
 
 const { rows, pictures } = makeStore(seed);
-rmSync(store, { recursive: true, force: true });
+// The setup is decided by hand and stays.
+rmSync(join(store, 'pictures'), { recursive: true, force: true });
 mkdirSync(join(store, 'pictures'), { recursive: true });
 writeFileSync(join(store, 'catalog.csv'), stringify([...rows], { header: true, columns: [...columns] }));
 const lines = (items: readonly unknown[]): string => items.map((item) => `${JSON.stringify(item)}\n`).join('');

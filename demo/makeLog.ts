@@ -3,7 +3,7 @@ import { columnDescriber } from '../core/catalog/describeColumns.ts';
 import { attributeProfiler } from '../core/catalog/profileAttributes.ts';
 import { mappingOf, proposeMapping } from '../core/catalog/proposeMapping.ts';
 import { bindMapping, type Cells, readRow } from '../core/catalog/readRow.ts';
-import { type CatalogRecord, firstText } from '../core/catalog/record.ts';
+import { type CatalogRecord, firstText, textsOf } from '../core/catalog/record.ts';
 import type { LogEntry as ReadEntry } from '../core/demand/logEntry.ts';
 import { snapshotBuilder } from '../core/index/buildSnapshot.ts';
 import { openSnapshot } from '../core/index/snapshot.ts';
@@ -29,6 +29,9 @@ type LogEntry = Omit<ReadEntry, 'box' | 'banners'>;
  * - *Clicks*: a shopper looks at place p with probability p^-0.8 and clicks what is seen with 0.14, more where the
  *   product is in stock; at most four clicks a search.
  * - *Baskets and purchases*: a click leads to a basket with 0.24, a basket to a purchase with 0.6.
+ * - *What goes with it*: of the visits in which something was put into the basket one in three goes on with a search for
+ *   what goes with it, and opens one of the first results with 0.7, of which six in ten go into the basket. These are drawn
+ *   from a seed of their own, so that all the rest of the log stays as it is.
  * - *Filters*: where more than 30 products are found, one search in six is narrowed by a value of one filter.
  */
 const usualDays = 90;
@@ -88,6 +91,24 @@ const otherWords: Readonly<Record<string, string>> = {
   biro: 'pen',
   rubber: 'eraser',
 };
+
+/** By a word of a product's category, what is looked for next. */
+const goesWith: readonly (readonly [word: string, searches: readonly string[]])[] = [
+  ['Watercolour', ['watercolour paper', 'round brush', 'masking fluid']],
+  ['Gouache', ['watercolour paper', 'round brush']],
+  ['Oil', ['canvas', 'palette knife', 'linseed oil']],
+  ['Acrylic', ['canvas', 'flat brush']],
+  ['Sketchbooks', ['graphite', 'pencils', 'fineliner 0.5 mm']],
+  ['Pencils', ['sketchbook', 'eraser']],
+  ['Charcoal', ['sketchbook', 'eraser']],
+  ['Easels', ['canvas', 'oil paint']],
+  ['Printmaking', ['lino', 'printing ink']],
+  ['Drawing > Ink', ['dip pen', 'sketchbook']],
+  ['Markers', ['marker paper', 'sketchbook']],
+  ['Brushes', ['brush soap', 'watercolour paper']],
+];
+/** Of the first so many results one is taken, the earlier the likelier. */
+const takenFrom = 5;
 
 const common: readonly Wish[] = [
   { search: 'watercolour', weight: 60 },
@@ -236,7 +257,42 @@ export function makeLog(seed: number, rows: readonly Cells[], days = usualDays):
       }
     }
   }
-  return log.sort((a, b) => (a.time < b.time ? -1 : a.time > b.time ? 1 : 0));
+  return withWhatGoesWith(seed, inOrder(log), { records, resultsOf });
+}
+
+const inOrder = (log: LogEntry[]): LogEntry[] => log.sort((a, b) => (a.time < b.time ? -1 : a.time > b.time ? 1 : 0));
+
+/** What a search shows: how many products, the first of them, and which of those are in stock. */
+type Shown = (search: string) => { readonly total: number; readonly products: readonly string[] };
+
+/** A log with the searches that some visits go on with once something is in the basket. */
+function withWhatGoesWith(
+  seed: number,
+  log: readonly LogEntry[],
+  { records, resultsOf }: { readonly records: readonly CatalogRecord[]; readonly resultsOf: Shown },
+): LogEntry[] {
+  const random = seededRandom(seed + 1);
+  const categories = new Map(records.map(({ familyId, values }) => [familyId, textsOf(values.category).join(' ')]));
+  const all = log.flatMap((entry): LogEntry[] => {
+    const [taken] = entry.baskets;
+    if (taken === undefined || random() >= 1 / 3) return [entry];
+    const category = categories.get(taken) ?? '';
+    const searches = goesWith.find(([word]) => category.includes(word))?.[1];
+    if (!searches) return [entry];
+    const search = pick(random, searches);
+    const { total, products } = resultsOf(search);
+    const at = Math.floor(takenFrom * random() ** 2);
+    const product = products[at];
+    const isOpened = product !== undefined && product !== taken && random() < 0.7;
+    const baskets = isOpened && random() < 0.6 ? [product] : [];
+    const next = {
+      ...{ time: new Date(Date.parse(entry.time) + 45_000).toISOString(), session: entry.session, search },
+      ...{ filters: {}, results: total, clicks: isOpened ? [{ product, place: at + 1 }] : [], baskets },
+      purchases: baskets.filter(() => random() < 0.6),
+    };
+    return [entry, next];
+  });
+  return inOrder(all);
 }
 
 /** The log as it ships: a line each, what is empty left out. */

@@ -8,14 +8,13 @@ export const companionWhySchema = z.discriminatedUnion('is', [
   z.object({
     is: z.literal('together').describe('Shoppers took or opened both.'),
     both: count.describe('Visits with both.'),
-    of: count.describe('Visits with the product whose companions these are.'),
+    of: count.describe('Visits with the product whose companions these are, and with anything else.'),
     byChance: z.number().describe('Visits that would have both if the two had nothing to do with one another.'),
     score: z.number().describe('G²: how surprising that is; 10.83 is met by chance once in a thousand pairs.'),
   }),
   z.object({
-    is: z.literal('kinds').describe('Shoppers take things of its kind with things of this kind.'),
+    is: z.literal('kind').describe('Shoppers took or opened it with others of the kind.'),
     kind: z.string(),
-    with: z.string(),
     both: count,
     of: count,
     byChance: z.number(),

@@ -113,7 +113,8 @@ test('what everybody takes goes with nothing in particular', () => {
   expect(ids('red', 'goesWith', 1, visits)).toEqual(['paper']);
   const [{ why } = { why: null }] = beside('red', 'goesWith', 1, visits);
   expect(why).toMatchObject({ is: 'together', both: 20, of: 40 });
-  expect(why).toHaveProperty('byChance', (40 * 20) / 240);
+  // Each of the 240 visits has a meeting either way.
+  expect(why).toHaveProperty('byChance', (40 * 20) / 480);
 });
 
 test('what goes with several things goes with all of them before what goes with one', () => {
@@ -123,7 +124,7 @@ test('what goes with several things goes with all of them before what goes with 
     ...many(9, visit([['red'], ['mop']], ['red', 'mop'])),
     ...many(6, visit([['oil'], ['ink']], ['oil', 'ink'])),
     ...many(6, visit([['red'], ['ink']], ['red', 'ink'])),
-    ...many(300, visit([['blue']])),
+    ...many(60, visit([['blue'], ['paper']])),
   ];
   const found = companionsOfSeveral(
     place,

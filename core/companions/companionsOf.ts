@@ -6,7 +6,7 @@ import { noCompanions } from '../setup/parts/companions.ts';
 import type { Setup } from '../setup/schema.ts';
 import type { CompanionWhy, NotShownWhy } from './companion.ts';
 import { kindCalled, mayGoWith, type Near, standIns } from './inCatalog.ts';
-import { type Kinds, kindsOf } from './kinds.ts';
+import { areApart, type Kinds, kindsOf } from './kinds.ts';
 import type { Pair, Relation } from './together.ts';
 
 /** What the log says, by what it is asked about. */
@@ -14,7 +14,7 @@ export interface SaidByLog {
   readonly visits: number;
   /** The products that belong with one, the most surprising first. */
   products(relation: Relation, product: string): readonly Pair[];
-  /** The kinds that go with one. */
+  /** The products that go with a kind. */
   kinds(kind: string): readonly Pair[];
 }
 export const silentLog: SaidByLog = { visits: 0, products: () => [], kinds: () => [] };
@@ -39,9 +39,6 @@ export interface Companion {
 
 /** Of one kind, among the computed companions of one product: so that not all of them are brushes. */
 export const mostOfKind = 2;
-/** Kinds that are looked at for companions of a product, and products of each. */
-const mostKinds = 8;
-const mostInKind = 200;
 
 /** The variant that shows: the first in stock that is not hidden there; else why none does. */
 export function shownVariant({ snapshot, inStock, hidden }: CompanionPlace, family: number): number | NotShownWhy {
@@ -56,41 +53,30 @@ export function shownVariant({ snapshot, inStock, hidden }: CompanionPlace, fami
   return why;
 }
 
-const byChance = (ofOne: number, ofOther: number, visits: number): number =>
-  visits === 0 ? 0 : (ofOne * ofOther) / visits;
-
-/** Products that shoppers took or opened with one. */
+/** Products that shoppers took or opened with one; what stands in for it serves no other purpose, whatever was found with it. */
 function* byLog(place: CompanionPlace, family: number, relation: Relation, log: SaidByLog): Generator<Computed> {
   const { snapshot } = place;
-  for (const { other, both, ofOne, ofOther, score } of log.products(relation, snapshot.familyId(family)))
-    yield {
-      family: snapshot.findFamily(other),
-      score,
-      why: { is: 'together', both, of: ofOne, byChance: byChance(ofOne, ofOther, log.visits), score },
-    };
+  const kinds = kindsOf(snapshot);
+  for (const { other, both, of, byChance, score } of log.products(relation, snapshot.familyId(family))) {
+    const found = snapshot.findFamily(other);
+    if (relation === 'standsIn' && found >= 0 && areApart(kinds, kinds.ofFamily[family]!, kinds.ofFamily[found]!))
+      continue;
+    yield { family: found, score, why: { is: 'together', both, of, byChance, score } };
+  }
 }
 
-/** Of kinds that shoppers take with the product's own, what says most of its words, then what sells most. */
-function* byKinds(place: CompanionPlace, family: number, log: SaidByLog): Generator<Computed> {
+/** Products that shoppers took or opened with any of the product's kind. */
+function* byKind(place: CompanionPlace, family: number, log: SaidByLog): Generator<Computed> {
   const { snapshot } = place;
   const kinds = kindsOf(snapshot);
   const kind = kinds.ofFamily[family]!;
   if (kind < 0) return;
-  const numbers = new Map(kinds.names.map((name, at) => [name, at]));
-  const said = new Map(mayGoWith(snapshot, family).map((near) => [near.family, near.score]));
-  for (const { other, both, ofOne, ofOther, score } of log.kinds(kinds.names[kind]!).slice(0, mostKinds)) {
-    const number = numbers.get(other);
-    if (number === undefined) continue;
-    const why: CompanionWhy = {
-      is: 'kinds',
-      kind: kindCalled(kinds, kind),
-      with: kindCalled(kinds, number),
-      ...{ both, of: ofOne, byChance: byChance(ofOne, ofOther, log.visits), score },
+  for (const { other, both, of, byChance, score } of log.kinds(kinds.names[kind]!))
+    yield {
+      family: snapshot.findFamily(other),
+      score,
+      why: { is: 'kind', kind: kindCalled(kinds, kind), both, of, byChance, score },
     };
-    const all = [...kinds.families[number]!.subarray(0, mostInKind)];
-    all.sort((a, b) => (said.get(b) ?? 0) - (said.get(a) ?? 0));
-    for (const other of all) yield { family: other, score, why };
-  }
 }
 
 function* byCatalog(near: readonly Near[]): Generator<Computed> {
@@ -118,7 +104,7 @@ function inOrder({ standing }: CompanionPlace, computed: Iterable<Computed>): Co
 
 /**
  * What stands beside a product: those chosen by hand in their order, then what shoppers took or opened with it, then, of
- * companions, what is of kinds that go with its own, and last what the catalog alone says. Each once, never the product
+ * companions, what they took or opened with others of its kind, and last what the catalog alone says. Each once, never the product
  * itself, what is hidden there, sold out, or was told never to show; of companions that are computed at most two of a kind.
  * Where the log knows enough, the catalog is not asked. Pure. Cost: a look at the log, and what `standIns` or `mayGoWith`
  * cost where it is not enough.
@@ -162,7 +148,7 @@ export function companionsOf(
   };
   if (fromLog) {
     fill(byLog(place, family, relation, log));
-    if (isCompanion) fill(byKinds(place, family, log));
+    if (isCompanion) fill(byKind(place, family, log));
   }
   if (fromCatalog && found.length < most)
     fill(byCatalog(isCompanion ? mayGoWith(snapshot, family) : standIns(snapshot, family, title)));

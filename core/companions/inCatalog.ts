@@ -109,7 +109,7 @@ export function mayGoWith(snapshot: Snapshot, family: number): Near[] {
   if (kind < 0) return [];
   const shared = familiesSharing(snapshot, kindWords(kinds, kind), ['title', 'kind', 'category']);
   return [...shared]
-    .filter(([other]) => kinds.ofFamily[other]! >= 0 && areApart(kinds, kind, kinds.ofFamily[other]!))
+    .filter(([other]) => areApart(kinds, kind, kinds.ofFamily[other]!))
     .map(([other, { share, words }]): Near => ({ family: other, score: share, words, values: [] }))
     .sort(bestFirst(snapshot));
 }

@@ -16,8 +16,9 @@ export interface Kinds {
   readonly highest: readonly string[];
 }
 
-/** Whether two kinds serve different purposes: their highest levels differ, or the kinds where there are no levels. */
-export const areApart = ({ highest }: Kinds, one: number, other: number): boolean => highest[one] !== highest[other];
+/** Whether two kinds serve different purposes: their highest levels differ, or the kinds where there are no levels. Of an unknown one (-1) nobody can say so. */
+export const areApart = ({ highest }: Kinds, one: number, other: number): boolean =>
+  one >= 0 && other >= 0 && highest[one] !== highest[other];
 
 /** Units sold of a family, 0 where nothing is known. */
 export function soldOf({ numbers }: Pick<Snapshot, 'numbers'>, family: number): number {

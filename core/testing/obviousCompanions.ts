@@ -13,7 +13,6 @@ interface Visit {
 interface Met {
   readonly other: string;
   readonly both: number;
-  readonly of: number;
   readonly score: number;
 }
 
@@ -39,28 +38,30 @@ const isBesides = ({ opened, taken }: Visit, one: string, other: string): boolea
 const isInstead = ({ opened }: Visit, one: string, other: string): boolean =>
   opened.some((own) => own.includes(one) && own.includes(other));
 
-function metWith(
-  name: string,
+function tableOf(
   visits: readonly Visit[],
-  names: readonly string[],
-  has: (visit: Visit, name: string) => boolean,
-  areTogether: (visit: Visit, one: string, other: string) => boolean,
-): Met[] {
-  return names
-    .filter((other) => other !== name)
-    .flatMap((other): Met[] => {
-      const both = visits.filter(
-        (visit) => has(visit, name) && has(visit, other) && areTogether(visit, name, other),
-      ).length;
-      const [ofOne, ofOther] = [name, other].map((each) => visits.filter((visit) => has(visit, each)).length) as [
-        number,
-        number,
-      ];
-      if (both < 2 || both * visits.length <= ofOne * ofOther) return [];
-      const score = surprise(both, ofOne - both, ofOther - both, visits.length - ofOne - ofOther + both);
-      return score < 10.83 ? [] : [{ other, both, of: ofOne, score }];
-    })
-    .sort((a, b) => b.score - a.score || (a.other < b.other ? -1 : 1));
+  [names, others]: readonly [readonly string[], readonly string[]],
+  areMet: (visit: Visit, one: string, other: string) => boolean,
+): (name: string) => Met[] {
+  const row = remembered(
+    (one: string) =>
+      new Map(others.map((other) => [other, visits.filter((visit) => areMet(visit, one, other)).length])),
+  );
+  const times = (one: string, other: string): number => row(one).get(other)!;
+  const of = remembered((one: string): number => others.reduce((sum, other) => sum + times(one, other), 0));
+  const to = remembered((other: string): number => names.reduce((sum, one) => sum + times(one, other), 0));
+  const all = names.reduce((sum, one) => sum + of(one), 0);
+  return (name) =>
+    others
+      .flatMap((other): Met[] => {
+        const [both, ofOne] = [times(name, other), of(name)];
+        if (both < 2) return [];
+        const ofOther = to(other);
+        if (both <= (ofOne * ofOther) / all) return [];
+        const score = surprise(both, ofOne - both, ofOther - both, all - ofOne - ofOther + both);
+        return score < 10.83 ? [] : [{ other, both, score }];
+      })
+      .sort((a, b) => b.score - a.score || (a.other < b.other ? -1 : 1));
 }
 
 /** What stands beside products, by a look at every visit for every pair and at every record for every word: what the fast way is held to. */
@@ -108,22 +109,24 @@ export function obviousCompanions(
   };
   const shows = (family: string): boolean =>
     variantsOf(family).some((record) => isInStock(record) && !rules.isHidden(record));
-  const kindNames = [...new Set(families.map(pathOf).filter((path) => path !== null))];
-  const kindsIn = (visit: Visit): string[] =>
-    [...inVisit(visit)].flatMap((product) => (families.includes(product) ? (pathOf(product) ?? []) : []));
-  const kindsTogether = (visit: Visit, one: string, other: string): boolean =>
-    [...inVisit(visit)].some((a) =>
-      [...inVisit(visit)].some(
-        (b) =>
-          families.includes(a) &&
-          families.includes(b) &&
-          pathOf(a) === one &&
-          pathOf(b) === other &&
-          isBesides(visit, a, b),
-      ),
-    );
-  const met = [...new Set(visits.flatMap((visit) => [...inVisit(visit)]))];
   const has = (visit: Visit, name: string): boolean => inVisit(visit).has(name);
+  const kindNames = [...new Set(families.map(pathOf).filter((path) => path !== null))];
+  const kindOf = (product: string): string | null => (families.includes(product) ? pathOf(product) : null);
+  const areMetByKind = (visit: Visit, kind: string, other: string): boolean =>
+    has(visit, other) &&
+    kindOf(other) !== null &&
+    kindOf(other) !== kind &&
+    [...inVisit(visit)].some((one) => kindOf(one) === kind && isBesides(visit, one, other));
+  const met = [...new Set(visits.flatMap((visit) => [...inVisit(visit)]))];
+  const bothAre =
+    (are: typeof isBesides) =>
+    (visit: Visit, one: string, other: string): boolean =>
+      one !== other && has(visit, one) && has(visit, other) && are(visit, one, other);
+  const tables = {
+    goesWith: tableOf(visits, [met, met], bothAre(isBesides)),
+    standsIn: tableOf(visits, [met, met], bothAre(isInstead)),
+    kind: tableOf(visits, [kindNames, met], areMetByKind),
+  };
   const byFactor = (all: readonly { readonly family: string; readonly score: number }[]): string[] => {
     const strength = ({ family, score }: (typeof all)[number]): number =>
       score * (families.includes(family) ? rules.factorOf(family, boostOf(family)) : 1);
@@ -173,27 +176,11 @@ export function obviousCompanions(
           );
     add(first, true);
     if (setup.companionShelves.shown.fromLog) {
-      add(
-        byFactor(
-          metWith(family, visits, met, has, isCompanion ? isBesides : isInstead).map(({ other, score }) => ({
-            family: other,
-            score,
-          })),
-        ),
-        false,
-      );
-      if (isCompanion && path !== null) {
-        const said = new Map(mayGoWith().map((each) => [each.family, each.score]));
-        const kinds = metWith(path, visits, kindNames, (visit, name) => kindsIn(visit).includes(name), kindsTogether);
-        const inKinds = kinds.slice(0, 8).flatMap(({ other, score }) =>
-          families
-            .filter((each) => pathOf(each) === other)
-            .toSorted((a, b) => soldOf(b) - soldOf(a))
-            .toSorted((a, b) => (said.get(b) ?? 0) - (said.get(a) ?? 0))
-            .map((each) => ({ family: each, score })),
-        );
-        add(byFactor(inKinds), false);
-      }
+      const mayStandIn = (other: string): boolean =>
+        kindOf(other) === null || path === null || highest(kindOf(other)!) === highest(path);
+      const scored = (all: readonly Met[]) => byFactor(all.map(({ other, score }) => ({ family: other, score })));
+      add(scored(tables[relation](family).filter(({ other }) => isCompanion || mayStandIn(other))), false);
+      if (isCompanion && path !== null) add(scored(tables.kind(path)), false);
     }
     if (setup.companionShelves.shown.fromCatalog) {
       const keys = ['brand', 'colour'].filter((key) => textsOf(heldBy(variantsOf(family)[0]!, key)).length > 0);

@@ -40,7 +40,7 @@ export interface TogetherReader extends SaidByLog {
 
 export function openTogether(db: Db, storefront: string): TogetherReader {
   const pairs = db.prepare<[string, string, string], Pair>(
-    `SELECT one, other, both, of_one AS ofOne, of_other AS ofOther, score FROM together
+    `SELECT one, other, both, of_one AS "of", by_chance AS byChance, score FROM together
      WHERE storefront = ? AND relation = ? AND one = ? ORDER BY place`,
   );
   const note = db.prepare<[string], { madeFrom: string; visits: number }>(
@@ -61,8 +61,8 @@ export function togetherWriter(db: Db): (storefront: string, madeFrom: string, t
   const isThere = db.prepare<[string], number>('SELECT 1 FROM storefront WHERE id = ?').pluck();
   const clear = db.prepare('DELETE FROM together WHERE storefront = ?');
   const keep = db.prepare(
-    `INSERT INTO together (storefront, relation, one, place, other, both, of_one, of_other, score)
-     VALUES (@storefront, @relation, @one, @place, @other, @both, @ofOne, @ofOther, @score)`,
+    `INSERT INTO together (storefront, relation, one, place, other, both, of_one, by_chance, score)
+     VALUES (@storefront, @relation, @one, @place, @other, @both, @of, @byChance, @score)`,
   );
   const note = db.prepare(
     `INSERT INTO together_note (storefront, made_from, visits) VALUES (@storefront, @madeFrom, @visits)

@@ -223,7 +223,7 @@ CREATE TABLE together (
   other TEXT NOT NULL,
   both INTEGER NOT NULL,                                                -- visits
   of_one INTEGER NOT NULL,
-  of_other INTEGER NOT NULL,
+  by_chance REAL NOT NULL,
   score REAL NOT NULL,
   PRIMARY KEY (storefront, relation, one, place)
 ) STRICT, WITHOUT ROWID;

@@ -12,7 +12,7 @@ export function Freshness() {
   }, []);
   if (!data?.importedAt) return null;
   return (
-    <p className="mt-auto px-2 pt-4 text-[12px] text-soft leading-snug">
+    <p className="mt-auto px-2 pt-1.5 text-[12px] text-soft leading-snug">
       The index is up to date.
       <br />
       Catalog: {ago(data.importedAt)}

@@ -70,7 +70,7 @@ export function screenName(path: string): string {
 
 export function Navigation() {
   return (
-    <nav aria-label="Screens" className="flex flex-col overflow-y-auto py-2 pr-2.5 pl-3.5">
+    <nav aria-label="Screens" className="flex flex-col overflow-y-auto py-1 pr-2.5 pl-3.5">
       {groups.map((group) => (
         <Group key={group.name} {...group} />
       ))}
@@ -87,7 +87,7 @@ function Group({ name, places }: (typeof groups)[number]) {
   const changed = (parts: readonly SetupPart[]): number => changes.filter(({ part }) => parts.includes(part)).length;
   return (
     <section aria-label={name}>
-      <h2 className="mt-0.5">
+      <h2>
         <button
           type="button"
           aria-expanded={!isFolded}

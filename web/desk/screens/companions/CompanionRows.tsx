@@ -80,14 +80,13 @@ export function CompanionRows({
             <li key={card.familyId}>
               {at === Math.max(0, inSight) && (
                 <p className="mt-3 mb-1 text-[12.5px] text-soft">
-                  {at === 0 ? 'Shoppers see none of these:' : 'Shoppers do not see these any more:'} the page shows{' '}
-                  {shows}.
+                  {at === 0 ? 'Shoppers see none of these' : 'Shoppers see none of those below'}: the page shows {shows}
+                  .
                 </p>
               )}
-              <div className={`${shelfRow(false)} flex items-center gap-2 py-1.5 pr-2 pl-3`}>
+              <div className={`${shelfRow(false)} flex flex-wrap items-center gap-x-1 py-1.5 pr-2 pl-3`}>
                 <span className="min-w-0 flex-1">
                   <ProductLine id={card.familyId} card={card} isKnown />
-                  <span className="block pl-[46px] text-[12.5px] text-soft">{whyInWords(why, called)}</span>
                 </span>
                 {byHand.length < mostChosen && (
                   <Button
@@ -109,6 +108,7 @@ export function CompanionRows({
                     <Ban size={14} aria-hidden /> Never
                   </Button>
                 )}
+                <span className="basis-full pl-[46px] text-[12.5px] text-soft">{whyInWords(why, called)}</span>
               </div>
             </li>
           ))}

@@ -19,8 +19,8 @@ export function whyInWords(why: CompanionWhy, called: (attribute: string) => str
       return 'Chosen by hand';
     case 'together':
       return `In ${why.both} of ${counted(why.of, 'visit')} with this product shoppers took or opened it too; chance would have ${byChanceInWords(why.byChance)}`;
-    case 'kinds':
-      return `${why.with} and ${why.kind}: shoppers took or opened both in ${why.both} of ${counted(why.of, 'visit')}; chance would have ${byChanceInWords(why.byChance)}`;
+    case 'kind':
+      return `In ${why.both} of ${counted(why.of, 'visit')} with others of its kind (${why.kind}) shoppers took or opened it too; chance would have ${byChanceInWords(why.byChance)}`;
     case 'catalog': {
       const said = [
         ...(why.words.length > 0
