@@ -27,6 +27,38 @@ describe('decisions about products in words', () => {
     expect(described('products', null, { ...about, act: 'set', value: 'x'.repeat(200) })[0]!.length).toBeLessThan(110));
 });
 
+describe('companions in words', () => {
+  const none = { companions: [], alternatives: [], never: [] };
+  test.each([
+    [null, { ...none, companions: ['a', 'b'] }, 'The companions of “p” have “a”, “b” chosen by hand'],
+    [
+      { ...none, companions: ['a', 'b'] },
+      { ...none, companions: ['b', 'a'] },
+      'The companions of “p” stand in another order',
+    ],
+    [{ ...none, alternatives: ['a'] }, null, 'The alternatives of “p” no longer have “a” chosen by hand'],
+    [none, { ...none, never: ['a', 'b', 'c', 'd', 'e'] }, 'Never shown beside “p”: “a”, “b”, “c” and 2 more'],
+    [{ ...none, never: ['a'] }, none, 'May show beside “p” again: “a”'],
+  ])('%j to %j', (before, after, sentence) => expect(described('companions', before, after, 'p')).toEqual([sentence]));
+  test('where they show is told by place', () => {
+    const shown = {
+      pageCompanions: 4,
+      pageAlternatives: 4,
+      basket: 4,
+      emptyShelf: 4,
+      fromLog: true,
+      fromCatalog: true,
+    };
+    expect(
+      described('companionShelves', shown, { ...shown, basket: 0, emptyShelf: 8, fromLog: false }, 'shown'),
+    ).toEqual([
+      'Companions in the basket are not shown',
+      'Companions on the empty shelf: up to 8',
+      'Companions are no longer taken from what shoppers took and opened together',
+    ]);
+  });
+});
+
 const tests = [{ how: 'is' as const, attribute: 'brand', values: ['Osier'] }];
 const rule = {
   name: 'Osier',

@@ -43,6 +43,7 @@ describe('what is really answered is what the document says', () => {
     ['shopSuggest', 'suggest?q=bru', 200],
     ['shopSuggest', 'suggest?q=xqzzk', 200],
     ['shopProduct', 'product?id=a', 200],
+    ['shopBeside', 'beside?of=a&of=b&at=basket', 200],
     ['shopProduct', 'product?id=zzz', 404],
     ['shopArticle', 'article?id=zzz', 404],
     ['shopSearch', 'search?key=none', 403],

@@ -109,7 +109,9 @@ function ThingLine({ thing, currency }: { readonly thing: Thing; readonly curren
           </button>
         </span>
       )}
-      <b className="min-w-20 text-right tabular-nums">{price === null ? '' : money(price * quantity, currency)}</b>
+      <b className="ml-auto min-w-20 text-right tabular-nums">
+        {price === null ? '' : money(price * quantity, currency)}
+      </b>
     </li>
   );
 }

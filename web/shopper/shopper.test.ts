@@ -1,7 +1,7 @@
 import { beforeEach, expect, test } from '@jest/globals';
 import type { SearchAnswer } from '../../core/answer/answer.ts';
 import type { DeskView } from '../bridge/messages.ts';
-import { ownAddress } from './shopAddress.ts';
+import { ownAddress, theBasket } from './shopAddress.ts';
 import type { ShopClient } from './shopClient.ts';
 import { createShopper, type ShopperEvent, type ShopperOptions } from './shopper.ts';
 import { freshSearch } from './shopperSearch.ts';
@@ -13,6 +13,7 @@ const stored = new Map<string, string>();
   getItem: (name: string) => stored.get(name) ?? null,
   setItem: (name: string, text: string) => stored.set(name, text),
 };
+(globalThis as Record<string, unknown>).sessionStorage = globalThis.localStorage;
 beforeEach(() => stored.clear());
 
 /** A shop that finds two products for everything; a part number is the first one's. */
@@ -111,6 +112,30 @@ test('the box asks by itself, the values of a filter are looked through beside t
   expect(box.state.getState().data).toEqual({ typed: 'ink' });
   expect(await shopper.lookThrough('colour', 're')).toEqual([{ value: 'Red' }]);
   expect(await shopper.lookThrough('constructor', 're')).toEqual([]);
+});
+
+test('what goes with the basket is asked once for the same things; what was opened is remembered for the visit', async () => {
+  const { shopper, asked, settled } = opened();
+  const beside = shopper.createBeside('basket');
+  beside.ask(['v1', 'v2']);
+  beside.ask(['v1', 'v2']);
+  await settled();
+  expect(asked.filter((question) => question.includes('goes with'))).toHaveLength(1);
+  expect(beside.state.getState().data?.companions).toEqual([]);
+  shopper.open('a');
+  shopper.open('b');
+  shopper.open('a');
+  expect(shopper.opened.list()).toEqual(['a', 'b']);
+});
+
+test('the basket has a page of its own, which asks for nothing by itself', async () => {
+  const { shopper, asked, settled, went } = opened();
+  await settled();
+  const before = asked.length;
+  shopper.goTo(theBasket);
+  await settled();
+  expect(went().at(-1)).toMatch(/^\/basket/);
+  expect(asked).toHaveLength(before);
 });
 
 const view: DeskView = {

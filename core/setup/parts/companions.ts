@@ -56,8 +56,8 @@ export const companions = openPart({
     return [
       ...told(`The companions of ${of}`, was.companions, is.companions, names),
       ...told(`The alternatives of ${of}`, was.alternatives, is.alternatives, names),
-      ...(barred.length > 0 ? [`${listedHere(barred, names)} never show beside ${of}`] : []),
-      ...(shown.length > 0 ? [`${listedHere(shown, names)} may show beside ${of} again`] : []),
+      ...(barred.length > 0 ? [`Never shown beside ${of}: ${listedHere(barred, names)}`] : []),
+      ...(shown.length > 0 ? [`May show beside ${of} again: ${listedHere(shown, names)}`] : []),
     ];
   },
 });

@@ -47,7 +47,9 @@ export function CompanionRows({
   const called = useAttributeLabels();
   const { title, note, one, none } = texts[list];
   const byHand = chosen[list];
-  const computed = (found?.shown ?? []).filter(({ why }) => why.is !== 'byHand');
+  // What was decided just now is not worked out any more, before the server says so too.
+  const isDecided = new Set([...chosen.companions, ...chosen.alternatives, ...chosen.never]);
+  const computed = (found?.shown ?? []).filter(({ card }) => !isDecided.has(card.familyId));
   const notShown = new Map((found?.notShown ?? []).map(({ product, why }) => [product, why]));
   const inSight = shows - (byHand.length - notShown.size);
   return (

@@ -73,9 +73,12 @@ export function ProductPage() {
           <VariantList product={data} attributes={filled.filter(({ ofVariants }) => ofVariants)} />
         </Section>
       )}
-      <p className="mt-3">
+      <div className="mt-3 flex flex-wrap items-center gap-x-4 gap-y-2">
         <JoinProduct product={data.id} />
-      </p>
+        <Link to={`/companions/${encodeURIComponent(data.id)}`} className="text-[13.5px]">
+          What goes with it, and what stands in for it
+        </Link>
+      </div>
       <Section title="Rules that affect this product">
         {data.rules.length === 0 ? (
           <Nothing>No rule changes this product’s position.</Nothing>
