@@ -10,6 +10,7 @@ export {};
  * npm run bench -- filters: speed with twelve filters beside speed with eight.
  * npm run bench -- fill-up: speed with pages filled up beside speed without.
  * npm run bench -- suggest: what a letter typed into the search box costs, beside a prefix trie.
+ * npm run bench -- companions: what stands beside a product, beside a search for its title; counting the log.
  * npm run bench -- serving: what shoppers wait while a desk is busy, on a real server.
  * npm run bench -- storefronts: memory and time of going from one to another, with many storefronts and drafts.
  * npm run bench -- opening: from opening an address of the desk to results in the shop window, and what jumps meanwhile.
@@ -27,6 +28,7 @@ else if (which === 'filters') (await import('./filters.ts')).runFilters(rest);
 else if (which === 'rules') (await import('./rules.ts')).runRules(rest);
 else if (which === 'fill-up') (await import('./fillUp.ts')).runFillUp(rest);
 else if (which === 'suggest') (await import('./suggest.ts')).runSuggest(rest);
+else if (which === 'companions') (await import('./companions.ts')).runCompanions(rest);
 else if (which === 'serving') await (await import('./serving.ts')).runServing(rest);
 else if (which === 'storefronts') await (await import('./storefronts.ts')).runStorefronts(rest);
 else if (which === 'opening') await (await import('./opening.ts')).runOpening();

@@ -14,7 +14,7 @@ import type { Phrase } from '../core/suggest/phrase.ts';
 import { suggest } from '../core/suggest/suggest.ts';
 import { stem } from '../core/text/wordForms.ts';
 import { makeRecords } from './makeRecords.ts';
-import { percentile } from './percentile.ts';
+import { measured } from './measured.ts';
 
 /** Suggestions wanted, and texts typed. */
 const wanted = 5;
@@ -88,21 +88,4 @@ export function runSuggest(rest: readonly string[]): void {
   const kept = keepAnswers<unknown>(2000);
   const box = (text: string) => suggest(engine, prepared, { typed: text }, { completions, content: null, readRecord });
   measured([['the whole box, as shoppers type', (text) => void kept.get(text, () => box(text))]], letters);
-}
-
-/** Times what each way takes for each text, in turn. */
-function measured(ways: readonly (readonly [string, (text: string) => void])[], typed: readonly string[]): void {
-  const times = ways.map((): number[] => []);
-  for (const text of typed)
-    for (const [at, [, run]] of ways.entries()) {
-      const start = performance.now();
-      run(text);
-      times[at]!.push(performance.now() - start);
-    }
-  for (const [at, [name]] of ways.entries()) {
-    // The first tenth has warmed the code.
-    const warm = times[at]!.slice(typed.length / 10);
-    const shown = (share: number): string => percentile(warm, share).toFixed(2).padStart(8);
-    console.log(`${name.padEnd(16)} ms, 50th ${shown(0.5)}  95th ${shown(0.95)}  99th ${shown(0.99)}`);
-  }
 }

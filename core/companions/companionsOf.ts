@@ -38,7 +38,7 @@ export interface Companion {
 }
 
 /** Of one kind, among the computed companions of one product: so that not all of them are brushes. */
-export const mostOfKind = 2;
+const mostOfKind = 2;
 
 /** The variant that shows: the first in stock that is not hidden there; else why none does. */
 export function shownVariant({ snapshot, inStock, hidden }: CompanionPlace, family: number): number | NotShownWhy {

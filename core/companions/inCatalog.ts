@@ -18,7 +18,7 @@ export interface Near {
 /** Products of the same kind that are compared: those that share most words, and those that sell most. */
 const mostCompared = 200;
 /** What the likeness of two products is made of; the sum is 1. */
-export const likenessParts = { words: 0.5, values: 0.35, price: 0.15 } as const;
+const likenessParts = { words: 0.5, values: 0.35, price: 0.15 } as const;
 /** Attributes that say nothing of what a product is for. */
 const noPurpose = new Set(['title', 'category', 'kind', 'sku', 'tags', 'availability', 'hidden', 'picture', 'link']);
 const none: Shared = { share: 0, words: [] };
@@ -90,7 +90,7 @@ export function standIns(snapshot: Snapshot, family: number, title: string): Nea
 }
 
 /** The words a kind is called by, its highest level's left out: those say what it is sold under, and not what it is for. */
-export function kindWords(kinds: Kinds, kind: number): string[] {
+function kindWords(kinds: Kinds, kind: number): string[] {
   if (kind < 0) return [];
   const name = kinds.names[kind]!;
   const highest = new Set(tokenize(kinds.highest[kind]!));

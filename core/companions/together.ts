@@ -25,7 +25,7 @@ export interface Pair {
 }
 
 /** Visits that must have both, and how surprising that must be: chance alone gets so far in one of a thousand pairs. */
-export const fewestTogether = 2;
+const fewestTogether = 2;
 export const leastSurprise = 10.83;
 /** What is looked at of one visit: whoever opens more does not look for one thing. */
 const mostOfVisit = 12;

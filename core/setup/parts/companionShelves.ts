@@ -12,7 +12,6 @@ const shownSchema = z.strictObject({
   fromLog: z.boolean(),
   fromCatalog: z.boolean(),
 });
-export type CompanionsShown = z.infer<typeof shownSchema>;
 
 /** Where companions and alternatives show, how many of them, and what they are worked out from. */
 export const companionShelves = fixedPart({
