@@ -111,7 +111,7 @@ export type ExplainedSignal = z.infer<typeof signalSchema>;
 /** What an effect comes from: a shelf plan, a house rule, or the catalog's boost, which has neither id nor name; nor has any for shoppers. */
 const namedSchema = z.object({ id: z.string(), title: z.string() });
 const sourceSchema = z.object({
-  from: z.enum(['plan', 'rule', 'collection', 'boost']),
+  from: z.enum(['plan', 'rule', 'collection', 'begin', 'boost']),
   id: z.string(),
   name: z.string(),
   corrected: z
@@ -160,7 +160,13 @@ export const whySchema = z.object({
   sorted: z
     .object({ label: z.string(), signals: z.array(signalSchema) })
     .nullable()
-    .describe('The order chosen from the sorting menu, with its amounts.'),
+    .describe('The order chosen from the sorting menu, or that before any search, with its amounts.'),
+  ahead: sourceSchema
+    .nullable()
+    .describe('The collection whose products stand before the others before any search; null where it is in none.'),
+  begins: z
+    .boolean()
+    .describe('Whether `sorted` is the order before any search, which nobody chose; shuffled where it has no name.'),
   afterStock: z.boolean().describe('Whether it stands after everything in stock, being sold out.'),
   pin: sourceSchema.extend({ place: z.number().int() }).nullable(),
   exactSku: z.boolean(),

@@ -4,6 +4,8 @@ import type { Condition } from '../setup/terms/condition.ts';
 export interface Members {
   readonly condition: Condition | null;
   readonly products: readonly string[];
+  /** What it is called, where that is known. */
+  readonly title?: string;
 }
 /** By id, the collections that a setup has; whatever their dates are, and whether or not their pages are shown. */
 export type Collections = ReadonlyMap<string, Members>;

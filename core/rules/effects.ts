@@ -17,19 +17,21 @@ export type Source =
   | { readonly kind: 'rule'; readonly id: string; readonly name: string }
   /** The order of a collection's own page. */
   | { readonly kind: 'collection'; readonly id: string; readonly name: string }
+  /** What stands first before any search. */
+  | { readonly kind: 'begin' }
   /** The catalog's boost column. */
   | { readonly kind: 'boost' };
 
 /** A source as answers tell it. */
 export interface ToldSource {
   from: Source['kind'];
-  /** A boost of the catalog's has neither id nor name. */
+  /** A boost of the catalog's, and what stands first before any search, have neither id nor name. */
   id: string;
   name: string;
   corrected?: string;
 }
 export const toldSource = (source: Source): ToldSource => {
-  if (source.kind === 'boost') return { from: 'boost', id: '', name: '' };
+  if (source.kind === 'boost' || source.kind === 'begin') return { from: source.kind, id: '', name: '' };
   const told = { from: source.kind, id: source.id, name: source.name };
   return source.kind === 'plan' && source.corrected !== undefined ? { ...told, corrected: source.corrected } : told;
 };

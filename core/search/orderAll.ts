@@ -1,4 +1,5 @@
 import { type Compare, selectFirst } from '../base/select.ts';
+import { isIn, type RecordSet } from '../conditions/recordSet.ts';
 import type { Candidates } from '../ranking/groupFamilies.ts';
 import { compareBySignals, orderCandidates, sieveBySignals } from '../ranking/order.ts';
 import { bindSignals } from '../ranking/signals.ts';
@@ -14,6 +15,8 @@ interface ToOrder {
   readonly own: Scope | null;
   /** Candidates that have their place already. */
   readonly apart: ReadonlySet<number>;
+  /** Families that stand before the others; null where none do. */
+  readonly ahead: RecordSet | null;
   readonly soldOutLast: boolean;
 }
 
@@ -40,7 +43,7 @@ function allBut(count: number, few: ReadonlySet<number>): Uint32Array {
 export function orderAll(
   engine: Engine,
   prepared: PreparedSetup,
-  { candidates, scores, sorted, own, apart, soldOutLast }: ToOrder,
+  { candidates, scores, sorted, own, apart, ahead, soldOutLast }: ToOrder,
   wanted: number,
 ): { readonly order: number[]; readonly leaders: Map<number, number> } {
   const { families } = candidates;
@@ -91,10 +94,16 @@ export function orderAll(
     return list.subarray(0, count);
   };
   const isFree = (at: number): boolean => !apart.has(at);
-  if (soldOutLast) {
-    const { familyInStock } = engine;
-    append(those((at) => isFree(at) && familyInStock[families[at]!] === 1));
-    append(those((at) => isFree(at) && familyInStock[families[at]!] === 0));
+  if (soldOutLast || ahead) {
+    const isSoldOut = (at: number): boolean => soldOutLast && engine.familyInStock[families[at]!] === 0;
+    for (const soldOut of [false, true])
+      for (const isFirst of [true, false])
+        append(
+          those(
+            (at) =>
+              isFree(at) && isSoldOut(at) === soldOut && (ahead !== null && isIn(ahead, families[at]!)) === isFirst,
+          ),
+        );
   } else append(apart.size === 0 ? null : allBut(scores.length, apart));
   return { order, leaders };
 }

@@ -16,7 +16,7 @@ export function plannedOrder(engine: Engine, prepared: PreparedSetup, effects: r
   if (!effect) return null;
   const { attribute, direction, source } = effect;
   const signals = [{ attribute, direction }];
-  const label = source.kind === 'boost' ? '' : source.name;
+  const label = source.kind === 'boost' || source.kind === 'begin' ? '' : source.name;
   return {
     order: { key: '', label, signals },
     signals: bindSignals(engine, signals, prepared.today),

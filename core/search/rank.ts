@@ -22,6 +22,7 @@ import type { Language } from '../text/languages.ts';
 import { affordable } from './affordable.ts';
 import { correctedReading } from './correctedReading.ts';
 import { findMatches } from './findMatches.ts';
+import { type Leading, leadingOf } from './leading.ts';
 import { orderAll } from './orderAll.ts';
 import {
   addedByPlans,
@@ -117,6 +118,10 @@ export interface Ranking {
   isSoldOut(candidate: number): boolean;
   /** The order chosen from the sorting menu, with its signals; null for relevance. */
   readonly sorted: { readonly order: SortingOrder; readonly signals: readonly Signal[] } | null;
+  /** Whether that is the order before any search, which nobody has chosen. */
+  readonly begins: boolean;
+  /** What leads before any search; null elsewhere. */
+  readonly leading: Leading | null;
   /** What was recognised in the search besides words. */
   readonly understood: Understood;
   readonly isBrowsing: boolean;
@@ -236,6 +241,16 @@ export function rank(
 ): Ranking {
   const { snapshot, matcher } = engine;
   const { filters: chosen, device } = asked;
+  const begins = asked.query.trim() === '' && !scope && !asked.box;
+  const sortedByShopper = prepared.sortedBy(asked.sort);
+  // Before anything else is found, since it may take a search of its own.
+  const leading =
+    begins && !sortedByShopper
+      ? leadingOf(engine, prepared, (query, most) => {
+          const { placed, candidates } = rank(engine, prepared, { query, filters: {}, page: 1, limit: most }, most);
+          return placed.map(({ candidate }) => candidates.families[candidate]!);
+        })
+      : null;
   const asTyped: AsTyped = new Map();
   // Only plans for words need to know what the search is corrected to before they have changed it.
   const meant = prepared.triggers.areForWords ? understand(engine, prepared, asked, mode !== 'none') : null;
@@ -306,8 +321,10 @@ export function rank(
   const { failing, ignored } = testFilters(prepared.filters, choices.chosen, records, engine.failing);
   const candidates = engine.grouper.group(records, failing !== null);
 
-  const begins = isBrowsing && !scope && !request.box ? prepared.setup.resultsPage.begin.order : '';
-  const sorted = prepared.sortedBy(request.sort || begins);
+  const sorted =
+    sortedByShopper ??
+    leading?.sorted ??
+    (isBrowsing && begins ? prepared.sortedBy(prepared.setup.resultsPage.begin.order) : null);
   const planned = sorted ? null : plannedOrder(engine, prepared, effects);
   const own = isBrowsing && !sorted && !planned ? scope : null;
   // A collection put in order by hand or by an attribute keeps it: nothing there is ordered by score.
@@ -341,12 +358,16 @@ export function rank(
     if (candidate >= 0 && !first.has(candidate))
       first.set(candidate, { kind: 'collection', id: own!.id, name: own!.title });
   }
+  for (const family of leading?.first ?? []) {
+    const candidate = candidateOf(family);
+    if (candidate >= 0 && !first.has(candidate)) first.set(candidate, leading!.source);
+  }
   const apart = new Set([...pins.map(({ candidate }) => candidate), ...first.keys()]);
   if (leads) apart.add(skuCandidate);
   const ordered = orderAll(
     engine,
     prepared,
-    { candidates, scores, sorted: sorted ?? planned, own, apart, soldOutLast },
+    { candidates, scores, sorted: sorted ?? planned, own, apart, ahead: leading?.ahead ?? null, soldOutLast },
     wanted,
   );
   const isPinned = new Set(pins.map(({ candidate }) => candidate));
@@ -382,6 +403,8 @@ export function rank(
     soldOutLast,
     isSoldOut: (candidate) => engine.familyInStock[candidates.families[candidate]!] === 0,
     sorted,
+    begins: sorted !== null && sortedByShopper === null,
+    leading,
     understood,
     isBrowsing,
     total: candidates.families.length,

@@ -181,7 +181,8 @@ export function search(
     sorting: prepared.setup.relevance.sorting.orders.map(({ key, label, signals }) => ({
       key,
       label: orderLabelIn(label, said.language),
-      chosen: ranking.sorted ? key === ranking.sorted.order.key : signals.length === 0,
+      // What is shuffled is in no order of the menu: that of relevance stands for it.
+      chosen: ranking.sorted?.order.key ? key === ranking.sorted.order.key : signals.length === 0,
     })),
     scoped: ranking.scoped && {
       wordsOut: [...ranking.scoped.wordsOut],

@@ -1,5 +1,6 @@
 import type { ExplainedSignal, Why } from '../answer/answer.ts';
 import { labelFromKey } from '../catalog/standardColumns.ts';
+import { isIn } from '../conditions/recordSet.ts';
 import { explainMatch } from '../ranking/explainMatch.ts';
 import type { Signal } from '../ranking/signals.ts';
 import { toldSource } from '../rules/effects.ts';
@@ -49,7 +50,7 @@ export function whyHere(engine: Engine, prepared: PreparedSetup, ranking: Rankin
   const lines = explainMatch(snapshot, prepared.setup, prepared.gains, ranking.words, representative);
   const family = ranking.candidates.families[candidate]!;
   const isSku = candidate === ranking.skuCandidate;
-  const isIn = isBroughtIn(ranking, candidate);
+  const isBrought = isBroughtIn(ranking, candidate);
   const first = pin === null ? ranking.first.get(candidate) : undefined;
   const leader = ranking.leaders.get(candidate);
   const labels = new Map(snapshot.attributes.map(({ key, label }) => [key, label]));
@@ -65,13 +66,14 @@ export function whyHere(engine: Engine, prepared: PreparedSetup, ranking: Rankin
     };
   };
   const sorted = ranking.sorted ?? ranking.planned;
+  const { leading: leads } = ranking;
   const decided = decidingSignal(prepared, ranking, index);
   return {
-    words: isSku || isIn ? [] : (lines?.words ?? []),
-    closeness: isSku || isIn ? [] : (lines?.closeness ?? []),
-    whole: isSku || isIn ? null : (lines?.whole ?? null),
-    start: ranking.isBrowsing ? perfect : isIn ? ranking.candidates.scores[candidate]! : 0,
-    broughtIn: isIn,
+    words: isSku || isBrought ? [] : (lines?.words ?? []),
+    closeness: isSku || isBrought ? [] : (lines?.closeness ?? []),
+    whole: isSku || isBrought ? null : (lines?.whole ?? null),
+    start: ranking.isBrowsing ? perfect : isBrought ? ranking.candidates.scores[candidate]! : 0,
+    broughtIn: isBrought,
     first: first ? toldSource(first) : null,
     takenFor: ranking.takenFor && { search: ranking.takenFor.search, ...toldSource(ranking.takenFor.source) },
     matchScore: ranking.candidates.scores[candidate]!,
@@ -87,7 +89,12 @@ export function whyHere(engine: Engine, prepared: PreparedSetup, ranking: Rankin
             signals: prepared.signals.map(explainSignal),
             decidedBy: typeof decided === 'number' ? prepared.signals[decided]!.attribute : decided,
           },
-    sorted: sorted && { label: sorted.order.label, signals: sorted.signals.map(explainSignal) },
+    sorted: sorted && {
+      label: sorted.order.label,
+      signals: sorted.order.signals.length > 0 ? sorted.signals.map(explainSignal) : [],
+    },
+    begins: ranking.begins,
+    ahead: pin === null && !first && leads?.ahead && isIn(leads.ahead, family) ? toldSource(leads.source) : null,
     sortedByPlan: ranking.planned && toldSource(ranking.planned.source),
     afterStock:
       ranking.soldOutLast &&

@@ -13,7 +13,7 @@ export type MadeCollections = Readonly<
   Record<string, { readonly condition: Condition | null; readonly products: readonly string[] }>
 >;
 /** The collections made in a setup. */
-export const madeCollections = ({ content }: Setup): MadeCollections =>
+export const madeCollections = ({ content }: Pick<Setup, 'content'>): MadeCollections =>
   Object.fromEntries(
     Object.values(content).flatMap((entry) =>
       entry.what === 'collection'

@@ -1,3 +1,4 @@
+import { shuffledPlace } from '../ranking/shuffle.ts';
 import type { TieBreaker } from '../setup/parts/relevance/tieBreakers.ts';
 import type { Setup } from '../setup/schema.ts';
 import type { amountReader } from './obviousAmounts.ts';
@@ -22,6 +23,12 @@ interface Ordering {
   /** The family whose part number the search is. */
   readonly sku: string | undefined;
   readonly soldOutLast: boolean;
+  /** Products that stand behind those put first, in order, whatever else orders them. */
+  readonly leading: readonly string[];
+  /** The day whose shuffle orders them; null for none. */
+  readonly shuffled: number | null;
+  /** Whether a product stands before the others, in whatever order both have. */
+  isAhead(familyId: string): boolean;
 }
 
 /** Puts candidates in order by comparing all with all, close calls and pins included. */
@@ -29,7 +36,7 @@ export function obviousOrder(
   { relevance }: Setup,
   candidates: readonly Candidate[],
   { amountOf, familyInStock }: ReturnType<typeof amountReader>,
-  { sort, planned, pins, first: firstIds, skuLeads, sku, soldOutLast }: Ordering,
+  { sort, planned, pins, first: firstIds, skuLeads, sku, soldOutLast, leading, shuffled, isAhead }: Ordering,
 ): Candidate[] {
   const amounts = new Map<TieBreaker, Map<string, number | null>>();
   const amountFor = (signal: TieBreaker, { familyId, read }: Candidate): number | null => {
@@ -52,17 +59,25 @@ export function obviousOrder(
   const tie = (a: Candidate, b: Candidate): number =>
     bySignals(relevance.tieBreakers.signals, a, b) || b.score - a.score || (a.familyId < b.familyId ? -1 : 1);
   const chosenOrder = relevance.sorting.orders.find((order) => order.key === sort && order.signals.length > 0);
-  const pinned = (chosenOrder ? [] : pins).flatMap(({ product, place }) => {
+  const isOrdered = chosenOrder !== undefined || shuffled !== null;
+  const pinned = (isOrdered ? [] : pins).flatMap(({ product, place }) => {
     const candidate = candidates.find(({ familyId }) => familyId === product);
     return candidate ? [{ candidate, place }] : [];
   });
   const unplaced = candidates.filter((candidate) => !pinned.some((pin) => pin.candidate === candidate));
-  const named = chosenOrder ? [] : skuLeads ? [sku, ...firstIds] : [...firstIds, sku];
-  const first = [...new Set(named)].flatMap((id) => unplaced.find(({ familyId }) => familyId === id) ?? []);
+  const named = isOrdered ? [] : skuLeads ? [sku, ...firstIds] : [...firstIds, sku];
+  const first = [...new Set([...named, ...leading])].flatMap(
+    (id) => unplaced.find(({ familyId }) => familyId === id) ?? [],
+  );
   const ordered: Candidate[] = [...first];
   const width = Math.round(relevance.closeCall.width * 1000);
   const append = (some: readonly Candidate[]): void => {
     let left = some.filter((candidate) => !first.includes(candidate));
+    if (shuffled !== null) {
+      const placeOf = ({ familyId }: Candidate): number => shuffledPlace(familyId, shuffled);
+      ordered.push(...left.sort((a, b) => placeOf(a) - placeOf(b)));
+      return;
+    }
     const given = chosenOrder?.signals ?? (planned && [planned]);
     if (given) {
       const compare = (a: Candidate, b: Candidate) => bySignals(given, a, b) || b.score - a.score || tie(a, b);
@@ -76,10 +91,13 @@ export function obviousOrder(
       left = left.filter((candidate) => !group.includes(candidate));
     }
   };
-  if (soldOutLast) {
-    append(unplaced.filter(({ familyId }) => familyInStock(familyId)));
-    append(unplaced.filter(({ familyId }) => !familyInStock(familyId)));
-  } else append(unplaced);
+  for (const isOut of [false, true])
+    for (const ahead of [true, false])
+      append(
+        unplaced.filter(
+          ({ familyId }) => (soldOutLast && !familyInStock(familyId)) === isOut && isAhead(familyId) === ahead,
+        ),
+      );
   for (const [at, { candidate, place }] of pinned.entries()) {
     const earlier = at === 0 ? 0 : ordered.indexOf(pinned[at - 1]!.candidate) + 1;
     ordered.splice(Math.max(place - 1, earlier), 0, candidate);

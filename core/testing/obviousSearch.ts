@@ -13,6 +13,7 @@ import { inStock, type ReadRecord, readCatalog, remembered } from './obviousCata
 import { madeCollections, meetsCondition } from './obviousConditions.ts';
 import { expander, type Way, type Word } from './obviousExpansion.ts';
 import { obviousFilters } from './obviousFilters.ts';
+import { obviousLeads } from './obviousLeads.ts';
 import { obviousOrder } from './obviousOrder.ts';
 import { phraseReader } from './obviousPhrases.ts';
 import { obviousPlans } from './obviousPlans.ts';
@@ -418,9 +419,13 @@ export function obviousSearch(
         plans.find((other) => other.first?.includes(product)) === plan &&
         candidates.some(({ familyId }) => familyId === product),
     );
-  const begins = query.trim() === '' && !box ? setup.resultsPage.begin.order : '';
+  const leads = obviousLeads(records, attributes, setup, {
+    ...{ isBegin: query.trim() === '' && !box, sort, today },
+    find: (text) =>
+      obviousSearch(records, attributes, setup, text, { isOfLanguage }, now).results.map(({ familyId }) => familyId),
+  });
   const ordered = obviousOrder(setup, candidates, amounts, {
-    sort: sort || begins,
+    ...leads,
     planned: plans.find((plan) => plan.sort)?.sort,
     pins,
     first,

@@ -10,6 +10,7 @@ import type { FilterSetting } from '../setup/parts/filters.ts';
 import type { HouseRule } from '../setup/parts/houseRules.ts';
 import type { ShelfPlan } from '../setup/parts/plans.ts';
 import type { TieBreaker } from '../setup/parts/relevance/tieBreakers.ts';
+import type { Leads } from '../setup/parts/resultsPage.ts';
 import type { Setup } from '../setup/schema.ts';
 import type { Condition, Test } from '../setup/terms/condition.ts';
 import { madeKey } from '../setup/terms/contentTerms.ts';
@@ -296,6 +297,23 @@ function wordsOfCatalog({ terms }: Snapshot, { length }: string): string[] {
   );
 }
 
+/** What leads before any search, read off what is drawn anyway, so that seeds that once failed keep what they made. */
+function leadsFor(snapshot: Snapshot, queries: readonly string[]): { leads?: Leads } {
+  const [one = '', other = ''] = [queries[1], queries[2]];
+  const products = [one, other].map(({ length }) => snapshot.familyId((length * 7) % snapshot.families));
+  const all: readonly (Leads | null)[] = [
+    null,
+    { what: 'products', products: [...new Set(products)] },
+    { what: 'collection', collection: 'hand' },
+    { what: 'collection', collection: 'ruled' },
+    one.trim() === '' ? null : { what: 'search', search: one },
+    { what: 'shuffle' },
+    { what: 'collection', collection: 'gone' },
+  ];
+  const leads = all[(one.length + other.length) % all.length] ?? null;
+  return leads ? { leads } : {};
+}
+
 /** A setup with anything in it that may bear on the order, for the given queries. */
 export function randomSetup(random: () => number, snapshot: Snapshot, queries: readonly string[]): Setup {
   const product = (): string => snapshot.familyId(Math.floor(random() * snapshot.families));
@@ -343,7 +361,11 @@ export function randomSetup(random: () => number, snapshot: Snapshot, queries: r
     ...setup,
     resultsPage: {
       ...setup.resultsPage,
-      begin: { order: (queries[2] ?? '').length % 3 === 0 ? 'other' : '', emptySearch: 'everything' },
+      begin: {
+        order: (queries[2] ?? '').length % 3 === 0 ? 'other' : '',
+        emptySearch: 'everything',
+        ...leadsFor(snapshot, queries),
+      },
     },
     ...filtersFor(setup.filters, queries[3] ?? ''),
     attributes,

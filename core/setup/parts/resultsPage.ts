@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { emptySearches, emptySearchNames, usualBegin } from '../terms/beginTerms.ts';
+import { emptySearches, emptySearchNames, mostLeading, usualBegin } from '../terms/beginTerms.ts';
 import {
   alwaysOnCard,
   cardPieces,
@@ -24,8 +24,8 @@ import {
   usualLayout,
   wayNames,
 } from '../terms/layoutTerms.ts';
-import { fixedEntry, fixedPart } from '../terms/part.ts';
-import { key } from '../terms/texts.ts';
+import { fixedEntry, fixedPart, type NamesForChanges } from '../terms/part.ts';
+import { key, productId, searchText } from '../terms/texts.ts';
 
 const inRow = z.number().int().min(inRowLimits.least).max(inRowLimits.most);
 export const layoutSchema = z.strictObject({
@@ -103,15 +103,52 @@ const arrangement = fixedEntry({
 });
 
 /** What stands before anything is searched for. */
-const beginSchema = z.strictObject({ order: z.union([z.literal(''), key]), emptySearch: z.enum(emptySearches) });
+const leadsSchema = z.discriminatedUnion('what', [
+  z.strictObject({
+    what: z.literal('products'),
+    products: z
+      .array(productId)
+      .min(1)
+      .max(mostLeading)
+      .refine((ids) => new Set(ids).size === ids.length, 'A product is in the list twice.'),
+  }),
+  z.strictObject({ what: z.literal('collection'), collection: key }),
+  z.strictObject({ what: z.literal('search'), search: searchText }),
+  z.strictObject({ what: z.literal('shuffle') }),
+]);
+export type Leads = z.infer<typeof leadsSchema>;
+const beginSchema = z.strictObject({
+  order: z.union([z.literal(''), key]),
+  emptySearch: z.enum(emptySearches),
+  /** What stands before all that order; absent: nothing. */
+  leads: leadsSchema.optional(),
+});
 export type Begin = z.infer<typeof beginSchema>;
 const usuallyBegun: Begin = usualBegin;
+
+function leadsInWords(leads: Leads | undefined, names: NamesForChanges): string {
+  switch (leads?.what) {
+    case undefined:
+      return 'Before any search nothing leads the products';
+    case 'products': {
+      const { products } = leads;
+      const shown = products.slice(0, 3).map(names.product).join(', ');
+      return `Before any search stand first: ${shown}${products.length > 3 ? ` and ${products.length - 3} more` : ''}`;
+    }
+    case 'collection':
+      return `Before any search stands first what is in ${names.collection(leads.collection)}`;
+    case 'search':
+      return `Before any search stands first what “${leads.search}” finds`;
+    case 'shuffle':
+      return 'Before any search products are shuffled, anew each day';
+  }
+}
 
 const begin = fixedEntry({
   value: beginSchema,
   usual: usuallyBegun,
   inside: fieldsOf({}),
-  describe({ before, after }) {
+  describe({ before, after }, names) {
     const [was, is] = [before ?? usuallyBegun, after ?? usuallyBegun];
     const said: string[] = [];
     if (was.order !== is.order)
@@ -120,6 +157,7 @@ const begin = fixedEntry({
           ? 'Before any search products stand as a search would order them'
           : `Before any search products stand in the order “${is.order}” of the sorting menu`,
       );
+    if (JSON.stringify(was.leads) !== JSON.stringify(is.leads)) said.push(leadsInWords(is.leads, names));
     if (was.emptySearch !== is.emptySearch) said.push(`A search without words ${emptySearchNames[is.emptySearch]}`);
     return said;
   },

@@ -262,9 +262,15 @@ function heldAsCorrected({ pulls, first, pin, takenFor, sortedByPlan }: Why) {
 
 function whatPutItThere(why: Why): string {
   if (why.first?.from === 'collection') return `It stands first in the collection “${why.first.name}”.`;
+  if (why.first?.from === 'begin') return 'It stands first before any search, as the results page says.';
   if (why.first) return `The shelf plan “${why.first.name}” puts it first.`;
   if (why.pin) return `The shelf plan “${why.pin.name}” pins it at place ${why.pin.place}.`;
   if (why.sortedByPlan) return `The shelf plan “${why.sortedByPlan.name}” gives the results an order of their own.`;
+  if (why.ahead) return `It is in the collection “${why.ahead.name}”, which stands first before any search.`;
+  if (why.begins)
+    return why.sorted?.label
+      ? `Before any search products stand by ${why.sorted.label}.`
+      : 'Before any search products are shuffled, anew each day.';
   if (why.sorted) return `The shopper sorted by ${why.sorted.label}.`;
   if (why.exactSku) return 'An exact part number stands first.';
   const { closeCall } = why;

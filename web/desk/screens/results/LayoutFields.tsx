@@ -1,5 +1,4 @@
-import type { Begin, Layout } from '../../../../core/setup/parts/resultsPage.ts';
-import { emptySearches, emptySearchNames } from '../../../../core/setup/terms/beginTerms.ts';
+import type { Layout } from '../../../../core/setup/parts/resultsPage.ts';
 import {
   atOnceLimits,
   fitNames,
@@ -18,6 +17,7 @@ import { Section, shelfRow } from '../../parts/Screen.tsx';
 import { useItemChanged } from '../../state/changed.ts';
 import { useDeskState } from '../../state/deskState.ts';
 import { edit } from '../../state/edits.ts';
+import { BeforeSearch } from './BeforeSearch.tsx';
 
 const rooms: readonly (readonly [LayoutRoom, string])[] = [
   ['narrow', `below ${layoutRooms.middle} pixels`],
@@ -113,47 +113,5 @@ export function LayoutFields() {
         </div>
       </Section>
     </>
-  );
-}
-
-/** What stands before anything is searched for, and what an empty search does. */
-function BeforeSearch() {
-  const { setup } = useDeskState();
-  const { begin } = setup.resultsPage;
-  const isChanged = useItemChanged('resultsPage', 'begin');
-  const save = (change: Partial<Begin>): void =>
-    void edit({ part: 'resultsPage', key: 'begin', value: { ...begin, ...change } });
-  const { orders } = setup.relevance.sorting;
-  const options = orders.map(({ key, label, signals }) => [signals.length === 0 ? '' : key, label] as const);
-  // An order that was taken out of the menu since stays to be seen until another is chosen.
-  const isGone = !options.some(([key]) => key === begin.order);
-  return (
-    <Section
-      title="Before any search"
-      note="On the page of everything; collections and the search box have an order of their own."
-    >
-      <div
-        className={`${shelfRow(isChanged((entry) => entry))} flex flex-wrap items-center gap-x-5 gap-y-2 px-3 py-2 text-[13px]`}
-      >
-        <span>
-          Products stand by{' '}
-          <Choice
-            label="Order before any search"
-            value={begin.order}
-            options={isGone ? [...options, [begin.order, `${begin.order}, no longer in the menu`] as const] : options}
-            change={(order) => save({ order })}
-          />
-        </span>
-        <span>
-          A search without words{' '}
-          <Choice
-            label="What a search without words does"
-            value={begin.emptySearch}
-            options={emptySearches.map((each) => [each, emptySearchNames[each]] as const)}
-            change={(emptySearch) => save({ emptySearch })}
-          />
-        </span>
-      </div>
-    </Section>
   );
 }
