@@ -3,6 +3,7 @@ import { longestQuery } from '../core/query/readUnits.ts';
 import { furthestPlace } from '../core/search/laidOut.ts';
 import type { SearchRequest } from '../core/search/rank.ts';
 import { readName } from '../core/setup/setupRef.ts';
+import { besideKinds } from '../core/setup/terms/besidesTerms.ts';
 import { momentText } from '../core/setup/terms/moments.ts';
 import { devices } from '../core/setup/terms/planTerms.ts';
 import type { BoxRequest } from '../core/suggest/suggest.ts';
@@ -56,6 +57,8 @@ const shopFields = {
   exactly: flag.default(false),
   /** What the shopper looks with, where the shop says so: plans may hold for some devices only. */
   device: z.enum(devices).optional(),
+  /** All articles, or collections, that the search finds, besides the products. */
+  show: z.enum(besideKinds).optional(),
   /** Asked by the search box while the shopper types. */
   box: flag.default(false),
   /** The shopper's language, for the names of filters and values. */
@@ -129,7 +132,8 @@ export const deskSearchQuery = withFilters(deskFields);
 
 /** The engine's request from a validated query: by the shop, the desk and the terminal alike. */
 export function requestOf(query: z.output<typeof shopSearchQuery>): SearchRequest {
-  const { q, page, limit, typing, collection, sort, asWords, exactly, box, device, language, like, ...rest } = query;
+  const { q, page, limit, typing, collection, sort, asWords, exactly, box, device, language, like, show, ...rest } =
+    query;
   return {
     query: q,
     page,
@@ -145,5 +149,6 @@ export function requestOf(query: z.output<typeof shopSearchQuery>): SearchReques
     ...(device && { device }),
     ...(language && { language }),
     ...(like && { like }),
+    ...(show && { show }),
   };
 }

@@ -44,6 +44,7 @@ export const screens = [
   '/empty-shelf/special',
   '/results-page',
   '/results-page/card',
+  '/results-page/content',
   '/results-page/look',
   '/results-page/badges',
   '/words',

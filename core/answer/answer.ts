@@ -3,6 +3,7 @@ import { nearSources } from '../query/nearTexts.ts';
 import { cardArrangementSchema, layoutSchema } from '../setup/parts/resultsPage.ts';
 import { filterLayoutSchema } from '../setup/parts/storefront.ts';
 import { badgePlaces } from '../setup/terms/badgeTerms.ts';
+import { besideKinds, besidePlaces, blockPlaces } from '../setup/terms/besidesTerms.ts';
 import { conditionSchema } from '../setup/terms/condition.ts';
 import { filterKinds } from '../setup/terms/filterTerms.ts';
 import { shopSaid } from './shopSaid.ts';
@@ -361,6 +362,25 @@ export const searchAnswerSchema = z.object({
       extract: z.string(),
     }),
   ),
+  besides: z
+    .object({
+      after: z.number().int().describe('Products before what stands between them.'),
+      show: z.enum(besideKinds).nullable().describe('What all of is shown, in place of the products.'),
+      collections: z.object({ where: z.enum(besidePlaces), total: z.number().int() }),
+      articles: z.object({ where: z.enum(besidePlaces), total: z.number().int() }),
+    })
+    .describe('Where articles and collections stand, and how many there are: at most 60 of each are looked for.'),
+  blocks: z
+    .array(
+      z.object({
+        collection: namedSchema,
+        heading: z.string(),
+        where: z.enum(blockPlaces),
+        total: z.number().int(),
+        cards: z.array(cardSchema),
+      }),
+    )
+    .describe('What has all the words within some collections.'),
   emptyShelf: z
     .object({
       special: z.string().describe('The special page it is, by its key; empty for the usual one.'),

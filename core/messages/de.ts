@@ -19,6 +19,8 @@ export const de: Messages = {
   'basket.sum': 'Summe',
   'basket.things': '{count, plural, one {# Stück in Ihrem Warenkorb} other {# Stücke in Ihrem Warenkorb}}',
   'basket.waiting': 'Ihr Warenkorb wird geholt',
+  'besides.all': 'Alle {count, number}',
+  'blocks.more': 'Alle {count, number} in {collection}',
   'box.all': '{count, plural, one {# Produkt} other {Alle # Produkte}} für „{search}“ zeigen',
   'box.back': 'Zurück',
   'box.close': 'Suche schließen',
@@ -143,5 +145,7 @@ export const de: Messages = {
   'sort.priceDown': 'Preis absteigend',
   'sort.priceUp': 'Preis aufsteigend',
   'sort.relevance': 'Beste Treffer',
+  tabs: 'Was gefunden wurde',
+  'tabs.products': 'Produkte',
   tryAgain: 'Noch einmal versuchen',
 };

@@ -17,6 +17,8 @@ export const en = {
   'basket.sum': 'Sum',
   'basket.things': '{count, plural, one {# thing in your basket} other {# things in your basket}}',
   'basket.waiting': 'Your basket is being fetched',
+  'besides.all': 'All {count, number}',
+  'blocks.more': 'All {count, number} in {collection}',
   'box.all': 'Show all {count, plural, one {# product} other {# products}} for “{search}”',
   'box.back': 'Back',
   'box.close': 'Close the search',
@@ -141,6 +143,8 @@ export const en = {
   'sort.priceDown': 'Price, high to low',
   'sort.priceUp': 'Price, low to high',
   'sort.relevance': 'Best match',
+  tabs: 'What was found',
+  'tabs.products': 'Products',
   tryAgain: 'Try again',
 } as const;
 

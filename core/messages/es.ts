@@ -19,6 +19,8 @@ export const es: Messages = {
   'basket.sum': 'Total',
   'basket.things': '{count, plural, one {# artículo en su cesta} other {# artículos en su cesta}}',
   'basket.waiting': 'Se está cargando su cesta',
+  'besides.all': 'Todos ({count, number})',
+  'blocks.more': 'Todos ({count, number}) en {collection}',
   'box.all': 'Ver {count, plural, one {# producto} other {los # productos}} de «{search}»',
   'box.back': 'Volver',
   'box.close': 'Cerrar la búsqueda',
@@ -143,5 +145,7 @@ export const es: Messages = {
   'sort.priceDown': 'Precio: de mayor a menor',
   'sort.priceUp': 'Precio: de menor a mayor',
   'sort.relevance': 'Más relevantes',
+  tabs: 'Lo que se ha encontrado',
+  'tabs.products': 'Productos',
   tryAgain: 'Intentar de nuevo',
 };

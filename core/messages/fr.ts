@@ -19,6 +19,8 @@ export const fr: Messages = {
   'basket.sum': 'Total',
   'basket.things': '{count, plural, one {# article dans votre panier} other {# articles dans votre panier}}',
   'basket.waiting': 'Votre panier se charge',
+  'besides.all': 'Tous les résultats ({count, number})',
+  'blocks.more': 'Tous les résultats ({count, number}) dans {collection}',
   'box.all': 'Voir {count, plural, one {# produit} other {les # produits}} pour « {search} »',
   'box.back': 'Retour',
   'box.close': 'Fermer la recherche',
@@ -143,5 +145,7 @@ export const fr: Messages = {
   'sort.priceDown': 'Prix décroissant',
   'sort.priceUp': 'Prix croissant',
   'sort.relevance': 'Pertinence',
+  tabs: 'Ce qui a été trouvé',
+  'tabs.products': 'Produits',
   tryAgain: 'Réessayer',
 };

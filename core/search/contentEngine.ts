@@ -161,18 +161,16 @@ function idsFound(content: PreparedContent, kind: ContentKind, query: string, li
   return ranking.placed.map(({ candidate }) => engine.snapshot.familyId(ranking.candidates.families[candidate]!));
 }
 
-const mostArticles = 4;
-const mostCollections = 6;
-
-/** The articles and collections that have all the words of a search, best first. */
+/** The articles and collections that have all the words of a search, at most so many of each, best first. */
 export function findContent(
   content: PreparedContent,
   query: string,
+  most: number,
 ): { articles: Article[]; collections: Collection[] } {
   const pick = <Item extends { readonly id: string }>(items: readonly Item[], ids: readonly string[]): Item[] =>
     ids.flatMap((id) => items.find((item) => item.id === id) ?? []);
   return {
-    articles: pick(content.content.articles, idsFound(content, 'article', query, mostArticles)),
-    collections: pick(content.content.collections, idsFound(content, 'collection', query, mostCollections)),
+    articles: pick(content.content.articles, idsFound(content, 'article', query, most)),
+    collections: pick(content.content.collections, idsFound(content, 'collection', query, most)),
   };
 }

@@ -16,6 +16,7 @@ import { boundedFactor, type Context, pinsAmong, resolve, scoreAfter, takenFor }
 import type { Standing } from '../rules/standing.ts';
 import { perfect } from '../scoring/formula.ts';
 import type { SortingOrder } from '../setup/parts/relevance/sorting.ts';
+import type { BesideKind } from '../setup/terms/besidesTerms.ts';
 import type { StockPlace } from '../setup/terms/placeTerms.ts';
 import type { Device } from '../setup/terms/planTerms.ts';
 import type { Language } from '../text/languages.ts';
@@ -68,6 +69,8 @@ export interface SearchRequest {
   readonly exactly?: boolean;
   /** What the shopper looks with, where it is known. */
   readonly device?: Device;
+  /** All articles, or all collections, that the search finds, in place of some of them. */
+  readonly show?: BesideKind;
   /** Asked for by the search box, while the shopper types. */
   readonly box?: boolean;
   /** Tell each result's arithmetic. */

@@ -6,9 +6,10 @@ import type { Selection } from '../index/familyCounts.ts';
 import { bannersOn } from '../rules/bannersOn.ts';
 import { type Source, toldSource } from '../rules/effects.ts';
 import { orderLabelIn } from '../setup/terms/shopTexts.ts';
+import { blocksFor, contentBeside, toldBlocks } from './besides.ts';
 import { climb } from './climb.ts';
 import { closeMatches, isFilledUp } from './closeMatches.ts';
-import { findContent, type PreparedContent } from './contentEngine.ts';
+import type { PreparedContent } from './contentEngine.ts';
 import { correctionsOf } from './correctedReading.ts';
 import { emptyShelf } from './emptyShelf.ts';
 import { missingPins } from './gaps.ts';
@@ -21,33 +22,6 @@ import type { RecordReader } from './recordReader.ts';
 import { bindScope, type Scope } from './scope.ts';
 import { saidOf } from './shopSaid.ts';
 import { whyHere } from './whyHere.ts';
-
-const longestExtract = 160;
-
-/** Collections and articles beside the products: on the first page of a search, and not inside a collection. */
-export function contentFound(
-  content: PreparedContent | null,
-  { query, page }: SearchRequest,
-  isInCollection: boolean,
-): Pick<SearchAnswer, 'collections' | 'articles'> {
-  if (!content || page > 1 || isInCollection) return { collections: [], articles: [] };
-  const { articles, collections } = findContent(content, query);
-  const extract = (text: string): string =>
-    text.length > longestExtract ? `${text.slice(0, longestExtract).trimEnd()}…` : text;
-  return {
-    collections: collections.map(({ id, title, picture }) => ({
-      ...{ id, title },
-      picture: ownedPicture(`collection:${id}`, picture),
-    })),
-    articles: articles.map(({ id, title, link, picture, plain }) => ({
-      id,
-      title,
-      link,
-      picture: ownedPicture(`article:${id}`, picture),
-      extract: extract(plain),
-    })),
-  };
-}
 
 /** The collection a search is asked in, and what of the catalog is in it; neither where it names none that there is. */
 export function collectionOf(
@@ -140,6 +114,8 @@ export function search(
 ): SearchAnswer {
   const { snapshot } = engine;
   const asked = collectionOf(engine, inForce, request, content);
+  // First, since looking for it overwrites what was found.
+  const blocks = blocksFor(engine, inForce, request, content);
   const climbed = climb(engine, inForce, request, request.page * request.limit, asked.scope);
   const { ranking, prepared, scope, near, isOutside } = climbed;
   const within = isOutside ? undefined : asked.within;
@@ -212,11 +188,13 @@ export function search(
     ignoredFilters: [...ranking.ignoredFilters],
     ignored: ignoredParameters(prepared, request, ranking, asked.within !== undefined),
     collection: within && content ? collectionPage(within, content) : null,
-    ...contentFound(
+    ...contentBeside(
+      prepared,
       content,
       { ...request, query: ranking.takenFor?.search ?? near?.text ?? request.query },
       within !== undefined,
     ),
+    blocks: toldBlocks(blocks, cardOf),
   };
   // Last, since looking for what is close, and for what else may be meant, overwrites what was found.
   const close = isFilledUp(prepared, ranking, request)

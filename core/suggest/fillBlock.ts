@@ -1,13 +1,13 @@
 import type { Card, Result } from '../answer/answer.ts';
 import { ownedPicture } from '../catalog/picture.ts';
 import type { Article, Collection } from '../content/decidedContent.ts';
+import { contentFound } from '../search/besides.ts';
 import type { PreparedContent } from '../search/contentEngine.ts';
 import { emptyShelf, shelfFor } from '../search/emptyShelf.ts';
 import type { Engine, PreparedSetup } from '../search/prepareSetup.ts';
 import type { CardMaker } from '../search/productCard.ts';
 import type { SearchRequest } from '../search/rank.ts';
 import type { RecordReader } from '../search/recordReader.ts';
-import { contentFound } from '../search/search.ts';
 import type { BoxBlock } from '../setup/parts/searchBox.ts';
 import { type BoxMoment, mostLines } from '../setup/terms/boxTerms.ts';
 import type { Device } from '../setup/terms/planTerms.ts';
@@ -173,7 +173,9 @@ export function fillBlock(
           ? chosenHere
           : moment === 'before'
             ? those(({ parent }) => parent === '')
-            : contentFound(content, asked, false).collections,
+            : content
+              ? contentFound(content, asked.query, mostLines).collections
+              : [],
       );
       return list && { kind: block.kind, ...head, items: list };
     }
@@ -182,7 +184,7 @@ export function fillBlock(
         (id) => content?.content.articles.find((each) => each.id === id) ?? [],
       );
       const list = filled<Pick<Article, 'id' | 'title' | 'link'>>(
-        moment === 'nothing' ? ofShelf : contentFound(content, asked, false).articles,
+        moment === 'nothing' ? ofShelf : content ? contentFound(content, asked.query, mostLines).articles : [],
       );
       return list && { kind: block.kind, ...head, items: list.map(({ id, title, link }) => ({ id, title, link })) };
     }

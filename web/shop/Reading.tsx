@@ -1,4 +1,5 @@
 import { ArrowRight } from 'lucide-react';
+import type { ReactNode } from 'react';
 import type { SearchAnswer } from '../../core/answer/answer.ts';
 import { useTexts } from '../look/texts.tsx';
 import { isElsewhere } from '../shopper/shopAddress.ts';
@@ -8,9 +9,12 @@ import { PlaceLink } from './PlaceLink.tsx';
 export function Collections({
   collections,
   open,
+  children,
 }: {
   readonly collections: SearchAnswer['collections'];
   open(id: string): void;
+  /** The way to all of them. */
+  readonly children?: ReactNode;
 }) {
   const { say } = useTexts();
   if (collections.length === 0) return null;
@@ -27,6 +31,7 @@ export function Collections({
           {title} <ArrowRight size={13} aria-hidden />
         </button>
       ))}
+      {children}
     </nav>
   );
 }
@@ -54,12 +59,22 @@ export function ArticleLink({
   );
 }
 
-/** Articles that answer the search, below the products. */
-export function Articles({ articles }: { readonly articles: SearchAnswer['articles'] }) {
+/** Articles that answer the search. */
+export function Articles({
+  articles,
+  isBelow,
+  children,
+}: {
+  readonly articles: SearchAnswer['articles'];
+  /** Whether a line parts them from what stands above. */
+  readonly isBelow: boolean;
+  /** The way to all of them. */
+  readonly children?: ReactNode;
+}) {
   const { say } = useTexts();
   if (articles.length === 0) return null;
   return (
-    <section aria-label={say('articles.read')} className="mt-7 border-t pt-4">
+    <section aria-label={say('articles.read')} className={isBelow ? 'mt-7 border-t pt-4' : 'mt-4'}>
       <h2 className="font-shop text-[17px]">{say('articles.read')}</h2>
       <ul className="mt-2 grid gap-x-6 gap-y-3 min-[600px]:grid-cols-2">
         {articles.map(({ id, title, link, extract }) => (
@@ -71,6 +86,7 @@ export function Articles({ articles }: { readonly articles: SearchAnswer['articl
           </li>
         ))}
       </ul>
+      {children && <p className="mt-2">{children}</p>}
     </section>
   );
 }

@@ -2,6 +2,7 @@ import type { SearchAnswer } from '../../core/answer/answer.ts';
 import type { FilterPosition } from '../../core/setup/terms/filterTerms.ts';
 import { useTexts } from '../look/texts.tsx';
 import { Banners } from './Banner.tsx';
+import { BesidesAt, BesideTabs, Blocks, OneKind } from './Besides.tsx';
 import { CloseToSearch } from './CloseToSearch.tsx';
 import { CollectionHead } from './CollectionHead.tsx';
 import { Elsewhere } from './Elsewhere.tsx';
@@ -15,7 +16,7 @@ import { Notices } from './Notices.tsx';
 import { PageHeading, PageMain } from './PageMain.tsx';
 import { Pages } from './Pages.tsx';
 import { allParts, Count, type PagePart, PlacedFilters, Sorting, useFiltering } from './pageParts.tsx';
-import { Articles, Collections } from './Reading.tsx';
+import { Articles } from './Reading.tsx';
 import { Shelves } from './Shelves.tsx';
 import { useShopper, useVisit } from './shopperHere.tsx';
 
@@ -63,7 +64,8 @@ export function ResultsPage({
           leave={() => go({ ...search, page: 1, collection: '' })}
         />
       )}
-      <Collections collections={data.collections} open={openCollection} />
+      <BesideTabs data={data} />
+      <BesidesAt data={data} where="above" />
       {data.redirect && (
         <Elsewhere redirect={data.redirect} isInDesk={desk !== null} isPlain={data.page === 1 && !isStale} />
       )}
@@ -74,7 +76,9 @@ export function ResultsPage({
         exactly={(is) => go({ ...search, page: 1, exactly: is })}
       />
       <Gaps answer={data} />
-      {data.emptyShelf ? (
+      {data.besides.show !== null ? (
+        <OneKind data={data} />
+      ) : data.emptyShelf ? (
         <>
           <EmptyShelf
             shelf={data.emptyShelf}
@@ -83,7 +87,7 @@ export function ResultsPage({
             search={searchHere}
             openCollection={openCollection}
           />
-          <Articles articles={data.articles} />
+          <Articles articles={data.articles} isBelow />
         </>
       ) : (
         <div className={(hasFilters && columns[position]) || ''}>
@@ -108,6 +112,7 @@ export function ResultsPage({
             ) : (
               <>
                 <Banners banners={data.banners} where="above" />
+                <Blocks data={data} where="above" />
                 <Shelves
                   results={data.results}
                   isStale={isStale}
@@ -116,12 +121,14 @@ export function ResultsPage({
                   at={search.query.trim() !== '' ? 'search' : data.collection ? 'collection' : 'everything'}
                   mayMove={search.sort === ''}
                   banners={data.banners.filter(({ where }) => where === 'grid')}
+                  between={{ after: data.besides.after, content: <BesidesAt data={data} where="between" /> }}
                 />
                 <Banners banners={data.banners} where="below" />
               </>
             )}
             <CloseToSearch close={data.close} after={data.total} open={choose} />
-            <Articles articles={data.articles} />
+            <Blocks data={data} where="below" />
+            <BesidesAt data={data} where="below" />
             {data.layout.way === 'pages' ? (
               <Pages answer={data} go={(page) => go({ ...search, page })} />
             ) : (

@@ -18,6 +18,7 @@ export function Shelves({
   at,
   mayMove,
   banners,
+  between,
   act,
 }: {
   readonly results: readonly Result[];
@@ -28,6 +29,8 @@ export function Shelves({
   readonly mayMove: boolean;
   /** Those among the products. */
   readonly banners: readonly ShownBanner[];
+  /** What stands over the whole width behind so many products of the first page. */
+  readonly between: { readonly after: number; readonly content: ReactNode };
   readonly act: ((product: Result, what: ProductAct) => void) | null;
 }) {
   const grid = useShelfGrid();
@@ -47,17 +50,24 @@ export function Shelves({
     </>
   );
   /** The banners that stand before a place, counted from 1; those behind the last product stand before the next. */
-  const before = (place: number): ReactNode =>
-    banners
-      .filter((banner) => banner.place === place)
-      .map((banner) => (
-        <li key={`banner/${banner.text}`} className="flex flex-col">
-          <Banner banner={banner} isCard />
-          <div className="h-1 bg-edge" />
-          <div className={act ? 'h-[38px]' : 'h-5'} />
-        </li>
-      ));
   const next = (results.at(-1)?.place ?? 0) + 1;
+  // Behind the last product where there are fewer.
+  const isBetween = (place: number): boolean =>
+    place === Math.min(between.after + 1, results[0]?.place === 1 ? next : -1);
+  const before = (place: number): ReactNode => (
+    <>
+      {isBetween(place) && <li className="col-span-full px-[7px] pb-3 empty:hidden">{between.content}</li>}
+      {banners
+        .filter((banner) => banner.place === place)
+        .map((banner) => (
+          <li key={`banner/${banner.text}`} className="flex flex-col">
+            <Banner banner={banner} isCard />
+            <div className="h-1 bg-edge" />
+            <div className={act ? 'h-[38px]' : 'h-5'} />
+          </li>
+        ))}
+    </>
+  );
   const still = (
     <ol className={className} style={grid.style}>
       {results.map((result) => (

@@ -11,6 +11,7 @@ describe('the shop’s address', () => {
       sort: 'price-up',
       language: 'de',
       asWords: ['red', 'size 6'],
+      show: '' as const,
       exactly: true,
     };
     expect(readAddress(new URLSearchParams(writeAddress(search).toString()))).toEqual(search);

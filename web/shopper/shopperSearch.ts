@@ -1,5 +1,6 @@
 import { filterParameters } from '../../api/filterParameters.ts';
 import { named } from '../../core/base/named.ts';
+import { type BesideKind, besideKinds } from '../../core/setup/terms/besidesTerms.ts';
 import type { Device } from '../../core/setup/terms/planTerms.ts';
 import { isLanguage } from '../../core/text/languages.ts';
 
@@ -17,6 +18,8 @@ export interface ShopperSearch {
   readonly exactly: boolean;
   /** The language filters are named in; empty for the catalog's own. */
   readonly language: string;
+  /** All articles, or collections, that it finds, in place of the products; empty for these. */
+  readonly show: BesideKind | '';
   /** What the shopper has said of filters; a key with nothing takes off what is preselected. */
   readonly filters: Readonly<Record<string, readonly string[]>>;
 }
@@ -31,6 +34,7 @@ export const freshSearch: ShopperSearch = {
   asWords: [],
   exactly: false,
   language: '',
+  show: '',
 };
 
 /** The shopper's search from the parameters of an address. */
@@ -50,6 +54,7 @@ export function readAddress(parameters: URLSearchParams): ShopperSearch {
     asWords: parameters.getAll('word'),
     exactly: parameters.has('exactly'),
     language: parameters.get('language') ?? '',
+    show: besideKinds.find((kind) => kind === parameters.get('show')) ?? '',
     page: Math.max(1, Number(parameters.get('page')) || 1),
     filters,
   };
@@ -64,6 +69,7 @@ export function writeAddress(search: ShopperSearch): URLSearchParams {
   if (search.language) parameters.set('language', search.language);
   for (const text of search.asWords) parameters.append('word', text);
   if (search.exactly) parameters.set('exactly', '');
+  if (search.show) parameters.set('show', search.show);
   if (search.page > 1) parameters.set('page', String(search.page));
   for (const [name, value] of filterParameters(search.filters)) parameters.append(name, value);
   return parameters;
@@ -78,6 +84,7 @@ export const queryFor = (search: ShopperSearch, device: Device) => ({
   device,
   ...(isLanguage(search.language) && { language: search.language }),
   ...(search.asWords.length > 0 && { asWords: [...search.asWords] }),
+  ...(search.show && { show: search.show }),
   ...(search.exactly && { exactly: '1' as const }),
   ...Object.fromEntries(
     Object.entries(search.filters).map(([key, values]) => [`f.${key}`, values.length > 0 ? [...values] : '']),

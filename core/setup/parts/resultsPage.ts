@@ -1,6 +1,17 @@
 import { z } from 'zod';
 import { emptySearches, emptySearchNames, mostLeading, usualBegin } from '../terms/beginTerms.ts';
 import {
+  besideKinds,
+  besidePlaceNames,
+  besidePlaces,
+  blockPlaces,
+  mostBefore,
+  mostBesides,
+  mostBlocks,
+  mostInBlock,
+  usualBesides,
+} from '../terms/besidesTerms.ts';
+import {
   alwaysOnCard,
   cardPieces,
   pieceNames,
@@ -24,6 +35,7 @@ import {
   usualLayout,
   wayNames,
 } from '../terms/layoutTerms.ts';
+import { longest } from '../terms/limits.ts';
 import { fixedEntry, fixedPart, type NamesForChanges } from '../terms/part.ts';
 import { key, productId, searchText } from '../terms/texts.ts';
 
@@ -163,5 +175,67 @@ const begin = fixedEntry({
   },
 });
 
+const beside = z.strictObject({
+  where: z.enum(besidePlaces),
+  /** Where it stands with the products; the rest is a press away. */
+  most: z.number().int().min(1).max(mostBesides),
+});
+export const besidesSchema = z.strictObject({
+  collections: beside,
+  articles: beside,
+  /** Products before what stands between them. */
+  after: z.number().int().min(1).max(mostBefore),
+  /** What the search finds within a collection, each under its own heading. */
+  blocks: z
+    .array(
+      z.strictObject({
+        collection: key,
+        heading: z.string().trim().min(1).max(longest.label),
+        most: z.number().int().min(1).max(mostInBlock),
+        where: z.enum(blockPlaces),
+      }),
+    )
+    .max(mostBlocks)
+    .refine(
+      (blocks) => new Set(blocks.map(({ collection }) => collection)).size === blocks.length,
+      'A collection has a block already.',
+    ),
+});
+export type Besides = z.infer<typeof besidesSchema>;
+const usuallyBeside: Besides = { ...usualBesides, blocks: [] };
+const kindNames = { collections: 'Collections that a search finds', articles: 'Articles that a search finds' } as const;
+
+const besides = fixedEntry({
+  value: besidesSchema,
+  usual: usuallyBeside,
+  inside: fieldsOf({ collections: fieldsOf({}), articles: fieldsOf({}), blocks: listBy('collection') }),
+  describe({ before, after }, names) {
+    const [was, is] = [before ?? usuallyBeside, after ?? usuallyBeside];
+    const said = besideKinds.flatMap((kind) => [
+      ...(was[kind].where !== is[kind].where
+        ? [
+            `${kindNames[kind]} ${is[kind].where === 'none' ? 'are not shown' : `stand ${besidePlaceNames[is[kind].where]}`}`,
+          ]
+        : []),
+      ...(was[kind].most !== is[kind].most ? [`${kindNames[kind]}: up to ${is[kind].most} with the products`] : []),
+    ]);
+    if (was.after !== is.after) said.push(`What stands between the products comes after ${is.after} of them`);
+    const of = (blocks: Besides['blocks'], collection: string) => blocks.find((each) => each.collection === collection);
+    for (const block of is.blocks) {
+      const earlier = of(was.blocks, block.collection);
+      if (JSON.stringify(earlier) !== JSON.stringify(block))
+        said.push(
+          `What a search finds in ${names.collection(block.collection)} stands ${besidePlaceNames[block.where]} as “${block.heading}”, up to ${block.most}`,
+        );
+    }
+    for (const { collection } of was.blocks)
+      if (!of(is.blocks, collection))
+        said.push(`What a search finds in ${names.collection(collection)} has no block of its own any more`);
+    const orderOf = ({ blocks }: Besides): string => blocks.map(({ collection }) => collection).join('\n');
+    if (said.length === 0 && orderOf(was) !== orderOf(is)) said.push('Blocks of the results stand in another order');
+    return said;
+  },
+});
+
 /** How the results stand on their page. */
-export const resultsPage = fixedPart({ layout, card: arrangement, begin });
+export const resultsPage = fixedPart({ layout, card: arrangement, begin, besides });

@@ -16,6 +16,7 @@ import { useItemChanged } from '../../state/changed.ts';
 import { useDeskState } from '../../state/deskState.ts';
 import { edit } from '../../state/edits.ts';
 import { BadgeRow } from './BadgeRow.tsx';
+import { BesidesFields } from './BesidesFields.tsx';
 import { CardFields } from './CardFields.tsx';
 import { LayoutFields } from './LayoutFields.tsx';
 import { LookFields } from './LookFields.tsx';
@@ -23,12 +24,14 @@ import { LookFields } from './LookFields.tsx';
 const pages = [
   { to: '/results-page', label: 'Layout', part: 'resultsPage', key: 'layout' },
   { to: '/results-page/card', label: 'Card', part: 'resultsPage', key: 'card' },
+  { to: '/results-page/content', label: 'Other content', part: 'resultsPage', key: 'besides' },
   { to: '/results-page/look', label: 'Look', part: 'look', key: 'shop' },
   { to: '/results-page/badges', label: 'Badges', part: 'badges', key: 'shown' },
 ] as const;
 
 const shownPages: Readonly<Record<string, ReactNode>> = {
   card: <CardFields />,
+  content: <BesidesFields />,
   look: <LookFields />,
   badges: <BadgeList />,
 };
