@@ -27,6 +27,44 @@ describe('decisions about products in words', () => {
     expect(described('products', null, { ...about, act: 'set', value: 'x'.repeat(200) })[0]!.length).toBeLessThan(110));
 });
 
+describe('what stands beside products in words', () => {
+  const usual = {
+    ...{ collections: { where: 'above', most: 6 }, articles: { where: 'below', most: 4 } },
+    ...{ after: 6, blocks: [] as unknown[] },
+  };
+  const block = { collection: 'brushes', heading: '{search} in brushes', most: 4, where: 'above' };
+  test.each([
+    [{ articles: { where: 'tab', most: 4 } }, 'Articles that a search finds stand on a tab of their own'],
+    [{ collections: { where: 'none', most: 6 } }, 'Collections that a search finds are not shown'],
+    [{ after: 9 }, 'What stands between the products comes after 9 of them'],
+    [
+      { blocks: [block] },
+      'What a search finds in “brushes” stands above the products as “{search} in brushes”, up to 4',
+    ],
+  ])('%j', (change, sentence) =>
+    expect(described('resultsPage', usual, { ...usual, ...change }, 'besides')).toEqual([sentence]),
+  );
+  test('a block taken out is told', () =>
+    expect(described('resultsPage', { ...usual, blocks: [block] }, usual, 'besides')).toEqual([
+      'What a search finds in “brushes” has no block of its own any more',
+    ]));
+});
+
+describe('what leads before any search in words', () => {
+  const usual = { order: '', emptySearch: 'everything' };
+  test.each([
+    [{ what: 'products', products: ['a', 'b', 'c', 'd'] }, 'Before any search stand first: “a”, “b”, “c” and 1 more'],
+    [{ what: 'collection', collection: 'x' }, 'Before any search stands first what is in “x”'],
+    [{ what: 'search', search: 'ink' }, 'Before any search stands first what “ink” finds'],
+    [{ what: 'shuffle' }, 'Before any search products are shuffled, anew each day'],
+  ])('%j', (leads, sentence) => {
+    expect(described('resultsPage', usual, { ...usual, leads }, 'begin')).toEqual([sentence]);
+    expect(described('resultsPage', { ...usual, leads }, usual, 'begin')).toEqual([
+      'Before any search nothing leads the products',
+    ]);
+  });
+});
+
 describe('companions in words', () => {
   const none = { companions: [], alternatives: [], never: [] };
   test.each([

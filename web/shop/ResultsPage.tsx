@@ -52,8 +52,8 @@ export function ResultsPage({
             : (data.collection?.title ?? say('results.everything'))}
         </PageHeading>
         <div className="flex shrink-0 items-baseline gap-x-4">
-          {shows.has('count') && <Count data={data} />}
-          {shows.has('sorting') && <Sorting data={data} />}
+          {shows.has('count') && data.besides.show === null && <Count data={data} />}
+          {shows.has('sorting') && data.besides.show === null && <Sorting data={data} />}
         </div>
       </div>
       {data.collection && (

@@ -1,0 +1,64 @@
+import { expect } from '@playwright/test';
+import { deskOn, publishOnce, test } from './desk.ts';
+
+test('articles on a tab, collections between the products and a block within a collection are seen in the window and by shoppers', async ({
+  page,
+  context,
+}) => {
+  const desk = deskOn(page);
+  await desk.open('/results-page/content');
+  await desk.trial('watercolour');
+  await page.getByLabel('Where articles stand').selectOption('tab');
+  await page.getByLabel('Where collections stand').selectOption('between');
+  await page.getByRole('button', { name: 'Choose a collection' }).click();
+  await page.getByRole('dialog').getByRole('option', { name: 'Brushes', exact: true }).click();
+  await expect(desk.shop.getByRole('region', { name: 'watercolour in Brushes' })).toBeVisible();
+  await desk.shop.getByRole('link', { name: /^Articles/ }).click();
+  await expect(desk.shop.getByRole('heading', { name: 'To read' })).toBeVisible();
+  await expect(desk.shop.locator('[data-product]')).toHaveCount(0);
+  await desk.shop.getByRole('link', { name: /^Products/ }).click();
+  await expect(desk.shop.locator('[data-product]').first()).toBeVisible();
+
+  await publishOnce(page.request, 'resultsPage', { besides: { articles: { where: 'tab' } } });
+  const shop = await context.newPage();
+  await shop.goto('/shop/main?q=watercolour');
+  // What stands between the products has their whole width.
+  const products = shop.locator('ol > li[data-product]');
+  const between = shop.locator('ol > li:not([data-product])').filter({ has: shop.getByRole('navigation') });
+  await expect(between).toHaveCount(1);
+  const [row, first] = [await between.boundingBox(), await products.first().boundingBox()];
+  expect(row!.width).toBeGreaterThan(first!.width * 2);
+  await shop.getByRole('link', { name: /^All \d+ in Brushes$/ }).click();
+  await expect(shop).toHaveURL(/q=watercolour/);
+  await expect(shop).toHaveURL(/collection=brushes/);
+  await shop.goBack();
+  await shop.getByRole('link', { name: /^Articles/ }).click();
+  await expect(shop).toHaveURL(/show=articles/);
+  await shop.reload();
+  await expect(shop.getByRole('heading', { name: 'To read' })).toBeVisible();
+});
+
+test('before any search chosen products stand first, or all are shuffled for the day', async ({ page }) => {
+  const desk = deskOn(page);
+  await desk.open('/results-page');
+  await desk.trial('');
+  const usual = await desk.titles();
+  const lead = page.getByLabel('What stands first before any search');
+  await lead.selectOption('products');
+  await page.getByRole('button', { name: 'Choose the first product' }).click();
+  await page.getByPlaceholder('Type what the product is called, or its SKU').fill('easel lamp');
+  await page
+    .getByRole('option', { name: /Easel lamp/ })
+    .first()
+    .click();
+  await expect.poll(async () => (await desk.titles())[0]).toMatch(/Easel lamp/);
+  expect((await desk.titles())[1]).toBe(usual[0]);
+  await lead.selectOption('shuffle');
+  await expect.poll(async () => (await desk.titles()).join()).not.toMatch(/^Easel lamp/);
+  const shuffled = await desk.titles();
+  expect(shuffled).not.toEqual(usual);
+  await page.reload();
+  await expect.poll(() => desk.titles()).toEqual(shuffled);
+  await lead.selectOption('');
+  await expect.poll(() => desk.titles()).toEqual(usual);
+});
