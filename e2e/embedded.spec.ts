@@ -51,6 +51,14 @@ test('a shopper goes through the stand-in shop: box, results, filters, product a
   await expect(page.getByRole('article').getByRole('heading', { level: 2, name: first })).toBeVisible();
   await page.getByRole('button', { name: 'Put in basket' }).click();
   await expect(page.getByText('1 in your basket')).toBeVisible();
+  // The basket counts in the page's head, and has a page of its own.
+  await page.getByRole('link', { name: '1 thing in your basket' }).click();
+  await expect(page).toHaveURL(
+    `${standIn}/basket.html?shelf.basket=all&shelf.q=ultramarine+gouache&shelf.f.brand=Larkspur`,
+  );
+  await expect(page.getByRole('list', { name: 'Basket' })).toContainText(first);
+  await expect(page.getByRole('region', { name: 'Goes well with it' })).toBeVisible();
+  await page.goBack();
   await page.getByRole('link', { name: 'Back to the results' }).click();
   await expect(page).toHaveURL(/search\.html\?shelf\.q=ultramarine/);
   await page.goto(shared);

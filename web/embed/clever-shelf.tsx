@@ -15,10 +15,12 @@ import { enterScope, type Scope } from './scopes.ts';
 import { isDown } from './troubles.ts';
 
 /** What a part of a page may show; with none said, all of them. */
-const parts = ['box', 'count', 'sorting', 'filters', 'results', 'button'] as const;
+const parts = ['box', 'count', 'sorting', 'filters', 'results', 'basket', 'button'] as const;
 type Part = (typeof parts)[number];
-/** All that stand in the page; the button follows it, and brings box and results of its own. */
-const allParts: ReadonlySet<Part> = new Set(parts.filter((part) => part !== 'button'));
+/** Those whose code comes with the results. */
+const ofResults: ReadonlySet<Part> = new Set(['count', 'sorting', 'filters', 'results']);
+/** What a part shows that says nothing: a page has a basket of its own more often than not, and the button brings box and results itself. */
+const allParts: ReadonlySet<Part> = new Set(['box', ...ofResults]);
 
 /** Where this script came from, which is where the shop is asked unless the part says otherwise. */
 const home = new URL(import.meta.url).origin;
@@ -43,6 +45,7 @@ const attributes = [
   'results',
   'product-page',
   'article-page',
+  'basket-page',
   'collection',
   'devices',
   'theme',
@@ -119,6 +122,7 @@ class CleverShelf extends HTMLElement {
         results: said('results'),
         product: said('product-page'),
         article: said('article-page'),
+        basket: said('basket-page'),
         collection: said('collection'),
       },
     });
@@ -213,7 +217,12 @@ function Parts({
   /** Puts on the styles that come with results. */
   dress(styles: string): void;
 }): ReactNode {
-  const hasResults = parts.some((part) => part !== 'box' && part !== 'button' && shows.has(part));
+  const hasResults = [...ofResults].some((part) => shows.has(part));
+  const hasBasket = shows.has('basket');
+  const [Basket, setBasket] = useState<ComponentType | null>(null);
+  useEffect(() => {
+    if (hasBasket) void import('../shop/BasketCount.tsx').then((part) => setBasket(() => part.BasketCount));
+  }, [hasBasket]);
   const [Page, setPage] = useState<Drawing | null>(null);
   const [Follower, setFollower] = useState<ComponentType<Parameters<typeof FloatingButton>[0]> | null>(null);
   const follows = shows.has('button');
@@ -237,6 +246,7 @@ function Parts({
   return (
     <>
       {shows.has('box') && <SearchBox />}
+      {hasBasket && Basket && <Basket />}
       {shows.has('button') && Follower && <Follower box={<SearchBox />} devices={on} dress={dress} />}
       {hasResults && (Page ? <Page shows={shows} /> : <Room shows={shows} />)}
     </>
