@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { longestQuery } from '../core/query/readUnits.ts';
 import { furthestPlace } from '../core/search/laidOut.ts';
-import type { SearchRequest } from '../core/search/rank.ts';
+import type { SearchRequest } from '../core/search/searchRequest.ts';
 import { readName } from '../core/setup/setupRef.ts';
 import { besideKinds } from '../core/setup/terms/besidesTerms.ts';
 import { momentText } from '../core/setup/terms/moments.ts';

@@ -1,17 +1,13 @@
 import { parseArgs } from 'node:util';
 import { seededRandom } from '../core/base/random.ts';
-import { attributeProfiler } from '../core/catalog/profileAttributes.ts';
 import { firstText } from '../core/catalog/record.ts';
 import { companionsOf, type SaidByLog, silentLog } from '../core/companions/companionsOf.ts';
 import { kindsOf } from '../core/companions/kinds.ts';
 import { countTogether, type Pair, relations, type VisitTaken } from '../core/companions/together.ts';
-import { snapshotBuilder } from '../core/index/buildSnapshot.ts';
-import { openSnapshot } from '../core/index/snapshot.ts';
-import { openEngine, prepareSetup } from '../core/search/prepareSetup.ts';
 import { rank } from '../core/search/rank.ts';
-import { initialSetup } from '../core/setup/initialSetup.ts';
 import { makeRecords } from './makeRecords.ts';
 import { measured } from './measured.ts';
+import { openRecords } from './openRecords.ts';
 
 /** Products whose companions are looked for. */
 const products = 2000;
@@ -34,13 +30,7 @@ export function runCompanions(rest: readonly string[]): void {
     options: { records: { type: 'string', default: '100000' }, visits: { type: 'string', default: '500000' } },
   });
   const records = [...makeRecords(1, Number(values.records))];
-  const profiler = attributeProfiler();
-  for (const record of records) profiler.add(record);
-  const builder = snapshotBuilder(profiler.finish());
-  for (const record of records) builder.add(record);
-  const snapshot = openSnapshot(builder.finish())!;
-  const engine = openEngine(snapshot);
-  const prepared = prepareSetup(engine, initialSetup(snapshot.attributes), 0);
+  const { snapshot, engine, prepared } = openRecords(records);
   const place = { snapshot, inStock: engine.inStock, setup: prepared.setup, ...prepared.beside };
   const random = seededRandom(4);
 

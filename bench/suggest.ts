@@ -2,12 +2,7 @@ import { parseArgs } from 'node:util';
 import TrieSearch from 'trie-search';
 import { keepAnswers } from '../core/base/keptAnswers.ts';
 import { pick, seededRandom } from '../core/base/random.ts';
-import { attributeProfiler } from '../core/catalog/profileAttributes.ts';
 import { firstText } from '../core/catalog/record.ts';
-import { snapshotBuilder } from '../core/index/buildSnapshot.ts';
-import { openSnapshot } from '../core/index/snapshot.ts';
-import { openEngine, prepareSetup } from '../core/search/prepareSetup.ts';
-import { initialSetup } from '../core/setup/initialSetup.ts';
 import { catalogPhrases } from '../core/suggest/catalogPhrases.ts';
 import { buildCompletions, openCompletions } from '../core/suggest/completions.ts';
 import type { Phrase } from '../core/suggest/phrase.ts';
@@ -15,6 +10,7 @@ import { suggest } from '../core/suggest/suggest.ts';
 import { stem } from '../core/text/wordForms.ts';
 import { makeRecords } from './makeRecords.ts';
 import { measured } from './measured.ts';
+import { openRecords } from './openRecords.ts';
 
 /** Suggestions wanted, and texts typed. */
 const wanted = 5;
@@ -56,13 +52,7 @@ export function runSuggest(rest: readonly string[]): void {
     // Some have two letters the wrong way round.
     return random() < 0.15 && text.length > 4 ? `${text.slice(0, 2)}${text[3]}${text[2]}${text.slice(4)}` : text;
   });
-  const profiler = attributeProfiler();
-  for (const record of records) profiler.add(record);
-  const builder = snapshotBuilder(profiler.finish());
-  for (const record of records) builder.add(record);
-  const snapshot = openSnapshot(builder.finish())!;
-  const engine = openEngine(snapshot);
-  const prepared = prepareSetup(engine, initialSetup(snapshot.attributes), 0);
+  const { engine, prepared } = openRecords(records);
   const readRecord = (record: number) => records[record]!;
   const ways: readonly (readonly [string, (text: string) => void])[] = [
     [

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { openEngine, prepareSetup } from '../search/prepareSetup.ts';
-import type { SearchRequest } from '../search/rank.ts';
 import { search } from '../search/search.ts';
+import type { SearchRequest } from '../search/searchRequest.ts';
 import { initialSetup } from '../setup/initialSetup.ts';
 import type { Setup } from '../setup/schema.ts';
 import { recordsOf, snapshotOf } from '../testing/randomCatalog.ts';

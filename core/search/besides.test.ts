@@ -6,8 +6,8 @@ import { mostOfKind } from '../setup/terms/besidesTerms.ts';
 import { recordsOf, snapshotOf } from '../testing/randomCatalog.ts';
 import { openContent, prepareContent } from './contentEngine.ts';
 import { openEngine, prepareSetup } from './prepareSetup.ts';
-import type { SearchRequest } from './rank.ts';
 import { search } from './search.ts';
+import type { SearchRequest } from './searchRequest.ts';
 
 const records = recordsOf([
   { id: 'a', title: 'Red ink', tags: 'ink' },

@@ -4,8 +4,9 @@ import { type BesideKind, besideKinds, mostOfKind, searchMark } from '../setup/t
 import { findContent, type PreparedContent } from './contentEngine.ts';
 import type { Engine, PreparedSetup } from './prepareSetup.ts';
 import type { CardMaker } from './productCard.ts';
-import { rank, type SearchRequest } from './rank.ts';
+import { rank } from './rank.ts';
 import { bindScope } from './scope.ts';
+import type { SearchRequest } from './searchRequest.ts';
 
 /** Longest text of an article shown with results. */
 const longestExtract = 160;

@@ -4,8 +4,9 @@ import { readSearch } from './findMatches.ts';
 import { type Attempt, asTypedOnly, attemptsOf } from './ladder.ts';
 import { nearSearches } from './nearSearches.ts';
 import { type Engine, type PreparedSetup, prepareSetup } from './prepareSetup.ts';
-import { type Ranking, rank, type SearchRequest } from './rank.ts';
+import { type Ranking, rank } from './rank.ts';
 import type { Scope } from './scope.ts';
+import type { SearchRequest } from './searchRequest.ts';
 
 /** A search as far up the ladder as it had to go. */
 export interface Climbed {

@@ -3,8 +3,8 @@ import type { CatalogRecord } from '../catalog/record.ts';
 import { initialSetup } from '../setup/initialSetup.ts';
 import { snapshotOf } from '../testing/randomCatalog.ts';
 import { openEngine, prepareSetup } from './prepareSetup.ts';
-import type { SearchRequest } from './rank.ts';
 import { search } from './search.ts';
+import type { SearchRequest } from './searchRequest.ts';
 
 const record = (id: string, title: string, more: CatalogRecord['values'] = {}): CatalogRecord => ({
   ...{ id, familyId: id, sku: '' },

@@ -4,8 +4,9 @@ import { scoreAfter } from '../rules/resolve.ts';
 import { affordable } from './affordable.ts';
 import { climb } from './climb.ts';
 import type { Engine, PreparedSetup } from './prepareSetup.ts';
-import { factorOf, type Ranking, type SearchRequest } from './rank.ts';
+import { factorOf, type Ranking } from './rank.ts';
 import type { Scope } from './scope.ts';
+import type { SearchRequest } from './searchRequest.ts';
 
 /** A product that lacks one word of the search. */
 export interface CloseMatch {

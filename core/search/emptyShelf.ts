@@ -13,7 +13,7 @@ import { tokenize } from '../text/tokenize.ts';
 import type { PreparedContent } from './contentEngine.ts';
 import type { Engine, PreparedSetup } from './prepareSetup.ts';
 import type { CardMaker } from './productCard.ts';
-import type { SearchRequest } from './rank.ts';
+import type { SearchRequest } from './searchRequest.ts';
 import { shopperLanguage } from './shopperLanguage.ts';
 
 /** A family's first variant in stock that may show on the empty shelf, or its first that may; -1 where none may. */

@@ -1,6 +1,7 @@
 import type { SearchAnswer } from '../answer/answer.ts';
 import type { PreparedSetup } from './prepareSetup.ts';
-import type { Ranking, SearchRequest } from './rank.ts';
+import type { Ranking } from './rank.ts';
+import type { SearchRequest } from './searchRequest.ts';
 
 const longestQuoted = 80;
 

@@ -1,6 +1,6 @@
 import type { Layout } from '../setup/parts/resultsPage.ts';
 import { mostBelow } from '../setup/terms/layoutTerms.ts';
-import type { SearchRequest } from './rank.ts';
+import type { SearchRequest } from './searchRequest.ts';
 
 /** Places that can be shown at all. */
 export const furthestPlace = 10_000;

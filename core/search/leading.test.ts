@@ -4,8 +4,8 @@ import { initialSetup } from '../setup/initialSetup.ts';
 import type { Leads } from '../setup/parts/resultsPage.ts';
 import { recordsOf, snapshotOf } from '../testing/randomCatalog.ts';
 import { openEngine, prepareSetup } from './prepareSetup.ts';
-import type { SearchRequest } from './rank.ts';
 import { search } from './search.ts';
+import type { SearchRequest } from './searchRequest.ts';
 
 const records = recordsOf(
   'abcdefgh'

@@ -4,8 +4,8 @@ import type { ShelfPlan } from '../setup/parts/plans.ts';
 import type { Setup } from '../setup/schema.ts';
 import { recordsOf, snapshotOf } from '../testing/randomCatalog.ts';
 import { openEngine, prepareSetup } from './prepareSetup.ts';
-import type { SearchRequest } from './rank.ts';
 import { search } from './search.ts';
+import type { SearchRequest } from './searchRequest.ts';
 
 const records = recordsOf([
   { id: 'a', title: 'Scarlet ink', kind: 'Ink', price: '4.00', stock: '2' },

@@ -1,10 +1,8 @@
 import { indexAmong, withMore } from '../base/sorted.ts';
 import { type Choices, resolveChoices } from '../facets/choices.ts';
-import type { ChosenFilters } from '../facets/chosenFilters.ts';
 import { testFilters } from '../facets/filters.ts';
 import { hiddenMark, isHidden } from '../index/recordMask.ts';
-import { findPriceLimits, type PriceLimits } from '../query/priceLimits.ts';
-import { findExactSku, knowsIn, readUnits, searchKey, wordsOf } from '../query/readUnits.ts';
+import { findExactSku, knowsIn, searchKey, wordsOf } from '../query/readUnits.ts';
 import type { Recognised } from '../query/recognise.ts';
 import type { AsTyped, QueryWord } from '../query/understand.ts';
 import type { Candidates } from '../ranking/groupFamilies.ts';
@@ -16,10 +14,7 @@ import { boundedFactor, type Context, pinsAmong, resolve, scoreAfter, takenFor }
 import type { Standing } from '../rules/standing.ts';
 import { perfect } from '../scoring/formula.ts';
 import type { SortingOrder } from '../setup/parts/relevance/sorting.ts';
-import type { BesideKind } from '../setup/terms/besidesTerms.ts';
 import type { StockPlace } from '../setup/terms/placeTerms.ts';
-import type { Device } from '../setup/terms/planTerms.ts';
-import type { Language } from '../text/languages.ts';
 import { affordable } from './affordable.ts';
 import { correctedReading } from './correctedReading.ts';
 import { findMatches } from './findMatches.ts';
@@ -37,45 +32,8 @@ import {
 import { type PlannedOrder, plannedOrder } from './plannedOrder.ts';
 import type { Engine, PreparedSetup } from './prepareSetup.ts';
 import type { Scope } from './scope.ts';
-
-export interface SearchRequest {
-  readonly query: string;
-  readonly filters: ChosenFilters;
-  /** From 1. */
-  readonly page: number;
-  /** Products a page, from 1. */
-  readonly limit: number;
-  /** Whether it wants as many as the shop's layout shows; see `laidOut`. */
-  readonly asLaidOut?: boolean;
-  /** Of pages that stand below each other the last one; `limit` is for all of them. */
-  readonly upTo?: number;
-  /** The shopper is still typing: the last word may go on. */
-  readonly typing?: boolean;
-  /** Tell pins, pulls and exact part numbers with each result: for the desk. */
-  readonly marks?: boolean;
-  /** Only the products of this collection. */
-  readonly collection?: string;
-  /** The order chosen from the sorting menu, by its key; relevance where it is absent or unknown. */
-  readonly sort?: string;
-  /** Sayings that are to be taken as words though they are recognised, as the answer tells them. */
-  readonly asWords?: readonly string[];
-  /** The shopper's language, for the names of filters and values. */
-  readonly language?: Language;
-  /** Tell the values of this filter that have this text in their names. */
-  readonly like?: { readonly key: string; readonly text: string };
-  /** Only what has all the words: none is dropped. */
-  readonly allWords?: boolean;
-  /** Only what was typed is looked for: no step of the ladder is taken. */
-  readonly exactly?: boolean;
-  /** What the shopper looks with, where it is known. */
-  readonly device?: Device;
-  /** All articles, or all collections, that the search finds, in place of some of them. */
-  readonly show?: BesideKind;
-  /** Asked for by the search box, while the shopper types. */
-  readonly box?: boolean;
-  /** Tell each result's arithmetic. */
-  readonly explain?: boolean;
-}
+import type { SearchRequest } from './searchRequest.ts';
+import { type Understood, understand } from './understand.ts';
 
 /** Everything decided about one search, before cards are made of it; valid until the engine's next search. */
 export interface Ranking {
@@ -151,37 +109,6 @@ export const factorsOn = ({ factors, standing }: Ranking, family: number): Facto
 /** The same in one number, within the bounds. */
 export const factorOf = ({ factors, standing }: Pick<Ranking, 'factors' | 'standing'>, family: number): number =>
   boundedFactor(factors.times(family, standing?.factors[family] ?? 1));
-
-/** A search as it is understood: the words to look for, and what was recognised besides them. */
-interface Understood {
-  readonly query: string;
-  readonly price: PriceLimits | null;
-  /** In the units of `query`, without what narrows the results. */
-  readonly strong: readonly Recognised[];
-  readonly narrowing: readonly Recognised[];
-}
-
-/** Takes limits of price, and then what names values or conditions, out of a search; `narrow` says whether any may. */
-export function understand(
-  { snapshot }: Engine,
-  { vocabulary, recogniser }: PreparedSetup,
-  { query: typed, asWords = [] }: SearchRequest,
-  narrow: boolean,
-): Understood {
-  const limits = vocabulary.recognisesPrice ? findPriceLimits(typed) : null;
-  const price = limits && !asWords.includes(limits.text) ? limits : null;
-  const query = price?.rest ?? typed;
-  if (!recogniser.isOn) return { query, price, strong: [], narrowing: [] };
-  const knows = knowsIn(snapshot);
-  const skipped = new Set(asWords);
-  const found = recogniser.recognise(readUnits(query, knows), skipped);
-  const narrowing = narrow ? found.filter(({ as }) => as === 'filter') : [];
-  if (narrowing.length === 0) return { query, price, strong: found.filter(({ as }) => as === 'strong'), narrowing };
-  const left = readUnits(query, knows).filter((_, at) => !narrowing.some(({ from, to }) => from <= at && at < to));
-  const rest = left.map(({ text }) => text).join(' ');
-  const strong = recogniser.recognise(readUnits(rest, knows), skipped).filter(({ as }) => as === 'strong');
-  return { query: rest, price, strong, narrowing };
-}
 
 /** What is hidden, and besides it everything that some recognised saying does not let through. */
 function hiddenBesides(records: number, hidden: Uint8Array | null, narrowing: readonly Recognised[]): Uint8Array {

@@ -17,9 +17,10 @@ import { ignoredParameters } from './ignoredParameters.ts';
 import { offersFor } from './offers.ts';
 import type { Engine, PreparedSetup } from './prepareSetup.ts';
 import { type CardMaker, cardMaker } from './productCard.ts';
-import { factorOf, isBroughtIn, type Ranking, type SearchRequest } from './rank.ts';
+import { factorOf, isBroughtIn, type Ranking } from './rank.ts';
 import type { RecordReader } from './recordReader.ts';
 import { bindScope, type Scope } from './scope.ts';
+import type { SearchRequest } from './searchRequest.ts';
 import { saidOf } from './shopSaid.ts';
 import { whyHere } from './whyHere.ts';
 

@@ -3,7 +3,8 @@ import { isHidden } from '../index/recordMask.ts';
 import { wordsOf } from '../query/readUnits.ts';
 import { kindNumber } from '../scoring/gains.ts';
 import type { Engine, PreparedSetup } from '../search/prepareSetup.ts';
-import { rank, understand } from '../search/rank.ts';
+import { rank } from '../search/rank.ts';
+import { understand } from '../search/understand.ts';
 import type { Device } from '../setup/terms/planTerms.ts';
 
 /** Answers that are remembered for one setup; beyond, all are forgotten. */

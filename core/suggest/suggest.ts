@@ -1,8 +1,9 @@
 import { climb } from '../search/climb.ts';
 import type { Engine, PreparedSetup } from '../search/prepareSetup.ts';
 import { cardMaker } from '../search/productCard.ts';
-import type { Ranking, SearchRequest } from '../search/rank.ts';
+import type { Ranking } from '../search/rank.ts';
 import { resultsOn } from '../search/search.ts';
+import type { SearchRequest } from '../search/searchRequest.ts';
 import { saidOf } from '../search/shopSaid.ts';
 import type { BoxBlock } from '../setup/parts/searchBox.ts';
 import { type BoxMoment, freeWidth } from '../setup/terms/boxTerms.ts';

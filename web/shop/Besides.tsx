@@ -3,39 +3,23 @@ import type { SearchAnswer } from '../../core/answer/answer.ts';
 import { type BesideKind, type BesidePlace, besideKinds } from '../../core/setup/terms/besidesTerms.ts';
 import { useTexts } from '../look/texts.tsx';
 import type { ShopperSearch } from '../shopper/shopperSearch.ts';
-import { CardShelf } from './CardShelf.tsx';
+import { CompanionShelf } from './CompanionShelf.tsx';
+import { SpotLink } from './PlaceLink.tsx';
 import { Articles, Collections } from './Reading.tsx';
 import { useShopper, useVisit } from './shopperHere.tsx';
 
 /** A link to another view of what was searched for. */
 function SearchLink({
   change,
-  className,
-  isHere = false,
-  children,
+  ...link
 }: {
   readonly change: Partial<ShopperSearch>;
   readonly className: string;
   readonly isHere?: boolean;
   readonly children: ReactNode;
 }) {
-  const { hrefOf, go } = useShopper();
   const { search } = useVisit();
-  const to = { ...search, page: 1, ...change };
-  return (
-    <a
-      href={hrefOf({ search: to, place: null })}
-      aria-current={isHere ? 'page' : undefined}
-      className={className}
-      onClick={(event) => {
-        if (event.metaKey || event.ctrlKey || event.shiftKey || event.button !== 0) return;
-        event.preventDefault();
-        go(to);
-      }}
-    >
-      {children}
-    </a>
-  );
+  return <SpotLink to={{ search: { ...search, page: 1, ...change }, place: null }} {...link} />;
 }
 
 const kindTexts = { collections: 'collections', articles: 'articles' } as const;
@@ -111,22 +95,12 @@ export function OneKind({ data }: { readonly data: SearchAnswer }) {
 
 /** What the search finds within some collections, with the way on that keeps its words. */
 export function Blocks({ data, where }: { readonly data: SearchAnswer; readonly where: 'above' | 'below' }) {
-  const { open, notes } = useShopper();
   const { say } = useTexts();
   return data.blocks
     .filter((block) => block.where === where)
     .map(({ collection, heading, cards, total }) => (
       <div key={collection.id}>
-        <CardShelf
-          title={heading}
-          cards={cards}
-          className="mt-5"
-          heading="text-[17px]"
-          open={({ familyId }) => {
-            notes.openedBesides(familyId);
-            open(familyId);
-          }}
-        />
+        <CompanionShelf title={heading} cards={cards} className="mt-5" heading="text-[17px]" />
         {total > cards.length && (
           <p className="mt-2 text-right">
             <SearchLink
