@@ -217,6 +217,7 @@ export const cardSchema = z.object({
   link: z.string().nullable(),
   variants: z.number().int().describe('Variants of the family in the catalog.'),
   details: z.array(z.object({ key: z.string(), label: z.string(), value: z.string() })),
+  text: z.string().optional().describe('The beginning of its description, where cards have it.'),
   badges: z.array(badgeAnswerSchema).describe('Those of the variant shown, in their order; none at the desk.'),
 });
 export type Card = z.infer<typeof cardSchema>;

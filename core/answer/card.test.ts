@@ -19,3 +19,21 @@ test('a card’s lines have labels, and a path is said by its last level, once',
     { key: 'sku', label: 'SKU', value: 'WU-1' },
   ]);
 });
+
+test('a short text is there where cards have it: the beginning of the description, up to the end of a word', () => {
+  const pieces = [
+    { piece: 'title' as const, on: true },
+    { piece: 'text' as const, on: true },
+  ];
+  const { resultsPage } = setup;
+  const withText: Setup = { ...setup, resultsPage: { ...resultsPage, card: { ...resultsPage.card, pieces } } };
+  const textOf = (description: string, of = withText): string | undefined =>
+    cardOf({ ...record, values: { ...record.values, description } }, { variants: 1, isInStock: true }, of).text;
+  expect(textOf('Opaque  colour,\nmatt.')).toBe('Opaque colour, matt.');
+  const long = textOf(`${'matt colour, '.repeat(20)}end`)!;
+  expect(long).toMatch(/^matt colour, .*(matt|colour)…$/);
+  expect(long.length).toBeLessThanOrEqual(141);
+  expect(textOf('x'.repeat(500))!.length).toBeLessThanOrEqual(141);
+  expect(textOf('')).toBeUndefined();
+  expect(textOf('Opaque.', setup)).toBeUndefined();
+});

@@ -4,6 +4,7 @@ import { pictureOf } from '../catalog/picture.ts';
 import { type CatalogRecord, firstText, heldBy, textsOf } from '../catalog/record.ts';
 import { availability, labelOfKey } from '../catalog/standardColumns.ts';
 import type { Setup } from '../setup/schema.ts';
+import { longestCardText } from '../setup/terms/cardTerms.ts';
 import type { Card } from './answer.ts';
 
 /** Attributes with a place of their own on a card; others chosen for it become lines below. */
@@ -13,6 +14,14 @@ const amount = (record: CatalogRecord, key: string): number | null => {
   const value = heldBy(record, key);
   return typeof value === 'number' ? value : null;
 };
+
+/** The first words of a text, no more than a card has room for. */
+function beginningOf(text: string): string {
+  const whole = text.replace(/\s+/g, ' ').trim();
+  if (whole.length <= longestCardText) return whole;
+  const cut = whole.slice(0, longestCardText + 1);
+  return `${cut.slice(0, Math.max(cut.lastIndexOf(' '), longestCardText / 2)).replace(/[\s,;:.–-]+$/, '')}…`;
+}
 
 /** What a card says of the product as a whole. */
 export interface CardFamily {
@@ -37,6 +46,8 @@ export function cardOf(record: CatalogRecord, { variants, isInStock }: CardFamil
               .join(', '),
     }))
     .filter(({ value }) => value !== '');
+  const hasText = setup.resultsPage.card.pieces.some(({ piece, on }) => piece === 'text' && on);
+  const text = hasText ? beginningOf(firstText(record.values.description)) : '';
   const price = amount(record, 'price');
   const former = amount(record, 'former_price');
   return {
@@ -56,6 +67,7 @@ export function cardOf(record: CatalogRecord, { variants, isInStock }: CardFamil
     link: firstText(record.values.link) || null,
     variants,
     details,
+    ...(hasText && text !== '' && { text }),
     badges: [],
   };
 }

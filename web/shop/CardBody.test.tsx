@@ -97,3 +97,22 @@ test('what it was is read out as that', () => {
   expect(screen.getByText('formerly £6.00')).toBeTruthy();
   expect(screen.getByText('£6.00').getAttribute('aria-hidden')).toBe('true');
 });
+
+test('a short text has what was searched for marked, and stands on no short row', () => {
+  const pieces = usualArrangement.pieces.map((each) => ({ ...each, on: true }));
+  const showText = (shape: 'grid' | 'compact') =>
+    showInShop(
+      <LayoutIn value={{ ...usualLayout, shape }}>
+        <CardIn value={{ ...usualArrangement, pieces }}>
+          <CardBody card={{ ...card, text: 'Opaque colour from <b>gouache</b>' }} />
+        </CardIn>
+      </LayoutIn>,
+      { search: 'q=opaque gouache' },
+    );
+  showText('grid');
+  expect([...document.querySelectorAll('mark')].map(({ textContent }) => textContent)).toEqual(['Opaque', 'gouache']);
+  // What is markup in data stays text.
+  expect(screen.getByText(/colour from <b>/)).toBeTruthy();
+  showText('compact');
+  expect(document.querySelector('mark')).toBeNull();
+});

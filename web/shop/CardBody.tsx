@@ -8,7 +8,7 @@ import { CardPieceOf } from './CardPieceOf.tsx';
 import { useArrangement, useLayout } from './layout.tsx';
 
 /** Of the pieces, those that stand below each other; the others stand at the card's foot, or at a row's end. */
-const above: ReadonlySet<CardPiece> = new Set(['title', 'brand', 'details']);
+const above: ReadonlySet<CardPiece> = new Set(['title', 'brand', 'details', 'text']);
 
 /** A product as it stands on the shelf: its picture, and the pieces that the merchandiser chose, in their order. */
 export function CardBody({ card, open }: { readonly card: Card; readonly open?: (() => void) | undefined }) {
@@ -17,7 +17,7 @@ export function CardBody({ card, open }: { readonly card: Card; readonly open?: 
   const hasPicture = card.showsPicture && shape !== 'compact';
   const at = (place: BadgePlace): Card['badges'] => card.badges.filter((badge) => badge.place === place);
   const isRow = shape !== 'grid';
-  const shown = pieces.filter((piece) => piece !== 'details' || shape !== 'compact');
+  const shown = pieces.filter((piece) => (piece !== 'details' && piece !== 'text') || shape !== 'compact');
   // On a card everything from the first thing that is no text on stands at its foot, so that feet stand in a line.
   const foot = shown.findIndex((piece) => !above.has(piece));
   const isAbove = (piece: CardPiece, place: number): boolean =>

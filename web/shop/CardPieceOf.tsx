@@ -1,11 +1,12 @@
 import type { Card } from '../../core/answer/answer.ts';
 import type { MessageKey } from '../../core/messages/en.ts';
 import type { CardPiece } from '../../core/setup/terms/cardTerms.ts';
+import { splitAtWords } from '../../core/suggest/matchedLetters.ts';
 import { useTexts } from '../look/texts.tsx';
 import { mostOfOne, quantityIn } from '../shopper/basket.ts';
 import { FormerPrice, Rating, Stars } from './cardPieces.tsx';
 import { useArrangement } from './layout.tsx';
-import { useBasket, useShopper } from './shopperHere.tsx';
+import { useBasket, useShopper, useVisit } from './shopperHere.tsx';
 
 /** One piece of a card; of a value that the product lacks nothing is there, neither label nor room. */
 export function CardPieceOf({
@@ -25,6 +26,8 @@ export function CardPieceOf({
       return card.brand && <p className="mt-0.5 w-full text-[12.5px] text-soft">{card.brand}</p>;
     case 'details':
       return card.details.length > 0 && <Details details={card.details} />;
+    case 'text':
+      return card.text !== undefined && <ShortText text={card.text} />;
     case 'price':
       return <Price card={card} />;
     case 'rating':
@@ -70,6 +73,24 @@ function Details({ details }: { readonly details: Card['details'] }) {
         </div>
       ))}
     </dl>
+  );
+}
+
+/** The beginning of a description, what was searched for marked in it. */
+function ShortText({ text }: { readonly text: string }) {
+  const { search } = useVisit();
+  return (
+    <p className="mt-0.5 w-full text-[12.5px] text-soft leading-snug">
+      {splitAtWords(text, search.query).map(({ part, isTyped, from }) =>
+        isTyped ? (
+          <mark key={from} className="bg-transparent font-semibold text-ink">
+            {part}
+          </mark>
+        ) : (
+          part
+        ),
+      )}
+    </p>
   );
 }
 

@@ -78,11 +78,9 @@ const layout = fixedEntry({
 export const cardArrangementSchema = z.strictObject({
   pieces: z
     .array(z.strictObject({ piece: z.enum(cardPieces), on: z.boolean() }))
-    .length(cardPieces.length)
-    .refine(
-      (pieces) => new Set(pieces.map(({ piece }) => piece)).size === cardPieces.length,
-      'must have each piece once',
-    )
+    .min(1)
+    .max(cardPieces.length)
+    .refine((pieces) => new Set(pieces.map(({ piece }) => piece)).size === pieces.length, 'must have each piece once')
     .refine((pieces) => pieces.some(({ piece, on }) => piece === alwaysOnCard && on), 'must have the title'),
   rating: z.enum(ratingForms),
   stock: z.enum(stockForms),

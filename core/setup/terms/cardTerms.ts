@@ -1,10 +1,11 @@
 /** What a card of a product is made of, below its picture. */
-export const cardPieces = ['title', 'brand', 'details', 'price', 'rating', 'stock', 'basket'] as const;
+export const cardPieces = ['title', 'brand', 'details', 'text', 'price', 'rating', 'stock', 'basket'] as const;
 export type CardPiece = (typeof cardPieces)[number];
 export const pieceNames: Readonly<Record<CardPiece, string>> = {
   title: 'title',
   brand: 'brand',
   details: 'attributes',
+  text: 'short text',
   price: 'price',
   rating: 'rating',
   stock: 'availability',
@@ -12,6 +13,16 @@ export const pieceNames: Readonly<Record<CardPiece, string>> = {
 };
 /** Without it a product could not be opened. */
 export const alwaysOnCard: CardPiece = 'title';
+
+/** The pieces of a card with those that came after it was arranged, which are off until somebody wants them. */
+export const withAllPieces = (
+  pieces: readonly { readonly piece: CardPiece; readonly on: boolean }[],
+): { piece: CardPiece; on: boolean }[] => [
+  ...pieces,
+  ...cardPieces.filter((piece) => pieces.every((each) => each.piece !== piece)).map((piece) => ({ piece, on: false })),
+];
+/** Of a product's description, in characters; it ends at the end of a word. */
+export const longestCardText = 140;
 
 /** How a rating is shown: as a number beside one star, or as five of them. */
 export const ratingForms = ['number', 'stars'] as const;
@@ -22,7 +33,7 @@ export const stockNames = { soldOut: 'only where something is sold out', always:
 
 /** How a card is made until somebody decides. */
 export const usualCard = {
-  pieces: cardPieces.map((piece) => ({ piece, on: piece !== 'basket' })),
+  pieces: cardPieces.map((piece) => ({ piece, on: piece !== 'basket' && piece !== 'text' })),
   rating: 'number',
   stock: 'soldOut',
   saving: false,

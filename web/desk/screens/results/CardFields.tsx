@@ -7,6 +7,7 @@ import {
   ratingNames,
   stockForms,
   stockNames,
+  withAllPieces,
 } from '../../../../core/setup/terms/cardTerms.ts';
 import { Choice, Switch } from '../../parts/Controls.tsx';
 import { Section, shelfRow } from '../../parts/Screen.tsx';
@@ -27,7 +28,7 @@ export function CardFields() {
   const isChanged = useItemChanged('resultsPage', 'card');
   const save = (change: Partial<CardArrangement>): void =>
     void edit({ part: 'resultsPage', key: 'card', value: { ...card, ...change } });
-  const { pieces } = card;
+  const pieces = withAllPieces(card.pieces);
   const inOrder = (from: number, to: number): CardArrangement['pieces'] => {
     const next = [...pieces];
     next.splice(to, 0, ...next.splice(from, 1));
