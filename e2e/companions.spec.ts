@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test';
-import { deskOn, publishOnce, test } from './desk.ts';
+import { deskOn, publishOnce, seriousProblems, test } from './desk.ts';
 
 test('companions are chosen, kept and barred for a product, seen on its page at once, and by shoppers when published', async ({
   page,
@@ -62,6 +62,7 @@ test('companions are chosen, kept and barred for a product, seen on its page at 
   await shop.getByRole('link', { name: '1 thing in your basket' }).click();
   await expect(shop).toHaveURL(/\/shop\/main\/basket/);
   await expect(shop.getByRole('region', { name: 'Goes well with it' })).toContainText('Masking fluid');
+  expect(await seriousProblems(shop)).toEqual([]);
   await shop.getByRole('button', { name: /^One less of/ }).click();
   await shop.getByRole('button', { name: /^Put .* back$/ }).click();
   await shop.getByRole('combobox', { name: 'Search the shop' }).fill('qqzzxx');

@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test';
-import { deskOn, publishOnce, test } from './desk.ts';
+import { deskOn, publishOnce, seriousProblems, test } from './desk.ts';
 
 test('articles on a tab, collections between the products and a block within a collection are seen in the window and by shoppers', async ({
   page,
@@ -28,6 +28,9 @@ test('articles on a tab, collections between the products and a block within a c
   await expect(between).toHaveCount(1);
   const [row, first] = [await between.boundingBox(), await products.first().boundingBox()];
   expect(row!.width).toBeGreaterThan(first!.width * 2);
+  expect(await seriousProblems(shop)).toEqual([]);
+  await shop.setViewportSize({ width: 360, height: 800 });
+  expect(await shop.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(360);
   await shop.getByRole('link', { name: /^All \d+ in Brushes$/ }).click();
   await expect(shop).toHaveURL(/q=watercolour/);
   await expect(shop).toHaveURL(/collection=brushes/);
