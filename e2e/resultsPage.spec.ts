@@ -62,6 +62,10 @@ test('before any search chosen products stand first, or all are shuffled for the
   expect(shuffled).not.toEqual(usual);
   await page.reload();
   await expect.poll(() => desk.titles()).toEqual(shuffled);
+  // The first products only: no way on to the rest.
+  await expect(desk.shop.getByRole('navigation', { name: 'Pages' })).toBeVisible();
+  await page.getByLabel('What a search without words does').selectOption('first');
+  await expect(desk.shop.getByRole('navigation', { name: 'Pages' })).toBeHidden();
   await lead.selectOption('');
   await expect.poll(() => desk.titles()).toEqual(usual);
 });

@@ -50,6 +50,22 @@ describe('what stands beside products in words', () => {
     ]));
 });
 
+describe('how products stand in words', () => {
+  const usual = { shape: 'grid', inRow: { narrow: 2, middle: 3, wide: 4 }, atOnce: 24, way: 'pages' };
+  const layout = { ...usual, picture: { height: 118, fit: 'contain' } };
+  test('how far apart, and on which ground', () => {
+    const picture = { ...layout.picture, ground: '#ffeedd' };
+    expect(described('resultsPage', layout, { ...layout, apart: 14 }, 'layout')).toEqual([]);
+    expect(described('resultsPage', layout, { ...layout, apart: 20, picture }, 'layout')).toEqual([
+      'Pictures stand on #ffeedd',
+      'Products stand 20 pixels apart',
+    ]);
+    expect(described('resultsPage', { ...layout, picture }, layout, 'layout')).toEqual([
+      'Pictures stand on the look’s own ground',
+    ]);
+  });
+});
+
 describe('what leads before any search in words', () => {
   const usual = { order: '', emptySearch: 'everything' };
   test.each([

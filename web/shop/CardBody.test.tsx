@@ -116,3 +116,13 @@ test('a short text has what was searched for marked, and stands on no short row'
   showText('compact');
   expect(document.querySelector('mark')).toBeNull();
 });
+
+test('a picture stands on the ground that the merchandiser chose', () => {
+  const ground = { height: 118, fit: 'contain', ground: '#ffeedd' } as const;
+  const { container } = show(
+    <LayoutIn value={{ ...usualLayout, picture: ground }}>
+      <CardBody card={card} />
+    </LayoutIn>,
+  );
+  expect(container.querySelector<HTMLElement>('.bg-art')!.style.background).toBe('rgb(255, 238, 221)');
+});

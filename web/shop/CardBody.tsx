@@ -27,7 +27,7 @@ export function CardBody({ card, open }: { readonly card: Card; readonly open?: 
       isAbove(piece, place) === wantsAbove ? <CardPieceOf key={piece} {...{ piece, card, open }} /> : null,
     );
   return (
-    <div className={`relative flex flex-1 px-[7px] pb-2 ${isRow ? 'gap-4 pt-2' : 'flex-col'}`}>
+    <div className={`relative flex flex-1 shelf-pad pb-2 ${isRow ? 'gap-4 pt-2' : 'flex-col'}`}>
       {hasPicture && (
         <CardPicture card={card} isRow={isRow}>
           <Badges badges={at('left')} place="left" />
@@ -61,8 +61,12 @@ function CardPicture({
   return (
     <div
       className={`relative grid shrink-0 grid-rows-[100%] place-items-center overflow-hidden rounded-md bg-art ${isRow ? 'max-w-[45%]' : ''}`}
-      // Its height is the merchandiser's own: no class can say it.
-      style={{ height: picture.height, ...(isRow && { width: picture.height * 1.15 }) }}
+      // Its height and ground are the merchandiser's own: no class can say them.
+      style={{
+        height: picture.height,
+        ...(isRow && { width: picture.height * 1.15 }),
+        ...(picture.ground && { background: picture.ground }),
+      }}
     >
       {children}
       <ProductPicture

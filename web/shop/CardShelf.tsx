@@ -34,7 +34,7 @@ export function CardShelf<Of extends Card>({
       <h2 id={id} className={`font-shop ${heading}`}>
         {title}
       </h2>
-      <ul aria-labelledby={id} className={`${grid.className} mt-2 -mx-[7px]`} style={grid.style}>
+      <ul aria-labelledby={id} className={`${grid.className} mt-2`} style={grid.style}>
         {cards.map((card, at) => (
           <li key={card.id} className="flex flex-col" {...(mark && { [`data-${mark}`]: card.familyId })}>
             <CardBody card={card} open={open && (() => open(card, at))} />

@@ -23,7 +23,7 @@ export function CloseToSearch({
       mark="close"
       open={(card, at) => open(card, after + at + 1)}
       under={({ without }) => (
-        <p className="h-8 px-[7px] pt-0.5 text-[12.5px] text-soft">{rich('results.without', { word: without })}</p>
+        <p className="shelf-pad h-8 pt-0.5 text-[12.5px] text-soft">{rich('results.without', { word: without })}</p>
       )}
     />
   );

@@ -43,6 +43,12 @@ export function ResultsPage({
   const filtering = useFiltering(data, isStale);
   const position = useFilterPosition(data.filterLayout);
   const hasFilters = shows.has('filters');
+  // Of what stands before any search shoppers are to see the first products, and no more.
+  const endsHere =
+    data.emptySearch === 'first' &&
+    data.query.trim() === '' &&
+    !data.collection &&
+    Object.keys(search.filters).length === 0;
   return (
     <PageMain isBusy={isStale}>
       <div className="flex flex-wrap items-baseline justify-between gap-x-4 gap-y-1">
@@ -52,7 +58,7 @@ export function ResultsPage({
             : (data.collection?.title ?? say('results.everything'))}
         </PageHeading>
         <div className="flex shrink-0 items-baseline gap-x-4">
-          {shows.has('count') && data.besides.show === null && <Count data={data} />}
+          {shows.has('count') && data.besides.show === null && !endsHere && <Count data={data} />}
           {shows.has('sorting') && data.besides.show === null && <Sorting data={data} />}
         </div>
       </div>
@@ -129,7 +135,7 @@ export function ResultsPage({
             <CloseToSearch close={data.close} after={data.total} open={choose} />
             <Blocks data={data} where="below" />
             <BesidesAt data={data} where="below" />
-            {data.layout.way === 'pages' ? (
+            {endsHere ? null : data.layout.way === 'pages' ? (
               <Pages answer={data} go={(page) => go({ ...search, page })} />
             ) : (
               <MoreBelow answer={data} isStale={isStale} go={(page) => go({ ...search, page }, true)} />

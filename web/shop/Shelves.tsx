@@ -34,12 +34,12 @@ export function Shelves({
   readonly act: ((product: Result, what: ProductAct) => void) | null;
 }) {
   const grid = useShelfGrid();
-  const className = `${grid.className} mt-2 -mx-[7px] ${isStale ? 'opacity-70' : ''}`;
+  const className = `${grid.className} mt-2 ${isStale ? 'opacity-70' : ''}`;
   const standing = (result: Result, grip: ReactNode): ReactNode => (
     <>
       <CardBody card={result} open={() => open(result, result.place)} />
       <div className="h-1 bg-edge" />
-      <div className={act ? 'flex h-[38px] items-start px-[7px]' : 'h-5'}>
+      <div className={act ? 'flex h-[38px] items-start shelf-pad' : 'h-5'}>
         {act && (
           <Suspense>
             <ShelfLabel result={result} at={at} act={(what) => act(result, what)} />
@@ -56,7 +56,7 @@ export function Shelves({
     place === Math.min(between.after + 1, results[0]?.place === 1 ? next : -1);
   const before = (place: number): ReactNode => (
     <>
-      {isBetween(place) && <li className="col-span-full px-[7px] pb-3 empty:hidden">{between.content}</li>}
+      {isBetween(place) && <li className="shelf-pad col-span-full pb-3 empty:hidden">{between.content}</li>}
       {banners
         .filter((banner) => banner.place === place)
         .map((banner) => (

@@ -1,7 +1,7 @@
 import { type CSSProperties, createContext, useContext } from 'react';
 import type { SearchAnswer } from '../../core/answer/answer.ts';
 import { usualCard } from '../../core/setup/terms/cardTerms.ts';
-import { usualLayout } from '../../core/setup/terms/layoutTerms.ts';
+import { usuallyApart, usualLayout } from '../../core/setup/terms/layoutTerms.ts';
 
 type Layout = SearchAnswer['layout'];
 const LayoutContext = createContext<Layout>(usualLayout);
@@ -18,8 +18,9 @@ export const useArrangement = (): Arrangement => useContext(CardContext);
 
 /** What a list of products needs to stand as the layout says, by the room that it has; within a `shelf-room`. */
 export function useShelfGrid(): { readonly className: string; readonly style: CSSProperties } {
-  const { shape, inRow } = useLayout();
+  const { shape, inRow, apart = usuallyApart } = useLayout();
   const one = shape === 'grid' ? inRow : { narrow: 1, middle: 1, wide: 1 };
-  const style = { '--narrow': one.narrow, '--middle': one.middle, '--wide': one.wide } as CSSProperties;
-  return { className: 'shelf-grid', style };
+  const room = { '--shelf-pad': `${apart / 2}px` };
+  const style = { '--narrow': one.narrow, '--middle': one.middle, '--wide': one.wide, ...room } as CSSProperties;
+  return { className: 'shelf-grid shelf-out', style };
 }

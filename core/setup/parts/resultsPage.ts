@@ -21,8 +21,10 @@ import {
   stockNames,
   usualCard,
 } from '../terms/cardTerms.ts';
+import { colour } from '../terms/filterTexts.ts';
 import { fieldsOf, listBy } from '../terms/inside.ts';
 import {
+  apartLimits,
   atOnceLimits,
   fitNames,
   inRowLimits,
@@ -32,6 +34,7 @@ import {
   pictureLimits,
   roomNames,
   shapeNames,
+  usuallyApart,
   usualLayout,
   wayNames,
 } from '../terms/layoutTerms.ts';
@@ -48,7 +51,11 @@ export const layoutSchema = z.strictObject({
     /** In CSS pixels. */
     height: z.number().int().min(pictureLimits.least).max(pictureLimits.most),
     fit: z.enum(pictureFits),
+    /** The ground behind it, as #rrggbb; absent: the look's own. */
+    ground: colour.optional(),
   }),
+  /** Pixels from one product to the next; absent: 14. */
+  apart: z.number().int().min(apartLimits.least).max(apartLimits.most).optional(),
   /** Products shown at once. */
   atOnce: z.number().int().min(atOnceLimits.least).max(atOnceLimits.most),
   way: z.enum(layoutWays),
@@ -68,6 +75,10 @@ const layout = fixedEntry({
       if (was.inRow[room] !== is.inRow[room]) said.push(`Cards stand ${is.inRow[room]} in a row ${roomNames[room]}`);
     if (was.picture.height !== is.picture.height) said.push(`Pictures are ${is.picture.height} pixels high`);
     if (was.picture.fit !== is.picture.fit) said.push(`Pictures are shown ${fitNames[is.picture.fit]}`);
+    if (was.picture.ground !== is.picture.ground)
+      said.push(is.picture.ground ? `Pictures stand on ${is.picture.ground}` : 'Pictures stand on the look’s own ground');
+    const apart = is.apart ?? usuallyApart;
+    if ((was.apart ?? usuallyApart) !== apart) said.push(`Products stand ${apart} pixels apart`);
     if (was.atOnce !== is.atOnce) said.push(`${is.atOnce} products are shown at once`);
     if (was.way !== is.way) said.push(`What follows the products shown at once: ${wayNames[is.way]}`);
     return said;

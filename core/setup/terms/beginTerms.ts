@@ -1,8 +1,9 @@
-/** What comes of an empty search that a shopper sends: everything in the shop, or nothing at all. */
-export const emptySearches = ['everything', 'nothing'] as const;
+/** What comes of an empty search that a shopper sends: everything in the shop, the first products of it, or nothing at all. */
+export const emptySearches = ['everything', 'first', 'nothing'] as const;
 export type EmptySearch = (typeof emptySearches)[number];
 export const emptySearchNames: Readonly<Record<EmptySearch, string>> = {
   everything: 'shows everything in the shop',
+  first: 'shows the first products only',
   nothing: 'does nothing',
 };
 

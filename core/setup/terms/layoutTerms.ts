@@ -40,6 +40,9 @@ export const usualLayout = {
 /** Cards in a row; pixels of a picture's height; products shown at once; products that stand below each other at most. */
 export const inRowLimits = { least: 1, most: 8 } as const;
 export const pictureLimits = { least: 40, most: 480 } as const;
+/** Pixels from one product to the next, and what they are until somebody decides. */
+export const apartLimits = { least: 0, most: 48 } as const;
+export const usuallyApart = 14;
 export const atOnceLimits = { least: 4, most: 96 } as const;
 export const mostBelow = 480;
 /** Times that more comes by itself before the shopper is asked, so that what is below the results can be reached. */

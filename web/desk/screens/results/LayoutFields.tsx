@@ -1,5 +1,6 @@
 import type { Layout } from '../../../../core/setup/parts/resultsPage.ts';
 import {
+  apartLimits,
   atOnceLimits,
   fitNames,
   inRowLimits,
@@ -10,20 +11,25 @@ import {
   pictureFits,
   pictureLimits,
   shapeNames,
+  usuallyApart,
   wayNames,
 } from '../../../../core/setup/terms/layoutTerms.ts';
-import { Choice, NumberField } from '../../parts/Controls.tsx';
+import { Choice, NumberField, Switch } from '../../parts/Controls.tsx';
 import { Section, shelfRow } from '../../parts/Screen.tsx';
 import { useItemChanged } from '../../state/changed.ts';
 import { useDeskState } from '../../state/deskState.ts';
 import { edit } from '../../state/edits.ts';
 import { BeforeSearch } from './BeforeSearch.tsx';
+import { ColourField } from './ColourField.tsx';
 
 const rooms: readonly (readonly [LayoutRoom, string])[] = [
   ['narrow', `below ${layoutRooms.middle} pixels`],
   ['middle', `from ${layoutRooms.middle}`],
   ['wide', `from ${layoutRooms.wide}`],
 ];
+
+/** What a ground of one's own begins with. */
+const firstGround = '#f4f1ea';
 
 /** How products stand on the page of results, and what follows them. */
 export function LayoutFields() {
@@ -68,6 +74,19 @@ export function LayoutFields() {
               </span>
             )}
           </div>
+          <div className={row(['apart'])}>
+            <span>
+              Products stand{' '}
+              <NumberField
+                label="Pixels from one product to the next"
+                value={layout.apart ?? usuallyApart}
+                {...apartLimits}
+                className="w-[56px]"
+                change={(apart) => save({ apart: Math.round(apart) })}
+              />{' '}
+              pixels apart
+            </span>
+          </div>
           {layout.shape !== 'compact' && (
             <div className={row(['picture'])}>
               <span>
@@ -87,6 +106,13 @@ export function LayoutFields() {
                   change={(fit) => save({ picture: { ...layout.picture, fit } })}
                 />
               </span>
+              <Ground
+                ground={layout.picture.ground}
+                save={(ground) => {
+                  const { ground: _, ...picture } = layout.picture;
+                  save({ picture: ground ? { ...picture, ground } : picture });
+                }}
+              />
             </div>
           )}
         </div>
@@ -113,5 +139,20 @@ export function LayoutFields() {
         </div>
       </Section>
     </>
+  );
+}
+
+/** The ground behind pictures: the look's own, or a colour. */
+function Ground({ ground, save }: { readonly ground: string | undefined; save(ground: string | undefined): void }) {
+  return (
+    <span className="flex flex-wrap items-center gap-x-3 gap-y-1.5">
+      <Switch
+        label="A ground of its own behind pictures"
+        shown="on a ground of their own"
+        isOn={ground !== undefined}
+        change={(isOn) => save(isOn ? firstGround : undefined)}
+      />
+      {ground !== undefined && <ColourField label="Ground" value={ground} change={save} />}
+    </span>
   );
 }
