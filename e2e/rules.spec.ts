@@ -67,7 +67,8 @@ test('two products tagged, and hidden from results and collections until a date'
   await expect(page.getByText('Tagged “recalled”: 2 products')).toBeVisible();
 
   await page.getByRole('link', { name: 'Hiding' }).click();
-  for (const place of ['the search box', 'the empty shelf', 'companions']) await page.getByLabel(place, { exact: true }).uncheck();
+  for (const place of ['the search box', 'the empty shelf', 'companions'])
+    await page.getByLabel(place, { exact: true }).uncheck();
   await page.getByLabel('Last day of what is hidden next', { exact: true }).fill('2099-12-31');
   await page.getByRole('button', { name: 'Hide a tag' }).click();
   await page.getByPlaceholder('Type a tag').fill('recalled');
