@@ -67,7 +67,8 @@ test('two products tagged, and hidden from results and collections until a date'
   await expect(page.getByText('Tagged “recalled”: 2 products')).toBeVisible();
 
   await page.getByRole('link', { name: 'Hiding' }).click();
-  for (const place of ['the search box', 'the empty shelf']) await page.getByLabel(place, { exact: true }).uncheck();
+  for (const place of ['the search box', 'the empty shelf', 'companions'])
+    await page.getByLabel(place, { exact: true }).uncheck();
   await page.getByLabel('Last day of what is hidden next', { exact: true }).fill('2099-12-31');
   await page.getByRole('button', { name: 'Hide a tag' }).click();
   await page.getByPlaceholder('Type a tag').fill('recalled');
@@ -113,7 +114,7 @@ test('a list of ids is hidden in one step, and from the window with places and a
   await dialog.getByRole('button', { name: 'Hide', exact: true }).click();
   const list = page.getByRole('list', { name: 'What is hidden' });
   await expect(
-    list.getByText('from the search box, collection pages and the empty shelf while it is sold out'),
+    list.getByText('from the search box, collection pages, the empty shelf and companions while it is sold out'),
   ).toBeVisible();
   await expect(list.getByText('Waiting for the new label')).toBeVisible();
   expect((await desk.titles())[0]).toBe(title);

@@ -12,7 +12,7 @@ export const placeNames: Readonly<Record<Place, string>> = {
   box: 'the search box',
   collections: 'collection pages',
   emptyShelf: 'the empty shelf',
-  companions: 'companions and alternatives',
+  companions: 'companions',
 };
 
 /** Places in a sentence; empty where it is everywhere. */

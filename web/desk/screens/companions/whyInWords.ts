@@ -36,6 +36,6 @@ export function whyInWords(why: CompanionWhy, called: (attribute: string) => str
 /** Why a product chosen by hand does not show. */
 export const notShownInWords: Readonly<Record<NotShownWhy, string>> = {
   gone: 'no longer in the catalog',
-  hidden: 'hidden from companions and alternatives',
+  hidden: 'hidden from companions',
   soldOut: 'sold out; shown again when it is in stock',
 };
