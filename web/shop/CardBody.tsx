@@ -35,7 +35,7 @@ export function CardBody({ card, open }: { readonly card: Card; readonly open?: 
         </CardPicture>
       )}
       <div className={isRow ? 'flex min-w-0 flex-1 flex-wrap items-start gap-x-5' : 'contents'}>
-        <div className={isRow ? 'min-w-[12rem] flex-1' : 'mt-2'}>
+        <div className={isRow ? 'min-w-[min(12rem,100%)] flex-1' : 'mt-2'}>
           <Badges badges={hasPicture ? at('below') : card.badges} place="below" />
           {draw(true)}
         </div>

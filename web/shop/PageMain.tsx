@@ -11,7 +11,7 @@ export function PageMain({ isBusy, children }: { readonly isBusy: boolean; reado
       {children}
     </section>
   ) : (
-    <main className="flex-1 px-4 pt-3 pb-6 sm:px-5" aria-busy={isBusy}>
+    <main className="flex-1 [--page-side:16px] px-4 pt-3 pb-6 sm:px-5" aria-busy={isBusy}>
       {children}
     </main>
   );

@@ -1,7 +1,7 @@
 import { type CSSProperties, createContext, useContext } from 'react';
 import type { SearchAnswer } from '../../core/answer/answer.ts';
 import { usualCard } from '../../core/setup/terms/cardTerms.ts';
-import { usuallyApart, usualLayout } from '../../core/setup/terms/layoutTerms.ts';
+import { usualLayout, usuallyApart } from '../../core/setup/terms/layoutTerms.ts';
 
 type Layout = SearchAnswer['layout'];
 const LayoutContext = createContext<Layout>(usualLayout);

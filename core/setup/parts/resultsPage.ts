@@ -34,8 +34,8 @@ import {
   pictureLimits,
   roomNames,
   shapeNames,
-  usuallyApart,
   usualLayout,
+  usuallyApart,
   wayNames,
 } from '../terms/layoutTerms.ts';
 import { longest } from '../terms/limits.ts';
@@ -76,7 +76,9 @@ const layout = fixedEntry({
     if (was.picture.height !== is.picture.height) said.push(`Pictures are ${is.picture.height} pixels high`);
     if (was.picture.fit !== is.picture.fit) said.push(`Pictures are shown ${fitNames[is.picture.fit]}`);
     if (was.picture.ground !== is.picture.ground)
-      said.push(is.picture.ground ? `Pictures stand on ${is.picture.ground}` : 'Pictures stand on the look’s own ground');
+      said.push(
+        is.picture.ground ? `Pictures stand on ${is.picture.ground}` : 'Pictures stand on the look’s own ground',
+      );
     const apart = is.apart ?? usuallyApart;
     if ((was.apart ?? usuallyApart) !== apart) said.push(`Products stand ${apart} pixels apart`);
     if (was.atOnce !== is.atOnce) said.push(`${is.atOnce} products are shown at once`);
