@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { howSchema } from '../core/answer/answer.ts';
+import { howSchema } from '../core/answer/why.ts';
 
 const noteSchema = z.discriminatedUnion('code', [
   z.object({ code: z.literal('valueNotRecognised'), attribute: z.string(), value: z.string() }),

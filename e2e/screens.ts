@@ -46,6 +46,7 @@ export const screens = [
   '/results-page/card',
   '/results-page/content',
   '/results-page/look',
+  '/results-page/style',
   '/results-page/badges',
   '/words',
   '/releases',

@@ -1,6 +1,7 @@
 import { z } from 'zod';
-import type { Look } from '../setup/parts/look.ts';
+import type { Look, OwnStyleEntry } from '../setup/parts/look.ts';
 import { type Density, type Letters, usualLook } from '../setup/terms/lookTerms.ts';
+import { readOwnStyle } from './ownStyle.ts';
 import { darkOf, paletteOf } from './palette.ts';
 
 const variables = z.record(z.string(), z.string()).describe('Variables of style sheets with their values.');
@@ -9,6 +10,7 @@ export const wornLookSchema = z.object({
   light: variables,
   dark: variables.nullable().describe('Besides, on dark pages; null: the shop is never dark.'),
   letters: z.array(z.string()).describe('Letters that come with the shop and have to be fetched.'),
+  style: z.string().describe('Style sheet of the merchandiser’s own, without what could reach beyond the shop.'),
 });
 export type WornLook = z.infer<typeof wornLookSchema>;
 
@@ -30,8 +32,16 @@ const steps: Readonly<Record<Density, number>> = { close: 3.4, usual: 4, wide: 4
 const coloured = (palette: Readonly<Record<string, string>>): Record<string, string> =>
   Object.fromEntries(Object.entries(palette).map(([name, colour]) => [`--${name}`, colour]));
 
+const read = new WeakMap<OwnStyleEntry, string>();
+/** What is taken of an own style sheet, read once for an entry. */
+function takenOf(entry: OwnStyleEntry): string {
+  const known = read.get(entry) ?? readOwnStyle(entry.css).style;
+  read.set(entry, known);
+  return known;
+}
+
 /** What a look changes; nothing where it is the usual one. */
-export function wornLook(look: Look): WornLook {
+export function wornLook(look: Look, style: OwnStyleEntry): WornLook {
   const { colours, hasDark, text, headings, corners, density } = look;
   const dark = colours && paletteOf(darkOf(colours));
   const light = colours && paletteOf(colours);
@@ -48,5 +58,6 @@ export function wornLook(look: Look): WornLook {
     },
     dark: hasDark ? { ...(dark && { ...coloured(dark), '--shelf-ground': dark.surface }) } : null,
     letters: [...new Set([text, headings].filter(isShipped))],
+    style: takenOf(style),
   };
 }

@@ -1,4 +1,4 @@
-import type { FoundLine, Why } from '../answer/answer.ts';
+import type { FoundLine, Why } from '../answer/why.ts';
 import { own } from '../base/named.ts';
 import { rowsWith, spotAt } from '../index/postingArrays.ts';
 import { positionsLookedAt } from '../index/postings.ts';

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import type { ExplainedSignal } from '../answer/answer.ts';
+import type { ExplainedSignal } from '../answer/why.ts';
 import { pick, seededRandom } from '../base/random.ts';
 import { decidedContent } from '../content/decidedContent.ts';
 import { changesBetween } from '../setup/entries.ts';

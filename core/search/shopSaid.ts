@@ -13,7 +13,7 @@ export function saidOf(engine: Engine, setup: Setup, chosen: Language | undefine
   const language = shopperLanguage(engine, setup, chosen);
   return {
     shop: setup.storefront.shop,
-    look: wornLook(setup.look.shop),
+    look: wornLook(setup.look.shop, setup.look.style),
     emptySearch: setup.resultsPage.begin.emptySearch,
     language,
     languages: setup.storefront.languages.list,

@@ -1,4 +1,4 @@
-import type { ExplainedSignal, Why } from '../answer/answer.ts';
+import type { ExplainedSignal, Why } from '../answer/why.ts';
 import { labelFromKey } from '../catalog/standardColumns.ts';
 import { isIn } from '../conditions/recordSet.ts';
 import { explainMatch } from '../ranking/explainMatch.ts';

@@ -118,7 +118,7 @@ test('a document of the fourth format says of conditions and places what it said
   expect(read.setAside).toEqual([]);
   expect(read.setup.houseRules).toEqual({});
   expect(read.setup.hiding).toEqual({
-    'product:p': { what: 'product', product: 'p', places: ['results', 'box', 'collections'] },
+    'product:p': { what: 'product', product: 'p', places: ['results', 'box', 'collections', 'companions'] },
     'tag:t': { what: 'tag', tag: 't' },
     'product:q': { what: 'product', product: 'q', places: ['emptyShelf'] },
   });
@@ -135,4 +135,42 @@ test('a document of the fourth format says of conditions and places what it said
     vocabulary: { recognised: { what: 'recognised', price: true, conditions: ['x', { words: 'y' }] } },
   };
   expect(readSetup(odd).setAside).toHaveLength(1);
+});
+
+test('what a document of the fifth format kept out of the results stays out of companions', () => {
+  const condition = { match: 'all', tests: [{ how: 'inStock' }] };
+  const rule = (name: string, does: object, places?: string[]) => ({
+    name,
+    on: true,
+    condition,
+    does,
+    ...(places && { places }),
+  });
+  const { setup: read, setAside } = readSetup({
+    ...JSON.parse(JSON.stringify(setup)),
+    version: 5,
+    hiding: {
+      'product:p': { what: 'product', product: 'p', places: ['results'] },
+      'product:q': { what: 'product', product: 'q', places: ['box'] },
+      'tag:t': { what: 'tag', tag: 't' },
+    },
+    houseRules: {
+      hide: rule('Hide', { what: 'hide' }, ['results', 'companions']),
+      only: rule('Only', { what: 'only' }, ['collections', 'results']),
+      pull: rule('Pull', { what: 'pull', pull: 2 }, ['results']),
+      all: rule('All', { what: 'hide' }),
+    },
+  });
+  expect(setAside).toEqual([]);
+  expect(Object.values(read.hiding).map(({ places }) => places)).toEqual([
+    ['results', 'companions'],
+    ['box'],
+    undefined,
+  ]);
+  expect(Object.values(read.houseRules).map(({ places }) => places)).toEqual([
+    ['results', 'companions'],
+    ['collections', 'results', 'companions'],
+    ['results'],
+    undefined,
+  ]);
 });

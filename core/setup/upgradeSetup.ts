@@ -70,8 +70,37 @@ const fromFourth = (document: SetupDocument): SetupDocument => ({
   version: 5,
 });
 
+/** What a rule that takes products away from the results takes away from what stands beside a product as well. */
+function alsoBeside(rule: unknown): unknown {
+  if (!isObject(rule) || !Array.isArray(rule.places)) return rule;
+  const { places } = rule as { places: readonly unknown[] };
+  return places.includes('results') ? { ...rule, places: [...new Set([...places, 'companions'])] } : rule;
+}
+
+/**
+ * In format 6 companions are a place of their own. What stood beside a product before was looked for like results, so what
+ * was kept out of those was kept out there too.
+ */
+function fromFifth(document: SetupDocument): SetupDocument {
+  const takesAway = (rule: unknown): boolean => isObject(rule) && isObject(rule.does) && rule.does.what !== 'pull';
+  const each = (part: string, of: (rule: unknown) => unknown): SetupDocument =>
+    named(Object.entries(partIn(document, part)).map(([key, rule]) => [key, of(rule)]));
+  return {
+    ...document,
+    hiding: each('hiding', alsoBeside),
+    houseRules: each('houseRules', (rule) => (takesAway(rule) ? alsoBeside(rule) : rule)),
+    version: 6,
+  };
+}
+
 /** One step for each format there was, the first being from format 1 to 2. A step never changes once it has shipped. */
-const steps: readonly ((document: SetupDocument) => SetupDocument)[] = [fromFirst, fromSecond, fromThird, fromFourth];
+const steps: readonly ((document: SetupDocument) => SetupDocument)[] = [
+  fromFirst,
+  fromSecond,
+  fromThird,
+  fromFourth,
+  fromFifth,
+];
 
 /**
  * Brings a setup of an earlier format to today's; a document of today's format, or of none that is known, is answered

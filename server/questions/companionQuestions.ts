@@ -7,6 +7,7 @@ import { kindCalled } from '../../core/companions/inCatalog.ts';
 import { kindsOf } from '../../core/companions/kinds.ts';
 import { countTogether, type Relation, type Together } from '../../core/companions/together.ts';
 import { describeProduct } from '../../core/product/describeProduct.ts';
+import { shownInFile } from '../../core/product/shownInFile.ts';
 import type { SetupRef } from '../../core/setup/setupRef.ts';
 import { type CompanionShelf, mostChosen } from '../../core/setup/terms/companionTerms.ts';
 import { visitsIn } from '../demand/togetherStore.ts';
@@ -25,12 +26,6 @@ export function companionQuestions({ ready, current, db, storefront }: Workbench
     if (record >= 0) return { family: engine.snapshot.recordFamily[record]!, record };
     return { family: engine.snapshot.findFamily(id), record: -1 };
   };
-  const isInFile = ({ engine }: Ready, family: number): boolean => {
-    const byFile = engine.snapshot.values.get('hidden');
-    const [from, to] = engine.snapshot.recordsOf(family);
-    for (let record = from; record < to; record++) if ((byFile?.first(record) ?? -1) < 0) return true;
-    return false;
-  };
   return {
     /** What the log says of which products belong together. Cost: a pass over what shoppers opened and took. */
     together(ref: SetupRef): Together {
@@ -47,7 +42,7 @@ export function companionQuestions({ ready, current, db, storefront }: Workbench
       const { setup } = here.setup;
       const found = ids
         .map((id) => ({ id, ...foundBy(here, id) }))
-        .filter(({ family }) => family >= 0 && isInFile(here, family));
+        .filter(({ family }) => family >= 0 && shownInFile(here.engine.snapshot, family).length > 0);
       const families = found.map(({ family }) => family);
       const companions = beside.ofSeveral(here, families, setup.companionShelves.shown[at]);
       return {

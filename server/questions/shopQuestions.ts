@@ -3,6 +3,7 @@ import type { Relation } from '../../core/companions/together.ts';
 import { type ShownArticle, showArticle } from '../../core/content/shownArticle.ts';
 import { describeProduct } from '../../core/product/describeProduct.ts';
 import type { ProductDetail } from '../../core/product/productDetail.ts';
+import { shownInFile } from '../../core/product/shownInFile.ts';
 import { isNotIndexed } from '../../core/rules/isNotIndexed.ts';
 import { isLeftOut } from '../../core/search/contentEngine.ts';
 import type { SetupRef } from '../../core/setup/setupRef.ts';
@@ -20,11 +21,7 @@ export function shopQuestions({ ready, current, db, storefront }: Workbench) {
       const { engine, setup, view } = here;
       const { snapshot } = engine;
       const family = snapshot.findFamily(id);
-      const [first, end] = family < 0 ? [0, 0] : snapshot.recordsOf(family);
-      const byFile = snapshot.values.get('hidden');
-      const shown = Array.from({ length: end - first }, (_, at) => first + at).filter(
-        (ordinal) => (byFile?.first(ordinal) ?? -1) < 0,
-      );
+      const shown = family < 0 ? [] : shownInFile(snapshot, family);
       const records = shown.map((ordinal) => view.record(ordinal));
       const written = shown[0] === undefined ? '' : current.reader.written(shown[0], 'description');
       const described = describeProduct(id, records, setup.setup, written);

@@ -47,5 +47,9 @@ function Beside({ shows }: { readonly shows: ReadonlySet<string> }) {
 }
 
 function Filters({ data, isStale }: { readonly data: SearchAnswer; readonly isStale: boolean }) {
-  return <PlacedFilters {...useFiltering(data, isStale)} position={useFilterPosition(data.filterLayout)} />;
+  return (
+    <div part="filters">
+      <PlacedFilters {...useFiltering(data, isStale)} position={useFilterPosition(data.filterLayout)} />
+    </div>
+  );
 }

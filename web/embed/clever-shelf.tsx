@@ -3,6 +3,7 @@ import { createRoot, type Root } from 'react-dom/client';
 import type { WornLook } from '../../core/look/wornLook.ts';
 import { type Device, devices } from '../../core/setup/terms/planTerms.ts';
 import { AroundIn } from '../look/around.tsx';
+import { sheetOf, wearOwnStyle } from '../look/styleSheets.ts';
 import { wearLook } from '../look/wearLook.ts';
 import { SearchBox } from '../shop/box/SearchBox.tsx';
 import { ShopIn } from '../shop/ShopIn.tsx';
@@ -24,16 +25,6 @@ const allParts: ReadonlySet<Part> = new Set(['box', ...ofResults]);
 
 /** Where this script came from, which is where the shop is asked unless the part says otherwise. */
 const home = new URL(import.meta.url).origin;
-const sheets = new Map<string, CSSStyleSheet>();
-/** Styles as a root of its own takes them, read once however many parts there are; a page's own rules on styles do not hold here. */
-function sheetOf(text: string): CSSStyleSheet {
-  const known = sheets.get(text);
-  if (known) return known;
-  const sheet = new CSSStyleSheet();
-  sheet.replaceSync(text);
-  sheets.set(text, sheet);
-  return sheet;
-}
 
 /** Attributes that decide which search a part is of, or what it shows. */
 const attributes = [
@@ -102,7 +93,8 @@ class CleverShelf extends HTMLElement {
 
   #begin(): void {
     const root = this.shadowRoot ?? this.attachShadow({ mode: 'open' });
-    root.adoptedStyleSheets = [sheetOf(styles)];
+    const base = sheetOf(styles);
+    if (!root.adoptedStyleSheets.includes(base)) root.adoptedStyleSheets.push(base);
     const shown = document.createElement('div');
     shown.className = 'shelf-root';
     const over = document.createElement('div');
@@ -148,6 +140,7 @@ class CleverShelf extends HTMLElement {
     const wear = (look: WornLook): void => {
       const theme = this.getAttribute('theme');
       wearLook(shown, look, theme === 'dark' || (theme === 'system' && dark.matches));
+      wearOwnStyle(root, look.style);
     };
     let worn = '';
     const speak = (): void => {
@@ -183,7 +176,8 @@ class CleverShelf extends HTMLElement {
             shows={shows}
             on={devicesIn(this.getAttribute('devices'))}
             dress={(text) => {
-              root.adoptedStyleSheets = [sheetOf(styles), sheetOf(text)];
+              const sheet = sheetOf(text);
+              if (!root.adoptedStyleSheets.includes(sheet)) root.adoptedStyleSheets.push(sheet);
             }}
           />
         </ShopIn>

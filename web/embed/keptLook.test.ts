@@ -2,10 +2,10 @@
 import { expect, test } from '@jest/globals';
 import { keepLook, keptLook } from './keptLook.ts';
 
-const bare = { light: {}, dark: null, letters: [] };
+const bare = { light: {}, dark: null, letters: [], style: '' };
 
 test('a storefront begins in the look it had when it was here last, each in its own', () => {
-  const look = { light: { '--surface': '#fbf6ec' }, dark: {}, letters: ['newsreader'] };
+  const look = { light: { '--surface': '#fbf6ec' }, dark: {}, letters: ['newsreader'], style: '' };
   keepLook('main', look);
   expect([keptLook('main'), keptLook('germany')]).toEqual([look, bare]);
 });

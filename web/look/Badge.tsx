@@ -5,6 +5,7 @@ import { readableOn } from '../../core/look/contrast.ts';
 export function Badge({ badge: { text, colour } }: { readonly badge: Card['badges'][number] }) {
   return (
     <span
+      part="badge"
       className="max-w-full truncate rounded px-1.5 py-px font-semibold text-[12px] leading-[1.45]"
       style={{ background: colour, color: readableOn(colour) }}
     >

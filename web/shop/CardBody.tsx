@@ -27,7 +27,7 @@ export function CardBody({ card, open }: { readonly card: Card; readonly open?: 
       isAbove(piece, place) === wantsAbove ? <CardPieceOf key={piece} {...{ piece, card, open }} /> : null,
     );
   return (
-    <div className={`relative flex flex-1 shelf-pad pb-2 ${isRow ? 'gap-4 pt-2' : 'flex-col'}`}>
+    <div part="card" className={`relative flex flex-1 shelf-pad pb-2 ${isRow ? 'gap-4 pt-2' : 'flex-col'}`}>
       {hasPicture && (
         <CardPicture card={card} isRow={isRow}>
           <Badges badges={at('left')} place="left" />
@@ -60,6 +60,7 @@ function CardPicture({
   const isWhole = picture.fit === 'contain';
   return (
     <div
+      part="picture"
       className={`relative grid shrink-0 grid-rows-[100%] place-items-center overflow-hidden rounded-md bg-art ${isRow ? 'max-w-[45%]' : ''}`}
       // Its height and ground are the merchandiser's own: no class can say them.
       style={{

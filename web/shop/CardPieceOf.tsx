@@ -23,7 +23,13 @@ export function CardPieceOf({
     case 'title':
       return <Title card={card} open={open} />;
     case 'brand':
-      return card.brand && <p className="mt-0.5 w-full text-[12.5px] text-soft">{card.brand}</p>;
+      return (
+        card.brand && (
+          <p part="brand" className="mt-0.5 w-full text-[12.5px] text-soft">
+            {card.brand}
+          </p>
+        )
+      );
     case 'details':
       return card.details.length > 0 && <Details details={card.details} />;
     case 'text':
@@ -33,7 +39,7 @@ export function CardPieceOf({
     case 'rating':
       return (
         card.rating !== null && (
-          <span className="ml-auto">
+          <span part="rating" className="ml-auto">
             {rating === 'stars' ? <Stars rating={card.rating} /> : <Rating rating={card.rating} />}
           </span>
         )
@@ -47,7 +53,7 @@ export function CardPieceOf({
 
 function Title({ card, open }: Pick<Parameters<typeof CardPieceOf>[0], 'card' | 'open'>) {
   return (
-    <h2 className="w-full break-words font-semibold font-shop text-[15.5px] leading-tight">
+    <h2 part="title" className="w-full break-words font-semibold font-shop text-[15.5px] leading-tight">
       {open ? (
         // The button covers the card, so that the picture opens it as well.
         <button type="button" className="text-left after:absolute after:inset-0 hover:underline" onClick={open}>
@@ -63,7 +69,7 @@ function Title({ card, open }: Pick<Parameters<typeof CardPieceOf>[0], 'card' | 
 function Details({ details }: { readonly details: Card['details'] }) {
   const { labels } = useArrangement();
   return (
-    <dl className="w-full text-[12.5px] text-soft leading-snug">
+    <dl part="details" className="w-full text-[12.5px] text-soft leading-snug">
       {details.map(({ key, label, value }) => (
         <div key={key} className="flex min-w-0 gap-1">
           <dt className={labels ? 'shrink-0' : 'sr-only'}>{label}</dt>
@@ -80,7 +86,7 @@ function Details({ details }: { readonly details: Card['details'] }) {
 function ShortText({ text }: { readonly text: string }) {
   const { search } = useVisit();
   return (
-    <p className="mt-0.5 w-full text-[12.5px] text-soft leading-snug">
+    <p part="text" className="mt-0.5 w-full text-[12.5px] text-soft leading-snug">
       {splitAtWords(text, search.query).map(({ part, isTyped, from }) =>
         isTyped ? (
           <mark key={from} className="bg-transparent font-semibold text-ink">
@@ -100,7 +106,9 @@ function Price({ card: { price, formerPrice, currency } }: { readonly card: Card
   if (price === null) return null;
   return (
     <>
-      <b className="font-bold">{money(price, currency)}</b>
+      <b part="price" className="font-bold">
+        {money(price, currency)}
+      </b>
       {formerPrice !== null && <FormerPrice amount={formerPrice} currency={currency} />}
       {saving && formerPrice !== null && formerPrice > price && (
         <span className="text-[12.5px]">{say('card.saved', { amount: money(formerPrice - price, currency) })}</span>
@@ -120,7 +128,11 @@ function Stock({ card }: { readonly card: Card }) {
   const { stock } = useArrangement();
   const key = stockKey(card);
   if (stock === 'soldOut' && key === 'product.inStock') return null;
-  return <span className="w-full text-[12.5px] text-soft">{say(key)}</span>;
+  return (
+    <span part="stock" className="w-full text-[12.5px] text-soft">
+      {say(key)}
+    </span>
+  );
 }
 
 function IntoBasket({ card }: { readonly card: Card }) {
@@ -132,6 +144,7 @@ function IntoBasket({ card }: { readonly card: Card }) {
     <span className="relative z-10 mt-1.5 flex w-full flex-wrap items-center gap-x-2 gap-y-0.5">
       <button
         type="button"
+        part="add"
         aria-label={`${say('basket.put')}: ${card.title}`}
         disabled={inBasket >= mostOfOne}
         className="rounded-md bg-press px-2.5 py-1 font-semibold text-[13px] text-on-press hover:bg-press-over disabled:opacity-55"

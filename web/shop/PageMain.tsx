@@ -7,11 +7,11 @@ export function PageMain({ isBusy, children }: { readonly isBusy: boolean; reado
   const { isEmbedded } = useAround();
   const { say } = useTexts();
   return isEmbedded ? (
-    <section aria-label={say('results.label')} aria-busy={isBusy}>
+    <section part="page" aria-label={say('results.label')} aria-busy={isBusy}>
       {children}
     </section>
   ) : (
-    <main className="flex-1 [--page-side:16px] px-4 pt-3 pb-6 sm:px-5" aria-busy={isBusy}>
+    <main part="page" className="flex-1 [--page-side:16px] px-4 pt-3 pb-6 sm:px-5" aria-busy={isBusy}>
       {children}
     </main>
   );
@@ -20,5 +20,9 @@ export function PageMain({ isBusy, children }: { readonly isBusy: boolean; reado
 /** Its heading: of the first level, or below that of the page around it. */
 export function PageHeading({ className, children }: { readonly className: string; readonly children: ReactNode }) {
   const Heading = useAround().isEmbedded ? 'h2' : 'h1';
-  return <Heading className={className}>{children}</Heading>;
+  return (
+    <Heading part="heading" className={className}>
+      {children}
+    </Heading>
+  );
 }

@@ -13,6 +13,7 @@ export function Pages({ answer, go }: { readonly answer: SearchAnswer; go(page: 
   const pages = [...new Set(near)].filter((page) => page >= 1 && page <= last).sort((a, b) => a - b);
   return (
     <nav
+      part="pages"
       aria-label={say('pages.label')}
       className="mt-3 flex flex-wrap items-center justify-center gap-1 text-[13.5px]"
     >

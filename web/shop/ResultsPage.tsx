@@ -98,7 +98,7 @@ export function ResultsPage({
       ) : (
         <div className={(hasFilters && columns[position]) || ''}>
           {hasFilters && (
-            <div className={position === 'right' ? 'order-2' : ''}>
+            <div part="filters" className={position === 'right' ? 'order-2' : ''}>
               <PlacedFilters {...filtering} position={position} />
             </div>
           )}

@@ -69,7 +69,7 @@ export function Shelves({
     </>
   );
   const still = (
-    <ol className={className} style={grid.style}>
+    <ol part="results" className={className} style={grid.style}>
       {results.map((result) => (
         <Fragment key={result.familyId}>
           {before(result.place)}

@@ -2,6 +2,7 @@ import { useEffect } from 'react';
 import { useStore } from 'zustand';
 import type { WornLook } from '../../core/look/wornLook.ts';
 import { day } from '../look/dates.ts';
+import { wearOwnStyle } from '../look/styleSheets.ts';
 import { useTexts } from '../look/texts.tsx';
 import { isDarkNow, onThemeChange } from '../look/theme.ts';
 import { wearLook } from '../look/wearLook.ts';
@@ -22,6 +23,7 @@ export function Shop() {
     if (!worn) return;
     const wear = (): void => wearLook(document.documentElement, worn, isDarkNow());
     wear();
+    wearOwnStyle(document, worn.style);
     return onThemeChange(wear);
   }, [look]);
   // Where results go on below each other, more of them are the same screen.

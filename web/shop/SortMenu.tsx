@@ -13,7 +13,7 @@ export function SortMenu({
   const { say } = useTexts();
   if (sorting.length < 2) return null;
   return (
-    <label className="inline-flex items-center gap-1.5 text-[13px] text-soft">
+    <label part="sorting" className="inline-flex items-center gap-1.5 text-[13px] text-soft">
       {say('results.sort')}
       <span className="relative">
         <select

@@ -8,7 +8,7 @@ export function FormerPrice({ amount, currency }: { readonly amount: number; rea
   return (
     <>
       <span className="sr-only">{say('card.formerly', { amount: shown })}</span>
-      <s aria-hidden className="text-[12.5px] text-soft">
+      <s part="former-price" aria-hidden className="text-[12.5px] text-soft">
         {shown}
       </s>
     </>

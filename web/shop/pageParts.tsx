@@ -14,7 +14,7 @@ export const allParts: ReadonlySet<PagePart> = new Set(pageParts);
 export function Count({ data }: { readonly data: SearchAnswer }) {
   const { say } = useTexts();
   return (
-    <p className="text-soft text-[13px]" role="status">
+    <p part="count" className="text-soft text-[13px]" role="status">
       {say('products', { count: data.total })}
     </p>
   );

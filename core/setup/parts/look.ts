@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { fieldsOf } from '../terms/inside.ts';
+import { longest } from '../terms/limits.ts';
 import { cornerLimits, densities, densityNames, letterKinds, letterNames, usualLook } from '../terms/lookTerms.ts';
 import { fixedEntry, fixedPart } from '../terms/part.ts';
 
@@ -40,5 +41,23 @@ const shop = fixedEntry({
   },
 });
 
+const ownStyleSchema = z.strictObject({
+  /** As it was written; the shop puts on what `readOwnStyle` takes of it. */
+  css: z.string().max(longest.ownStyle),
+});
+export type OwnStyleEntry = z.infer<typeof ownStyleSchema>;
+const usualStyle: OwnStyleEntry = { css: '' };
+
+const style = fixedEntry({
+  value: ownStyleSchema,
+  usual: usualStyle,
+  describe({ before, after }) {
+    const [was, is] = [(before ?? usualStyle).css, (after ?? usualStyle).css];
+    if (was === is) return [];
+    if (is.trim() === '') return ['The shop has no style sheet of its own any more'];
+    return [was.trim() === '' ? 'The shop has a style sheet of its own' : 'The shop’s own style sheet is changed'];
+  },
+});
+
 /** How the shop looks. */
-export const look = fixedPart({ shop });
+export const look = fixedPart({ shop, style });

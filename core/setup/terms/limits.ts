@@ -31,6 +31,8 @@ export const longest = {
   shortText: 200,
   /** Why a rule is there. */
   note: 500,
+  /** A style sheet of one's own: every answer of the shop carries what is taken of it. */
+  ownStyle: 8000,
 } as const;
 
 /** Most of each thing. */

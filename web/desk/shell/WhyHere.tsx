@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Dialog } from 'radix-ui';
 import { type ReactNode, useState } from 'react';
 import { Link } from 'react-router';
-import type { FoundLine, Why } from '../../../core/answer/answer.ts';
+import type { FoundLine, Why } from '../../../core/answer/why.ts';
 import { call } from '../../client/call.ts';
 import { day } from '../../look/dates.ts';
 import { count } from '../../look/price.ts';

@@ -1,5 +1,5 @@
 import { toast } from 'sonner';
-import type { Why } from '../../../core/answer/answer.ts';
+import type { Why } from '../../../core/answer/why.ts';
 import { own } from '../../../core/base/named.ts';
 import { searchKey } from '../../../core/query/readUnits.ts';
 import { decisionKey } from '../../../core/rules/decisions.ts';

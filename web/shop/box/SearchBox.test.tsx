@@ -35,7 +35,7 @@ const box: Omit<BoxAnswer, 'typed' | 'moment' | 'blocks' | 'total'> = {
     wording: {},
     emptySearch: 'everything',
   },
-  look: { light: {}, dark: {}, letters: [] },
+  look: { light: {}, dark: {}, letters: [], style: '' },
 };
 const why = { from: 'log', searches: 3, products: 0, mistakes: 0 } as const;
 const before: BoxAnswer = {

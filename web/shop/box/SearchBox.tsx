@@ -125,6 +125,7 @@ export function SearchBox() {
       className={isFull ? 'fixed inset-0 z-40 flex flex-col overflow-y-auto bg-surface p-3' : 'relative min-w-0 flex-1'}
     >
       <form
+        part="box"
         className="flex items-center gap-2 rounded-full border border-line bg-paper px-3.5 py-1.5 has-[input:focus-visible]:outline-2 has-[input:focus-visible]:outline-press has-[input:focus-visible]:outline-offset-2"
         onSubmit={(event) => {
           event.preventDefault();

@@ -1,5 +1,5 @@
 import { Plus } from 'lucide-react';
-import { type ReactNode, useState } from 'react';
+import { lazy, type ReactNode, Suspense, useState } from 'react';
 import { useParams } from 'react-router';
 import { badgeStarters, newBadge } from '../../../../core/setup/badgeStarters.ts';
 import { idFor } from '../../../../core/setup/idFor.ts';
@@ -21,11 +21,15 @@ import { CardFields } from './CardFields.tsx';
 import { LayoutFields } from './LayoutFields.tsx';
 import { LookFields } from './LookFields.tsx';
 
+/** What reads style sheets is large, and few need it. */
+const StyleFields = lazy(async () => ({ default: (await import('./StyleFields.tsx')).StyleFields }));
+
 const pages = [
   { to: '/results-page', label: 'Layout', part: 'resultsPage', key: 'layout' },
   { to: '/results-page/card', label: 'Card', part: 'resultsPage', key: 'card' },
   { to: '/results-page/content', label: 'Other content', part: 'resultsPage', key: 'besides' },
   { to: '/results-page/look', label: 'Look', part: 'look', key: 'shop' },
+  { to: '/results-page/style', label: 'Style sheet', part: 'look', key: 'style' },
   { to: '/results-page/badges', label: 'Badges', part: 'badges', key: 'shown' },
 ] as const;
 
@@ -33,6 +37,11 @@ const shownPages: Readonly<Record<string, ReactNode>> = {
   card: <CardFields />,
   content: <BesidesFields />,
   look: <LookFields />,
+  style: (
+    <Suspense fallback={<Nothing>Opening …</Nothing>}>
+      <StyleFields />
+    </Suspense>
+  ),
   badges: <BadgeList />,
 };
 

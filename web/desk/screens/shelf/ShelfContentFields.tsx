@@ -1,14 +1,14 @@
 import { useQuery } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
 import type { ShelfContent } from '../../../../core/setup/parts/shelfContent.ts';
 import { longest, most } from '../../../../core/setup/terms/limits.ts';
 import { mostLookedUp, mostShelfArticles, mostTips } from '../../../../core/setup/terms/shelfTerms.ts';
 import { isShipped } from '../../../../core/setup/terms/shopTexts.ts';
 import { CollectionChips } from '../../parts/CollectionChips.tsx';
 import { NumberField } from '../../parts/Controls.tsx';
+import { GrowingText } from '../../parts/GrowingText.tsx';
 import { ItemChips } from '../../parts/ItemChips.tsx';
 import { OrderedProducts } from '../../parts/OrderedProducts.tsx';
-import { Nothing, Section, shelfRow } from '../../parts/Screen.tsx';
+import { Nothing, Section } from '../../parts/Screen.tsx';
 import { SearchChips } from '../../parts/SearchChips.tsx';
 import { contentList } from '../../state/collections.ts';
 import { useDeskState } from '../../state/deskState.ts';
@@ -35,7 +35,7 @@ export function ShelfContentFields({ of, content, isChanged, save }: OfShelf) {
           isShipped(content.message) ? ' Left as it is, it is said in the shopper’s language.' : ''
         }`}
       >
-        <Text
+        <GrowingText
           label={`Message of ${of}`}
           value={content.message}
           isChanged={isChanged}
@@ -45,7 +45,7 @@ export function ShelfContentFields({ of, content, isChanged, save }: OfShelf) {
         />
       </Section>
       <Section title="Tips" note="A line each, up to six.">
-        <Text
+        <GrowingText
           label={`Tips of ${of}`}
           value={(content.tips ?? []).join('\n')}
           isChanged={isChanged}
@@ -122,46 +122,5 @@ export function ShelfContentFields({ of, content, isChanged, save }: OfShelf) {
         </div>
       </Section>
     </>
-  );
-}
-
-/** A text that is taken with every letter, so that the shop window shows it as it grows. */
-function Text({
-  label,
-  value,
-  isChanged,
-  rows,
-  longest: atMost,
-  change,
-}: {
-  readonly label: string;
-  readonly value: string;
-  readonly isChanged: boolean;
-  readonly rows: number;
-  readonly longest: number;
-  change(value: string): void;
-}) {
-  const [text, setText] = useState(value);
-  const [isIn, setIn] = useState(false);
-  // What is being typed stands as it is typed: a line that is begun is not there yet.
-  useEffect(() => {
-    if (!isIn) setText(value);
-  }, [value, isIn]);
-  return (
-    <div className={shelfRow(isChanged)}>
-      <textarea
-        aria-label={label}
-        className="block w-full resize-y rounded-t-[7px] bg-transparent px-3 py-2"
-        rows={rows}
-        maxLength={atMost}
-        value={text}
-        onFocus={() => setIn(true)}
-        onBlur={() => setIn(false)}
-        onChange={(event) => {
-          setText(event.target.value);
-          change(event.target.value);
-        }}
-      />
-    </div>
   );
 }

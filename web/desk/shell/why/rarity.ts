@@ -1,4 +1,4 @@
-import type { Why } from '../../../../core/answer/answer.ts';
+import type { Why } from '../../../../core/answer/why.ts';
 
 /** A word must count so many times as much as another one before the difference is worth telling. */
 const notableRatio = 1.2;
