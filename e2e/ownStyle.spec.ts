@@ -42,16 +42,24 @@ test('a style sheet of one’s own is seen in the window, mistakes are told by l
 });
 
 test('every piece that a style sheet may take hold of is there', async ({ page, request }) => {
-  const { revision } = (await (await request.get('/desk/state')).json()) as { revision: number };
+  const { revision, setup } = (await (await request.get('/desk/state')).json()) as {
+    revision: number;
+    setup: { attributes: Record<string, object> };
+  };
   const card = {
     pieces: cardPieces.map((piece) => ({ piece, on: true })),
     ...{ rating: 'number', stock: 'always', saving: true, labels: true },
   };
   const condition = { match: 'all', tests: [{ how: 'inStock' }] };
-  const badges = { most: 1, list: [{ key: 'there', text: { en: 'There' }, colour: '#205080', place: 'left', on: true, condition }] };
+  const badges = {
+    most: 1,
+    list: [{ key: 'there', text: { en: 'There' }, colour: '#205080', place: 'left', on: true, condition }],
+  };
   const edits = [
     { part: 'resultsPage', key: 'card', value: card },
     { part: 'badges', key: 'shown', value: badges },
+    { part: 'attributes', key: 'category', value: { ...setup.attributes.category, onCard: true } },
+    { part: 'attributes', key: 'former_price', value: { ...setup.attributes.former_price, onCard: true } },
   ];
   const edited = await request.post('/desk/edits', { data: { revision, edits } });
   expect(edited.ok(), await edited.text()).toBe(true);

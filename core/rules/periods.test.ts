@@ -49,3 +49,13 @@ test('what begins and ends next is told, the soonest first, without what is swit
   expect(seasons('2026-11-01T00:00Z')).toEqual(['begins 2026-11-30T23:00:00.000Z', 'ends 2027-02-28T23:00:00.000Z']);
   expect(seasons('2027-01-15T00:00Z')).toEqual(['ends 2027-02-28T23:00:00.000Z', 'begins 2027-11-30T23:00:00.000Z']);
 });
+
+test('a badge begins and ends as rules do, known by its own key', () => {
+  const badge = { key: 'gift', on: true, condition: { match: 'all' as const, tests: [] }, text: { en: 'Gift' } };
+  const shown = { most: 1, list: [{ ...badge, place: 'left' as const, colour: '#204060', from: '2026-12-01' }] };
+  const bare: Setup = { ...setup, plans: {}, hiding: {}, badges: { shown } };
+  expect(comingChanges(bare, at('2026-11-01T00:00Z'), 9)).toMatchObject([
+    { part: 'badges', key: 'gift', what: 'begins' },
+  ]);
+  expect(periodOf(bare, at('2026-11-30T22:59Z'))).not.toBe(periodOf(bare, at('2026-11-30T23:00Z')));
+});

@@ -9,8 +9,7 @@ function changesOf(setup: Setup): readonly number[] {
   if (before) return before;
   const { timeZone } = setup.storefront.shop;
   const instants = new Set<number>();
-  const dated = datedParts.flatMap((part): Span[] => Object.values<object>(setup[part]));
-  for (const entry of dated) {
+  for (const { entry } of datedIn(setup)) {
     if (entry.from === undefined && entry.until === undefined) continue;
     const { begins, ends } = instantsOf(entry, timeZone);
     if (begins !== null) instants.add(begins);
@@ -32,17 +31,33 @@ export function periodOf(setup: Setup, now: number): number {
 }
 
 /** The parts whose entries may have dates. */
-export const datedParts = ['plans', 'houseRules', 'hiding', 'content', 'suggestedSearches'] as const;
+const datedParts = ['plans', 'houseRules', 'hiding', 'content', 'suggestedSearches'] as const;
 
-/** An entry as far as its dates go. */
-type Dated = Span & { readonly on?: boolean };
+/** Something of a setup that may have dates, as far as those go; a badge is known by its own key. */
+export interface Dated {
+  readonly part: (typeof datedParts)[number] | 'badges';
+  readonly key: string;
+  readonly entry: Span & { readonly on?: boolean | undefined };
+}
+
+/** Everything of a setup that may have dates. Cost: a look over the entries. */
+export const datedIn = (setup: Setup): Dated[] => [
+  ...datedParts.flatMap((part) =>
+    Object.entries(setup[part] as Readonly<Record<string, Dated['entry']>>).map(([key, entry]) => ({
+      part,
+      key,
+      entry,
+    })),
+  ),
+  ...setup.badges.shown.list.map((entry) => ({ part: 'badges' as const, key: entry.key, entry })),
+];
 
 /** Something of a setup that begins or ends at an instant. */
 export interface ComingChange {
   /** Milliseconds since 1970. */
   readonly instant: number;
   readonly what: 'begins' | 'ends';
-  readonly part: (typeof datedParts)[number];
+  readonly part: Dated['part'];
   readonly key: string;
 }
 
@@ -67,21 +82,19 @@ function nextSeason(
 /** What begins and ends after an instant, the soonest first, at most so many; what is switched off does neither. */
 export function comingChanges(setup: Setup, now: number, most: number): ComingChange[] {
   const { timeZone } = setup.storefront.shop;
-  const all = datedParts.flatMap((part) =>
-    Object.entries(setup[part] as Readonly<Record<string, Dated>>).flatMap(([key, entry]): ComingChange[] => {
-      if (entry.on === false) return [];
-      const { begins, ends } = instantsOf(entry, timeZone);
-      const season = entry.yearly ? nextSeason(entry.yearly, now, timeZone) : [];
-      const change = (what: ComingChange['what'], instant: number): ComingChange => ({ instant, what, part, key });
-      return [
-        ...(begins !== null && begins > now ? [change('begins', begins)] : []),
-        ...(ends !== null && ends > now ? [change('ends', ends)] : []),
-        // Days of the year outside its dates are none of its own.
-        ...season
-          .filter(([, instant]) => instant > (begins ?? 0) && instant < (ends ?? Number.POSITIVE_INFINITY))
-          .map(([what, instant]) => change(what, instant)),
-      ];
-    }),
-  );
+  const all = datedIn(setup).flatMap(({ part, key, entry }): ComingChange[] => {
+    if (entry.on === false) return [];
+    const { begins, ends } = instantsOf(entry, timeZone);
+    const season = entry.yearly ? nextSeason(entry.yearly, now, timeZone) : [];
+    const change = (what: ComingChange['what'], instant: number): ComingChange => ({ instant, what, part, key });
+    return [
+      ...(begins !== null && begins > now ? [change('begins', begins)] : []),
+      ...(ends !== null && ends > now ? [change('ends', ends)] : []),
+      // Days of the year outside its dates are none of its own.
+      ...season
+        .filter(([, instant]) => instant > (begins ?? 0) && instant < (ends ?? Number.POSITIVE_INFINITY))
+        .map(([what, instant]) => change(what, instant)),
+    ];
+  });
   return all.sort((a, b) => a.instant - b.instant || (a.key < b.key ? -1 : 1)).slice(0, most);
 }

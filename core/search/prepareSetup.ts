@@ -25,7 +25,7 @@ import type { Badge } from '../setup/parts/badges.ts';
 import type { SortingOrder } from '../setup/parts/relevance/sorting.ts';
 import type { Setup } from '../setup/schema.ts';
 import { type StockPlace, stockPlaces } from '../setup/terms/placeTerms.ts';
-import type { When } from '../setup/terms/span.ts';
+import { holdsAt, type When } from '../setup/terms/span.ts';
 import { noWords, type WordList } from '../text/wordList.ts';
 
 /** A snapshot with the scratch memory for searching it; one search at a time. */
@@ -190,7 +190,7 @@ export function prepareSetup(
     asked,
     badges() {
       badges ??= setup.badges.shown.list
-        .filter(({ on }) => on)
+        .filter((badge) => badge.on && holdsAt(badge, when))
         .map((badge) => ({ badge, met: bindCondition(snapshot, badge.condition, asked) }));
       return badges;
     },

@@ -1,5 +1,5 @@
 import { expect, test } from '@jest/globals';
-import { seededRandom } from '../base/random.ts';
+import { pick, seededRandom } from '../base/random.ts';
 import { initialSetup } from '../setup/initialSetup.ts';
 import type { Badge } from '../setup/parts/badges.ts';
 import { meetsCondition } from '../testing/obviousConditions.ts';
@@ -21,6 +21,8 @@ test('a card has the badges whose conditions the variant it shows meets, in the 
       (_, at): Badge => ({
         ...{ key: `k${at}`, on: random() < 0.8, condition: randomCondition(random), text: { en: `Badge ${at}` } },
         ...{ place: 'right', colour: '#2b3140' },
+        ...(random() < 0.3 && { from: pick(random, ['2026-09-20', '2026-09-21', '2026-09-20T00:01']) }),
+        ...(random() < 0.3 && { until: pick(random, ['2026-09-20', '2026-09-19', '2026-09-20T00:00']) }),
       }),
     );
     const setup = { ...initialSetup(snapshot.attributes), badges: { shown: { list, most: 2 } } };
@@ -31,8 +33,11 @@ test('a card has the badges whose conditions the variant it shows meets, in the 
       const record = records.find((each) => each.id === id)!;
       const expected = list
         .filter(
-          ({ on, condition }) =>
-            on && meetsCondition(snapshot.attributes, record, condition, Math.floor(now / 86_400_000)),
+          ({ on, from, until, condition }) =>
+            on &&
+            (from === undefined || from === '2026-09-20') &&
+            (until === undefined || until === '2026-09-20') &&
+            meetsCondition(snapshot.attributes, record, condition, Math.floor(now / 86_400_000)),
         )
         .map(({ text }) => text.en)
         .slice(0, 2);

@@ -65,6 +65,7 @@ const usual: Layout = usualLayout;
 
 const layout = fixedEntry({
   value: layoutSchema,
+  usualFields: { apart: usuallyApart },
   usual,
   inside: fieldsOf({ inRow: fieldsOf({}), picture: fieldsOf({}) }),
   describe({ before, after }) {

@@ -15,6 +15,7 @@ import { Button, IconButton } from '../../parts/Button.tsx';
 import { Choice, Switch, TextField } from '../../parts/Controls.tsx';
 import { ConditionEditor } from '../../parts/condition/ConditionEditor.tsx';
 import { ConditionMet } from '../../parts/condition/ConditionMet.tsx';
+import { WhenFields } from '../../parts/rule/WhenFields.tsx';
 import { shelfRow } from '../../parts/Screen.tsx';
 import { useAttributes } from '../../state/attributes.ts';
 import { useConditionWords } from '../../state/conditionWords.ts';
@@ -90,6 +91,7 @@ export function BadgeRow({
             <ConditionEditor value={badge.condition} change={(next) => change({ condition: next })} />
             <ConditionMet condition={badge.condition} />
           </div>
+          <WhenFields of={name} value={badge} change={({ from, until, yearly }) => change({ from, until, yearly })} />
         </div>
       )}
     </div>

@@ -1,9 +1,9 @@
 import { Link } from 'react-router';
 import { dayNumber, dayText } from '../../../../core/base/day.ts';
 import { daysInForce } from '../../../../core/rules/daysInForce.ts';
-import { datedParts } from '../../../../core/rules/periods.ts';
+import { datedIn } from '../../../../core/rules/periods.ts';
 import type { Setup } from '../../../../core/setup/schema.ts';
-import { isAlways, type Span, spanInWords } from '../../../../core/setup/terms/span.ts';
+import { isAlways, spanInWords } from '../../../../core/setup/terms/span.ts';
 import { counted } from '../../../look/price.ts';
 import { useProducts } from '../../parts/ProductLine.tsx';
 import { Section } from '../../parts/Screen.tsx';
@@ -17,8 +17,6 @@ const monthsShown = 12;
 /** Rows drawn: those that begin or end soonest. */
 const mostRows = 60;
 
-type Dated = Span & { readonly on?: boolean };
-
 /** First days of the months drawn, and of the one after them, in days since 1970. */
 function monthsFrom(today: number): number[] {
   const [year, month] = dayText(today).split('-').map(Number) as [number, number];
@@ -29,13 +27,9 @@ const monthName = (day: number): string =>
 
 /** What has dates and is switched on, with the days on which it is in force. */
 function datedRows(setup: Setup, first: number, last: number) {
-  return datedParts
-    .flatMap((part) =>
-      Object.entries(setup[part] as Readonly<Record<string, Dated>>).flatMap(([key, entry]) =>
-        isAlways(entry) || entry.on === false
-          ? []
-          : [{ part, key, span: entry as Span, days: daysInForce(entry, first, last) }],
-      ),
+  return datedIn(setup)
+    .flatMap(({ part, key, entry }) =>
+      isAlways(entry) || entry.on === false ? [] : [{ part, key, span: entry, days: daysInForce(entry, first, last) }],
     )
     .filter(({ days }) => days.length > 0)
     .sort((a, b) => a.days[0]![0] - b.days[0]![0] || a.days[0]![1] - b.days[0]![1] || (a.key < b.key ? -1 : 1));

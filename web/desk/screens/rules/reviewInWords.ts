@@ -1,5 +1,7 @@
+import type { Dated } from '../../../../core/rules/periods.ts';
 import type { ReviewReason, RuleRef, SaidOnce } from '../../../../core/rules/reviewRules.ts';
 import type { Setup } from '../../../../core/setup/schema.ts';
+import { badgeName } from '../../../../core/setup/terms/badgeTerms.ts';
 import { conflictInWords } from '../plans/conflictInWords.ts';
 
 /** What names are told by. */
@@ -11,12 +13,16 @@ export interface Names {
 
 /** What a rule is called, with what it is. */
 export function ruleName(
-  { part, key }: Pick<RuleRef, 'key'> & { readonly part: RuleRef['part'] | 'content' | 'suggestedSearches' },
+  { part, key }: Pick<RuleRef, 'key'> & { readonly part: Dated['part'] },
   { setup, titleOf }: Pick<Names, 'setup' | 'titleOf'>,
 ): string {
   if (part === 'content') {
     const item = setup.content[key];
     return `Collection “${item?.what === 'collection' ? (item.title ?? item.id) : key}”`;
+  }
+  if (part === 'badges') {
+    const badge = setup.badges.shown.list.find((each) => each.key === key);
+    return `Badge “${badge ? badgeName(badge) : key}”`;
   }
   if (part === 'suggestedSearches') return `Suggested search “${setup.suggestedSearches[key]?.text ?? key}”`;
   if (part === 'plans') return `Shelf plan “${setup.plans[key]?.name ?? key}”`;
@@ -28,7 +34,7 @@ export function ruleName(
 
 /** Where a rule is changed. */
 export function ruleAddress(
-  { part, key }: Pick<RuleRef, 'key'> & { readonly part: RuleRef['part'] | 'content' | 'suggestedSearches' },
+  { part, key }: Pick<RuleRef, 'key'> & { readonly part: Dated['part'] },
   { content }: Pick<Setup, 'content'>,
 ): string {
   if (part === 'content') {
@@ -36,6 +42,7 @@ export function ruleAddress(
     return item?.what === 'collection' ? `/content/collections/${encodeURIComponent(item.id)}` : '/content';
   }
   if (part === 'suggestedSearches') return '/search-box/suggested';
+  if (part === 'badges') return '/results-page/badges';
   if (part === 'hiding') return '/hiding';
   return `/${part === 'plans' ? 'plans' : 'house-rules'}/${encodeURIComponent(key)}`;
 }
