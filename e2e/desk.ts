@@ -88,7 +88,7 @@ export interface Desk {
 }
 
 export function deskOn(page: Page): Desk {
-  const shop = page.frameLocator('iframe');
+  const shop = page.frameLocator('iframe[title="The shop as shoppers see it"]');
   const settled = async (): Promise<void> => {
     await expect(shop.locator('main[aria-busy="false"]')).toBeVisible();
   };

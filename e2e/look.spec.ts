@@ -82,8 +82,8 @@ test('a card is arranged from the keyboard, a button on it puts into the basket,
   await expect(card).toContainText('In stock');
   await page.getByRole('button', { name: 'Move price' }).focus();
   await page.keyboard.press('Space');
-  // Over the short text, the attributes, the brand and the title.
-  for (let step = 0; step < 4; step++) await page.keyboard.press('ArrowUp');
+  // Over the variants, the short text, the attributes, the brand and the title.
+  for (let step = 0; step < 5; step++) await page.keyboard.press('ArrowUp');
   await page.keyboard.press('Space');
   await expect(
     page.getByRole('list', { name: 'Pieces of a card, in order' }).getByRole('listitem').first(),

@@ -21,7 +21,13 @@ function randomPage(seed: number) {
       ...{ part: 'resultsPage', key: 'card' },
       value: {
         pieces: shuffled.map(({ piece }) => ({ piece, on: piece === 'title' || random() < 0.8 })),
-        ...{ rating: pick(random, ratingForms), stock: pick(random, stockForms), saving: coin(), labels: coin() },
+        ...{
+          rating: pick(random, ratingForms),
+          stock: pick(random, stockForms),
+          saving: coin(),
+          labels: coin(),
+          quantity: coin(),
+        },
       },
     },
     {

@@ -105,6 +105,25 @@ export const cardSchema = z.object({
   variants: z.number().int().describe('Variants of the family in the catalog.'),
   details: z.array(z.object({ key: z.string(), label: z.string(), value: z.string() })),
   text: z.string().optional().describe('The beginning of its description, where cards have it.'),
+  choices: z
+    .object({
+      label: z.string().describe('The attribute that tells the variants apart.'),
+      more: z.number().int().describe('Values that are not among these.'),
+      of: z.array(
+        z.object({
+          id: z.string(),
+          sku: z.string(),
+          label: z.string(),
+          colour: z.string().optional(),
+          price: z.number().nullable(),
+          formerPrice: z.number().nullable(),
+          available: z.boolean(),
+          picture: z.string().nullable(),
+        }),
+      ),
+    })
+    .optional()
+    .describe('One variant of each value, where cards have them and there are several.'),
   badges: z.array(badgeAnswerSchema).describe('Those of the variant shown, in their order; none at the desk.'),
 });
 export type Card = z.infer<typeof cardSchema>;

@@ -143,7 +143,13 @@ function compareInTree(filter: BoundFilter, siblings: (a: number, b: number) => 
 }
 
 /** One value as it is reported. */
-function valueAs(filter: BoundFilter, text: string, count: number, chosen: boolean, language?: Language): FilterValue {
+export function valueAs(
+  filter: BoundFilter,
+  text: string,
+  count: number,
+  chosen: boolean,
+  language?: Language,
+): FilterValue {
   const band = filter.bands.get(text);
   const level = filter.kind === 'tree' ? text.split(levelMark) : null;
   const names = language === undefined ? undefined : filter.names?.[language]?.values;

@@ -3,7 +3,7 @@ import type { Selection } from '../index/familyCounts.ts';
 import type { LeftOut } from '../index/leftOut.ts';
 
 /** What a filter asks of the values it shows, be they the catalog's own or made of them. */
-export type FilterColumn = Pick<ValueColumn, 'size' | 'name' | 'find' | 'hasAny' | 'countFamilies'>;
+export type FilterColumn = Pick<ValueColumn, 'size' | 'name' | 'find' | 'first' | 'hasAny' | 'countFamilies'>;
 
 /** The values shown, record by record: of record r those in `ids` from `start[r]` up to `start[r + 1]`, none twice. */
 export interface ShownValues {
@@ -143,6 +143,7 @@ export function openShown({ names, start, ids }: ShownValues, recordFamily: Uint
     size,
     name: (value) => names[value]!,
     find: (text) => numbers.get(text) ?? -1,
+    first: (record) => (start[record]! < start[record + 1]! ? ids[start[record]!]! : -1),
     hasAny(record, wanted) {
       const end = start[record + 1]!;
       for (let at = start[record]!; at < end; at++) if (wanted[ids[at]!] === 1) return true;

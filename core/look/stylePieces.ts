@@ -16,6 +16,7 @@ export const stylePieces = [
   ['brand', 'its brand'],
   ['details', 'the lines of attributes'],
   ['text', 'its short text'],
+  ['variants', 'its variants'],
   ['price', 'its price'],
   ['former-price', 'its former price'],
   ['rating', 'its rating'],

@@ -68,6 +68,7 @@ test('what is shown first is read from the frame’s name, and any other name sa
     at: '',
     page: null,
     box: null,
+    theme: null,
   };
   expect(readFirstShow(firstShow(message))).toEqual(message);
   for (const name of ['', 'preview', '{"kind":"hide"}', 'null', '[1]']) expect(readFirstShow(name)).toBeNull();

@@ -25,6 +25,8 @@ export type ToShop =
     readonly page: ShopPage | null;
     /** What the search box is held open with, as long as the desk's screen is about it; null where it is not. */
     readonly box: string | null;
+    /** Whether it is seen light or dark; null: as the desk is. */
+    readonly theme: 'light' | 'dark' | null;
   };
 
 /** What the desk wants seen. */

@@ -126,3 +126,27 @@ test('a picture stands on the ground that the merchandiser chose', () => {
   );
   expect(container.querySelector<HTMLElement>('.bg-art')!.style.background).toBe('rgb(255, 238, 221)');
 });
+
+test('another variant chosen on the card is what the card shows, and what goes into the basket', async () => {
+  const of = [
+    {
+      ...{ id: 'a1', sku: 'WU-1', label: 'Red', colour: '#aa2200', price: 4.5, formerPrice: null },
+      available: true,
+      picture: null,
+    },
+    { ...{ id: 'a2', sku: 'WU-2', label: 'Blue', price: 6, formerPrice: null }, available: false, picture: null },
+  ];
+  const pieces = usualArrangement.pieces.map(({ piece }) => ({ piece, on: true }));
+  const { container } = show(
+    <CardIn value={{ ...usualArrangement, pieces: pieces.filter(({ piece }) => piece !== 'basket') }}>
+      <CardBody card={{ ...card, choices: { label: 'Colour', more: 3, of } }} />
+    </CardIn>,
+  );
+  const list = screen.getByRole('list', { name: 'Colour' });
+  expect(list.textContent).toContain('3 more');
+  expect(screen.getByRole('button', { name: 'Red' }).getAttribute('aria-pressed')).toBe('true');
+  await userEvent.click(screen.getByRole('button', { name: 'Blue: This variant is sold out' }));
+  expect(container.textContent).toContain('£6.00');
+  expect(container.textContent).not.toContain('£4.50');
+  expect(screen.getByRole('button', { name: 'Red' }).getAttribute('aria-pressed')).toBe('false');
+});

@@ -6,12 +6,20 @@ import { ProductPicture } from '../look/ProductPicture.tsx';
 import { Badges } from './Badges.tsx';
 import { CardPieceOf } from './CardPieceOf.tsx';
 import { useArrangement, useLayout } from './layout.tsx';
+import { useChosenVariant } from './useChosenVariant.ts';
 
 /** Of the pieces, those that stand below each other; the others stand at the card's foot, or at a row's end. */
-const above: ReadonlySet<CardPiece> = new Set(['title', 'brand', 'details', 'text']);
+const above: ReadonlySet<CardPiece> = new Set(['title', 'brand', 'details', 'text', 'variants']);
 
 /** A product as it stands on the shelf: its picture, and the pieces that the merchandiser chose, in their order. */
-export function CardBody({ card, open }: { readonly card: Card; readonly open?: (() => void) | undefined }) {
+export function CardBody({
+  card: found,
+  open: openFound,
+}: {
+  readonly card: Card;
+  readonly open?: (() => void) | undefined;
+}) {
+  const { card, choose, open } = useChosenVariant(found, openFound);
   const { shape } = useLayout();
   const pieces = useArrangement().pieces.flatMap(({ piece, on }) => (on ? [piece] : []));
   const hasPicture = card.showsPicture && shape !== 'compact';
@@ -24,7 +32,7 @@ export function CardBody({ card, open }: { readonly card: Card; readonly open?: 
     isRow ? above.has(piece) : foot === -1 || place < foot;
   const draw = (wantsAbove: boolean): ReactNode =>
     shown.map((piece, place) =>
-      isAbove(piece, place) === wantsAbove ? <CardPieceOf key={piece} {...{ piece, card, open }} /> : null,
+      isAbove(piece, place) === wantsAbove ? <CardPieceOf key={piece} {...{ piece, card, open, choose }} /> : null,
     );
   return (
     <div part="card" className={`relative flex flex-1 shelf-pad pb-2 ${isRow ? 'gap-4 pt-2' : 'flex-col'}`}>

@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import type { Card } from '../../core/answer/answer.ts';
 import type { MessageKey } from '../../core/messages/en.ts';
 import type { CardPiece } from '../../core/setup/terms/cardTerms.ts';
@@ -7,16 +8,20 @@ import { mostOfOne, quantityIn } from '../shopper/basket.ts';
 import { FormerPrice, Rating, Stars } from './cardPieces.tsx';
 import { useArrangement } from './layout.tsx';
 import { useBasket, useShopper, useVisit } from './shopperHere.tsx';
+import { VariantChoices } from './VariantChoices.tsx';
 
 /** One piece of a card; of a value that the product lacks nothing is there, neither label nor room. */
 export function CardPieceOf({
   piece,
   card,
   open,
+  choose,
 }: {
   readonly piece: CardPiece;
   readonly card: Card;
   readonly open: (() => void) | undefined;
+  /** Has the card show another of its variants. */
+  choose(variant: string): void;
 }) {
   const { rating } = useArrangement();
   switch (piece) {
@@ -34,6 +39,8 @@ export function CardPieceOf({
       return card.details.length > 0 && <Details details={card.details} />;
     case 'text':
       return card.text !== undefined && <ShortText text={card.text} />;
+    case 'variants':
+      return card.choices && <VariantChoices choices={card.choices} shown={card.id} choose={choose} />;
     case 'price':
       return <Price card={card} />;
     case 'rating':
@@ -138,10 +145,24 @@ function Stock({ card }: { readonly card: Card }) {
 function IntoBasket({ card }: { readonly card: Card }) {
   const { say } = useTexts();
   const { putInBasket, notes } = useShopper();
+  const { quantity: asks = false } = useArrangement();
+  const [many, setMany] = useState(1);
   const inBasket = useBasket(({ items }) => quantityIn(items, card.id));
   return (
     // Above what covers the card.
     <span className="relative z-10 mt-1.5 flex w-full flex-wrap items-center gap-x-2 gap-y-0.5">
+      {asks && (
+        <input
+          type="number"
+          inputMode="numeric"
+          aria-label={say('basket.howMany', { title: card.title })}
+          className="w-14 rounded-md border border-line bg-surface px-1.5 py-1 text-[13px] text-ink"
+          min={1}
+          max={mostOfOne}
+          value={many}
+          onChange={({ target }) => setMany(Math.max(1, Math.min(mostOfOne, Math.round(Number(target.value)) || 1)))}
+        />
+      )}
       <button
         type="button"
         part="add"
@@ -149,7 +170,7 @@ function IntoBasket({ card }: { readonly card: Card }) {
         disabled={inBasket >= mostOfOne}
         className="rounded-md bg-press px-2.5 py-1 font-semibold text-[13px] text-on-press hover:bg-press-over disabled:opacity-55"
         onClick={() => {
-          putInBasket(card.familyId, card.id);
+          putInBasket(card.familyId, card.id, asks ? many : 1);
           void notes.outcome('basket', card.familyId);
         }}
       >

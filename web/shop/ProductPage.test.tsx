@@ -117,7 +117,17 @@ test('a product that is not there is reported, with a way to try again', async (
 
 test('in the desk it is asked for by the draft', async () => {
   const asked = answerWith({ '/desk/-/main/shop-product': brush });
-  const view = { query: '', collection: '', draft: 'main', from: 'draft:main', turn: 1, at: '', page: null, box: null };
+  const view = {
+    query: '',
+    collection: '',
+    draft: 'main',
+    from: 'draft:main',
+    turn: 1,
+    at: '',
+    page: null,
+    box: null,
+    theme: null,
+  };
   showInShop(<ProductPage />, { place, client: shopAtDesk('-', view) });
   expect(await screen.findByRole('heading', { level: 1, name: 'Round brush' })).toBeDefined();
   expect(asked).toContain('/desk/-/main/shop-product?id=a&from=draft%3Amain');

@@ -32,7 +32,7 @@ export function ProductPage() {
 }
 
 function Product({ product }: { readonly product: ProductDetail }) {
-  const { putInBasket, notes } = useShopper();
+  const { putInBasket, chosenVariant, notes } = useShopper();
   const { title, brand, description, descriptionMarkup, picture, lowest, highest, currency } = product;
   const { available, details, variants, link, options, path } = product;
   const { say, money } = useTexts();
@@ -42,7 +42,9 @@ function Product({ product }: { readonly product: ProductDetail }) {
     if (from === to) return money(from, currency);
     return say('price.range', { from: money(from, currency), to: money(to, currency) });
   };
-  const [chosen, setChosen] = useState(() => (variants.find((variant) => variant.available) ?? variants[0]!).id);
+  const [chosen, setChosen] = useState(
+    () => chosenVariant(product.id) ?? (variants.find((variant) => variant.available) ?? variants[0]!).id,
+  );
   const variant = variants.find(({ id }) => id === chosen) ?? variants[0]!;
   // Where its options are chosen, price and stock are those of the variant; else of the product.
   const isThere = options.length > 0 ? variant.available : available;

@@ -8,7 +8,7 @@ import { isDarkNow, onThemeChange } from '../look/theme.ts';
 import { wearLook } from '../look/wearLook.ts';
 import { ShopHeader } from './ShopHeader.tsx';
 import { ShopPage } from './ShopPage.tsx';
-import { useShopper, useVisit } from './shopperHere.tsx';
+import { useShopper, useView, useVisit } from './shopperHere.tsx';
 import { useScrollPlace } from './useScrollPlace.ts';
 import { directionOf } from './useShopTexts.ts';
 
@@ -18,14 +18,16 @@ export function Shop() {
   const { data: results, isStale } = useStore(shopper.results);
   const { search, place } = useVisit();
   const look = useStore(shopper.said, (said) => JSON.stringify(said?.look ?? null));
+  const seenIn = useView()?.theme ?? null;
   useEffect(() => {
     const worn = JSON.parse(look) as WornLook | null;
     if (!worn) return;
-    const wear = (): void => wearLook(document.documentElement, worn, isDarkNow());
+    const wear = (): void =>
+      wearLook(document.documentElement, worn, seenIn === null ? isDarkNow() : seenIn === 'dark');
     wear();
     wearOwnStyle(document, worn.style);
     return onThemeChange(wear);
-  }, [look]);
+  }, [look, seenIn]);
   // Where results go on below each other, more of them are the same screen.
   const screen = results?.layout.way === 'pages' ? search.page : 0;
   useScrollPlace(JSON.stringify([place, search.query, screen, search.collection]), results !== undefined && !isStale);

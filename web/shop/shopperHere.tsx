@@ -7,6 +7,9 @@ const ShopperContext = createContext<Shopper | null>(null);
 export const ShopperIn = ShopperContext.Provider;
 
 /** The shop that this part of a page is of. */
+/** The shop around, or null: a card may stand by itself. */
+export const useShopperAround = (): Shopper | null => useContext(ShopperContext);
+
 export function useShopper(): Shopper {
   const shopper = useContext(ShopperContext);
   if (!shopper) throw new Error('A part of the shop stands in none.');

@@ -9,7 +9,7 @@ export const mostOfOne = 99;
 /** A basket that only counts: how many of each variant, by its id. Kept by the browser, for one storefront. */
 export interface Basket {
   readonly items: Readonly<Record<string, number>>;
-  add(variant: string): void;
+  add(variant: string, quantity?: number): void;
   set(variant: string, quantity: number): void;
   empty(): void;
 }
@@ -36,7 +36,8 @@ export function basketOf(storefront: string): StoreApi<Basket> {
     persist(
       (set) => ({
         items: {},
-        add: (variant) => set(({ items }) => ({ items: withQuantity(items, variant, quantityIn(items, variant) + 1) })),
+        add: (variant, quantity = 1) =>
+          set(({ items }) => ({ items: withQuantity(items, variant, quantityIn(items, variant) + quantity) })),
         set: (variant, quantity) => set(({ items }) => ({ items: withQuantity(items, variant, quantity) })),
         empty: () => set({ items: {} }),
       }),

@@ -139,7 +139,17 @@ test('the basket has a page of its own, which asks for nothing by itself', async
 });
 
 const view: DeskView = {
-  ...{ query: 'ink', collection: '', draft: 'main', from: 'draft:main', turn: 1, at: '', page: null, box: null },
+  ...{
+    query: 'ink',
+    collection: '',
+    draft: 'main',
+    from: 'draft:main',
+    turn: 1,
+    at: '',
+    page: null,
+    box: null,
+    theme: null,
+  },
 };
 test('the desk’s window asks nothing before the desk has said what; only a new trial search moves it', async () => {
   const told: string[] = [];

@@ -102,8 +102,11 @@ export interface Shopper {
   openCollection(id: string): void;
   /** An article's own page, or the page elsewhere that it stands for. */
   openArticle(id: string, link: string): void;
-  /** Puts one of a variant into the basket; in the desk's window nothing is bought. */
-  putInBasket(product: string, variant: string): void;
+  /** Puts so many of a variant into the basket; in the desk's window nothing is bought. */
+  putInBasket(product: string, variant: string, quantity?: number): void;
+  /** Notes the variant that was chosen on a product's card, for its own page to begin with. */
+  chooseVariant(product: string, variant: string): void;
+  chosenVariant(product: string): string | undefined;
   chooseLanguage(language: string): void;
   /** The values of one filter beside these results that have a text in their names. */
   lookThrough(filter: string, text: string): Promise<readonly FilterValue[]>;
@@ -168,6 +171,7 @@ export function createShopper(options: ShopperOptions): Shopper {
   const product = createQuestion<ProductDetail>({ freshFor, now });
   const article = createQuestion<ShownArticle>({ freshFor, now });
   const asked = { product: '', article: '' };
+  const chosenVariants = new Map<string, string>();
 
   let isWaiting = options.isWaiting ?? false;
   const ask = (): void => {
@@ -248,11 +252,13 @@ export function createShopper(options: ShopperOptions): Shopper {
       if (isElsewhere(link)) window.open(link, '_blank', 'noreferrer');
       else goTo({ kind: 'article', id });
     },
-    putInBasket(id, variant) {
+    putInBasket(id, variant, quantity = 1) {
       if (desk) return;
-      basket.getState().add(variant);
-      tell({ kind: 'basket', product: id, variant, quantity: 1 });
+      basket.getState().add(variant, quantity);
+      tell({ kind: 'basket', product: id, variant, quantity });
     },
+    chooseVariant: (id, variant) => void chosenVariants.set(id, variant),
+    chosenVariant: (id) => chosenVariants.get(id),
     chooseLanguage: (language) => go({ ...visit.getState().search, language }),
     async lookThrough(filter, text) {
       if (!client) return [];

@@ -102,6 +102,10 @@ export const cardArrangementSchema = z.strictObject({
   saving: z.boolean(),
   /** Whether an attribute's name stands before its value. */
   labels: z.boolean(),
+  /** The filter by which variants are told apart on a card; absent: the first one that tells them apart. */
+  variantsBy: key.optional(),
+  /** Whether a shopper says how many go into the basket; absent: no. */
+  quantity: z.boolean().optional(),
 });
 export type CardArrangement = z.infer<typeof cardArrangementSchema>;
 const card: CardArrangement = { ...usualCard, pieces: [...usualCard.pieces] };
@@ -110,6 +114,7 @@ const namesOn = ({ pieces }: CardArrangement): string =>
 
 const arrangement = fixedEntry({
   value: cardArrangementSchema,
+  usualFields: { quantity: false },
   usual: card,
   inside: fieldsOf({ pieces: listBy('piece') }),
   describe({ before, after }) {
@@ -120,6 +125,14 @@ const arrangement = fixedEntry({
     if (was.stock !== is.stock) said.push(`Availability is told ${stockNames[is.stock]}`);
     if (was.saving !== is.saving)
       said.push(is.saving ? 'What is saved is told with a former price' : 'What is saved is not told');
+    if (was.variantsBy !== is.variantsBy)
+      said.push(
+        is.variantsBy === undefined
+          ? 'Variants on cards are told apart by the first filter that does'
+          : `Variants on cards are told apart by the filter “${is.variantsBy}”`,
+      );
+    if ((was.quantity ?? false) !== (is.quantity ?? false))
+      said.push(is.quantity ? 'On cards it is said how many go into the basket' : 'Cards put one into the basket');
     if (was.labels !== is.labels)
       said.push(is.labels ? 'Attributes have their name before them' : 'Attributes stand without their name');
     return said;

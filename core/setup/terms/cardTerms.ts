@@ -1,11 +1,22 @@
 /** What a card of a product is made of, below its picture. */
-export const cardPieces = ['title', 'brand', 'details', 'text', 'price', 'rating', 'stock', 'basket'] as const;
+export const cardPieces = [
+  'title',
+  'brand',
+  'details',
+  'text',
+  'variants',
+  'price',
+  'rating',
+  'stock',
+  'basket',
+] as const;
 export type CardPiece = (typeof cardPieces)[number];
 export const pieceNames: Readonly<Record<CardPiece, string>> = {
   title: 'title',
   brand: 'brand',
   details: 'attributes',
   text: 'short text',
+  variants: 'its variants',
   price: 'price',
   rating: 'rating',
   stock: 'availability',
@@ -24,6 +35,11 @@ export const withAllPieces = (
 /** Of a product's description, in characters; it ends at the end of a word. */
 export const longestCardText = 140;
 
+/** Kinds of filters by which variants are told apart: those whose values are names of one thing each. */
+export const variantFilterKinds = ['ticks', 'single', 'dropdown', 'swatches', 'tiles'] as const;
+/** Variants that stand on a card, at most; the others are counted. */
+export const mostOnCardVariants = 8;
+
 /** How a rating is shown: as a number beside one star, or as five of them. */
 export const ratingForms = ['number', 'stars'] as const;
 export const ratingNames = { number: 'a number', stars: 'five stars' } as const;
@@ -33,7 +49,7 @@ export const stockNames = { soldOut: 'only where something is sold out', always:
 
 /** How a card is made until somebody decides. */
 export const usualCard = {
-  pieces: cardPieces.map((piece) => ({ piece, on: piece !== 'basket' && piece !== 'text' })),
+  pieces: cardPieces.map((piece) => ({ piece, on: !['basket', 'text', 'variants'].includes(piece) })),
   rating: 'number',
   stock: 'soldOut',
   saving: false,

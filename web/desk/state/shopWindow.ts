@@ -10,6 +10,8 @@ interface ShopWindowState {
   /** The moment it is seen as of, on the storefront's clock; empty for now. */
   readonly at: string;
   readonly device: Device;
+  /** Whether it is seen light or dark; null: as the desk is. */
+  readonly theme: 'light' | 'dark' | null;
   /** Products found by the search the window shows last, or null before it told. */
   readonly total: number | null;
   readonly isFolded: boolean;
@@ -29,6 +31,7 @@ interface ShopWindowState {
   show(other: string | null): void;
   seeAsOf(at: string): void;
   setDevice(device: Device): void;
+  setTheme(theme: 'light' | 'dark'): void;
   setTotal(total: number): void;
   fold(isFolded: boolean): void;
   /** Where it stands in the editor's place, the editor is there again. */
@@ -40,6 +43,7 @@ export const devices = {
   phone: { label: 'Phone', width: 390 },
   tablet: { label: 'Tablet', width: 820 },
   desktop: { label: 'Desktop', width: 1240 },
+  both: { label: 'Desktop and phone', width: null },
 } as const;
 export type Device = keyof typeof devices;
 
@@ -48,6 +52,7 @@ export const useShopWindow = create<ShopWindowState>((set) => ({
   other: null,
   at: '',
   device: 'fit',
+  theme: null,
   total: null,
   isFolded: false,
   isInstead: false,
@@ -61,6 +66,7 @@ export const useShopWindow = create<ShopWindowState>((set) => ({
   show: (other) => set({ other }),
   seeAsOf: (at) => set({ at }),
   setDevice: (device) => set({ device }),
+  setTheme: (theme) => set({ theme }),
   setTotal: (total) => set({ total }),
   fold: (isFolded) => set({ isFolded, isInstead: !isFolded, ...(!isFolded && { yieldsRoom: false }) }),
   showEditor: () => set({ isInstead: false }),

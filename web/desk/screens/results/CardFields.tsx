@@ -7,8 +7,10 @@ import {
   ratingNames,
   stockForms,
   stockNames,
+  variantFilterKinds,
   withAllPieces,
 } from '../../../../core/setup/terms/cardTerms.ts';
+import type { FilterKind } from '../../../../core/setup/terms/filterTerms.ts';
 import { Choice, Switch } from '../../parts/Controls.tsx';
 import { Section, shelfRow } from '../../parts/Screen.tsx';
 import { SortableList } from '../../parts/SortableList.tsx';
@@ -19,8 +21,18 @@ import { edit } from '../../state/edits.ts';
 const asSentence = (name: string): string => name[0]!.toUpperCase() + name.slice(1);
 /** Of which setting each piece has, the field of the card that it is. */
 const settingOf: Partial<Record<CardPiece, keyof CardArrangement>> = {
-  ...{ rating: 'rating', stock: 'stock', price: 'saving', details: 'labels' },
+  ...{
+    rating: 'rating',
+    stock: 'stock',
+    price: 'saving',
+    details: 'labels',
+    variants: 'variantsBy',
+    basket: 'quantity',
+  },
 };
+
+/** Filters whose values are names of one thing each. */
+const namesValues: ReadonlySet<FilterKind> = new Set(variantFilterKinds);
 
 /** What a card is made of below its picture, in order. */
 export function CardFields() {
@@ -122,7 +134,38 @@ function Setting({
           change={(labels) => save({ labels })}
         />
       );
+    case 'variants':
+      return <ToldApart by={card.variantsBy} save={(variantsBy) => save({ variantsBy })} />;
+    case 'basket':
+      return (
+        <Switch
+          label="How many go into the basket"
+          shown="with how many"
+          isOn={card.quantity ?? false}
+          change={(quantity) => save({ quantity })}
+        />
+      );
     default:
       return null;
   }
+}
+
+/** By which filter variants are told apart. */
+function ToldApart({ by, save }: { readonly by: string | undefined; save(by: string | undefined): void }) {
+  const { filters } = useDeskState().setup;
+  const known = Object.entries(filters).filter(([, { kind }]) => namesValues.has(kind));
+  const gone =
+    by !== undefined && !known.some(([key]) => key === by) ? [[by, `by “${by}”, which is gone`] as const] : [];
+  return (
+    <Choice
+      label="What variants are told apart by"
+      value={by ?? ''}
+      options={[
+        ['', 'by the first filter they differ in'],
+        ...known.map(([key, { label }]) => [key, `by ${label}`] as const),
+        ...gone,
+      ]}
+      change={(key) => save(key || undefined)}
+    />
+  );
 }
