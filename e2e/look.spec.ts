@@ -109,3 +109,36 @@ test('a card is arranged from the keyboard, a button on it puts into the basket,
   await box.press('Enter');
   await expect(page.getByRole('heading', { name: 'Results for “gouache”' })).toBeVisible();
 });
+
+test('on a card a variant is chosen, goes into the basket as often as is said, and its page begins with it', async ({
+  page,
+  request,
+}) => {
+  const { revision, setup } = (await (await request.get('/desk/state')).json()) as {
+    revision: number;
+    setup: { resultsPage: { card: { pieces: { piece: string }[] } } };
+  };
+  const { card } = setup.resultsPage;
+  const pieces = ['title', 'variants', 'price', 'basket'].map((piece) => ({ piece, on: true }));
+  const edits = [{ part: 'resultsPage', key: 'card', value: { ...card, pieces, quantity: true } }];
+  expect((await request.post('/desk/edits', { data: { revision, edits } })).ok()).toBe(true);
+  await publishOnce(request, 'resultsPage', { card: { quantity: true } });
+  await page.goto('/shop?q=viridian watercolour tube');
+  const first = page.locator('[data-product]').first();
+  const sizes = first.getByRole('list', { name: 'Size' }).getByRole('button');
+  await expect(sizes.first()).toHaveAttribute('aria-pressed', 'true');
+  const price = first.locator('[part~="price"]');
+  const before = await price.innerText();
+  const other = first.getByRole('button', { name: '37 ml', exact: true });
+  await other.click();
+  await expect(price).not.toHaveText(before);
+  await first.getByRole('spinbutton', { name: /^How many of/ }).fill('3');
+  await first.getByRole('button', { name: /^Put in basket/ }).click();
+  await expect(first.getByText('3 in your basket')).toBeVisible();
+  await first.locator('[part~="title"] button').click();
+  await expect(page.getByRole('radio', { name: '37 ml' })).toBeChecked();
+  // A level of its category leads to all of it.
+  await page.getByRole('navigation', { name: 'Where it belongs' }).getByRole('button', { name: 'Watercolour' }).click();
+  await expect(page).toHaveURL(/category/);
+  await expect(page.locator('[data-product]').first()).toBeVisible();
+});

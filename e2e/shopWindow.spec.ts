@@ -17,7 +17,7 @@ test('desktop and phone stand side by side, light or dark, and both follow every
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'light');
   await page.getByRole('button', { name: 'See the shop light' }).click();
   await expect.poll(async () => [await theme(desk.shop), await theme(phone)]).toEqual(['light', 'light']);
-  await page.getByLabel('Products shown at once').fill('5');
+  await page.getByRole('spinbutton', { name: 'Products shown at once' }).fill('5');
   await page.keyboard.press('Tab');
   for (const frame of [desk.shop, phone]) await expect(frame.locator('[data-product]')).toHaveCount(5);
   // A search in one of them is the trial search of all.

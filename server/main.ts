@@ -20,6 +20,7 @@ import { fetchPicture } from './pictures/fetchPicture.ts';
 import { openOwnPictures } from './pictures/ownPictures.ts';
 import { openPictureCache } from './pictures/pictureCache.ts';
 import { openPictureDesk } from './pictures/pictureDesk.ts';
+import { smallerPicture } from './pictures/smallerPicture.ts';
 import { noCatalog, rebuildingIndex } from './refused.ts';
 import { lanedSearcher } from './searching/searcher.ts';
 import { shownWrites } from './searching/shownWrites.ts';
@@ -215,6 +216,7 @@ async function start(): Promise<void> {
   const pictures = openPictureDesk({
     cache: openPictureCache({ folder: folder.pictures, now }),
     fetch: fetchPicture,
+    shrink: smallerPicture,
     now,
   });
   const ownPictures = openOwnPictures(folder.ownPictures);

@@ -101,6 +101,7 @@ export const cardSchema = z.object({
   variantAvailable: z.boolean().describe('Whether the variant shown is in stock.'),
   showsPicture: z.boolean().describe('Whether cards have pictures; one that is missing is drawn.'),
   picture: z.string().nullable(),
+  second: z.string().optional().describe('Another picture, where cards show one when pointed at.'),
   link: z.string().nullable(),
   variants: z.number().int().describe('Variants of the family in the catalog.'),
   details: z.array(z.object({ key: z.string(), label: z.string(), value: z.string() })),

@@ -1,6 +1,6 @@
 import { own } from '../base/named.ts';
 import { deepestLevels, lastLevel } from '../catalog/levels.ts';
-import { pictureOf } from '../catalog/picture.ts';
+import { picturesOf } from '../catalog/picture.ts';
 import { type CatalogRecord, firstText, heldBy, textsOf } from '../catalog/record.ts';
 import { availability, labelOfKey } from '../catalog/standardColumns.ts';
 import type { Setup } from '../setup/schema.ts';
@@ -48,6 +48,8 @@ export function cardOf(record: CatalogRecord, { variants, isInStock }: CardFamil
     .filter(({ value }) => value !== '');
   const hasText = setup.resultsPage.card.pieces.some(({ piece, on }) => piece === 'text' && on);
   const text = hasText ? beginningOf(firstText(record.values.description)) : '';
+  const pictures = shows('picture') ? picturesOf(record) : [];
+  const second = setup.resultsPage.card.second ? pictures[1] : undefined;
   const price = amount(record, 'price');
   const former = amount(record, 'former_price');
   return {
@@ -63,7 +65,8 @@ export function cardOf(record: CatalogRecord, { variants, isInStock }: CardFamil
     available: isInStock,
     variantAvailable: record.values[availability.key] !== availability.soldOut,
     showsPicture: shows('picture'),
-    picture: shows('picture') ? pictureOf(record) : null,
+    picture: pictures[0] ?? null,
+    ...(second !== undefined && { second }),
     link: firstText(record.values.link) || null,
     variants,
     details,

@@ -26,6 +26,17 @@ const repeat = (amount: number, row: (n: number) => Record<string, string>) =>
   Array.from({ length: amount }, (_, n) => row(n));
 
 describe('columns are guessed', () => {
+  test.each([
+    ['|', (n: number) => `https://img.example/${n}.jpg|https://img.example/${n}b.jpg`],
+    [',', (n: number) => (n % 3 ? `/p/${n}.jpg, /p/${n}b.jpg` : `/p/${n}.jpg`)],
+    [' ', (n: number) => `//img.example/${n}.jpg //img.example/${n}b.jpg`],
+    // A comma within one address parts nothing.
+    ['', (n: number) => `https://img.example/w_200,h_300/${n}.jpg`],
+  ])('several pictures in a cell, by “%s”', (separator, picture) => {
+    const rows = repeat(20, (n) => ({ id: `a${n}`, title: `Brush ${n}`, Image: picture(n) }));
+    expect(propose(rows).find(({ column }) => column === 'Image')).toMatchObject({ as: 'picture', split: separator });
+  });
+
   test('in German', () => {
     const rows = repeat(40, (n) => ({
       Artikelnummer: `FM-10${n}`,

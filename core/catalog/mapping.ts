@@ -8,7 +8,7 @@ export function shapeOf(columns: readonly string[]): string {
   return JSON.stringify([...columns].map(fold).sort());
 }
 
-const usualSplits: Partial<Record<Role, string>> = { tags: '|', category: '>', parts: '|' };
+const usualSplits: Partial<Record<Role, string>> = { tags: '|', category: '>', parts: '|', picture: '|' };
 
 /** Reads a column as a role in the usual way. */
 export function usualReading(column: string, as: ColumnReading['as']): ColumnReading {

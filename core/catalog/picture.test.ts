@@ -1,5 +1,5 @@
 import { expect, test } from '@jest/globals';
-import { pictureOf } from './picture.ts';
+import { mostPictures, pictureOf, picturesOf } from './picture.ts';
 
 const of = (picture?: string) => pictureOf({ id: 'a/1 ü', values: picture === undefined ? {} : { picture } });
 
@@ -13,4 +13,11 @@ test('a picture of the shop is where it says, one of another host is asked for b
 
 test('another picture of the same record has another address', () => {
   expect(of('https://img.example/a.jpg')).not.toBe(of('https://img.example/b.jpg'));
+});
+
+test('several pictures stand in the order of the catalog, none twice, and no more than can be shown', () => {
+  const some = { id: 'a', values: { picture: ['/b.svg', ' ', 'https://img.example/a.jpg', '/b.svg'] } };
+  expect(picturesOf(some)).toEqual(['/b.svg', expect.stringContaining('/pictures/of/a?mark=')]);
+  const many = { id: 'a', values: { picture: Array.from({ length: 40 }, (_, at) => `/${at}.svg`) } };
+  expect(picturesOf(many)).toHaveLength(mostPictures);
 });

@@ -1,4 +1,4 @@
-import { type CatalogRecord, firstText } from './record.ts';
+import { type CatalogRecord, textsOf } from './record.ts';
 
 const far = /^(https?:)?\/\//i;
 
@@ -12,16 +12,26 @@ export function markOf(text: string): string {
   return (hash >>> 0).toString(36);
 }
 
+/** Pictures of one record, at most. */
+export const mostPictures = 12;
+
 /**
- * Where a record's picture is found: a path within the shop as it is; one on another host by the record it belongs to,
- * since this server fetches only what a catalog names. The mark changes with the picture, so that a browser may keep it.
- * Null where the record has none.
+ * Where a record's pictures are found, in its order: a path within the shop as it is; one on another host by the record it
+ * belongs to, since this server fetches only what a catalog names. The mark changes with the picture, so that a browser may
+ * keep it.
  */
-export function pictureOf({ id, values }: Pick<CatalogRecord, 'id' | 'values'>): string | null {
-  const said = firstText(values.picture).trim();
-  if (said === '') return null;
-  return isFarPicture(said) ? `/pictures/of/${encodeURIComponent(id)}?mark=${markOf(said)}` : said;
-}
+export const picturesOf = ({ id, values }: Pick<CatalogRecord, 'id' | 'values'>): string[] => [
+  ...new Set(
+    textsOf(values.picture)
+      .map((said) => said.trim())
+      .filter((said) => said !== '')
+      .slice(0, mostPictures)
+      .map((said) => (isFarPicture(said) ? `/pictures/of/${encodeURIComponent(id)}?mark=${markOf(said)}` : said)),
+  ),
+];
+
+/** The first of them; null where the record has none. */
+export const pictureOf = (record: Pick<CatalogRecord, 'id' | 'values'>): string | null => picturesOf(record)[0] ?? null;
 
 /** What names a picture besides a record: an article, a collection, or a banner, of which shoppers are not told whose plan it is. */
 export type PictureOwner = `${'article' | 'collection'}:${string}` | 'banner';

@@ -173,6 +173,14 @@ function isRepeated(separator: string, facts: ColumnFacts): boolean {
   return cells < fewSeparated ? facts.averageWords <= 8 : (facts.repeated[separator] ?? 0) >= leastRepeated;
 }
 
+const address = /^(?:(?:https?:)?\/)?\/\S/i;
+/** What parts several addresses of pictures in a cell: each part is one by itself. */
+const betweenPictures = ({ samples }: ColumnFacts): string =>
+  ['|', ';', ',', ' '].find((separator) => {
+    const several = samples.map((text) => text.split(separator)).filter((parts) => parts.length > 1);
+    return several.length > 0 && several.every((parts) => parts.every((part) => address.test(part.trim())));
+  }) ?? '';
+
 /** The separator of a list or a path, where one is common enough; empty where the values are single. */
 function separatorOf(role: ColumnReading['as'], facts: ColumnFacts): string {
   const share = (separator: string): number => facts.separators[separator] ?? 0;
@@ -184,6 +192,7 @@ function separatorOf(role: ColumnReading['as'], facts: ColumnFacts): string {
     );
   if (role === 'tags' || role === 'parts')
     return ['|', ';', ','].find((separator) => share(separator) > 0.05) ?? (role === 'tags' ? ',' : '|');
+  if (role === 'picture') return betweenPictures(facts);
   if (role !== 'attribute') return role === 'option' && share('|') > 0.02 && isRepeated('|', facts) ? '|' : '';
   if (share('|') > 0) return isRepeated('|', facts) ? '|' : '';
   const semicolon = share(';') > 0.2 && facts.averageWords < 8 && isRepeated(';', facts);

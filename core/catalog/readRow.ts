@@ -6,6 +6,7 @@ import { familyOf } from './families.ts';
 import { mostLevels, mostValues } from './limits.ts';
 import { standardMapping, withPattern } from './mapping.ts';
 import type { ColumnReading, Mapping } from './mappingSchema.ts';
+import { mostPictures } from './picture.ts';
 import { readDate } from './readAmount.ts';
 import { type AttributeValue, type CatalogRecord, inKeyOrder } from './record.ts';
 import { safeLink } from './safeLink.ts';
@@ -152,6 +153,12 @@ function takeColumn(
       const items = [...((draft.values[as] as string[] | undefined) ?? []), ...several()];
       if (items.length > 0) draft.values[as] = [...new Set(items)];
       return tooMany(items);
+    }
+    case 'picture': {
+      const before = [draft.values.picture ?? []].flat() as string[];
+      const items = [...new Set([...before, ...several().map(safeLink).filter(Boolean)])].slice(0, mostPictures);
+      if (items.length > 0) draft.values.picture = items.length === 1 ? items[0]! : items;
+      return;
     }
     case 'hidden':
       if (yes.test(first)) draft.values.hidden = 'Hidden';

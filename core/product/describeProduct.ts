@@ -1,6 +1,6 @@
 import { own } from '../base/named.ts';
 import { deepestLevels, levelMark } from '../catalog/levels.ts';
-import { pictureOf } from '../catalog/picture.ts';
+import { mostPictures, pictureOf, picturesOf } from '../catalog/picture.ts';
 import { type CatalogRecord, firstText, heldBy, textsOf } from '../catalog/record.ts';
 import { availability, labelOfKey } from '../catalog/standardColumns.ts';
 import type { Setup } from '../setup/schema.ts';
@@ -28,6 +28,10 @@ const number = (record: CatalogRecord, key: string): number | null => {
   return typeof value === 'number' ? value : null;
 };
 const text = (record: CatalogRecord, key: string): string => deepestLevels(textsOf(heldBy(record, key))).join(', ');
+
+/** Whether a filter is chosen from by the levels of the category. */
+const isOfLevels = ([, { attribute, kind, groups }]: readonly [string, Setup['filters'][string]]): boolean =>
+  attribute === 'category' && kind === 'tree' && groups === undefined;
 
 /** The levels of a record's deepest category. */
 function levelsFor(record: CatalogRecord): string[] {
@@ -73,6 +77,7 @@ export function describeProduct(
     description,
     descriptionMarkup: plainTextOf(written.trim()) === description ? safeMarkup(written) : null,
     picture: pictureOf(records.find((record) => pictureOf(record) !== null) ?? first),
+    pictures: [...new Set(records.flatMap(picturesOf))].slice(0, mostPictures),
     link: firstText(first.values.link) || null,
     currency: setup.storefront.shop.currency,
     lowest: prices.length > 0 ? Math.min(...prices) : null,
@@ -84,6 +89,7 @@ export function describeProduct(
       // The levels of the category stand by themselves.
       .filter(({ key, value }) => value !== '' && !(key === 'category' && path.length > 0)),
     path,
+    pathFilter: Object.entries(setup.filters).find(isOfLevels)?.[0] ?? null,
     options: options.map(({ key, label, values }) => ({ key, label, values: [...new Set(values)] })),
     variants: records.map((record, at) => {
       const price = number(record, 'price');
@@ -105,6 +111,7 @@ export function describeProduct(
         available: isAvailable(record),
         stock: number(record, 'stock'),
         picture: pictureOf(record),
+        pictures: picturesOf(record),
       };
     }),
   };

@@ -15,6 +15,7 @@ export const productDetailSchema = z.object({
     .nullable()
     .describe('The description as the catalog has it marked up, safe to show as HTML; null where it is plain text.'),
   picture: z.string().nullable(),
+  pictures: z.array(z.string()).describe('Those of all its variants, in their order, none twice.'),
   link: z.string().nullable(),
   currency: z.string().describe('What its prices are in, by ISO 4217.'),
   lowest: amount.describe('The lowest price of its variants.'),
@@ -23,6 +24,7 @@ export const productDetailSchema = z.object({
   details: z.array(line).describe('Attributes that all variants share.'),
   notIndexed: z.boolean().describe('Whether search engines are told to leave its page out.'),
   path: z.array(z.string()).describe('The levels of its category, the highest first; none where it has none.'),
+  pathFilter: z.string().nullable().describe('The filter by which all products of a level are found; null for none.'),
   options: z
     .array(z.object({ key: z.string(), label: z.string(), values: z.array(z.string()) }))
     .describe('What a variant is chosen by, each with its values; none where variants are chosen from a list.'),
@@ -42,6 +44,7 @@ export const productDetailSchema = z.object({
       available: z.boolean(),
       stock: amount,
       picture: z.string().nullable(),
+      pictures: z.array(z.string()).describe('Its own.'),
     }),
   ),
 });

@@ -4,10 +4,12 @@ import { contentEndpoints } from '../../api/contentEndpoints.ts';
 import { largestPicture } from '../../api/limits.ts';
 import { own } from '../../core/base/named.ts';
 import { isFarPicture, markOf } from '../../core/catalog/picture.ts';
-import { firstText } from '../../core/catalog/record.ts';
+import { pictureWidths } from '../../core/catalog/pictureWidths.ts';
+import { textsOf } from '../../core/catalog/record.ts';
 import { decisionKey } from '../../core/rules/decisions.ts';
 import type { Setup } from '../../core/setup/schema.ts';
 import { importedPicture } from '../catalog/content.ts';
+import type { KeptPicture } from '../pictures/pictureCache.ts';
 import { Refused } from '../refused.ts';
 import { problem } from './problems.ts';
 import { bodyOf } from './receiveFile.ts';
@@ -30,7 +32,7 @@ export function servePictures(
   const decided = (setup: Setup | undefined, product: string, id: string): string[] =>
     [id, null].flatMap((variant) => {
       const decision = own(setup?.products, decisionKey({ product, variant, attribute: 'picture' }));
-      return decision?.act === 'set' ? [[decision.value].flat().map(String)[0] ?? ''] : [];
+      return decision?.act === 'set' ? [decision.value].flat().map(String) : [];
     });
   const draftsOf = (storefront: string): string[] =>
     storefronts.drafts(storefront).flatMap(({ id, removedAt }) => (removedAt === null ? [id] : []));
@@ -43,12 +45,12 @@ export function servePictures(
     if (!reader || ordinal < 0) return undefined;
     const { familyId, values } = reader.record(ordinal);
     const isMeant = (said: string): boolean => isFarPicture(said) && markOf(said.trim()) === mark;
-    const said = firstText(values.picture);
-    return isMeant(said)
-      ? said.trim()
-      : [releases.live()?.setup, ...draftsOf(storefront).map((draft) => setups(draft).draft())]
-          .flatMap((setup) => decided(setup, familyId, id))
-          .find(isMeant);
+    return (
+      textsOf(values.picture).find(isMeant) ??
+      [releases.live()?.setup, ...draftsOf(storefront).map((draft) => setups(draft).draft())]
+        .flatMap((setup) => decided(setup, familyId, id))
+        .find(isMeant)
+    );
   };
   /** Pictures that a setup's articles, collections and plans name. */
   const namedBy = (setup: Setup | undefined, owner: string): string[] => {
@@ -66,13 +68,19 @@ export function servePictures(
       (said) => isFarPicture(said) && markOf(said.trim()) === mark,
     );
   };
+  /** A picture as wide as it was asked for, where that is one of the widths there are. */
+  const sized = async (context: Context, key: string, picture: KeptPicture): Promise<KeptPicture> => {
+    const width = pictureWidths.find((each) => String(each) === context.req.query('width'));
+    return width === undefined ? picture : pictures.smaller(key, picture, width);
+  };
   const answerWith = async (context: Context, address: string | undefined): Promise<Response> => {
     if (address === undefined) return refused(context, 'unknown-picture');
     const answer = await pictures.picture(address.trim());
     if ('problem' in answer) return refused(context, answer.problem);
-    context.header('content-type', answer.type);
+    const { bytes, type } = await sized(context, address.trim(), answer);
+    context.header('content-type', type);
     context.header('cache-control', keptADay);
-    return context.body(new Uint8Array(answer.bytes));
+    return context.body(new Uint8Array(bytes));
   };
   const inAny = (find: (storefront: string) => string | undefined): string | undefined =>
     storefronts
@@ -101,9 +109,10 @@ export function servePictures(
   app.get('/pictures/own/:name', async (context) => {
     const kept = await ownPictures.find(context.req.param('name'));
     if (!kept) return refused(context, 'unknown-picture');
-    context.header('content-type', kept.type);
+    const { bytes, type } = await sized(context, context.req.path, kept);
+    context.header('content-type', type);
     context.header('cache-control', keptForGood);
-    return context.body(new Uint8Array(kept.bytes));
+    return context.body(new Uint8Array(bytes));
   });
   app.get('/pictures/of/:id', (context) => {
     const id = context.req.param('id');

@@ -2,6 +2,7 @@ import { mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterEach, expect, test } from '@jest/globals';
+import sharp from 'sharp';
 import { openTestShelf, smallCatalog, type TestShelf } from '../testing/openTestShelf.ts';
 import type { FetchedPicture } from './fetchPicture.ts';
 import { openPictureCache } from './pictureCache.ts';
@@ -9,12 +10,14 @@ import { openPictureDesk } from './pictureDesk.ts';
 
 const folder = mkdtempSync(join(tmpdir(), 'clever-shelf-pictures-'));
 afterEach(() => rmSync(folder, { recursive: true, force: true }));
+const shrink = async <Picture>(picture: Picture): Promise<Picture> => picture;
 const picture = (bytes: number): FetchedPicture => ({ bytes: Buffer.alloc(bytes, 7), type: 'image/webp' });
 
 test('a picture is fetched once, however many ask, and comes from the disk after a restart', async () => {
   const asked: string[] = [];
   const open = () =>
     openPictureDesk({
+      shrink,
       cache: openPictureCache({ folder, now: () => Date.now() }),
       fetch: async (address) => {
         asked.push(address);
@@ -45,6 +48,7 @@ test('the disk holds so much and no more: what was asked for longest ago goes fi
 test('where nothing can be written, pictures are fetched all the same', async () => {
   writeFileSync(folder, 'a file where the folder should be');
   const desk = openPictureDesk({
+    shrink,
     cache: openPictureCache({ folder, now: () => 1 }),
     fetch: async () => picture(10),
     now: () => 1,
@@ -57,6 +61,7 @@ test('one that fails is tried again later, is told of, and counts no more once i
   let isThere = false;
   let asked = 0;
   const desk = openPictureDesk({
+    shrink,
     cache: openPictureCache({ folder, now: () => clock }),
     fetch: async () => {
       asked++;
@@ -126,4 +131,41 @@ test('over HTTP only what the catalog names is fetched, and the catalog says wha
     pictures: { fetched: 3, failed: 1, hosts: [{ host: 'img.example', failed: 1 }] },
   });
   shelf.remove();
+});
+
+test('a picture is made smaller once for a width, however many ask, and comes from the disk after that', async () => {
+  const made: number[] = [];
+  const open = () =>
+    openPictureDesk({
+      cache: openPictureCache({ folder, now: () => Date.now() }),
+      fetch: async () => picture(10),
+      shrink: async ({ type }, width) => {
+        made.push(width);
+        return { bytes: Buffer.alloc(width / 100), type };
+      },
+      now: () => 1,
+    });
+  const whole = { bytes: Buffer.alloc(90), type: 'image/webp' };
+  const desk = open();
+  const answers = await Promise.all([320, 320, 640].map((width) => desk.smaller('a', whole, width)));
+  expect(answers.map(({ bytes }) => bytes.length)).toEqual([3, 3, 6]);
+  expect((await open().smaller('a', whole, 640)).bytes).toHaveLength(6);
+  expect(made).toEqual([320, 640]);
+});
+
+test('a second picture of a product is fetched too, and any of them as wide as it is asked for', async () => {
+  const wide = await sharp({ create: { width: 900, height: 600, channels: 3, background: '#aa5533' } })
+    .png({ compressionLevel: 0 })
+    .toBuffer();
+  const shelf = openTestShelf({ fetchPicture: async () => ({ bytes: wide, type: 'image/png' }) });
+  const rows = ['id,title,price,picture', 'a,Brush,3,//img.example/a.png|//img.example/b.png'];
+  await shelf.bringIn(rows.join('\n'));
+  const { pictures } = (await shelf.get('/shop/product?id=a')).body as { pictures: string[] };
+  expect(pictures).toHaveLength(2);
+  const widthOf = async (address: string) =>
+    (await sharp(Buffer.from(await (await shelf.request(address)).arrayBuffer())).metadata()).width;
+  expect(await widthOf(pictures[1]!)).toBe(900);
+  expect(await widthOf(`${pictures[1]}&width=320`)).toBe(320);
+  // Only widths that there are: nobody fills the disk with others.
+  expect(await widthOf(`${pictures[1]}&width=321`)).toBe(900);
 });

@@ -19,6 +19,11 @@ export interface PictureTally {
 /** Pictures of other hosts: from the disk where they are kept, else fetched, each once however many ask for it. */
 export interface PictureDesk {
   picture(address: string): Promise<KeptPicture | { readonly problem: PictureProblem | 'too-busy' }>;
+  /**
+   * A picture no wider than so many pixels, made once and kept like fetched ones; `key` names it among all pictures. As it
+   * is where too many are being made.
+   */
+  smaller(key: string, picture: KeptPicture, width: number): Promise<KeptPicture>;
   tally(): PictureTally;
 }
 
@@ -28,11 +33,13 @@ const hostOf = (address: string): string => /^(?:https?:)?\/\/([^/?#]*)/i.exec(a
 export function openPictureDesk(options: {
   readonly cache: PictureCache;
   readonly fetch: (address: string) => Promise<FetchedPicture>;
+  readonly shrink: (picture: KeptPicture, width: number) => Promise<KeptPicture>;
   readonly now: () => number;
 }): PictureDesk {
   const { cache, now } = options;
   const failures = new Map<string, { readonly problem: PictureProblem; readonly at: number }>();
   const underWay = new Map<string, Promise<FetchedPicture>>();
+  const shrinking = new Map<string, Promise<KeptPicture>>();
   const waiting: (() => void)[] = [];
   let running = 0;
   let fetched = 0;
@@ -88,6 +95,22 @@ export function openPictureDesk(options: {
       if (failure && now() - failure.at < triedAgainAfter) return { problem: failure.problem };
       if (waiting.length >= mostWaiting && !underWay.has(address)) return { problem: 'too-busy' };
       return fetchOnce(address);
+    },
+    async smaller(key, picture, width) {
+      const name = `${key} ${width}`;
+      const kept = await cache.find(name);
+      if (kept) return kept;
+      const asked = shrinking.get(name);
+      if (asked) return asked;
+      if (waiting.length >= mostWaiting) return picture;
+      const made = inTurn(() => options.shrink(picture, width))
+        .then(async (small) => {
+          await cache.keep(name, small);
+          return small;
+        })
+        .finally(() => shrinking.delete(name));
+      shrinking.set(name, made);
+      return made;
     },
     tally() {
       return {

@@ -9,7 +9,7 @@ test('a picture that cannot be fetched gives way to a drawn one that says so; an
   fireEvent.error(container.querySelector('img')!);
   expect(screen.getByRole('img', { name: 'The picture could not be fetched' })).toBeDefined();
   rerender(<ProductPicture src="/pictures/of/a?mark=2" className="h-8" />);
-  expect(container.querySelector('img')?.getAttribute('src')).toBe('/pictures/of/a?mark=2');
+  expect(container.querySelector('img')?.getAttribute('src')).toBe('/pictures/of/a?mark=2&width=320');
 });
 
 test('without a picture there is a drawn one; in lists it is not read out for every row', () => {

@@ -1,21 +1,25 @@
 import { useState } from 'react';
+import { sizedPicture } from './sizedPicture.ts';
 
 /** A product's picture, or a drawn stand-in where it has none or it cannot be fetched. */
 export function ProductPicture({
   src,
   className,
   isSmall = false,
+  width = isSmall ? 160 : 320,
 }: {
   readonly src: string | null;
   /** Height, and whatever else the place asks for. */
   readonly className: string;
   readonly isSmall?: boolean;
+  /** CSS pixels it is wide at most. */
+  readonly width?: number;
 }) {
   const [failed, setFailed] = useState<string | null>(null);
   if (src !== null && failed !== src)
     return (
       <img
-        src={src}
+        {...sizedPicture(src, width)}
         alt=""
         loading="lazy"
         className={`max-w-full object-contain ${className}`}

@@ -150,3 +150,13 @@ test('another variant chosen on the card is what the card shows, and what goes i
   expect(container.textContent).not.toContain('£4.50');
   expect(screen.getByRole('button', { name: 'Red' }).getAttribute('aria-pressed')).toBe('false');
 });
+
+test('a card that is pointed at shows its second picture', async () => {
+  const { container } = show(<CardBody card={{ ...card, picture: '/pictures/a.svg', second: '/pictures/b.svg' }} />);
+  const shown = () => container.querySelector('img')!.getAttribute('src');
+  expect(shown()).toBe('/pictures/a.svg');
+  await userEvent.hover(container.querySelector('[part="card"]')!);
+  expect(shown()).toBe('/pictures/b.svg');
+  await userEvent.unhover(container.querySelector('[part="card"]')!);
+  expect(shown()).toBe('/pictures/a.svg');
+});

@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { type ReactNode, useState } from 'react';
 import type { Card } from '../../core/answer/answer.ts';
 import type { BadgePlace } from '../../core/setup/terms/badgeTerms.ts';
 import type { CardPiece } from '../../core/setup/terms/cardTerms.ts';
@@ -21,6 +21,7 @@ export function CardBody({
 }) {
   const { card, choose, open } = useChosenVariant(found, openFound);
   const { shape } = useLayout();
+  const [isPointedAt, setPointedAt] = useState(false);
   const pieces = useArrangement().pieces.flatMap(({ piece, on }) => (on ? [piece] : []));
   const hasPicture = card.showsPicture && shape !== 'compact';
   const at = (place: BadgePlace): Card['badges'] => card.badges.filter((badge) => badge.place === place);
@@ -35,9 +36,15 @@ export function CardBody({
       isAbove(piece, place) === wantsAbove ? <CardPieceOf key={piece} {...{ piece, card, open, choose }} /> : null,
     );
   return (
-    <div part="card" className={`relative flex flex-1 shelf-pad pb-2 ${isRow ? 'gap-4 pt-2' : 'flex-col'}`}>
+    <div
+      part="card"
+      // The title's button lies over all of it, so that the picture itself is never pointed at.
+      onPointerEnter={({ pointerType }) => setPointedAt(pointerType === 'mouse')}
+      onPointerLeave={() => setPointedAt(false)}
+      className={`relative flex flex-1 shelf-pad pb-2 ${isRow ? 'gap-4 pt-2' : 'flex-col'}`}
+    >
       {hasPicture && (
-        <CardPicture card={card} isRow={isRow}>
+        <CardPicture card={card} isRow={isRow} isPointedAt={isPointedAt}>
           <Badges badges={at('left')} place="left" />
           <Badges badges={at('right')} place="right" />
         </CardPicture>
@@ -58,14 +65,17 @@ export function CardBody({
 function CardPicture({
   card,
   isRow,
+  isPointedAt,
   children,
 }: {
   readonly card: Card;
   readonly isRow: boolean;
+  readonly isPointedAt: boolean;
   readonly children: ReactNode;
 }) {
   const { picture } = useLayout();
   const isWhole = picture.fit === 'contain';
+  const fit = isWhole ? 'h-[calc(100%-1rem)]' : 'size-full object-cover!';
   return (
     <div
       part="picture"
@@ -78,10 +88,11 @@ function CardPicture({
       }}
     >
       {children}
-      <ProductPicture
-        src={card.picture}
-        className={`${isWhole ? 'h-[calc(100%-1rem)]' : 'size-full object-cover!'} ${card.available ? '' : 'opacity-45'}`}
-      />
+      {card.second !== undefined && isPointedAt ? (
+        <ProductPicture src={card.second} className={fit} />
+      ) : (
+        <ProductPicture src={card.picture} className={`${fit} ${card.available ? '' : 'opacity-45'}`} />
+      )}
     </div>
   );
 }

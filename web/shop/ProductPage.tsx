@@ -1,14 +1,15 @@
 import { useState } from 'react';
 import { useStore } from 'zustand';
+import { levelMark } from '../../core/catalog/levels.ts';
 import type { ProductDetail } from '../../core/product/productDetail.ts';
 import { markedUp } from '../look/markedUp.ts';
-import { ProductPicture } from '../look/ProductPicture.tsx';
 import { useTexts } from '../look/texts.tsx';
 import { mostOfOne, quantityIn } from '../shopper/basket.ts';
 import { CompanionShelf } from './CompanionShelf.tsx';
 import { FormerPrice } from './cardPieces.tsx';
 import { Fetched } from './Fetched.tsx';
 import { PageHeading } from './PageMain.tsx';
+import { ProductPictures } from './ProductPictures.tsx';
 import { useBasket, useShopper } from './shopperHere.tsx';
 import { VariantChoice } from './VariantChoice.tsx';
 
@@ -51,11 +52,13 @@ function Product({ product }: { readonly product: ProductDetail }) {
   const inBasket = useBasket(({ items }) => quantityIn(items, variant.id));
   return (
     <article className="mt-3 grid gap-x-8 gap-y-5 min-[640px]:grid-cols-[minmax(0,2fr)_minmax(0,3fr)]">
-      <div className="grid min-h-[240px] place-items-center self-start rounded-md bg-art p-4">
-        <ProductPicture src={variant.picture ?? picture} className="h-[220px]" />
-      </div>
+      <ProductPictures
+        key={variant.id}
+        first={variant.picture ?? picture}
+        all={[...variant.pictures, ...product.pictures]}
+      />
       <div className="min-w-0">
-        {path.length > 0 && <p className="mb-1 text-[13px] text-soft">{path.join(' › ')}</p>}
+        <Levels path={path} filter={product.pathFilter} />
         <PageHeading className="break-words font-semibold font-shop text-[26px] leading-tight">{title}</PageHeading>
         {brand && <p className="mt-1 text-soft">{brand}</p>}
         <p className="mt-3 flex flex-wrap items-baseline gap-x-2" role="status">
@@ -117,5 +120,34 @@ function Detail({ label, value }: { readonly label: string; readonly value: stri
       <dt className="text-soft">{label}</dt>
       <dd className="min-w-0 break-words">{value}</dd>
     </>
+  );
+}
+
+/** The levels of its category; where there is a filter of them, each leads to all of its products. */
+function Levels({ path, filter }: { readonly path: readonly string[]; readonly filter: string | null }) {
+  const { searchWithin } = useShopper();
+  const { say } = useTexts();
+  if (path.length === 0) return null;
+  return (
+    <nav aria-label={say('product.levels')} className="mb-1 text-[13px] text-soft">
+      <ol className="flex flex-wrap gap-x-1.5">
+        {path.map((level, at) => (
+          <li key={level} className="flex gap-x-1.5">
+            {at > 0 && <span aria-hidden>›</span>}
+            {filter === null ? (
+              level
+            ) : (
+              <button
+                type="button"
+                className="inline-flex min-h-6 items-center underline decoration-line underline-offset-2 hover:text-ink"
+                onClick={() => searchWithin('', filter, path.slice(0, at + 1).join(levelMark))}
+              >
+                {level}
+              </button>
+            )}
+          </li>
+        ))}
+      </ol>
+    </nav>
   );
 }

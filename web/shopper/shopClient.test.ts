@@ -12,7 +12,7 @@ function asking(answer: unknown) {
 
 test('a page of another site asks by its key, without a name or a header that needs permission', async () => {
   const { sent, fetch } = asking({
-    results: [{ picture: '/pictures/a.svg', badges: [{ text: '/x' }] }, { picture: null }],
+    results: [{ picture: '/pictures/a.svg', second: '/pictures/b.svg', badges: [{ text: '/x' }] }, { picture: null }],
   });
   const shop = liveShop({ base: 'https://desk.example', storefront: 'main', key: 'k', fetch });
   const answer = await shop.search({ q: 'red ink', device: 'phone' } as never);
@@ -20,7 +20,10 @@ test('a page of another site asks by its key, without a name or a header that ne
   expect(sent[0]!.init).toEqual({ credentials: 'omit' });
   // Pictures are where our server is; nothing else is touched.
   expect(answer.results).toEqual([
-    { picture: 'https://desk.example/pictures/a.svg', badges: [{ text: '/x' }] },
+    {
+      ...{ picture: 'https://desk.example/pictures/a.svg', second: 'https://desk.example/pictures/b.svg' },
+      badges: [{ text: '/x' }],
+    },
     { picture: null },
   ]);
   await shop.note!('noteSearch', { session: 's', search: 'red ink' } as never);
@@ -29,8 +32,8 @@ test('a page of another site asks by its key, without a name or a header that ne
 });
 
 test('on the server’s own pages an answer stays as it is', async () => {
-  const { sent, fetch } = asking({ picture: '/pictures/a.svg' });
+  const { sent, fetch } = asking({ pictures: ['/pictures/a.svg'] });
   const shop = liveShop({ storefront: 'main', fetch });
-  expect(await shop.product('a/b')).toEqual({ picture: '/pictures/a.svg' });
+  expect(await shop.product('a/b')).toEqual({ pictures: ['/pictures/a.svg'] });
   expect(sent[0]!.url).toBe('/shop/main/product?id=a%2Fb');
 });

@@ -106,6 +106,8 @@ export const cardArrangementSchema = z.strictObject({
   variantsBy: key.optional(),
   /** Whether a shopper says how many go into the basket; absent: no. */
   quantity: z.boolean().optional(),
+  /** Whether a second picture shows when a card is pointed at; absent: no. */
+  second: z.boolean().optional(),
 });
 export type CardArrangement = z.infer<typeof cardArrangementSchema>;
 const card: CardArrangement = { ...usualCard, pieces: [...usualCard.pieces] };
@@ -114,7 +116,7 @@ const namesOn = ({ pieces }: CardArrangement): string =>
 
 const arrangement = fixedEntry({
   value: cardArrangementSchema,
-  usualFields: { quantity: false },
+  usualFields: { quantity: false, second: false },
   usual: card,
   inside: fieldsOf({ pieces: listBy('piece') }),
   describe({ before, after }) {
@@ -131,6 +133,8 @@ const arrangement = fixedEntry({
           ? 'Variants on cards are told apart by the first filter that does'
           : `Variants on cards are told apart by the filter “${is.variantsBy}”`,
       );
+    if ((was.second ?? false) !== (is.second ?? false))
+      said.push(is.second ? 'A second picture shows when a card is pointed at' : 'Cards show one picture');
     if ((was.quantity ?? false) !== (is.quantity ?? false))
       said.push(is.quantity ? 'On cards it is said how many go into the basket' : 'Cards put one into the basket');
     if (was.labels !== is.labels)

@@ -58,6 +58,17 @@ export function CardFields() {
       title="The card"
       note="Drag a piece to its place, or take it up with the space bar. What a product lacks leaves no gap. Which attributes are shown is said under Attributes; badges have a page of their own."
     >
+      <div
+        className={`${shelfRow(isChanged((entry) => (entry as CardArrangement | null)?.second ?? false))} mb-[5px] flex flex-wrap items-center gap-x-4 px-3 py-2 text-[13px]`}
+      >
+        <b className="font-semibold">Picture</b>
+        <Switch
+          label="A second picture on cards"
+          shown="another one where the mouse points, of products that have several"
+          isOn={card.second ?? false}
+          change={(second) => save({ second })}
+        />
+      </div>
       <SortableList
         label="Pieces of a card, in order"
         items={pieces.map(({ piece, on }) => ({ id: piece, name: pieceNames[piece], piece, on }))}
