@@ -21,7 +21,7 @@ test('desktop and phone stand side by side, light or dark, and both follow every
   await page.keyboard.press('Tab');
   for (const frame of [desk.shop, phone]) await expect(frame.locator('[data-product]')).toHaveCount(5);
   // A search in one of them is the trial search of all.
-  await phone.getByRole('combobox').fill('easel');
-  await phone.getByRole('combobox').press('Enter');
+  await phone.getByRole('combobox', { name: 'Search the shop' }).fill('easel');
+  await phone.getByRole('combobox', { name: 'Search the shop' }).press('Enter');
   await expect(desk.shop.getByRole('heading', { name: 'Results for “easel”' })).toBeVisible();
 });
