@@ -3,7 +3,7 @@ import { seededRandom } from '../base/random.ts';
 import { openEngine, prepareSetup } from '../search/prepareSetup.ts';
 import { search } from '../search/search.ts';
 import { initialSetup } from '../setup/initialSetup.ts';
-import { randomCatalog, randomQuery, snapshotOf } from '../testing/randomCatalog.ts';
+import { randomCatalog, randomQuery, recordsOf, snapshotOf } from '../testing/randomCatalog.ts';
 import { readRange } from './chosenFilters.ts';
 import { mostValuesShown } from './filters.ts';
 
@@ -103,6 +103,29 @@ test('a filter whose attribute is gone is left out, and values beyond the limit 
   expect(filters[0]!.values.map(({ value }) => value)).toEqual(
     [...filters[0]!.values.map(({ value }) => value)].sort(),
   );
+});
+
+test('values by name stand by the name that the shopper reads, as the language sorts', () => {
+  const colours = ['Red', 'Black', 'Green', 'Blue'];
+  const some = recordsOf(colours.map((colour, at) => ({ id: `c${at}`, title: 'Tube', price: '2', colour })));
+  const other = openEngine(snapshotOf(some));
+  const values = { Red: 'Rojo', Black: 'Nuez', Green: 'Ñandú', Blue: 'Obispo' };
+  const colour = {
+    ...{ attribute: 'colour', label: 'Colour', kind: 'ticks', order: 1, counts: true, valueOrder: 'name' },
+    names: { es: { values } },
+  };
+  const initial = initialSetup(other.snapshot.attributes);
+  const languages = { list: ['en' as const, 'es' as const] };
+  const shop = { ...initial, filters: { colour }, storefront: { ...initial.storefront, languages } } as typeof initial;
+  const listed = (language: 'en' | 'es') =>
+    search(
+      other,
+      prepareSetup(other, shop, 0),
+      { query: '', filters: {}, page: 1, limit: 9, language },
+      (at) => some[at]!,
+    ).filters[0]!.values.map(({ label }) => label);
+  expect(listed('en')).toEqual(['Black', 'Blue', 'Green', 'Red']);
+  expect(listed('es')).toEqual(['Nuez', 'Ñandú', 'Obispo', 'Rojo']);
 });
 
 test('a product is in stock where at least one variant is, in the filter, on the card and in the counts', () => {

@@ -211,6 +211,14 @@ function withMost(values: Uint32Array, counts: Uint32Array, wanted: number, isBy
   return most.subarray(0, found);
 }
 
+const collators = new Map<Language, Intl.Collator>();
+/** How a language sorts. */
+function collatorIn(language: Language): Intl.Collator {
+  const known = collators.get(language) ?? new Intl.Collator(language);
+  collators.set(language, known);
+  return known;
+}
+
 /** One filter beside the results: its values with what choosing each would show. */
 function countFilter(
   filter: BoundFilter,
@@ -277,6 +285,12 @@ function countFilter(
     const text = column.name(value);
     return valueAs(filter, text, numberOf.get(value)!, chosenTexts.has(text), language);
   });
+  // By name means by the name that the shopper reads, as their language sorts.
+  if (filter.valueOrder === 'name' && filter.kind !== 'tree' && language !== undefined) {
+    const { compare } = collatorIn(language);
+    const firstIn = ({ value }: FilterValue): number => firstOf(column.find(value));
+    values.sort((a, b) => firstIn(a) - firstIn(b) || compare(a.label, b.label));
+  }
   // A chosen value the catalog does not have at all is reported, so that it can be taken off.
   for (const text of chosenTexts) if (column.find(text) < 0) values.push(valueAs(filter, text, 0, true, language));
   return { ...base, values, more };
