@@ -61,7 +61,10 @@ const onlyTheCombobox: Plugin = {
   name: 'only-the-combobox',
   transform(code, id) {
     if (!id.endsWith('/downshift.esm.mjs')) return;
-    return { code: code.replace(/^(?:useSelect|useMultipleSelection|_useTagGroup)\.stateChangeTypes = .*;$/gm, ''), map: null };
+    return {
+      code: code.replace(/^(?:useSelect|useMultipleSelection|_useTagGroup)\.stateChangeTypes = .*;$/gm, ''),
+      map: null,
+    };
   },
 };
 

@@ -27,6 +27,30 @@ test('a whole look, a colour that is too faint and corners are seen in the windo
   await expect(page.getByText(/below 4.5/)).toBeVisible();
   await page.getByRole('button', { name: /^Undo/ }).click();
   await expect(page.getByText(/below 4.5/)).toBeHidden();
+  // The colours of a picture: a sheet of paper with a little ink on it.
+  const drawn = await page.evaluate(() => {
+    const canvas = document.createElement('canvas');
+    const [pen] = [canvas.getContext('2d')!];
+    pen.fillStyle = '#fff4dd';
+    pen.fillRect(0, 0, 300, 150);
+    pen.fillStyle = '#205a3c';
+    pen.fillRect(0, 0, 60, 60);
+    return canvas.toDataURL('image/png').split(',')[1]!;
+  });
+  const file = { name: 'sign.png', mimeType: 'image/png', buffer: Buffer.from(drawn, 'base64') };
+  await page.getByLabel('File to take colours from').setInputFiles(file);
+  await expect.poll(ground).toBe('#fff4dd');
+  await expect(accent).toHaveValue('#205a3c');
+  await page.getByLabel('File to take colours from').setInputFiles({ ...file, buffer: Buffer.from('no picture') });
+  await expect(page.getByRole('alert')).toContainText('No colours can be seen in “sign.png”');
+  const css = ':root { --ground: oklch(0.97 0.02 90) } body { background: var(--ground) } .btn { background: teal }';
+  await page
+    .getByLabel('File to take colours from')
+    .setInputFiles({ name: 'shop.css', mimeType: 'text/css', buffer: Buffer.from(css) });
+  await expect(accent).toHaveValue('#008080');
+  await expect.poll(ground).toMatch(/^#f[0-9a-f]{3}e[0-9a-f]$/);
+  await expect(page.getByRole('alert')).toBeHidden();
+  await page.getByRole('button', { name: /^Undo/ }).click();
   // What is done to a look in one go is one step: it is taken again.
   await page.getByRole('button', { name: 'Linen' }).click();
   await expect.poll(ground).toBe('#fbf6ec');

@@ -116,6 +116,11 @@ test('whatever a page is arranged like, nothing overlaps, nothing is too wide, n
       await expect(page.locator('main[aria-busy="false"]')).toBeVisible();
       await expect(page.locator('[data-product]').first()).toBeVisible();
       for (const fault of await faultsOf(page)) problems.push(`page ${seed} at ${width}: ${fault}`);
+      // Where a language is written from right to left the page is its own mirror.
+      await page.evaluate(() => {
+        document.documentElement.dir = 'rtl';
+      });
+      for (const fault of await faultsOf(page)) problems.push(`page ${seed} at ${width}, from the right: ${fault}`);
     }
     for (const problem of await seriousProblems(page)) problems.push(`page ${seed}: ${problem}`);
   }

@@ -10,10 +10,9 @@ import {
   property,
   type Rule,
   type StyleSheet,
-  tokenize,
-  tokenTypes,
   walk,
 } from 'css-tree';
+import { balanced } from './balancedStyle.ts';
 
 /** What is wrong with a merchandiser's own style, in words, and where it begins, counted from 1. */
 export interface StyleProblem {
@@ -92,47 +91,6 @@ function wrongAbout(prelude: CssNode): string | null {
       says = 'What is typed cannot be asked for';
   });
   return says;
-}
-
-/** What closes each token that opens something. */
-const closers: ReadonlyMap<number, readonly [number, string]> = new Map([
-  [tokenTypes.Function, [tokenTypes.RightParenthesis, ')']],
-  [tokenTypes.LeftParenthesis, [tokenTypes.RightParenthesis, ')']],
-  [tokenTypes.LeftSquareBracket, [tokenTypes.RightSquareBracket, ']']],
-  [tokenTypes.LeftCurlyBracket, [tokenTypes.RightCurlyBracket, '}']],
-]);
-const closing = new Set([...closers.values()].map(([type]) => type));
-
-/** What is still open at the end, from within; or where something closes that was never opened. */
-function bracketsIn(css: string): { readonly open: string } | { readonly wrongAt: number } {
-  const open: (readonly [number, string])[] = [];
-  let wrongAt = -1;
-  tokenize(css, (type, from) => {
-    const closer = closers.get(type);
-    if (closer) open.push(closer);
-    else if (closing.has(type) && open.pop()?.[0] !== type && wrongAt < 0) wrongAt = from;
-  });
-  return wrongAt < 0
-    ? {
-        open: open
-          .reverse()
-          .map(([, text]) => text)
-          .join(''),
-      }
-    : { wrongAt };
-}
-
-/**
- * The text with what is open at its end closed, as browsers do; null with the place of what is not matched. The parser may
- * go on for ever over brackets without a match (3.2.1; seed 425 of the test), so it never gets any.
- */
-function balanced(css: string): { readonly css: string } | { readonly wrongAt: number } {
-  const brackets = bracketsIn(css);
-  if ('wrongAt' in brackets) return brackets;
-  const closed = css + brackets.open;
-  const again = bracketsIn(closed);
-  // What stands in a text or a comment that never ends closes nothing.
-  return 'open' in again && again.open === '' ? { css: closed } : { wrongAt: css.length };
 }
 
 /**

@@ -59,7 +59,7 @@ export function FloatingButton({
           type="button"
           aria-label={say('box.says')}
           aria-haspopup="dialog"
-          className="fixed right-5 bottom-5 z-30 grid size-14 place-items-center rounded-full bg-press text-on-press shadow-xl hover:bg-press-over"
+          className="fixed end-5 bottom-5 z-30 grid size-14 place-items-center rounded-full bg-press text-on-press shadow-xl hover:bg-press-over"
           onClick={() => {
             setPressed(true);
             setOpen(true);

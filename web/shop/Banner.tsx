@@ -16,7 +16,7 @@ export function Banner({ banner, isCard = false }: { readonly banner: ShownBanne
         <img
           src={banner.picture}
           alt=""
-          className={`rounded object-cover ${isCard ? 'mb-3 max-h-[118px] w-full' : 'mr-4 inline-block h-[72px] align-middle'}`}
+          className={`rounded object-cover ${isCard ? 'mb-3 max-h-[118px] w-full' : 'me-4 inline-block h-[72px] align-middle'}`}
         />
       )}
       {banner.text}

@@ -109,7 +109,7 @@ function ThingLine({ thing, currency }: { readonly thing: Thing; readonly curren
           </button>
         </span>
       )}
-      <b className="ml-auto min-w-20 text-right tabular-nums">
+      <b className="ms-auto min-w-20 text-end tabular-nums">
         {price === null ? '' : money(price * quantity, currency)}
       </b>
     </li>

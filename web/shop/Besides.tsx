@@ -102,7 +102,7 @@ export function Blocks({ data, where }: { readonly data: SearchAnswer; readonly 
       <div key={collection.id}>
         <CompanionShelf title={heading} cards={cards} className="mt-5" heading="text-[17px]" />
         {total > cards.length && (
-          <p className="mt-2 text-right">
+          <p className="mt-2 text-end">
             <SearchLink
               change={{ collection: collection.id, filters: {}, show: '' }}
               className="text-[13px] text-press underline"

@@ -46,7 +46,7 @@ export function CardPieceOf({
     case 'rating':
       return (
         card.rating !== null && (
-          <span part="rating" className="ml-auto">
+          <span part="rating" className="ms-auto">
             {rating === 'stars' ? <Stars rating={card.rating} /> : <Rating rating={card.rating} />}
           </span>
         )
@@ -63,7 +63,7 @@ function Title({ card, open }: Pick<Parameters<typeof CardPieceOf>[0], 'card' | 
     <h2 part="title" className="w-full break-words font-semibold font-shop text-[15.5px] leading-tight">
       {open ? (
         // The button covers the card, so that the picture opens it as well.
-        <button type="button" className="text-left after:absolute after:inset-0 hover:underline" onClick={open}>
+        <button type="button" className="text-start after:absolute after:inset-0 hover:underline" onClick={open}>
           {card.title}
         </button>
       ) : (

@@ -40,7 +40,7 @@ export function EmptyShelf({
         <p className="max-w-prose whitespace-pre-line break-words font-shop text-lg">{message}</p>
       )}
       {tips.length > 0 && (
-        <ul className="mt-2.5 max-w-prose list-disc space-y-0.5 pl-5 text-[14px]" aria-label={say('shelf.tips')}>
+        <ul className="mt-2.5 max-w-prose list-disc space-y-0.5 ps-5 text-[14px]" aria-label={say('shelf.tips')}>
           {tips.map((tip) => (
             <li key={tip} className="break-words">
               {tip}

@@ -21,7 +21,7 @@ export function Fetched<Data>({
   return (
     <PageMain isBusy={(!data && !error) || isStale}>
       <PlaceLink to={null} className="inline-flex min-h-6 items-center gap-1 text-[13px] text-press hover:underline">
-        <ArrowLeft size={14} aria-hidden /> {say('results.back')}
+        <ArrowLeft size={14} aria-hidden className="rtl:-scale-x-100" /> {say('results.back')}
       </PlaceLink>
       {error && !data && (
         <div role="alert" className="mt-4 rounded-lg bg-changed-soft p-4 text-on-changed">

@@ -31,7 +31,7 @@ function Understood({
     <li key={said}>
       <button
         type="button"
-        className="inline-flex items-center gap-1 rounded-full border border-edge py-[1px] pr-1 pl-2.5 text-ink hover:border-ink"
+        className="inline-flex items-center gap-1 rounded-full border border-edge py-[1px] ps-2.5 pe-1 text-ink hover:border-ink"
         title={texts.say('notice.asWords', { words: said })}
         onClick={takeOff}
       >

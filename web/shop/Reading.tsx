@@ -28,7 +28,7 @@ export function Collections({
           className="inline-flex items-center gap-1 rounded-full border px-3 py-1 font-semibold text-[13px] hover:border-edge"
           onClick={() => open(id)}
         >
-          {title} <ArrowRight size={13} aria-hidden />
+          {title} <ArrowRight size={13} aria-hidden className="rtl:-scale-x-100" />
         </button>
       ))}
       {children}

@@ -17,7 +17,7 @@ export function SortMenu({
       {say('results.sort')}
       <span className="relative">
         <select
-          className="appearance-none rounded-md border border-line bg-surface py-0.5 pr-6 pl-2 text-ink"
+          className="appearance-none rounded-md border border-line bg-surface py-0.5 ps-2 pe-6 text-ink"
           value={sorting.find(({ chosen }) => chosen)?.key}
           onChange={(event) => choose(event.target.value)}
         >
@@ -27,11 +27,7 @@ export function SortMenu({
             </option>
           ))}
         </select>
-        <ChevronDown
-          size={13}
-          aria-hidden
-          className="pointer-events-none absolute top-1/2 right-1.5 -translate-y-1/2"
-        />
+        <ChevronDown size={13} aria-hidden className="pointer-events-none absolute top-1/2 end-1.5 -translate-y-1/2" />
       </span>
     </label>
   );

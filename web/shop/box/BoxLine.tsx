@@ -62,7 +62,7 @@ export function BoxLine({
       return (
         <>
           <span className="min-w-0 truncate font-semibold">{item.title}</span>
-          <ArrowRight size={14} aria-hidden className="shrink-0 text-soft" />
+          <ArrowRight size={14} aria-hidden className="shrink-0 text-soft rtl:-scale-x-100" />
         </>
       );
     case 'article':
@@ -113,9 +113,9 @@ function ProductLine({
       </span>
       <span className={`flex shrink-0 items-center gap-2.5 ${isCard ? 'mt-auto w-full flex-wrap' : ''}`}>
         {shows('rating') && card.rating !== null && <Rating rating={card.rating} />}
-        <span className={`text-[13.5px] ${isCard ? '' : 'text-right'}`}>
+        <span className={`text-[13.5px] ${isCard ? '' : 'text-end'}`}>
           {shows('formerPrice') && card.formerPrice !== null && (
-            <span className="mr-1.5">
+            <span className="me-1.5">
               <FormerPrice amount={card.formerPrice} currency={card.currency} />
             </span>
           )}
@@ -126,7 +126,7 @@ function ProductLine({
           <span
             aria-hidden
             title={say('basket.putKeys')}
-            className={`grid size-7 cursor-pointer place-items-center rounded-full border border-line hover:border-press hover:text-press ${isCard ? 'ml-auto' : ''}`}
+            className={`grid size-7 cursor-pointer place-items-center rounded-full border border-line hover:border-press hover:text-press ${isCard ? 'ms-auto' : ''}`}
             onClick={(event) => {
               event.stopPropagation();
               put(card);

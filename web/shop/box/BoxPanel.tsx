@@ -18,8 +18,8 @@ interface Lines {
 
 const widths: Readonly<Record<BoxAnswer['wide'], string>> = {
   box: 'inset-x-0',
-  page: 'right-0 w-[min(760px,calc(100vw-2rem))] min-w-full',
-  free: 'right-0',
+  page: 'end-0 w-[min(760px,calc(100vw-2rem))] min-w-full',
+  free: 'end-0',
 };
 
 /** What hangs under the box: its blocks in columns, and the way to all results. */
@@ -63,7 +63,7 @@ export function BoxPanel({
             // biome-ignore lint/suspicious/noArrayIndexKey: a column is known by its place
             key={at}
             role="presentation"
-            className={`min-w-0 p-2 ${isWide ? `${at === columns.length - 1 ? 'flex-[1.6]' : 'flex-1'} [&+&]:border-line [&+&]:border-l` : ''}`}
+            className={`min-w-0 p-2 ${isWide ? `${at === columns.length - 1 ? 'flex-[1.6]' : 'flex-1'} [&+&]:border-line [&+&]:border-s` : ''}`}
           >
             {blocks.map((block) => (
               <Block key={block.kind} block={block} {...lines} forget={block.kind === 'recent' ? forget : null} />
@@ -101,7 +101,7 @@ function Block({
         {forget && (
           <button
             type="button"
-            className="ml-auto min-h-6 px-2 text-[12.5px] text-soft underline hover:text-ink"
+            className="ms-auto min-h-6 px-2 text-[12.5px] text-soft underline hover:text-ink"
             onMouseDown={(event) => event.preventDefault()}
             onClick={forget}
           >

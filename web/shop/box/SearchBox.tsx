@@ -136,7 +136,7 @@ export function SearchBox() {
       >
         {isFull && (
           <button type="button" aria-label={say('box.back')} className="grid size-6 place-items-center" onClick={leave}>
-            <ArrowLeft size={17} aria-hidden />
+            <ArrowLeft size={17} aria-hidden className="rtl:-scale-x-100" />
           </button>
         )}
         {/* biome-ignore lint/a11y/noLabelWithoutControl: the box's own label, by its id */}
@@ -203,7 +203,7 @@ export function SearchBox() {
           aria-label={button || say('box.search')}
           className={
             button
-              ? '-my-0.5 -mr-2 min-h-7 rounded-full bg-press px-3 font-semibold text-[13px] text-on-press hover:bg-press-over'
+              ? '-my-0.5 -me-2 min-h-7 rounded-full bg-press px-3 font-semibold text-[13px] text-on-press hover:bg-press-over'
               : 'grid size-6 place-items-center text-soft hover:text-ink'
           }
           onMouseDown={(event) => event.preventDefault()}

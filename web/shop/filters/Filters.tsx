@@ -92,7 +92,7 @@ function FilterGroup(one: OneFilter) {
   if (!filter.closed)
     return (
       <fieldset className="border-line border-b py-3">
-        <legend className="float-left mb-1.5 w-full font-semibold">{filter.label}</legend>
+        <legend className="float-start mb-1.5 w-full font-semibold">{filter.label}</legend>
         <div className="clear-both">
           <FilterBody {...one} />
         </div>
@@ -207,7 +207,7 @@ export function FilterDrawer(shown: FiltersShown) {
         <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/40" />
         <Dialog.Content
           aria-describedby={undefined}
-          className="fixed inset-y-0 right-0 z-40 flex w-[min(360px,92vw)] flex-col bg-surface text-ink shadow-2xl"
+          className="fixed inset-y-0 end-0 z-40 flex w-[min(360px,92vw)] flex-col bg-surface text-ink shadow-2xl"
         >
           <div className="flex items-center justify-between border-b px-4 py-3">
             <Dialog.Title className="font-shop text-[19px]">{say('filters')}</Dialog.Title>
@@ -228,7 +228,7 @@ export function FilterDrawer(shown: FiltersShown) {
                 {say('filters.clearAll')}
               </button>
             )}
-            <Dialog.Close className="ml-auto rounded-md bg-press px-4 py-2 font-semibold text-on-press hover:bg-press-over">
+            <Dialog.Close className="ms-auto rounded-md bg-press px-4 py-2 font-semibold text-on-press hover:bg-press-over">
               {/* A number that is about to change is not promised. */}
               <span className={isStale ? 'opacity-50' : ''}>{showText}</span>
             </Dialog.Close>

@@ -102,7 +102,7 @@ export function ValueList({ filter, chosen, choose, lookThrough, isOpen = false 
           </li>
         )}
         {shown.map((value) => (
-          <li key={value.value} style={{ paddingLeft: (value.depth ?? 0) * 14 }}>
+          <li key={value.value} style={{ paddingInlineStart: (value.depth ?? 0) * 14 }}>
             <label className={`${line} ${value.count === 0 ? 'text-soft' : ''}`}>
               <input
                 type={isOne ? 'radio' : 'checkbox'}
@@ -177,7 +177,7 @@ export function Dropdown(one: OneFilter) {
         : chosen[0]!;
   return (
     <Popover.Root>
-      <Popover.Trigger className="flex w-full items-center gap-2 rounded-md border bg-surface px-2.5 py-1.5 text-left text-[13.5px] hover:border-edge">
+      <Popover.Trigger className="flex w-full items-center gap-2 rounded-md border bg-surface px-2.5 py-1.5 text-start text-[13.5px] hover:border-edge">
         <span className="min-w-0 flex-1 truncate">
           {chosen.length > 1 ? say('filters.firstAndMore', { first: named, count: chosen.length - 1 }) : named}
         </span>

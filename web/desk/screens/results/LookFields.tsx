@@ -16,6 +16,7 @@ import { useItemChanged } from '../../state/changed.ts';
 import { useDeskState } from '../../state/deskState.ts';
 import { edit } from '../../state/edits.ts';
 import { ColourField } from './ColourField.tsx';
+import { ColoursFromFile } from './ColoursFromFile.tsx';
 
 /** The colours that come with the shop, as the three that others are made of. */
 const ownColours: LookColours = { ground: '#ffffff', text: '#1e2530', accent: '#263b7a' };
@@ -51,6 +52,7 @@ export function LookFields() {
         <div className="space-y-[5px]">
           <div className={row('colours')}>
             <Colours colours={shop.colours ?? ownColours} change={(colours) => save({ colours })} />
+            <ColoursFromFile before={shop.colours ?? ownColours} take={(colours) => save({ colours })} />
           </div>
           <div className={row('hasDark')}>
             <Switch
