@@ -120,6 +120,7 @@ export const cardSchema = z.object({
           formerPrice: z.number().nullable(),
           available: z.boolean(),
           picture: z.string().nullable(),
+          badges: z.array(badgeAnswerSchema),
         }),
       ),
     })

@@ -6,7 +6,7 @@ import type { Language } from '../text/languages.ts';
 import type { Engine, PreparedSetup } from './prepareSetup.ts';
 import type { RecordReader } from './recordReader.ts';
 import { shopperLanguage } from './shopperLanguage.ts';
-import { variantChoices } from './variantChoices.ts';
+import { type BadgeMaker, variantChoices } from './variantChoices.ts';
 
 /** Makes the card of a record, with the badges whose conditions it meets. */
 export type CardMaker = (record: number) => Card;
@@ -22,17 +22,22 @@ export function cardMaker(
   const language = shopperLanguage(engine, setup, chosen);
   const { most } = setup.badges.shown;
   const hasChoices = setup.resultsPage.card.pieces.some(({ piece, on }) => piece === 'variants' && on);
+  const badgesOf: BadgeMaker = (number, record) => {
+    const met = prepared.badges().flatMap(({ badge, met }) => (isIn(met, number) ? [badge] : []));
+    return badgesOn(record, met, { language, most });
+  };
   return (number) => {
     const { recordFamily, recordsOf } = engine.snapshot;
     const family = recordFamily[number]!;
     const [from, to] = recordsOf(family);
     const record = readRecord(number);
-    const met = prepared.badges().flatMap(({ badge, met }) => (isIn(met, number) ? [badge] : []));
-    const choices = hasChoices ? variantChoices(engine, prepared, number, { readRecord, language }) : undefined;
+    const choices = hasChoices
+      ? variantChoices(engine, prepared, number, { readRecord, badgesOf, language })
+      : undefined;
     return {
       ...cardOf(record, { variants: to - from, isInStock: engine.familyInStock[family] === 1 }, setup),
       ...(choices && { choices }),
-      badges: badgesOn(record, met, { language, most }),
+      badges: badgesOf(number, record),
     };
   };
 }

@@ -1,5 +1,6 @@
 import type { Card } from '../answer/answer.ts';
 import { cardOf } from '../answer/card.ts';
+import type { CatalogRecord } from '../catalog/record.ts';
 import { availability } from '../catalog/standardColumns.ts';
 import type { BoundFilter } from '../facets/boundFilter.ts';
 import { valueAs } from '../facets/filters.ts';
@@ -10,6 +11,9 @@ import type { Engine, PreparedSetup } from './prepareSetup.ts';
 import type { RecordReader } from './recordReader.ts';
 
 const byName: ReadonlySet<FilterKind> = new Set(variantFilterKinds);
+
+/** The badges of a record, given with its number. */
+export type BadgeMaker = (number: number, record: CatalogRecord) => Card['badges'];
 
 /** By which filter's values some records are told apart: the chosen one, or the first that they differ in. */
 function tellingApart({ filters, setup }: PreparedSetup, records: readonly number[]): BoundFilter | null {
@@ -35,7 +39,11 @@ export function variantChoices(
   { snapshot, inStock }: Engine,
   prepared: PreparedSetup,
   shown: number,
-  { readRecord, language }: { readonly readRecord: RecordReader; readonly language: Language },
+  {
+    readRecord,
+    badgesOf,
+    language,
+  }: { readonly readRecord: RecordReader; readonly badgesOf: BadgeMaker; readonly language: Language },
 ): Card['choices'] {
   const [from, to] = snapshot.recordsOf(snapshot.recordFamily[shown]!);
   if (to - from < 2) return undefined;
@@ -68,7 +76,8 @@ export function variantChoices(
     more: all.length - first.length,
     of: first.map(([value, record]) => {
       const { label, colour } = valueAs(filter, values.name(value), 0, false, language);
-      const card = cardOf(readRecord(record), { variants: 1, isInStock: true }, prepared.setup);
+      const read = readRecord(record);
+      const card = cardOf(read, { variants: 1, isInStock: true }, prepared.setup);
       return {
         ...{ id: card.id, sku: card.sku, label, ...(colour && { colour }) },
         ...{
@@ -76,6 +85,7 @@ export function variantChoices(
           formerPrice: card.formerPrice,
           available: card.variantAvailable,
           picture: card.picture,
+          badges: badgesOf(record, read),
         },
       };
     }),

@@ -133,22 +133,37 @@ test('another variant chosen on the card is what the card shows, and what goes i
       ...{ id: 'a1', sku: 'WU-1', label: 'Red', colour: '#aa2200', price: 4.5, formerPrice: null },
       available: true,
       picture: null,
+      badges: [],
     },
-    { ...{ id: 'a2', sku: 'WU-2', label: 'Blue', price: 6, formerPrice: null }, available: false, picture: null },
+    {
+      ...{ id: 'a2', sku: 'WU-2', label: 'Blue', price: 6, formerPrice: null, available: false, picture: null },
+      badges: [{ text: 'New', place: 'left' as const, colour: '#205080' }],
+    },
   ];
   const pieces = usualArrangement.pieces.map(({ piece }) => ({ piece, on: true }));
-  const { container } = show(
+  const drawn = (shown: Card) => (
     <CardIn value={{ ...usualArrangement, pieces: pieces.filter(({ piece }) => piece !== 'basket') }}>
-      <CardBody card={{ ...card, choices: { label: 'Colour', more: 3, of } }} />
-    </CardIn>,
+      <CardBody card={{ ...shown, choices: { label: 'Colour', more: 3, of } }} />
+    </CardIn>
   );
+  const { container, rerender } = show(drawn(card));
   const list = screen.getByRole('list', { name: 'Colour' });
   expect(list.textContent).toContain('3 more');
   expect(screen.getByRole('button', { name: 'Red' }).getAttribute('aria-pressed')).toBe('true');
   await userEvent.click(screen.getByRole('button', { name: 'Blue: This variant is sold out' }));
   expect(container.textContent).toContain('£6.00');
+  expect(screen.getByText('New')).toBeTruthy();
   expect(container.textContent).not.toContain('£4.50');
   expect(screen.getByRole('button', { name: 'Red' }).getAttribute('aria-pressed')).toBe('false');
+  // Another search finds a variant by itself: that one is meant then.
+  rerender(drawn({ ...card, id: 'a2', price: 6 }));
+  rerender(drawn(card));
+  await userEvent.click(screen.getByRole('button', { name: /^Blue/ }));
+  rerender(drawn({ ...card, id: 'a2', price: 6 }));
+  await userEvent.click(screen.getByRole('button', { name: 'Red' }));
+  expect(container.textContent).toContain('£4.50');
+  rerender(drawn(card));
+  expect(screen.getByRole('button', { name: 'Red' }).getAttribute('aria-pressed')).toBe('true');
 });
 
 test('a card that is pointed at shows its second picture', async () => {
