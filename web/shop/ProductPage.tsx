@@ -132,7 +132,7 @@ function Levels({ path, filter }: { readonly path: readonly string[]; readonly f
     <nav aria-label={say('product.levels')} className="mb-1 text-[13px] text-soft">
       <ol className="flex flex-wrap gap-x-1.5">
         {path.map((level, at) => (
-          <li key={level} className="flex gap-x-1.5">
+          <li key={level} className="flex items-center gap-x-1.5">
             {at > 0 && <span aria-hidden>›</span>}
             {filter === null ? (
               level
