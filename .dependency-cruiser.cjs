@@ -11,7 +11,7 @@ module.exports = {
   forbidden: [
     { name: 'no-circular', severity: 'error', from: {}, to: { circular: true } },
     { name: 'no-unresolvable', severity: 'error', from: {}, to: { couldNotResolve: true } },
-    never('core-stands-alone', '^core/', '^(api|server|cli|web|demo|bench|e2e)/', 'core is pure computation'),
+    never('core-stands-alone', '^core/', '^(api|server|cli|web|client|demo|bench|e2e)/', 'core is pure computation'),
     {
       name: 'core-without-node',
       severity: 'error',
@@ -24,9 +24,9 @@ module.exports = {
       'node_modules/(better-sqlite3|hono|react|piscina|csv-parse|pino)',
       'no I/O in core',
     ),
-    never('api-knows-core-only', '^api/', '^(server|cli|web|demo|bench|e2e)/'),
-    never('server-never-web', '^server/', '^(cli|web|demo|bench|e2e)/'),
-    never('web-never-server', '^web/', '^(server|cli|demo|bench|e2e)/'),
+    never('api-knows-core-only', '^api/', '^(server|cli|web|client|demo|bench|e2e)/'),
+    never('server-never-web', '^server/', '^(cli|web|client|demo|bench|e2e)/'),
+    never('web-never-server', '^web/', '^(server|cli|client|demo|bench|e2e)/'),
     never('shop-never-desk', '^web/shop/', '^web/desk/', 'the shop is a bundle of its own'),
     never('desk-never-shop', '^web/desk/', '^web/(shop|shopper|embed)/', 'they meet in an iframe and web/bridge'),
     never(
@@ -36,8 +36,14 @@ module.exports = {
       'parts draw it, it draws none',
     ),
     never('shop-never-embed', '^web/(shop|look)/', '^web/embed/', 'it stands anywhere'),
-    never('cli-never-web', '^cli/', '^(web|demo|bench|e2e)/'),
-    never('demo-knows-core-only', '^demo/', '^(server|cli|web|bench|e2e)/'),
+    {
+      name: 'client-is-the-shop-asked',
+      severity: 'error',
+      from: { path: '^client/', pathNot: '\\.test\\.ts$' },
+      to: { path: '^(core|server|cli|demo|bench|e2e)/|^web/(desk|shop|embed|look)/' },
+    },
+    never('cli-never-web', '^cli/', '^(web|client|demo|bench|e2e)/'),
+    never('demo-knows-core-only', '^demo/', '^(server|cli|web|client|bench|e2e)/'),
   ],
   options: {
     tsPreCompilationDeps: true,

@@ -1,6 +1,6 @@
 // Builds the server, its workers and the terminal command with esbuild, and the interface with Vite, into dist/.
 import { createHash } from 'node:crypto';
-import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { copyFileSync, existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { brotliCompressSync, gzipSync } from 'node:zlib';
@@ -50,6 +50,37 @@ function pressEmbedded() {
   }
 }
 
+/** The package for programs that ask a shop: one script, its types, what it is. */
+async function packClient() {
+  const { build: bundle } = await import('esbuild');
+  const [from, to] = ['client', 'dist/client'].map((folder) => join(root, folder));
+  await bundle({
+    absWorkingDir: root,
+    entryPoints: ['client/index.ts'],
+    outdir: 'dist/client',
+    bundle: true,
+    platform: 'neutral',
+    format: 'esm',
+    target: 'es2022',
+    logLevel: 'warning',
+  });
+  for (const name of ['package.json', 'README.md']) copyFileSync(join(from, name), join(to, name));
+  for (const name of ['types', 'answers']) {
+    const types = readFileSync(join(from, `${name}.ts`), 'utf8').replaceAll(".ts';", ".js';");
+    writeFileSync(join(to, `${name}.d.ts`), types);
+  }
+  writeFileSync(
+    join(to, 'index.d.ts'),
+    [
+      "import type { OpenShop, Refusal } from './types.js';",
+      "export type * from './types.js';",
+      'export declare const openShop: OpenShop;',
+      'export declare const isRefusal: (error: unknown) => error is Refusal;',
+      '',
+    ].join('\n'),
+  );
+}
+
 export async function build() {
   await bundleForNode({
     'server/main': 'server/main.ts',
@@ -65,6 +96,7 @@ export async function build() {
   for (const config of ['vite.config.ts', 'vite.embed.config.ts'])
     await buildInterface({ root: join(root, 'web'), configFile: join(root, config), logLevel: 'warn' });
   pressEmbedded();
+  await packClient();
 }
 
 if (import.meta.url === pathToFileURL(process.argv[1] ?? '').href) await build();

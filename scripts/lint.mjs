@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { root } from './root.mjs';
 
-const folders = ['core', 'api', 'server', 'cli', 'web', 'demo', 'bench', 'e2e', 'scripts'];
+const folders = ['core', 'api', 'server', 'cli', 'web', 'client', 'demo', 'bench', 'e2e', 'scripts'];
 const checks = [
   ['types', 'tsc', '-b'],
   ['style', 'biome', 'check', '--error-on-warnings', '.'],
