@@ -50,9 +50,14 @@ export const shopKeyEndpoints = {
   }),
   changeShopKey: endpoint({
     ...paths.changeShopKey,
-    summary: 'Says anew for which sites a key is, and for how many questions.',
+    summary:
+      'Says anew for which sites a key is, and for how many questions; refused where that has changed meanwhile.',
     query: none,
-    body: z.strictObject({ key, ...terms }),
+    body: z.strictObject({
+      key,
+      ...terms,
+      was: z.strictObject(terms).describe('What was said before, as it was seen.'),
+    }),
     answer: none,
   }),
   withdrawShopKey: endpoint({

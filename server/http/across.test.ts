@@ -95,8 +95,9 @@ test('a key that is withdrawn ends with the next question, and may be taken back
 });
 
 test('a key says for which sites it is and for how many questions; more are refused until the minute is over', async () => {
+  const was = { name: 'Our shop', origins: [origin] };
   const body = { key, name: 'Shop', origins: ['http://127.0.0.1:4190'], perMinute: 5 };
-  await shelf.post('/desk/shop-keys/change', body);
+  await shelf.post('/desk/shop-keys/change', { ...body, was });
   expect((await ask(search())).code).toBe('unknown-origin');
   const statuses = [];
   for (let n = 0; n < 12; n++) statuses.push((await ask(search(), 'http://127.0.0.1:4190')).status);
@@ -120,4 +121,19 @@ test.each([
 test('a program that is no page needs no origin, and its key counts all the same', async () => {
   expect((await ask(search(), null)).status).toBe(200);
   expect((await ask('/shop/search?q=brush&key=x', null)).code).toBe('unknown-key');
+});
+
+test('of two who change one key at once the second is told what it is now, and changes nothing', async () => {
+  const rows = async () => ((await shelf.get('/desk/shop-keys')).body as { keys: { name: string }[] }).keys;
+  const seen = (await rows())[0] as { name: string; origins: string[]; perMinute: number };
+  const was = { name: seen.name, origins: seen.origins, perMinute: seen.perMinute };
+  const change = (name: string, before = was) =>
+    shelf.post('/desk/shop-keys/change', { key, ...was, name, was: before });
+  expect((await change('First')).status).toBe(200);
+  const second = await change('Second');
+  expect(second).toMatchObject({ status: 409, body: { error: { code: 'changed-meanwhile' } } });
+  expect((second.body as { error: { message: string } }).error.message).toContain('it is called “First”');
+  expect((await rows())[0]!.name).toBe('First');
+  expect((await change('Third', { ...was, name: 'First' })).status).toBe(200);
+  await shelf.post('/desk/shop-keys/withdraw', { key, withdrawn: true });
 });

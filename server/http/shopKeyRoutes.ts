@@ -19,6 +19,15 @@ const tooMany = (): Refused =>
     message: `There are ${mostShopKeys} keys already. Withdraw one first.`,
   });
 
+const changedMeanwhile = (is: ShopKey | null): Refused =>
+  new Refused(409, {
+    code: 'changed-meanwhile',
+    message:
+      is === null
+        ? 'This key was withdrawn meanwhile.'
+        : `Somebody changed this key meanwhile: it is called “${is.name}”, for ${is.origins.join(', ')}, ${is.perMinute} questions a minute. Look at it again.`,
+  });
+
 /** Keys by which pages of other sites show a storefront's search. */
 export function serveShopKeys(serve: Serve, { db, writer, now }: Pick<Services, 'db' | 'writer' | 'now'>): void {
   const reader = openShopKeyReader(db);
@@ -42,8 +51,8 @@ export function serveShopKeys(serve: Serve, { db, writer, now }: Pick<Services, 
     tellAround(`made the key “${terms.name}”`);
     return told({ ...key, withdrawnAt: null });
   });
-  serve.desk(endpoints.changeShopKey, async ({ id, tellAround }, _, { key, ...terms }) => {
-    await writer.changeShopKey(id, key, terms);
+  serve.desk(endpoints.changeShopKey, async ({ id, tellAround }, _, { key, was, ...terms }) => {
+    if (!(await writer.changeShopKey(id, key, terms, was))) throw changedMeanwhile(reader.key(key));
     tellAround(`changed the key “${terms.name}”`);
     return {};
   });

@@ -23,7 +23,7 @@ export async function standInKeys(
     hasAny ||= known !== undefined || begunWith.includes(storefront);
     if (known && !known.origins.includes(origin)) {
       const { key, name, perMinute } = known;
-      await writer.changeShopKey(storefront, key, { name, origins: [origin], perMinute });
+      await writer.changeShopKey(storefront, key, { name, origins: [origin], perMinute }, known);
     } else if (!known && begunWith.includes(storefront))
       await writer.makeShopKey({
         ...{ key: randomBytes(keyBytes).toString('base64url'), storefront, name: standInName, origins: [origin] },

@@ -53,7 +53,8 @@ export type ShopKeyTerms = Pick<ShopKey, 'name' | 'origins' | 'perMinute'>;
 
 export interface ShopKeyWrites {
   makeShopKey(key: Omit<ShopKey, 'withdrawnAt'>): void;
-  changeShopKey(storefront: string, key: string, terms: ShopKeyTerms): void;
+  /** Answers whether it was changed: not where it is no longer what it was. */
+  changeShopKey(storefront: string, key: string, terms: ShopKeyTerms, was: ShopKeyTerms): boolean;
   /** Ends a key, from the next question on; with null it holds again. */
   withdrawShopKey(storefront: string, key: string, at: number | null): void;
   pauseShop(storefront: string, at: number | null): void;
@@ -66,14 +67,18 @@ export function openShopKeyWrites(db: Db): ShopKeyWrites {
   );
   const change = db.prepare(
     `UPDATE shop_key SET name = @name, origins = @origins, per_minute = @perMinute
-     WHERE key = @key AND storefront = @storefront`,
+     WHERE key = @key AND storefront = @storefront
+       AND name = @wasName AND origins = @wasOrigins AND per_minute = @wasPerMinute`,
   );
   const withdraw = db.prepare('UPDATE shop_key SET withdrawn_at = @at WHERE key = @key AND storefront = @storefront');
   const pause = db.prepare('UPDATE storefront SET paused_at = @at WHERE id = @storefront');
   return {
     makeShopKey: ({ origins, ...key }) => void add.run({ ...key, origins: JSON.stringify(origins) }),
-    changeShopKey: (storefront, key, { origins, ...terms }) =>
-      void change.run({ ...terms, storefront, key, origins: JSON.stringify(origins) }),
+    changeShopKey(storefront, key, { origins, ...terms }, was) {
+      const before = { wasName: was.name, wasOrigins: JSON.stringify(was.origins), wasPerMinute: was.perMinute };
+      const { changes } = change.run({ ...terms, ...before, storefront, key, origins: JSON.stringify(origins) });
+      return changes > 0;
+    },
     withdrawShopKey: (storefront, key, at) => void withdraw.run({ storefront, key, at }),
     pauseShop: (storefront, at) => void pause.run({ storefront, at }),
   };

@@ -100,14 +100,21 @@ async function withdraw({ key, name }: ShopKeyRow, withdrawn: boolean): Promise<
 
 function Key({ row }: { readonly row: ShopKeyRow }) {
   const { key, name, origins, perMinute, who, madeAt } = row;
-  const [isChanging, setChanging] = useState(false);
-  if (isChanging)
+  /** As it was when it was opened to be changed; somebody else may change it meanwhile. */
+  const [was, setWas] = useState<ShopKeyRow | null>(null);
+  if (was)
     return (
       <li>
         <KeyForm
-          row={row}
-          close={() => setChanging(false)}
-          save={(terms) => arrange(() => call('changeShopKey', { body: { key, ...terms } }), 'The key was not changed')}
+          row={was}
+          close={() => setWas(null)}
+          save={(terms) => {
+            const seen = { name: was.name, origins: was.origins, perMinute: was.perMinute };
+            return arrange(
+              () => call('changeShopKey', { body: { key, ...terms, was: seen } }),
+              'The key was not changed',
+            );
+          }}
         />
       </li>
     );
@@ -116,7 +123,7 @@ function Key({ row }: { readonly row: ShopKeyRow }) {
       <div className="flex flex-wrap items-baseline gap-x-3 gap-y-1">
         <b className="min-w-0 flex-1 break-words font-semibold">{name}</b>
         <code className="break-all text-[12.5px]">{key}</code>
-        <Button tone="quiet" className="px-2 py-0.5" onClick={() => setChanging(true)}>
+        <Button tone="quiet" className="px-2 py-0.5" onClick={() => setWas(row)}>
           Change
         </Button>
         <Button tone="quiet" className="px-2 py-0.5" onClick={() => void withdraw(row, true)}>
