@@ -7,7 +7,9 @@ export default {
   maxWorkers: '100%',
   // No test is timed: this only ends one that hangs, on a machine however slow.
   testTimeout: 120_000,
-  roots: ['core', 'api', 'server', 'cli', 'web', 'client', 'demo', 'bench', 'scripts'].map((folder) => `<rootDir>/${folder}`),
+  roots: ['core', 'api', 'server', 'cli', 'web', 'client', 'demo', 'bench', 'scripts'].map(
+    (folder) => `<rootDir>/${folder}`,
+  ),
   testMatch: ['**/*.test.ts', '**/*.test.tsx'],
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
   transform: {
