@@ -96,9 +96,10 @@ function Moment({
   );
 }
 
-const monthNames = Array.from({ length: 12 }, (_, month) =>
-  new Date(Date.UTC(2028, month, 1)).toLocaleDateString('en-GB', { month: 'long', timeZone: 'UTC' }),
-);
+const monthNames = [
+  ...['January', 'February', 'March', 'April', 'May', 'June'],
+  ...['July', 'August', 'September', 'October', 'November', 'December'],
+];
 const two = (number: number): string => String(number).padStart(2, '0');
 /** 2028 has a 29th of February. */
 const daysIn = (month: number): number => new Date(Date.UTC(2028, month, 0)).getUTCDate();
