@@ -54,6 +54,8 @@ const toastStyle = {
 function Messages() {
   return (
     <Toaster
+      // Where it is not said it is asked of the page's styles, which makes the browser work them out once more.
+      dir="ltr"
       position="bottom-left"
       style={toastStyle}
       offset={{ left: 8, bottom: 8 }}
