@@ -6,22 +6,6 @@ import { defineConfig, type Plugin } from 'vite';
 
 const here = dirname(fileURLToPath(import.meta.url));
 
-/** The files that `firstFiles` makes. */
-const firstNames = ['both-first', 'desk-first', 'desk-shared', 'shop-first', 'shop-shared'];
-
-/** What opens a page runs at once: said to the browser, it is read beside the page's own work and kept read. */
-const calledAtOnce: Plugin = {
-  name: 'called-at-once',
-  generateBundle: {
-    order: 'post',
-    handler(_, files) {
-      for (const file of Object.values(files))
-        if (file.type === 'chunk' && firstNames.includes(file.name))
-          file.code = `//# allFunctionsCalledOnLoad\n${file.code}`;
-    },
-  },
-};
-
 const pages = { desk: join(here, 'web/index.html'), shop: join(here, 'web/shop.html') };
 /** Where the code of each page begins. */
 const begins = { desk: join(here, 'web/desk/main.tsx'), shop: join(here, 'web/shop/main.tsx') };
@@ -69,13 +53,33 @@ function firstFiles() {
   };
 }
 
+/** The shop beside the desk is asked for as soon as the desk's own code is there, not only when its frame stands. */
+const shopOnItsWay: Plugin = {
+  name: 'shop-on-its-way',
+  transformIndexHtml: {
+    order: 'post',
+    handler: (_, { path, bundle = {} }) =>
+      Object.values(bundle)
+        .filter(
+          ({ type, name }) => path === '/index.html' && type === 'chunk' && /^shop-(?:first|shared)$/.test(name ?? ''),
+        )
+        .map(({ fileName }) => ({
+          tag: 'link',
+          attrs: { rel: 'modulepreload', fetchpriority: 'low', crossorigin: true, href: `/${fileName}` },
+          injectTo: 'head' as const,
+        })),
+  },
+};
+
 export default defineConfig({
   root: join(here, 'web'),
-  plugins: [react(), tailwind(), calledAtOnce],
+  plugins: [react(), tailwind(), shopOnItsWay],
   build: {
     outDir: join(here, 'dist/web'),
     emptyOutDir: true,
     chunkSizeWarningLimit: 700,
+    // Every browser the desk is used in has it.
+    modulePreload: { polyfill: false },
     rolldownOptions: {
       input: pages,
       output: { codeSplitting: { groups: [firstFiles()] } },

@@ -1,3 +1,5 @@
+// First of all: it holds for everything that is loaded after it.
+import { stacksFromNow } from '../look/quietStart.ts';
 import '@fontsource-variable/bricolage-grotesque';
 import '../look/theme.css';
 import { QueryClientProvider } from '@tanstack/react-query';
@@ -9,6 +11,7 @@ import { screensOf } from './screens.tsx';
 import { followAddress, usePlace } from './state/place.ts';
 import { clientHere } from './state/queryClient.ts';
 
+stacksFromNow();
 followTheme();
 followAddress();
 

@@ -1,3 +1,5 @@
+// First of all: it holds for everything that is loaded after it.
+import { stacksFromNow } from '../look/quietStart.ts';
 import '@fontsource-variable/newsreader';
 import '../look/theme.css';
 import { StrictMode } from 'react';
@@ -12,6 +14,7 @@ import { deskAround, firstView, followDesk, inDesk, shopAtDesk, shopInPreview } 
 import { Shop } from './Shop.tsx';
 import { ShopIn } from './ShopIn.tsx';
 
+stacksFromNow();
 followTheme();
 const { base, storefront, preview } = shopIn(location.pathname);
 const alone = preview === null ? liveShop({ storefront: storefront ?? unnamed }) : shopInPreview(preview);

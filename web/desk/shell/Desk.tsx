@@ -191,9 +191,13 @@ export function Desk() {
           </>
         )}
       </Group>
-      <Messages />
-      <ChangedSince />
-      <AskToOwn />
+      {isOpen && (
+        <>
+          <Messages />
+          <ChangedSince />
+          <AskToOwn />
+        </>
+      )}
     </div>
   );
 }
