@@ -1,4 +1,4 @@
-import { type CSSProperties, Suspense, useEffect } from 'react';
+import { type CSSProperties, Suspense, useDeferredValue, useEffect } from 'react';
 import { Group, Panel, Separator } from 'react-resizable-panels';
 import { Outlet, useLocation } from 'react-router';
 import { Toaster } from 'sonner';
@@ -140,7 +140,8 @@ export function Desk() {
   const { panels, editorSize, windowSize } = useSlimWindow();
   // biome-ignore lint/correctness/useExhaustiveDependencies: who goes to another screen wants to see it
   useEffect(() => useShopWindow.getState().showEditor(), [pathname]);
-  const isOpen = data !== undefined && hasTrial;
+  // In small steps, between which the shop's frame, which shares the browser's time with the desk, gets on.
+  const isOpen = useDeferredValue(data !== undefined && hasTrial, false);
   useTogether(pathname, isOpen);
   if (error && (!data || isGone(error))) return <CannotOpen problem={error} again={() => void refetch()} />;
   if (isNarrow)
