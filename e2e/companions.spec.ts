@@ -1,5 +1,6 @@
 import { expect } from '@playwright/test';
-import { deskOn, publishOnce, seriousProblems, test } from './desk.ts';
+import { seriousProblems } from './axe.ts';
+import { deskOn, publishOnce, test } from './desk.ts';
 
 test('companions are chosen, kept and barred for a product, seen on its page at once, and by shoppers when published', async ({
   page,

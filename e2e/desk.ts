@@ -1,4 +1,3 @@
-import AxeBuilder from '@axe-core/playwright';
 import { type APIRequestContext, test as base, expect, type FrameLocator, type Page } from '@playwright/test';
 
 /** The shop as it was opened: what a test that failed halfway had published is taken back. */
@@ -27,14 +26,6 @@ async function undoAll(request: APIRequestContext): Promise<void> {
     if (!state.canUndo) return;
     await request.post('/desk/undo', { data: { revision: state.revision } });
   }
-}
-
-/** What axe finds serious on a page of the shop, each by its rule and where. */
-export async function seriousProblems(page: Page): Promise<string[]> {
-  const { violations } = await new AxeBuilder({ page }).setLegacyMode().analyze();
-  return violations
-    .filter(({ impact }) => impact === 'serious' || impact === 'critical')
-    .map(({ id, nodes }) => `${id}: ${nodes[0]!.html.slice(0, 160)}`);
 }
 
 /** Publishes the draft once a part of it is as it was set: an edit may still be on its way. */

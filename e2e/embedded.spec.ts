@@ -1,5 +1,5 @@
-import AxeBuilder from '@axe-core/playwright';
 import { type APIRequestContext, expect, type Page } from '@playwright/test';
+import { seriousProblems } from './axe.ts';
 import { deskOn, test } from './desk.ts';
 import { freePort } from './freePort.ts';
 import { openOtherSite } from './otherSite.ts';
@@ -75,8 +75,7 @@ test('a shopper goes through the stand-in shop: box, results, filters, product a
 
   await page.goto(`${standIn}/de/suche.html?shelf.q=gouache`);
   await expect(page.getByRole('heading', { name: 'Ergebnisse für „gouache“' })).toBeVisible();
-  const { violations } = await new AxeBuilder({ page }).analyze();
-  expect(violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')).toEqual([]);
+  expect(await seriousProblems(page)).toEqual([]);
 });
 
 test('what is published arrives in the stand-in shop, and nothing before', async ({ page, context }) => {
@@ -286,8 +285,7 @@ test('a button follows the page on the devices it is for, and opens the whole se
   await boxOver.fill('easel');
   await boxOver.press('Enter');
   await expect(over.getByRole('heading', { name: 'Results for “easel”' })).toBeVisible();
-  const { violations } = await new AxeBuilder({ page }).analyze();
-  expect(violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')).toEqual([]);
+  expect(await seriousProblems(page)).toEqual([]);
   await over.getByRole('button', { name: 'Close the search' }).click();
   await expect(over).toBeHidden();
   await expect(button).toBeFocused();

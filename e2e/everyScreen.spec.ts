@@ -1,5 +1,5 @@
-import AxeBuilder from '@axe-core/playwright';
 import { expect } from '@playwright/test';
+import { type AxeOptions, seriousProblems } from './axe.ts';
 import { deskOn, test } from './desk.ts';
 import { folded, screens } from './screens.ts';
 
@@ -13,13 +13,10 @@ for (const part of Array.from({ length: parts }, (_, at) => at))
     test.setTimeout(360_000);
     const problems: string[] = [];
     page.on('pageerror', (error) => problems.push(error.message));
-    const look = async (screen: string, theme: 'light' | 'dark', axe: AxeBuilder): Promise<void> => {
+    const look = async (screen: string, theme: 'light' | 'dark', options: AxeOptions): Promise<void> => {
       await page.emulateMedia({ colorScheme: theme, reducedMotion: 'reduce' });
       await expect(page.locator('html')).toHaveAttribute('data-theme', theme);
-      const { violations } = await axe.analyze();
-      for (const { id, impact, nodes } of violations)
-        if (impact === 'serious' || impact === 'critical')
-          problems.push(`${screen}, ${theme}: ${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`);
+      for (const problem of await seriousProblems(page, options)) problems.push(`${screen}, ${theme}: ${problem}`);
     };
     const desk = deskOn(page);
     await desk.open('/attributes');
@@ -32,13 +29,9 @@ for (const part of Array.from({ length: parts }, (_, at) => at))
       else if (shopPages.includes(screen)) await expect(page.getByRole('article')).toBeVisible();
       else await expect(page.locator('main[aria-busy="false"]')).toBeVisible();
       // The window beside each screen is the same: it is looked at once. In the dark only colours are others.
-      // In one run within the page: the other way opens a page of its own for each look, which takes half of the time.
-      const axe = (): AxeBuilder => {
-        const whole = new AxeBuilder({ page }).setLegacyMode();
-        return at > 0 ? whole.exclude('iframe') : whole;
-      };
-      await look(screen, 'light', axe().options({ rules: { 'target-size': { enabled: true } } }));
-      await look(screen, 'dark', axe().withRules(['color-contrast', 'link-in-text-block']));
+      const where = at > 0 ? { without: 'iframe' } : {};
+      await look(screen, 'light', { ...where, rules: { 'target-size': { enabled: true } } });
+      await look(screen, 'dark', { ...where, only: ['color-contrast', 'link-in-text-block'] });
     }
     expect(problems).toEqual([]);
   });

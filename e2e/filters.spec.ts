@@ -1,5 +1,5 @@
-import AxeBuilder from '@axe-core/playwright';
 import { expect } from '@playwright/test';
+import { seriousProblems } from './axe.ts';
 import { deskOn, test } from './desk.ts';
 
 /** Storefront filters as the merchandiser makes them and the shopper uses them. */
@@ -32,8 +32,7 @@ test('a proposed filter is added, its shades joined into colours, and shoppers n
   await page.getByLabel('Group for Red', { exact: true }).selectOption('Warm');
   await page.getByLabel('Values in no group', { exact: true }).first().selectOption('together');
   await expect(page.getByRole('textbox', { name: 'Name of the group Warm' })).toBeVisible();
-  const { violations } = await new AxeBuilder({ page }).analyze();
-  expect(violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')).toEqual([]);
+  expect(await seriousProblems(page)).toEqual([]);
   await desk.undoAll();
 });
 

@@ -1,6 +1,7 @@
 import { expect } from '@playwright/test';
 import { presets } from '../core/look/presets.ts';
-import { deskOn, publishOnce, seriousProblems, test } from './desk.ts';
+import { seriousProblems } from './axe.ts';
+import { deskOn, publishOnce, test } from './desk.ts';
 import { standIn, standInServed } from './standIn.ts';
 
 test.beforeAll(({ request }) => standInServed(request));

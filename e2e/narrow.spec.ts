@@ -1,5 +1,5 @@
-import AxeBuilder from '@axe-core/playwright';
 import { expect } from '@playwright/test';
+import { seriousProblems } from './axe.ts';
 import { deskOn, test } from './desk.ts';
 import { screens } from './screens.ts';
 
@@ -43,10 +43,8 @@ test('no screen is wider than a phone, and axe finds nothing serious there', asy
     });
     if (beyond > 0) problems.push(`${screen}: ${beyond} pixels too wide`);
     // Colours are the same as on a wide screen, and are looked at there.
-    const { violations } = await new AxeBuilder({ page }).setLegacyMode().disableRules('color-contrast').analyze();
-    for (const { id, impact, nodes } of violations)
-      if (impact === 'serious' || impact === 'critical')
-        problems.push(`${screen}: ${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`);
+    const serious = await seriousProblems(page, { rules: { 'color-contrast': { enabled: false } } });
+    for (const problem of serious) problems.push(`${screen}: ${problem}`);
   }
   expect(problems).toEqual([]);
 });

@@ -4,7 +4,8 @@ import { besidePlaces } from '../core/setup/terms/besidesTerms.ts';
 import { cardPieces, ratingForms, stockForms } from '../core/setup/terms/cardTerms.ts';
 import { filterPositions } from '../core/setup/terms/filterTerms.ts';
 import { inRowLimits, layoutShapes, layoutWays, pictureFits } from '../core/setup/terms/layoutTerms.ts';
-import { seriousProblems, test } from './desk.ts';
+import { seriousProblems } from './axe.ts';
+import { test } from './desk.ts';
 
 /** A results' page as somebody might arrange it: every part of it at random. */
 function randomPage(seed: number) {

@@ -1,5 +1,6 @@
 import { expect } from '@playwright/test';
-import { deskOn, publishOnce, seriousProblems, test } from './desk.ts';
+import { seriousProblems } from './axe.ts';
+import { deskOn, publishOnce, test } from './desk.ts';
 
 test('articles on a tab, collections between the products and a block within a collection are seen in the window and by shoppers', async ({
   page,

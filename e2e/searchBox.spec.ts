@@ -1,5 +1,5 @@
-import { AxeBuilder } from '@axe-core/playwright';
 import { expect, type FrameLocator, type Page } from '@playwright/test';
+import { seriousProblems } from './axe.ts';
 import { deskOn, test } from './desk.ts';
 
 const box = (shop: Page | FrameLocator) => shop.getByRole('combobox', { name: 'Search the shop' });
@@ -20,8 +20,7 @@ test('a shopper goes through the three moments of the box by keyboard, and finds
   await box(page).pressSequentially('watercolour p');
   await expect(searches(page, 'Suggestions').first()).toHaveText('watercolour paper');
   await expect(block(page, 'Products').getByRole('option').first()).toBeVisible();
-  const { violations } = await new AxeBuilder({ page }).include('search').analyze();
-  expect(violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')).toEqual([]);
+  expect(await seriousProblems(page, { within: 'search' })).toEqual([]);
   await box(page).press('ArrowDown');
   await box(page).press('Enter');
   await expect(page.getByRole('heading', { level: 1, name: 'Results for “watercolour paper”' })).toBeVisible();
@@ -130,8 +129,7 @@ test('products stand in a grid with badges, and go into the basket from the box 
   await products.nth(1).getByTitle('Put in basket (Shift+Enter)').click();
   await expect(page.getByRole('status', { name: 'Basket' })).toContainText('2 things in your basket');
   await expect(products.first()).toBeVisible();
-  const { violations } = await new AxeBuilder({ page }).include('search').analyze();
-  expect(violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')).toEqual([]);
+  expect(await seriousProblems(page, { within: 'search' })).toEqual([]);
   await page.reload();
   await expect(page.getByRole('status', { name: 'Basket' })).toContainText('2 things in your basket');
 });

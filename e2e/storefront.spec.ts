@@ -1,5 +1,5 @@
-import AxeBuilder from '@axe-core/playwright';
 import { expect, type Page } from '@playwright/test';
+import { seriousProblems } from './axe.ts';
 import { deskOn, test } from './desk.ts';
 
 /** Filters on the shopper's side, in a shop of its own: what is tried here is published, so it comes after the others. */
@@ -44,8 +44,7 @@ test('a phone’s drawer, a slider by keyboard, the way back, and what was prese
   // Each press asks anew: what an answer in between promises is not what the last one does.
   await expect(drawer.locator('[aria-busy="true"]')).toHaveCount(0);
   const promised = await drawer.getByRole('status').innerText();
-  const { violations } = await new AxeBuilder({ page }).analyze();
-  expect(violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')).toEqual([]);
+  expect(await seriousProblems(page)).toEqual([]);
   await drawer.getByRole('button', { name: /^Show \d+ products/ }).click();
   await expect(status).toHaveText(promised.replace('Show ', ''));
   await page.goBack();

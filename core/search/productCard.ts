@@ -11,12 +11,20 @@ import { type BadgeMaker, variantChoices } from './variantChoices.ts';
 /** Makes the card of a record, with the badges whose conditions it meets. */
 export type CardMaker = (record: number) => Card;
 
+/** For whom cards are made, and where they stand. */
+export interface CardMakerOptions {
+  readonly readRecord: RecordReader;
+  /** The language the shopper chose; undefined where none was. */
+  readonly chosen: Language | undefined;
+  /** What must not show where the cards stand; null where nothing is hidden there. */
+  readonly hidden: Uint8Array | null;
+}
+
 /** How cards are made for a shopper who reads the shop in a language. Cost of a card: its record is read. */
 export function cardMaker(
   engine: Engine,
   prepared: PreparedSetup,
-  readRecord: RecordReader,
-  chosen: Language | undefined,
+  { readRecord, chosen, hidden }: CardMakerOptions,
 ): CardMaker {
   const { setup } = prepared;
   const language = shopperLanguage(engine, setup, chosen);
@@ -32,7 +40,7 @@ export function cardMaker(
     const [from, to] = recordsOf(family);
     const record = readRecord(number);
     const choices = hasChoices
-      ? variantChoices(engine, prepared, number, { readRecord, badgesOf, language })
+      ? variantChoices(engine, prepared, number, { readRecord, badgesOf, language, hidden })
       : undefined;
     return {
       ...cardOf(record, { variants: to - from, isInStock: engine.familyInStock[family] === 1 }, setup),

@@ -129,19 +129,20 @@ export function search(
     !ranking.foundAny && (!prepared.spelling.atOnce || ranking.words.some(({ text }) => engine.isOfLanguage(text)));
   const isDoubtful = corrections.length > 0 || ranking.dropped.length > 0 || isUncorrected;
   const mayOffer = isDoubtful && !ranking.isBrowsing && !request.typing && request.page === 1;
+  const said = saidOf(engine, prepared.setup, request.language);
   const beside = answerFilters(prepared.filters, ranking.choices, {
     selection: selectionOf(engine, ranking),
     representatives: candidates.representatives,
-    language: request.language,
+    language: said.language,
     currency: prepared.setup.storefront.shop.currency,
     like: request.like,
   });
-  const said = saidOf(engine, prepared.setup, request.language);
   const redirect = ranking.effects.find((effect) => effect.what === 'redirect');
   // What a plan is called at the desk is none of a shopper's business.
   const told = (source: Source): ReturnType<typeof toldSource> =>
     request.marks ? toldSource(source) : { ...toldSource(source), id: '', name: '' };
-  const cardOf = cardMaker(engine, prepared, readRecord, request.language);
+  const shownTo = { readRecord, chosen: request.language };
+  const cardOf = cardMaker(engine, prepared, { ...shownTo, hidden: prepared.at[ranking.place].hidden });
   const results = resultsOn(engine, prepared, ranking, request, cardOf);
   const answer = {
     query: request.query,
@@ -203,7 +204,15 @@ export function search(
     : [];
   return {
     ...answer,
-    emptyShelf: ranking.foundAny ? null : emptyShelf(engine, inForce, request, cardOf, content),
+    emptyShelf: ranking.foundAny
+      ? null
+      : emptyShelf(
+          engine,
+          inForce,
+          request,
+          cardMaker(engine, prepared, { ...shownTo, hidden: prepared.hiddenFromEmptyShelf }),
+          content,
+        ),
     close: close.map(({ record, score, without }) => ({
       ...cardOf(record),
       ...{ score, without },

@@ -23,11 +23,11 @@ const withVariants = (setup: Setup, by?: string): Setup => ({
     },
   },
 });
-function cardsOf(records: readonly CatalogRecord[], change: (setup: Setup) => Setup) {
+function cardsOf(records: readonly CatalogRecord[], change: (setup: Setup) => Setup, box = false) {
   const snapshot = snapshotOf([...records]);
   const engine = openEngine(snapshot);
   const setup = change(initialSetup(snapshot.attributes));
-  const request = { query: '', filters: {}, page: 1, limit: 60 };
+  const request = { query: '', filters: {}, page: 1, limit: 60, box };
   return search(engine, prepareSetup(engine, setup, 0), request, (record) => records[record]!).results;
 }
 const row = (id: string, more: Record<string, string>) => ({
@@ -61,6 +61,21 @@ test('variants are told apart by the first filter they differ in, or by the chos
   expect(
     cardsOf(records, (setup) => ({ ...withVariants(setup), resultsPage: setup.resultsPage }))[0],
   ).not.toHaveProperty('choices');
+});
+
+test('what is hidden from results only stands on the cards of the box', () => {
+  const records = recordsOf([
+    row('a', { colour: 'Red' }),
+    row('b', { colour: 'Blue' }),
+    row('c', { colour: 'Green', tags: 'trade' }),
+  ]);
+  const hides = (setup: Setup): Setup => ({
+    ...withVariants(setup),
+    hiding: { 'tag:trade': { what: 'tag', tag: 'trade', places: ['results'] } },
+  });
+  const labels = (box: boolean) => cardsOf(records, hides, box)[0]!.choices!.of.map(({ label }) => label);
+  expect(labels(false)).toEqual(['Red', 'Blue']);
+  expect(labels(true)).toEqual(['Red', 'Blue', 'Green']);
 });
 
 test('of many values some stand on the card, the shown one always, and the others are counted', () => {

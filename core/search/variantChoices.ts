@@ -32,7 +32,7 @@ function tellingApart({ filters, setup }: PreparedSetup, records: readonly numbe
 
 /**
  * The variants of a product that stand on the card of one of them: one of each value of the filter that tells them apart,
- * the shown one for its own, else the first in stock. What is hidden from results is not among them. Nothing where there is
+ * the shown one for its own, else the first in stock. What is hidden where the card stands is not among them. Nothing where there is
  * only one. Cost: a look at each variant for each filter, and a record read for each of at most `mostOnCardVariants`.
  */
 export function variantChoices(
@@ -43,11 +43,16 @@ export function variantChoices(
     readRecord,
     badgesOf,
     language,
-  }: { readonly readRecord: RecordReader; readonly badgesOf: BadgeMaker; readonly language: Language },
+    hidden,
+  }: {
+    readonly readRecord: RecordReader;
+    readonly badgesOf: BadgeMaker;
+    readonly language: Language;
+    readonly hidden: Uint8Array | null;
+  },
 ): Card['choices'] {
   const [from, to] = snapshot.recordsOf(snapshot.recordFamily[shown]!);
   if (to - from < 2) return undefined;
-  const { hidden } = prepared;
   const records = Array.from({ length: to - from }, (_, at) => from + at).filter(
     (record) => record === shown || !hidden || hidden[record] === 0,
   );

@@ -55,7 +55,9 @@ export function suggest(engine: Engine, prepared: PreparedSetup, request: BoxReq
   const wanted = within > 0 && !isBefore ? Math.max(lines, mostLookedAt) : lines;
   const ranking = isRanked ? climb(engine, prepared, asked(lines), wanted).ranking : null;
   const total = ranking && !isBefore ? ranking.total : 0;
-  const cardOf = cardMaker(engine, prepared, sources.readRecord, language);
+  const cardOf = cardMaker(engine, prepared, {
+    ...{ readRecord: sources.readRecord, chosen: language, hidden: prepared.at.box.hidden },
+  });
   const products = ranking ? resultsOn(engine, prepared, ranking, asked(lines), cardOf).slice(0, lines) : [];
   const ownWithin = ranking && !isBefore && total > 0 && within > 0 ? withinOf(prepared, ranking, within) : [];
   const leadsOn = ranking?.effects.some(({ what }) => what === 'redirect') === true;

@@ -40,7 +40,9 @@ export function openBeside({ db, storefront }: Pick<Workbench, 'db' | 'storefron
       return companionsOfSeveral(companionPlace(here), titled, most, log);
     },
     cards(here: Ready, companions: readonly Companion[]): Card[] {
-      const cardOf = cardMaker(here.engine, here.setup, here.view.record, undefined);
+      const cardOf = cardMaker(here.engine, here.setup, {
+        ...{ readRecord: here.view.record, chosen: undefined, hidden: here.setup.beside.hidden },
+      });
       return companions.map(({ record }) => cardOf(record));
     },
   };
