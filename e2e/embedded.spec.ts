@@ -1,6 +1,6 @@
 import { type APIRequestContext, expect, type Page } from '@playwright/test';
 import { seriousProblems } from './axe.ts';
-import { deskOn, test } from './desk.ts';
+import { deskOn, publishOnce, test } from './desk.ts';
 import { freePort } from './freePort.ts';
 import { openOtherSite } from './otherSite.ts';
 import { standIn, standInServed } from './standIn.ts';
@@ -328,6 +328,38 @@ test('a hostile page does not break it, nor it the page', async ({ page, baseURL
   );
   expect(await page.evaluate(() => document.querySelectorAll('head style').length)).toBe(1);
   expect(mistakes).toEqual([]);
+  await withdraw(request, key);
+});
+
+test('markup in a catalog stays text within the element, and runs nothing in the page', async ({
+  page,
+  baseURL,
+  request,
+}) => {
+  const key = await makeKey(request);
+  const { results } = (await (await request.get('/shop/search?q=easel')).json()) as { results: { familyId: string }[] };
+  const product = results[0]!.familyId;
+  const { revision } = (await (await request.get('/desk/state')).json()) as { revision: number };
+  const title = 'Wobblefrost <img src=x onerror="window.hacked=1"><script>window.hacked=2</script> {q} </h2>';
+  const values = { title, description: `<b>Stands</b>${title}`, brand: '"><svg onload="window.hacked=3">' };
+  const edits = Object.entries(values).map(([attribute, value]) => ({
+    part: 'products',
+    key: JSON.stringify([product, attribute]),
+    value: { act: 'set', product, variant: null, attribute, value },
+  }));
+  const edited = await request.post('/desk/edits', { data: { revision, edits } });
+  expect(edited.ok(), await edited.text()).toBe(true);
+  await publishOnce(request, 'resultsPage', {});
+  site.pages.set('/marked', { head: script(serverOf(baseURL)), body: part(key) });
+  await page.goto(`${site.origin}/marked?shelf.q=wobblefrost`);
+  const hostile = page.locator('[data-product] h2').filter({ hasText: 'window.hacked=1' });
+  await expect(hostile).toHaveText(title);
+  await box(page).fill('wobblefros');
+  await expect(page.getByRole('option').filter({ hasText: 'window.hacked=1' }).first()).toBeVisible();
+  await box(page).press('Enter');
+  await hostile.getByRole('button').click();
+  await expect(page.getByRole('heading', { name: title })).toBeVisible();
+  expect(await page.evaluate(() => (window as { hacked?: unknown }).hacked)).toBeUndefined();
   await withdraw(request, key);
 });
 
