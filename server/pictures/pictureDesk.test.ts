@@ -5,7 +5,7 @@ import { afterEach, expect, test } from '@jest/globals';
 import sharp from 'sharp';
 import { openTestShelf, smallCatalog, type TestShelf } from '../testing/openTestShelf.ts';
 import type { FetchedPicture } from './fetchPicture.ts';
-import { openPictureCache } from './pictureCache.ts';
+import { type KeptPicture, openPictureCache } from './pictureCache.ts';
 import { openPictureDesk } from './pictureDesk.ts';
 
 const folder = mkdtempSync(join(tmpdir(), 'clever-shelf-pictures-'));
@@ -151,6 +151,20 @@ test('a picture is made smaller once for a width, however many ask, and comes fr
   expect(answers.map(({ bytes }) => bytes.length)).toEqual([3, 3, 6]);
   expect((await open().smaller('a', whole, 640)).bytes).toHaveLength(6);
   expect(made).toEqual([320, 640]);
+});
+
+test('hosts that never answer hold up no picture that is made smaller', async () => {
+  const desk = openPictureDesk({
+    shrink: async ({ type }) => ({ bytes: Buffer.alloc(5), type }),
+    cache: openPictureCache({ folder, now: () => Date.now() }),
+    fetch: () => new Promise(() => undefined),
+    now: () => 1,
+  });
+  for (let at = 0; at < 40; at++) void desk.picture(`https://slow.example/${at}`);
+  const small = await Promise.all(
+    Array.from({ length: 9 }, (_, at) => desk.smaller(`own ${at}`, picture(10) as KeptPicture, 320)),
+  );
+  expect(small.map(({ bytes }) => bytes.length)).toEqual(Array(9).fill(5));
 });
 
 test('a second picture of a product is fetched too, and any of them as wide as it is asked for', async () => {

@@ -1,8 +1,13 @@
 import type { FetchedPicture, PictureProblem } from './fetchPicture.ts';
 import type { KeptPicture, PictureCache } from './pictureCache.ts';
+import { openTurns } from './turns.ts';
 
-/** Pictures fetched at the same time, and asked for while they are. */
-const atOnce = 6;
+/**
+ * Pictures fetched, and made smaller, at the same time, and how many may wait for either. Each has turns of its own: hosts
+ * that are slow to answer hold up no picture that is there already.
+ */
+const fetchedAtOnce = 6;
+const shrunkAtOnce = 2;
 const mostWaiting = 600;
 /** How long a picture that could not be fetched is not tried again, in milliseconds, and how many of them are known. */
 const triedAgainAfter = 600_000;
@@ -40,8 +45,8 @@ export function openPictureDesk(options: {
   const failures = new Map<string, { readonly problem: PictureProblem; readonly at: number }>();
   const underWay = new Map<string, Promise<FetchedPicture>>();
   const shrinking = new Map<string, Promise<KeptPicture>>();
-  const waiting: (() => void)[] = [];
-  let running = 0;
+  const fetches = openTurns(fetchedAtOnce);
+  const shrinks = openTurns(shrunkAtOnce);
   let fetched = 0;
 
   /** Failures by host, kept as they come and go: a catalog may have tens of thousands. */
@@ -54,22 +59,11 @@ export function openPictureDesk(options: {
     else hosts.delete(host);
   };
 
-  const inTurn = async <Answer>(work: () => Promise<Answer>): Promise<Answer> => {
-    // A place is handed on, so that nobody comes in between and makes it one too many.
-    if (running >= atOnce) await new Promise<void>((go) => waiting.push(go));
-    else running++;
-    try {
-      return await work();
-    } finally {
-      const next = waiting.shift();
-      if (next) next();
-      else running--;
-    }
-  };
   const fetchOnce = (address: string): Promise<FetchedPicture> => {
     const asked = underWay.get(address);
     if (asked) return asked;
-    const fetching = inTurn(() => options.fetch(address))
+    const fetching = fetches
+      .run(() => options.fetch(address))
       .then(async (answer) => {
         forget(address);
         if ('problem' in answer) {
@@ -93,7 +87,7 @@ export function openPictureDesk(options: {
       if (kept) return kept;
       const failure = failures.get(address);
       if (failure && now() - failure.at < triedAgainAfter) return { problem: failure.problem };
-      if (waiting.length >= mostWaiting && !underWay.has(address)) return { problem: 'too-busy' };
+      if (fetches.waiting() >= mostWaiting && !underWay.has(address)) return { problem: 'too-busy' };
       return fetchOnce(address);
     },
     async smaller(key, picture, width) {
@@ -102,8 +96,9 @@ export function openPictureDesk(options: {
       if (kept) return kept;
       const asked = shrinking.get(name);
       if (asked) return asked;
-      if (waiting.length >= mostWaiting) return picture;
-      const made = inTurn(() => options.shrink(picture, width))
+      if (shrinks.waiting() >= mostWaiting) return picture;
+      const made = shrinks
+        .run(() => options.shrink(picture, width))
         .then(async (small) => {
           await cache.keep(name, small);
           return small;
