@@ -166,12 +166,18 @@ test('another variant chosen on the card is what the card shows, and what goes i
   expect(screen.getByRole('button', { name: 'Red' }).getAttribute('aria-pressed')).toBe('true');
 });
 
-test('a card that is pointed at shows its second picture', async () => {
-  const { container } = show(<CardBody card={{ ...card, picture: '/pictures/a.svg', second: '/pictures/b.svg' }} />);
+test('a card that is pointed at, or come to by the keyboard, shows its second picture', async () => {
+  const { container } = show(
+    <CardBody card={{ ...card, picture: '/pictures/a.svg', second: '/pictures/b.svg' }} open={() => undefined} />,
+  );
   const shown = () => container.querySelector('img')!.getAttribute('src');
   expect(shown()).toBe('/pictures/a.svg');
   await userEvent.hover(container.querySelector('[part="card"]')!);
   expect(shown()).toBe('/pictures/b.svg');
   await userEvent.unhover(container.querySelector('[part="card"]')!);
+  expect(shown()).toBe('/pictures/a.svg');
+  await userEvent.tab();
+  expect(shown()).toBe('/pictures/b.svg');
+  await userEvent.tab();
   expect(shown()).toBe('/pictures/a.svg');
 });

@@ -36,11 +36,15 @@ export function CardBody({
       isAbove(piece, place) === wantsAbove ? <CardPieceOf key={piece} {...{ piece, card, open, choose }} /> : null,
     );
   return (
+    // biome-ignore lint/a11y/noStaticElementInteractions: what can be done is done by the pieces on it
     <div
       part="card"
       // The title's button lies over all of it, so that the picture itself is never pointed at.
       onPointerEnter={({ pointerType }) => setPointedAt(pointerType === 'mouse')}
       onPointerLeave={() => setPointedAt(false)}
+      // Whoever comes by the keyboard sees what others see by pointing.
+      onFocus={({ target }) => setPointedAt(target.matches(':focus-visible'))}
+      onBlur={() => setPointedAt(false)}
       className={`relative flex flex-1 shelf-pad pb-2 ${isRow ? 'gap-4 pt-2' : 'flex-col'}`}
     >
       {hasPicture && (

@@ -10,6 +10,7 @@ import type { BoxAnswer } from '../../core/suggest/boxAnswer.ts';
 import { isLanguage } from '../../core/text/languages.ts';
 import type { DeskView, ProductAct } from '../bridge/messages.ts';
 import { type Basket, basketOf } from './basket.ts';
+import { chosenHere, chosenVariantsIn } from './chosenVariants.ts';
 import { nothingOpened, type OpenedLately, openedLatelyIn } from './openedLately.ts';
 import { type Asked, createQuestion } from './question.ts';
 import { noSearches, type RecentSearches, recentSearchesOf } from './recentSearches.ts';
@@ -171,7 +172,7 @@ export function createShopper(options: ShopperOptions): Shopper {
   const product = createQuestion<ProductDetail>({ freshFor, now });
   const article = createQuestion<ShownArticle>({ freshFor, now });
   const asked = { product: '', article: '' };
-  const chosenVariants = new Map<string, string>();
+  const chosenVariants = desk ? chosenHere() : chosenVariantsIn(storefront);
 
   let isWaiting = options.isWaiting ?? false;
   const ask = (): void => {
@@ -257,8 +258,8 @@ export function createShopper(options: ShopperOptions): Shopper {
       basket.getState().add(variant, quantity);
       tell({ kind: 'basket', product: id, variant, quantity });
     },
-    chooseVariant: (id, variant) => void chosenVariants.set(id, variant),
-    chosenVariant: (id) => chosenVariants.get(id),
+    chooseVariant: chosenVariants.choose,
+    chosenVariant: chosenVariants.of,
     chooseLanguage: (language) => go({ ...visit.getState().search, language }),
     async lookThrough(filter, text) {
       if (!client) return [];
