@@ -160,6 +160,23 @@ test('taking back waits for the edit that is on its way', async () => {
   expect(knownState()?.canUndo).toBeNull();
 });
 
+test('what is edited while a step back is on its way is saved after it, and what was edited before it, before', async () => {
+  void edit(weighs('brand', 5));
+  void edit(weighs('brand', 6));
+  const back = step('undo');
+  const saved = edit(weighs('brand', 8));
+  void edit(weighs('title', 1));
+  expect(weightOf(knownState(), 'brand')).toBe(8);
+  for (let turn = 0; turn < 4; turn++) await server.answer();
+  await back;
+  await saved;
+  const [edits, undo] = ['/desk/-/-/edits', '/desk/-/-/undo'];
+  expect(server.asked).toEqual([edits, edits, undo, edits]);
+  expect(server.sent).toEqual([[weighs('brand', 5)], [weighs('brand', 6)], [weighs('brand', 8), weighs('title', 1)]]);
+  expect(weightOf(knownState(), 'brand')).toBe(8);
+  expect(useSaving.getState().isSaving).toBe(false);
+});
+
 test('undo asked for twice, however quickly, undoes two steps', async () => {
   const both = Promise.all([step('undo'), step('undo')]);
   await server.answer();

@@ -11,16 +11,42 @@ import { followedAmong, tellOwned, useAskedToOwn } from './following.ts';
 import { clientHere } from './queryClient.ts';
 import { useShopWindow } from './shopWindow.ts';
 import { describeStaleWrite } from './staleWrite.ts';
-import { addWaiting, giveBack, hasWaiting, leftUnderWay, takeWaiting, type WaitingEdit } from './waitingEdits.ts';
+import {
+  addWaiting,
+  batchNow,
+  endBatch,
+  giveBack,
+  hasWaiting,
+  leftUnderWay,
+  takeWaiting,
+  type WaitingEdit,
+} from './waitingEdits.ts';
 
 /** Whether an edit is on its way: told beside the count of changes, so that nobody wonders whether it is saved. */
 export const useSaving = create<{ readonly isSaving: boolean }>(() => ({ isSaving: false }));
 
-/** Edits the server takes in one request. */
-let sending: Promise<void> = Promise.resolve();
-let isSending = false;
-/** The act that was asked for last: each waits for the one before it, whose answer has the revision it must name. */
-let acting: Promise<unknown> = Promise.resolve();
+/**
+ * Everything that changes the draft goes one after the other, in the order it was asked for: each names the revision that
+ * the answer to the one before it has. Edits after each other are one such thing, whose end takes up more of them.
+ */
+let queue: Promise<unknown> = Promise.resolve();
+/** The edits at the queue's end, as long as they take up more; null where something else was asked for since. */
+let sending: Promise<void> | null = null;
+let underWay = 0;
+
+/** Does something when everything asked for before it is done: at once, where nothing is under way. */
+function inOrder<Answer>(work: () => Promise<Answer>): Promise<Answer> {
+  const isFree = underWay === 0;
+  underWay++;
+  useSaving.setState({ isSaving: true });
+  const done = (isFree ? work() : queue.then(work)).finally(() => {
+    underWay--;
+    useSaving.setState({ isSaving: underWay > 0 });
+  });
+  // What failed holds up nothing.
+  queue = done.catch(() => undefined);
+  return done;
+}
 
 function adopt(state: DeskState): void {
   adoptState(state);
@@ -86,16 +112,13 @@ function tryAgain(edits: readonly WaitingEdit[], error: unknown): void {
     id: notSaved,
     description: `${(error as Error).message} Your change is kept here and sent again.`,
   });
-  setTimeout(() => {
-    if (!isSending) sending = sendWaiting();
-  }, tryAgainAfter);
+  setTimeout(() => void sendInOrder(), tryAgainAfter);
 }
 
-async function sendWaiting(): Promise<void> {
-  isSending = true;
-  useSaving.setState({ isSaving: true });
+/** Sends what waits of a batch, with what is added to it meanwhile. */
+async function sendWaiting(batch: number): Promise<void> {
   try {
-    while (hasWaiting()) {
+    while (hasWaiting(batch)) {
       const edits = takeWaiting(mostEdits);
       try {
         await saveActs(edits);
@@ -107,9 +130,16 @@ async function sendWaiting(): Promise<void> {
       isUnsavedAnnounced = false;
     }
   } finally {
-    isSending = false;
-    useSaving.setState({ isSaving: false });
+    if (batch === batchNow()) sending = null;
   }
+}
+
+/** Has what waits sent after everything that was asked for before it. */
+function sendInOrder(): Promise<void> {
+  const batch = batchNow();
+  if (!hasWaiting(batch)) return Promise.resolve();
+  sending ??= inOrder(() => sendWaiting(batch));
+  return sending;
 }
 
 /** Changes entries of the draft: shown at once, saved in the order made, taken back where the server refuses. */
@@ -123,8 +153,7 @@ export function edit(...edits: EntryEdit[]): Promise<void> {
   }
   addWaiting(edits);
   showUnsaved();
-  if (!isSending) sending = sendWaiting();
-  return sending;
+  return sendInOrder();
 }
 
 /**
@@ -137,9 +166,10 @@ export function act<Answer>(
   stateIn: (answer: Answer) => DeskState,
   isTold: (error: unknown) => boolean = () => false,
 ): Promise<Answer | null> {
-  const done = acting.then(() => actNow(call, stateIn, isTold));
-  acting = done;
-  return done;
+  // What is edited from now on comes after it.
+  endBatch();
+  sending = null;
+  return inOrder(() => actNow(call, stateIn, isTold));
 }
 
 async function actNow<Answer>(
@@ -147,10 +177,8 @@ async function actNow<Answer>(
   stateIn: (answer: Answer) => DeskState,
   isTold: (error: unknown) => boolean,
 ): Promise<Answer | null> {
-  await sending;
   const known = knownState();
   if (!known) return null;
-  useSaving.setState({ isSaving: true });
   try {
     const answer = await call(known.revision);
     adopt(stateIn(answer));
@@ -158,8 +186,6 @@ async function actNow<Answer>(
   } catch (error) {
     if (!isTold(error)) await refused(error);
     return null;
-  } finally {
-    useSaving.setState({ isSaving: false });
   }
 }
 
@@ -193,8 +219,7 @@ export async function takeOver(): Promise<void> {
 
 /** Resolves when nothing that was changed here is on its way any more. */
 export async function settled(): Promise<void> {
-  await acting;
-  await sending;
+  await queue;
 }
 
 type Step = 'undo' | 'redo';

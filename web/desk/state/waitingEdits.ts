@@ -4,28 +4,41 @@ import { type EntryEdit, withEntries } from '../../../core/setup/withEntry.ts';
 /** An edit not yet sent, with the act it belongs to: what one act changes is saved or refused together. */
 export interface WaitingEdit {
   readonly act: number;
+  /** Made before or after something else that was asked of the server, such as a step back: sent before or after it. */
+  readonly batch: number;
   readonly edit: EntryEdit;
 }
 
-/** Edits not yet sent, the last one for each entry: a slider sends what it is at, not where it has been. */
-const waiting = new Map<string, WaitingEdit>();
+/** Edits not yet sent, of each batch the last one for each entry: a slider sends what it is at, not where it has been. */
+let waiting = new Map<string, WaitingEdit>();
 /** Edits on their way: shown until the server has answered them. */
 let underWay: readonly WaitingEdit[] = [];
 let acts = 0;
+let batch = 0;
 
-const entryOf = ({ part, key }: EntryEdit): string => `${part}/${key}`;
+const entryOf = ({ batch, edit: { part, key } }: WaitingEdit): string => `${batch} ${part}/${key}`;
+
+/** The batch to which edits made now belong. */
+export const batchNow = (): number => batch;
+/** What is edited from now on is sent apart from what was before; answers the batch that this ends. */
+export const endBatch = (): number => batch++;
 
 /** Lets edits of one act wait to be sent. */
 export function addWaiting(edits: readonly EntryEdit[]): void {
   acts++;
-  for (const edit of edits) waiting.set(entryOf(edit), { act: acts, edit });
+  for (const edit of edits) {
+    const each = { act: acts, batch, edit };
+    waiting.set(entryOf(each), each);
+  }
 }
 
-/** Takes what is sent next, at most so many edits. */
+const first = (): WaitingEdit | undefined => waiting.values().next().value;
+
+/** Takes what is sent next, at most so many edits, all of one batch. */
 export function takeWaiting(most: number): readonly WaitingEdit[] {
-  const batch = [...waiting].slice(0, most);
-  for (const [entry] of batch) waiting.delete(entry);
-  underWay = batch.map(([, each]) => each);
+  const next = first()?.batch;
+  underWay = [...waiting.values()].filter((each) => each.batch === next).slice(0, most);
+  for (const each of underWay) waiting.delete(entryOf(each));
   return underWay;
 }
 
@@ -35,10 +48,13 @@ export function leftUnderWay(edits: readonly WaitingEdit[] = []): void {
 }
 /** Puts back what could not be sent now; an entry that was changed again meanwhile is sent as it is by then. */
 export function giveBack(edits: readonly WaitingEdit[]): void {
-  for (const each of edits) if (!waiting.has(entryOf(each.edit))) waiting.set(entryOf(each.edit), each);
+  // Before those of later batches, over which they must not come.
+  const back = edits.map((each): [string, WaitingEdit] => [entryOf(each), each]);
+  waiting = new Map([...back, ...waiting]);
   underWay = [];
 }
-export const hasWaiting = (): boolean => waiting.size > 0;
+/** Whether anything of a batch, or of one before it, waits. */
+export const hasWaiting = (upTo: number): boolean => (first()?.batch ?? Number.POSITIVE_INFINITY) <= upTo;
 
 /** A state the server answered with, with what it does not know yet laid over it. */
 export function withUnsaved(state: DeskState): DeskState {
