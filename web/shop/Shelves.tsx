@@ -34,7 +34,7 @@ export function Shelves({
   readonly act: ((product: Result, what: ProductAct) => void) | null;
 }) {
   const grid = useShelfGrid();
-  const className = `${grid.className} mt-2 ${isStale ? 'opacity-70' : ''}`;
+  const className = `${grid.className} mt-2 ${isStale ? '[&_img]:opacity-70' : ''}`;
   const standing = (result: Result, grip: ReactNode): ReactNode => (
     <>
       <CardBody card={result} open={() => open(result, result.place)} />
