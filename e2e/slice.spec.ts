@@ -35,6 +35,28 @@ test('the shop is named, and its prices are in the money chosen, in the window a
   await expect(live.getByText(/£\d/).first()).toBeVisible();
 });
 
+test('a part of the desk whose code does not come says so, and comes when it can; all around it stays', async ({
+  page,
+}) => {
+  const desk = deskOn(page);
+  const parts = /\/assets\/(ShopSettings|Relevance)-/;
+  await page.route(parts, (route) => route.abort());
+  await desk.open('/attributes');
+  await page.getByRole('button', { name: 'The shop: Wren & Umber' }).click();
+  const panel = page.getByRole('dialog', { name: 'The shop' });
+  await expect(panel.getByRole('alert')).toContainText('This part of the desk has not come');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Attributes');
+  await page.keyboard.press('Escape');
+  await page.getByRole('link', { name: 'Relevance', exact: true }).click();
+  const again = page.getByRole('main').getByRole('button', { name: 'Try again' });
+  await expect(again).toBeVisible();
+  await page.unroute(parts);
+  await again.click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Relevance');
+  await page.getByRole('button', { name: 'The shop: Wren & Umber' }).click();
+  await expect(page.getByLabel('Name of the shop')).toHaveValue('Wren & Umber');
+});
+
 test('attributes: a weight typed, a switch and a place change the results at once', async ({ page }) => {
   const desk = deskOn(page);
   await desk.open('/attributes');

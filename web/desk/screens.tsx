@@ -1,15 +1,16 @@
-import { type ComponentType, lazy } from 'react';
+import type { ComponentType } from 'react';
 import { createBrowserRouter, Navigate, type RouteObject } from 'react-router';
 import type { Place } from '../client/place.ts';
+import { comesLater } from './parts/ComesLater.tsx';
+import { Loading } from './parts/Screen.tsx';
 import { Desk } from './shell/Desk.tsx';
 import { ScreenProblem } from './shell/ScreenProblem.tsx';
 
 /** A screen whose code comes when it is opened; meanwhile the desk around it is there already. */
-const lazily = <Name extends string>(load: () => Promise<Record<Name, ComponentType>>, name: Name) => ({
-  Component: lazy(async () => ({ default: (await load())[name] })),
-  ErrorBoundary: ScreenProblem,
-  handle: { load },
-});
+const lazily = <Name extends string>(load: () => Promise<Record<Name, ComponentType>>, name: Name) => {
+  const Component = comesLater(async () => (await load())[name], <Loading what="Opening the screen" />);
+  return { Component, ErrorBoundary: ScreenProblem, handle: { load: Component.load } };
+};
 
 /** The desk's screens, within the address of a storefront's draft. */
 const routes: RouteObject[] = [

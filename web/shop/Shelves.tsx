@@ -1,14 +1,15 @@
-import { Fragment, lazy, type ReactNode, Suspense } from 'react';
+import { Fragment, type ReactNode } from 'react';
 import type { Result } from '../../core/answer/answer.ts';
 import type { ProductAct } from '../bridge/messages.ts';
+import { later, useLater } from '../look/later.ts';
 import { Banner, type ShownBanner } from './Banner.tsx';
 import { CardBody } from './CardBody.tsx';
 import { useShelfGrid } from './layout.tsx';
 import type { ShelfAt } from './ShelfLabel.tsx';
 
 /** What is done to products, and what moves them, comes only where they can be: in the desk. */
-const ShelfLabel = lazy(async () => ({ default: (await import('./ShelfLabel.tsx')).ShelfLabel }));
-const ArrangedShelves = lazy(async () => ({ default: (await import('./ArrangedShelves.tsx')).ArrangedShelves }));
+const shelfLabel = later(async () => (await import('./ShelfLabel.tsx')).ShelfLabel);
+const arrangedShelves = later(async () => (await import('./ArrangedShelves.tsx')).ArrangedShelves);
 
 /** The results standing on shelves; in the desk a label hangs from the edge under each, with a grip to put it elsewhere by. */
 export function Shelves({
@@ -34,17 +35,16 @@ export function Shelves({
   readonly act: ((product: Result, what: ProductAct) => void) | null;
 }) {
   const grid = useShelfGrid();
+  const isArranged = act !== null && at !== 'everything' && mayMove;
+  const { value: ShelfLabel } = useLater(shelfLabel, act !== null);
+  const { value: ArrangedShelves } = useLater(arrangedShelves, isArranged);
   const className = `${grid.className} mt-2 ${isStale ? '[&_img]:opacity-70' : ''}`;
   const standing = (result: Result, grip: ReactNode): ReactNode => (
     <>
       <CardBody card={result} open={() => open(result, result.place)} />
       <div className="h-1 bg-edge" />
       <div className={act ? 'flex h-[38px] items-start shelf-pad' : 'h-5'}>
-        {act && (
-          <Suspense>
-            <ShelfLabel result={result} at={at} act={(what) => act(result, what)} />
-          </Suspense>
-        )}
+        {act && ShelfLabel && <ShelfLabel result={result} at={at} act={(what) => act(result, what)} />}
         {grip}
       </div>
     </>
@@ -81,21 +81,19 @@ export function Shelves({
       {before(next)}
     </ol>
   );
-  if (!act || at === 'everything' || !mayMove) return <div className="shelf-room">{still}</div>;
+  if (!isArranged || !ArrangedShelves) return <div className="shelf-room">{still}</div>;
   return (
     <div className="shelf-room">
-      <Suspense fallback={still}>
-        <ArrangedShelves
-          results={results}
-          className={className}
-          style={grid.style}
-          before={before}
-          next={next}
-          pin={(product, place) => act(product, { act: 'pin', place })}
-        >
-          {standing}
-        </ArrangedShelves>
-      </Suspense>
+      <ArrangedShelves
+        results={results}
+        className={className}
+        style={grid.style}
+        before={before}
+        next={next}
+        pin={(product, place) => act(product, { act: 'pin', place })}
+      >
+        {standing}
+      </ArrangedShelves>
     </div>
   );
 }

@@ -1,3 +1,5 @@
+import { keptList } from './keptList.ts';
+
 /** Products whose chosen variant is kept, the one chosen last at the end. */
 const kept = 20;
 
@@ -13,30 +15,19 @@ export function chosenHere(): ChosenVariants {
   return { of: (product) => chosen.get(product), choose: (product, variant) => void chosen.set(product, variant) };
 }
 
+const isPair = (entry: unknown): entry is readonly [string, string] =>
+  Array.isArray(entry) && entry.length === 2 && entry.every((text) => typeof text === 'string');
+
 export function chosenVariantsIn(storefront: string): ChosenVariants {
-  const key = `chosen ${storefront}`;
+  const stored = keptList(() => sessionStorage, `chosen ${storefront}`, isPair);
   const here = chosenHere();
-  const isPair = (entry: unknown): entry is readonly [string, string] =>
-    Array.isArray(entry) && entry.length === 2 && entry.every((text) => typeof text === 'string');
-  const list = (): readonly (readonly [string, string])[] => {
-    try {
-      const stored: unknown = JSON.parse(sessionStorage.getItem(key) ?? '[]');
-      return Array.isArray(stored) ? stored.filter(isPair) : [];
-    } catch {
-      // A browser that keeps nothing, or another writing: then none was chosen elsewhere.
-      return [];
-    }
-  };
   return {
-    of: (product) => here.of(product) ?? list().find(([id]) => id === product)?.[1],
+    of: (product) => here.of(product) ?? stored.list().find(([id]) => id === product)?.[1],
     choose(product, variant) {
+      // Where nothing can be kept, this document knows it.
       here.choose(product, variant);
-      try {
-        const others = list().filter(([id]) => id !== product);
-        sessionStorage.setItem(key, JSON.stringify([...others, [product, variant]].slice(-kept)));
-      } catch {
-        // Where nothing can be kept, this document knows it.
-      }
+      const others = stored.list().filter(([id]) => id !== product);
+      stored.keep([...others, [product, variant] as const].slice(-kept));
     },
   };
 }

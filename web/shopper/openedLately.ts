@@ -1,3 +1,5 @@
+import { isText, keptList } from './keptList.ts';
+
 const kept = 5;
 
 /** The products a shopper opened last in this visit, the last first: kept by the browser's tab and told to nobody but as a question. */
@@ -9,25 +11,9 @@ export interface OpenedLately {
 export const nothingOpened: OpenedLately = { list: () => [], note() {} };
 
 export function openedLatelyIn(storefront: string): OpenedLately {
-  const key = `opened ${storefront}`;
-  const list = (): readonly string[] => {
-    try {
-      const stored: unknown = JSON.parse(sessionStorage.getItem(key) ?? '[]');
-      return Array.isArray(stored) ? stored.filter((id): id is string => typeof id === 'string') : [];
-    } catch {
-      // A browser that keeps nothing, or another writing: then there were none.
-      return [];
-    }
-  };
+  const { list, keep } = keptList(() => sessionStorage, `opened ${storefront}`, isText);
   return {
     list,
-    note(product) {
-      try {
-        const others = list().filter((id) => id !== product);
-        sessionStorage.setItem(key, JSON.stringify([product, ...others].slice(0, kept)));
-      } catch {
-        // Where nothing can be kept, nothing is.
-      }
-    },
+    note: (product) => keep([product, ...list().filter((id) => id !== product)].slice(0, kept)),
   };
 }

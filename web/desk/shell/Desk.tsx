@@ -1,9 +1,8 @@
-import { type CSSProperties, Suspense, useDeferredValue, useEffect } from 'react';
+import { type CSSProperties, useDeferredValue, useEffect } from 'react';
 import { Group, Panel, Separator } from 'react-resizable-panels';
 import { Outlet, useLocation } from 'react-router';
 import { Toaster } from 'sonner';
 import { CallProblem } from '../../client/request.ts';
-import { Loading } from '../parts/Screen.tsx';
 import { isGone, useDeskStateQuery } from '../state/deskState.ts';
 import { step } from '../state/edits.ts';
 import { usePlace } from '../state/place.ts';
@@ -90,9 +89,7 @@ function Editor() {
       <NoCatalogNotice />
       <FollowedNotice />
       <TypingHere />
-      <Suspense fallback={<Loading what="Opening the screen" />}>
-        <Outlet />
-      </Suspense>
+      <Outlet />
       <EffectStrip />
     </main>
   );

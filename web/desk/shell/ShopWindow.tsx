@@ -1,8 +1,9 @@
 import { Maximize2, Monitor, MonitorSmartphone, Moon, PanelRightClose, Smartphone, Sun, Tablet } from 'lucide-react';
 import { ToggleGroup } from 'radix-ui';
-import { lazy, Suspense, useCallback, useState } from 'react';
+import { useCallback, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { liveOf, nameOf } from '../../../core/setup/setupRef.ts';
+import { later, useLater } from '../../look/later.ts';
 import { isDarkNow } from '../../look/theme.ts';
 import { IconButton } from '../parts/Button.tsx';
 import { HideDialog } from '../parts/rule/HideDialog.tsx';
@@ -26,7 +27,7 @@ const deviceIcons = {
   both: MonitorSmartphone,
 } as const;
 /** It comes once the desk stands: nobody waits for results because of it. */
-const AddToResults = lazy(async () => ({ default: (await import('./AddToResults.tsx')).AddToResults }));
+const addToResults = later(async () => (await import('./AddToResults.tsx')).AddToResults);
 const pressed =
   'rounded-[7px] px-2.5 py-1 data-[state=on]:bg-surface data-[state=on]:font-semibold data-[state=on]:text-ink hover:text-ink';
 
@@ -54,6 +55,7 @@ export function ShopWindow({ isTold, isReady }: { readonly isTold: boolean; read
   const [asked, setAsked] = useState<AskedWhy | null>(null);
   const [hiding, setHiding] = useState<{ readonly id: string; readonly title: string } | null>(null);
   const go = useNavigate();
+  const { value: AddToResults } = useLater(addToResults, isReady);
   const hear = useCallback<Parameters<typeof ShopFrame>[0]['hear']>(
     (message) => {
       if (message.kind === 'shown') setTotal(message.total);
@@ -120,11 +122,7 @@ export function ShopWindow({ isTold, isReady }: { readonly isTold: boolean; read
           <span className="inline-flex flex-wrap gap-x-4">
             <HowItIsRead query={query.trim()} from={from} />
             <TeachLink says={query.trim()} />
-            {collection === '' && (
-              <Suspense>
-                <AddToResults query={query.trim()} />
-              </Suspense>
-            )}
+            {collection === '' && AddToResults && <AddToResults query={query.trim()} />}
           </span>
         </p>
       )}

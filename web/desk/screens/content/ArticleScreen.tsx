@@ -1,9 +1,10 @@
-import { lazy, Suspense, useEffect } from 'react';
+import { useEffect } from 'react';
 import { useParams } from 'react-router';
 import { longestContent, mostContent } from '../../../../core/setup/terms/contentTerms.ts';
 import { counted } from '../../../look/price.ts';
 import { AddressField } from '../../parts/AddressField.tsx';
 import { Button } from '../../parts/Button.tsx';
+import { comesLater } from '../../parts/ComesLater.tsx';
 import { PictureField } from '../../parts/PictureField.tsx';
 import { Loading, LoadProblem, Section } from '../../parts/Screen.tsx';
 import { TextChips } from '../../parts/TextChips.tsx';
@@ -13,7 +14,7 @@ import { ItemHead } from './ItemHead.tsx';
 import { type ArticleAnswer, isBeingMade, madeNowOf, saveMade, useArticle } from './made.ts';
 
 /** What one writes with is large: it comes when an article is opened. */
-const RichText = lazy(async () => ({ default: (await import('./RichText.tsx')).RichText }));
+const RichText = comesLater(async () => (await import('./RichText.tsx')).RichText, <Loading what="Opening the text" />);
 
 /** One article: what it says, where it leads, and what it is found by. */
 export function ArticleScreen() {
@@ -51,14 +52,12 @@ function Editor({ article }: { readonly article: ArticleAnswer }) {
         title="Text"
         note={`${counted(words, 'word')}. Search reads them all; shoppers read it on the article’s own page.`}
       >
-        <Suspense fallback={<Loading what="Opening the text" />}>
-          <RichText
-            label={`Text of “${title}”`}
-            markup={markup ?? asMarkup(text)}
-            longest={longestContent.articleText}
-            change={(to) => save({ text: to })}
-          />
-        </Suspense>
+        <RichText
+          label={`Text of “${title}”`}
+          markup={markup ?? asMarkup(text)}
+          longest={longestContent.articleText}
+          change={(to) => save({ text: to })}
+        />
       </Section>
       <Section title="Where it leads" note="Without an address, a search leads to the article’s own page in the shop.">
         <div className="grid grid-cols-[auto_1fr] items-center gap-x-2 gap-y-1.5 text-[13px]">

@@ -1,11 +1,12 @@
 import { Plus } from 'lucide-react';
-import { lazy, type ReactNode, Suspense, useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import { useParams } from 'react-router';
 import { badgeStarters, newBadge } from '../../../../core/setup/badgeStarters.ts';
 import { idFor } from '../../../../core/setup/idFor.ts';
 import type { Badge, Badges } from '../../../../core/setup/parts/badges.ts';
 import { badgeName, longestBadge, mostBadges, mostOnCard } from '../../../../core/setup/terms/badgeTerms.ts';
 import { Button } from '../../parts/Button.tsx';
+import { comesLater } from '../../parts/ComesLater.tsx';
 import { NumberField, TextField } from '../../parts/Controls.tsx';
 import { ConditionEditor } from '../../parts/condition/ConditionEditor.tsx';
 import { PageTabs } from '../../parts/PageTabs.tsx';
@@ -22,7 +23,10 @@ import { LayoutFields } from './LayoutFields.tsx';
 import { LookFields } from './LookFields.tsx';
 
 /** What reads style sheets is large, and few need it. */
-const StyleFields = lazy(async () => ({ default: (await import('./StyleFields.tsx')).StyleFields }));
+const StyleFields = comesLater(
+  async () => (await import('./StyleFields.tsx')).StyleFields,
+  <Nothing>Opening …</Nothing>,
+);
 
 const pages = [
   { to: '/results-page', label: 'Layout', part: 'resultsPage', key: 'layout' },
@@ -37,11 +41,7 @@ const shownPages: Readonly<Record<string, ReactNode>> = {
   card: <CardFields />,
   content: <BesidesFields />,
   look: <LookFields />,
-  style: (
-    <Suspense fallback={<Nothing>Opening …</Nothing>}>
-      <StyleFields />
-    </Suspense>
-  ),
+  style: <StyleFields />,
   badges: <BadgeList />,
 };
 
