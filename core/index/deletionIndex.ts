@@ -66,105 +66,130 @@ export function packDeletions(terms: readonly string[], eligible: Uint8Array): R
       owners.push(term);
     }
   }
-  const buckets = bucketsFor(hashes.length);
-  const start = new Uint32Array(buckets + 1);
-  const entries = hashes.view();
-  for (let at = 0; at < entries.length; at++) start[(entries[at]! & (buckets - 1)) + 1]!++;
-  for (let bucket = 0; bucket < buckets; bucket++) start[bucket + 1]! += start[bucket]!;
-  const next = start.slice();
-  const filed = new Uint32Array(entries.length);
-  const owner = owners.view();
-  for (let at = 0; at < entries.length; at++) filed[next[entries[at]! & (buckets - 1)]!++] = owner[at]!;
+  const { start, terms: filed } = laidByBucket(hashes.view(), owners.view());
   return { 'deletions.start': start, 'deletions.terms': filed };
 }
 
-/** How terms were numbered anew: by old number the new one, or `gone`. */
+/** Stands in the place of a term's number where it is not there any more. */
 export const gone = 0xffffffff;
 
-interface Filing {
+/**
+ * What patches change, without a copy of what is filed: `deletions.now` says by the number a term had when they were laid
+ * its number now, or `gone` where it is not filed any more (empty: all are what they were). Terms that were filed since
+ * stand in a table of their own of the same kind, with the hashes beside the terms: `late.start`, `late.terms`, `late.hashes`.
+ */
+interface Layered {
   readonly start: Uint32Array;
-  readonly owners: Uint32Array;
-  readonly renumbered: Uint32Array;
-  /** Buckets that terms are added to, ascending, and which. */
-  readonly touched: readonly number[];
-  readonly added: ReadonlyMap<number, readonly number[]>;
-  /** Where the result is written. */
-  readonly starts: Uint32Array;
-  readonly kept: Uint32Array;
+  readonly filed: Uint32Array;
+  readonly now: Uint32Array | null;
+  readonly late: { readonly start: Uint32Array; readonly terms: Uint32Array; readonly hashes: Uint32Array } | null;
 }
 
-/** Files terms where none falls out: what stands between two buckets that change is numbered anew in one run. */
-function insertFiled({ start, owners, renumbered, touched, added, starts, kept }: Filing): void {
-  let bucket = 0;
-  let at = 0;
-  let moved = 0;
-  const moveTo = (lastBucket: number): void => {
-    for (; bucket <= lastBucket; bucket++) starts[bucket] = start[bucket]! + moved;
-    const end = start[lastBucket]!;
-    for (; at < end; at++) kept[at + moved] = renumbered[owners[at]!]!;
+function layered(sections: Sections): Layered {
+  const isPatched = sections.has('deletions.now') && sections.u32('deletions.now').length > 0;
+  return {
+    start: sections.u32('deletions.start'),
+    filed: sections.u32('deletions.terms'),
+    now: isPatched ? sections.u32('deletions.now') : null,
+    late: isPatched
+      ? { start: sections.u32('late.start'), terms: sections.u32('late.terms'), hashes: sections.u32('late.hashes') }
+      : null,
   };
-  for (const own of touched) {
-    moveTo(own);
-    const from = at + moved;
-    const end = start[own + 1]!;
-    for (; at < end; at++) kept[at + moved] = renumbered[owners[at]!]!;
-    for (const term of added.get(own)!) kept[at + moved++] = term;
-    kept.subarray(from, at + moved).sort();
-  }
-  moveTo(start.length - 1);
+}
+
+/** Lays entries out by their buckets; within one they stand in the order they have here. Cost: two passes over them. */
+function laidByBucket(
+  hashes: Uint32Array,
+  owners: Uint32Array,
+): { readonly start: Uint32Array; readonly terms: Uint32Array } {
+  const buckets = bucketsFor(hashes.length);
+  const mask = buckets - 1;
+  const start = new Uint32Array(buckets + 1);
+  for (let at = 0; at < hashes.length; at++) start[(hashes[at]! & mask) + 1]!++;
+  for (let bucket = 0; bucket < buckets; bucket++) start[bucket + 1]! += start[bucket]!;
+  const next = start.slice();
+  const terms = new Uint32Array(hashes.length);
+  for (let at = 0; at < hashes.length; at++) terms[next[hashes[at]! & mask]!++] = owners[at]!;
+  return { start, terms };
 }
 
 /**
- * The sections with the terms numbered anew, some no longer filed and some filed for the first time (by new number),
- * as a fresh build has them; null where there are now so many entries that the buckets must be laid out anew.
+ * The sections with the terms numbered anew (by number the new one, or `gone`), some no longer filed and some filed for
+ * the first time (both by new number). Cost: a pass over the terms, and over what was filed since they were laid.
  */
 export function patchDeletions(
   sections: Sections,
   renumbered: Uint32Array,
   unfiled: ReadonlySet<number>,
   filed: ReadonlyMap<number, string>,
-): Record<string, SectionArray> | null {
-  const start = sections.u32('deletions.start');
-  const owners = sections.u32('deletions.terms');
-  const buckets = start.length - 1;
-  const added = new Map<number, number[]>();
-  let more = 0;
-  for (const [term, text] of filed) {
-    if (!isCorrectable(text)) continue;
-    for (const left of deletions(text, filedEdits(text.length))) {
-      const bucket = left & (buckets - 1);
-      const known = added.get(bucket);
-      if (known) known.push(term);
-      else added.set(bucket, [term]);
-      more++;
-    }
-  }
-  const kept = new Uint32Array(owners.length + more);
-  const starts = new Uint32Array(buckets + 1);
-  const touched = [...added.keys()].sort((a, b) => a - b);
+): Record<string, SectionArray> {
+  const { now: before, late } = layered(sections);
   const drops = unfiled.size > 0;
-  if (!drops && !renumbered.includes(gone)) {
-    if (bucketsFor(kept.length) !== buckets) return null;
-    insertFiled({ start, owners, renumbered, touched, added, starts, kept });
-    return { 'deletions.start': starts, 'deletions.terms': kept };
+  const numberNow = (old: number): number => {
+    const term = old === gone ? gone : renumbered[old]!;
+    return drops && unfiled.has(term) ? gone : term;
+  };
+  const now = new Uint32Array(before ? before.length : renumbered.length);
+  for (let laid = 0; laid < now.length; laid++) now[laid] = numberNow(before ? before[laid]! : laid);
+  const hashes = new GrowingArray();
+  const owners = new GrowingArray();
+  const file = (hash: number, term: number): void => {
+    hashes.push(hash);
+    owners.push(term);
+  };
+  for (let at = 0; late && at < late.terms.length; at++) {
+    const term = numberNow(late.terms[at]!);
+    if (term !== gone) file(late.hashes[at]!, term);
   }
-  let next = 0;
-  let turn = 0;
-  for (let bucket = 0; bucket < buckets; bucket++) {
-    const from = next;
-    for (let at = start[bucket]!; at < start[bucket + 1]!; at++) {
-      const term = renumbered[owners[at]!]!;
-      if (term !== gone && !(drops && unfiled.has(term))) kept[next++] = term;
-    }
-    if (touched[turn] === bucket) {
-      for (const term of added.get(bucket)!) kept[next++] = term;
-      kept.subarray(from, next).sort();
-      turn++;
-    }
-    starts[bucket + 1] = next;
-  }
-  return bucketsFor(next) === buckets ? { 'deletions.start': starts, 'deletions.terms': kept.slice(0, next) } : null;
+  for (const [term, text] of filed)
+    if (isCorrectable(text)) for (const left of deletions(text, filedEdits(text.length))) file(left, term);
+  const { start, terms } = laidByBucket(hashes.view(), owners.view());
+  const inOrder = laidByBucket(hashes.view(), hashes.view()).terms;
+  return { 'deletions.now': now, 'late.start': start, 'late.terms': terms, 'late.hashes': inOrder };
 }
+
+/**
+ * The sections as a fresh build has them, with nothing of a patch's own. Cost: a copy of what is filed; a build of all
+ * from the words where their number has passed a power of two.
+ */
+export function relayDeletions(sections: Sections, terms: StringTable): Record<string, SectionArray> {
+  const { start, filed, now, late } = layered(sections);
+  if (!now || !late) return {};
+  const nothing = { 'deletions.now': new Uint32Array(0) };
+  const lateStays = Object.fromEntries(
+    ['late.start', 'late.terms', 'late.hashes'].map((name) => [name, new Uint32Array(0)]),
+  );
+  const buckets = start.length - 1;
+  const mask = buckets - 1;
+  const counts = new Uint32Array(buckets + 1);
+  let total = late.terms.length;
+  for (let bucket = 0; bucket < buckets; bucket++)
+    for (let at = start[bucket]!; at < start[bucket + 1]!; at++)
+      if (now[filed[at]!] !== gone) {
+        counts[bucket + 1]!++;
+        total++;
+      }
+  if (bucketsFor(total) !== buckets) {
+    const eligible = new Uint8Array(terms.length);
+    for (const term of now) if (term !== gone) eligible[term] = 1;
+    for (const term of late.terms) eligible[term] = 1;
+    return { ...packDeletions(allTexts(terms), eligible), ...nothing, ...lateStays };
+  }
+  for (const hash of late.hashes) counts[(hash & mask) + 1]!++;
+  for (let bucket = 0; bucket < buckets; bucket++) counts[bucket + 1]! += counts[bucket]!;
+  const next = counts.slice();
+  const laid = new Uint32Array(total);
+  for (let bucket = 0; bucket < buckets; bucket++)
+    for (let at = start[bucket]!; at < start[bucket + 1]!; at++) {
+      const term = now[filed[at]!]!;
+      if (term !== gone) laid[next[bucket]!++] = term;
+    }
+  for (let at = 0; at < late.terms.length; at++) laid[next[late.hashes[at]! & mask]!++] = late.terms[at]!;
+  for (let bucket = 0; bucket < buckets; bucket++)
+    if (counts[bucket + 1]! - counts[bucket]! > 1) laid.subarray(counts[bucket], counts[bucket + 1]).sort();
+  return { 'deletions.start': counts, 'deletions.terms': laid, ...nothing, ...lateStays };
+}
+const allTexts = (terms: StringTable): string[] => Array.from({ length: terms.length }, (_, term) => terms.get(term));
 
 export interface NearTerm {
   readonly term: number;
@@ -180,34 +205,39 @@ export interface DeletionIndex {
 }
 
 export function openDeletions(sections: Sections, terms: StringTable): DeletionIndex {
-  const start = sections.u32('deletions.start');
-  const filed = sections.u32('deletions.terms');
+  const { start, filed, now, late } = layered(sections);
   const mask = start.length - 2;
+  const lateMask = late ? late.start.length - 2 : 0;
   return {
     words() {
       const known = new Uint8Array(terms.length);
       let count = 0;
-      for (let at = 0; at < filed.length; at++)
-        if (known[filed[at]!] === 0) {
-          known[filed[at]!] = 1;
-          count++;
-        }
+      const see = (term: number): void => {
+        if (term === gone || known[term] === 1) return;
+        known[term] = 1;
+        count++;
+      };
+      for (let at = 0; at < filed.length; at++) see(now ? now[filed[at]!]! : filed[at]!);
+      if (late) for (let at = 0; at < late.terms.length; at++) see(late.terms[at]!);
       return count;
     },
     near(word, limit) {
       if (limit === 0 || !isCorrectable(word)) return [];
-      const seen = new Set<number>();
+      const seen = new Set<number>([gone]);
       const found: NearTerm[] = [];
+      const measure = (term: number): void => {
+        if (seen.has(term)) return;
+        seen.add(term);
+        if (Math.abs(terms.lengthOf(term) - word.length) > limit) return;
+        const edits = editDistance(word, terms.get(term), limit);
+        if (edits > 0 && edits <= limit) found.push({ term, edits });
+      };
       for (const left of deletions(word, limit)) {
         const bucket = left & mask;
-        for (let at = start[bucket]!; at < start[bucket + 1]!; at++) {
-          const term = filed[at]!;
-          if (seen.has(term)) continue;
-          seen.add(term);
-          if (Math.abs(terms.lengthOf(term) - word.length) > limit) continue;
-          const edits = editDistance(word, terms.get(term), limit);
-          if (edits > 0 && edits <= limit) found.push({ term, edits });
-        }
+        for (let at = start[bucket]!; at < start[bucket + 1]!; at++) measure(now ? now[filed[at]!]! : filed[at]!);
+        if (!late) continue;
+        const lateBucket = left & lateMask;
+        for (let at = late.start[lateBucket]!; at < late.start[lateBucket + 1]!; at++) measure(late.terms[at]!);
       }
       return found;
     },

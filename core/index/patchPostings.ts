@@ -1,5 +1,5 @@
 import { stem } from '../text/wordForms.ts';
-import { gone, packDeletions, patchDeletions } from './deletionIndex.ts';
+import { gone, patchDeletions } from './deletionIndex.ts';
 import { gatherRows } from './layRows.ts';
 import { rowsWith } from './postingArrays.ts';
 import { placeOf } from './postings.ts';
@@ -181,8 +181,7 @@ export function patchPostings(snapshot: Snapshot, edits: PostingEdits): PatchedP
       .map(({ token }) => numberOf.get(token)!),
   );
   Object.assign(patched, patchStems(snapshot, renumbered, unfiled, filed));
-  const deletions = patchDeletions(sections, renumbered, unfiled, filed);
-  return { arrays: { ...patched, ...(deletions ?? allDeletions(snapshot, patched, count)) }, toLay };
+  return { arrays: { ...patched, ...patchDeletions(sections, renumbered, unfiled, filed) }, toLay };
 }
 
 /** New numbers of the terms that changed and are still there: a new one stands right before what came after it. */
@@ -196,22 +195,6 @@ function numbersOf(changes: readonly TermEdit[], renumbered: Uint32Array): Map<s
     else numbers.set(token, renumbered[at]!);
   }
   return numbers;
-}
-
-/** Deletions laid out anew from the patched terms: only when their number has passed a power of two. */
-function allDeletions(
-  snapshot: Snapshot,
-  patched: Record<string, SectionArray>,
-  count: number,
-): Record<string, SectionArray> {
-  const eligible = new Uint8Array(count);
-  for (const term of patched['stems.terms'] as Uint32Array) eligible[term] = 1;
-  const starts = (patched['terms.start'] ?? snapshot.sections.array('terms.start')) as Uint32Array;
-  const units = (patched['terms.text'] ?? snapshot.sections.array('terms.text')) as Uint16Array;
-  const texts = Array.from({ length: count }, (_, term) =>
-    String.fromCharCode(...units.subarray(starts[term], starts[term + 1])),
-  );
-  return packDeletions(texts, eligible);
 }
 
 /** The stems with their terms numbered anew; a stem without terms is gone, a new one stands in order. */

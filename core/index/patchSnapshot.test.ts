@@ -23,11 +23,18 @@ function arraysOf({ sections }: Snapshot): Record<string, number[]> {
   return Object.fromEntries(
     sections
       .names()
-      .filter((name) => name !== 'posting.end' && !name.startsWith('patched.'))
+      .filter((name) => !/^(posting\.end|deletions\.now|patched\.|late\.)/.test(name))
       .sort()
       .map((name) => [name, Array.from(sections.array(name))]),
   );
 }
+
+/** What a misspelt word is corrected to, in order. */
+const nearTo = ({ deletions, terms }: Snapshot, word: string): string[] =>
+  deletions
+    .near(word, word.length < 5 ? 1 : 2)
+    .map(({ term, edits }) => `${terms.get(term)} ${edits}`)
+    .sort();
 
 function changed(record: CatalogRecord, values: Record<string, AttributeValue | undefined>): CatalogRecord {
   const next = Object.entries({ ...record.values, ...values }).filter(
@@ -68,7 +75,11 @@ describe('a patched index is, array by array, what a fresh build gives', () => {
       records = records.map((record, ordinal) => changes.find((change) => change.ordinal === ordinal)?.after ?? record);
       const patch = patchSnapshot(snapshot, changes);
       if (patch) snapshot = squash(openSnapshot(...snapshot.layers, patch)!);
-      expect(arraysOf(laidAnew(snapshot))).toEqual(arraysOf(build(records, first)));
+      const fresh = build(records, first);
+      expect(arraysOf(laidAnew(snapshot))).toEqual(arraysOf(fresh));
+      expect(snapshot.deletions.words()).toBe(fresh.deletions.words());
+      for (const word of ['brus', 'xylofone', 'goache', 'inkyy', 'paimts', 'reed', 'craquelur', 'wter'])
+        expect([word, nearTo(snapshot, word)]).toEqual([word, nearTo(fresh, word)]);
     }
   });
 });

@@ -1,4 +1,5 @@
-import { isMuchPatched, relayPostings } from './relayPostings.ts';
+import { relaid } from './relaid.ts';
+import { isMuchPatched } from './relayPostings.ts';
 import { packSections, type SectionArray } from './sections.ts';
 import { openSnapshot, type Snapshot } from './snapshot.ts';
 
@@ -22,7 +23,7 @@ export function squash(snapshot: Snapshot): Snapshot {
     changed[name] = array;
   }
   if (!isMuch) return openSnapshot(base!, packSections(sections.meta, changed))!;
-  const { arrays, toLay } = relayPostings(postings);
+  const { arrays, toLay } = relaid(snapshot);
   for (const name of [...Object.keys(arrays), ...Object.keys(toLay.sizes)]) delete changed[name];
   return openSnapshot(base!, packSections(sections.meta, { ...changed, ...arrays }, toLay))!;
 }

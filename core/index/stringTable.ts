@@ -23,7 +23,25 @@ export interface SortedStringTable extends StringTable {
   readonly start: Uint32Array;
 }
 
-/** The texts that only one of two tables has, in order. Cost: a pass over both; only these are made texts. */
+/** Texts compared at once where two tables are alike. */
+const blockSize = 64;
+
+/** Whether the tables have the same `blockSize` texts from these on. */
+function sameBlock(a: SortedStringTable, from: number, b: SortedStringTable, other: number): boolean {
+  if (from + blockSize > a.length || other + blockSize > b.length) return false;
+  const begin = a.start[from]!;
+  const shift = b.start[other]! - begin;
+  for (let text = 1; text <= blockSize; text++)
+    if (b.start[other + text]! - a.start[from + text]! !== shift) return false;
+  const end = a.start[from + blockSize]!;
+  for (let unit = begin; unit < end; unit++) if (a.units[unit] !== b.units[unit + shift]) return false;
+  return true;
+}
+
+/**
+ * The texts that only one of two tables has, in order. Cost: a pass over both, many texts at a time where they are alike;
+ * only those that differ are made texts.
+ */
 export function tableDifferences(
   before: SortedStringTable,
   after: SortedStringTable,
@@ -45,7 +63,17 @@ export function tableDifferences(
   };
   let one = 0;
   let other = 0;
+  /** Where so many at a time may be alike again: what differs stands before. */
+  let nextBlock = 0;
   while (one < before.length && other < after.length) {
+    if (one >= nextBlock) {
+      if (sameBlock(before, one, after, other)) {
+        one += blockSize;
+        other += blockSize;
+        continue;
+      }
+      nextBlock = one + blockSize;
+    }
     const order = compare(one, other);
     if (order < 0) gone.push(before.get(one));
     if (order > 0) born.push(after.get(other));

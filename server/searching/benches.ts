@@ -19,7 +19,8 @@ export type LaneTask =
 
 /**
  * Bytes of shared indexes that one thread keeps workbenches for; the one asked least recently is let go beyond, but never
- * the last one. What a workbench adds to its index is some 12 MB for each setup of 20,000 decisions.
+ * the last one. What a workbench adds to its index has a limit of its own, and is some 12 MB for each
+ * setup of 20,000 decisions.
  */
 export const indexBytesKept = 1_500_000_000;
 

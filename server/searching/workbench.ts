@@ -86,10 +86,20 @@ function openContents(db: Db, storefront: string) {
 }
 const last = (known: ReadonlyMap<string, ContentEngine>): ContentEngine | undefined => [...known.values()].at(-1);
 
-/** Setups kept ready: what is live, and the drafts looked at last. Those with the same decisions share one patched index. */
-const setupsKept = 6;
+/** Setups kept ready: what is live, and the drafts looked at last, so that going from one to another shows at once. */
+const setupsKept = 16;
+/** Bytes of the indexes that were patched for them; those with the same decisions share one. Beyond, fewer are kept, and always two. */
+const patchBytesKept = 200_000_000;
 /** Setups kept bound for another time than now. */
 const otherTimesKept = 3;
+
+/** Bytes of what was laid over the catalog's own index for these setups. */
+function patchBytesOf(ready: Iterable<Ready>): number {
+  const bytes = new Map(
+    [...ready].map(({ view }) => [view.version, view.snapshot.bytes - view.snapshot.layers[0]!.byteLength]),
+  );
+  return [...bytes.values()].reduce((sum, each) => sum + each, 0);
+}
 
 export function openWorkbench(options: {
   readonly folder: DataFolder;
@@ -99,8 +109,9 @@ export function openWorkbench(options: {
   readonly reader: CatalogReader;
   readonly now: () => number;
   readonly follows?: Follows;
+  readonly mostPatchBytes?: number;
 }): Workbench {
-  const { folder, storefront, db, reader, now, follows = 'always' } = options;
+  const { folder, storefront, db, reader, now, follows = 'always', mostPatchBytes = patchBytesKept } = options;
   const setups = openSetups(db);
   const releases = setups.releases(storefront);
   const current = openCurrentCatalog(reader);
@@ -155,7 +166,10 @@ export function openWorkbench(options: {
   const keep = (key: string, ready: Ready): void => {
     known.delete(key);
     known.set(key, ready);
-    if (known.size > setupsKept) known.delete(known.keys().next().value!);
+    for (const [oldest] of known) {
+      if (known.size <= 2 || (known.size <= setupsKept && patchBytesOf(known.values()) <= mostPatchBytes)) break;
+      known.delete(oldest);
+    }
   };
   const ready = (ref: SetupRef): Ready => {
     const key = keyOf(ref);
