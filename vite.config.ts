@@ -3,28 +3,13 @@ import { fileURLToPath } from 'node:url';
 import tailwind from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import { defineConfig, type Plugin } from 'vite';
+import { loadedBy, type ModuleOf } from './vite.loadedBy.ts';
 
 const here = dirname(fileURLToPath(import.meta.url));
 
 const pages = { desk: join(here, 'web/index.html'), shop: join(here, 'web/shop.html') };
 /** Where the code of each page begins. */
 const begins = { desk: join(here, 'web/desk/main.tsx'), shop: join(here, 'web/shop/main.tsx') };
-
-/** What a module asks for as it is loaded, and later. */
-type ModuleOf = (
-  id: string,
-) => { readonly importedIds: readonly string[]; readonly dynamicallyImportedIds: readonly string[] } | null;
-
-/** Everything that is loaded before a page can begin; with `later`, everything it may ever load. */
-function loadedBy(entry: string, moduleOf: ModuleOf, later: boolean): ReadonlySet<string> {
-  const found = new Set([entry]);
-  for (const id of found) {
-    const module = moduleOf(id);
-    for (const imported of module?.importedIds ?? []) found.add(imported);
-    if (later) for (const imported of module?.dynamicallyImportedIds ?? []) found.add(imported);
-  }
-  return found;
-}
 
 /**
  * The desk opens with a shop beside it: what both begin with is one file, and what each begins with alone is one more. As

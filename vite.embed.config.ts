@@ -7,6 +7,7 @@ import { de } from './core/messages/de.ts';
 import { en } from './core/messages/en.ts';
 import { es } from './core/messages/es.ts';
 import { fr } from './core/messages/fr.ts';
+import { loadedBy, type ModuleOf } from './vite.loadedBy.ts';
 
 const here = dirname(fileURLToPath(import.meta.url));
 
@@ -77,6 +78,23 @@ const ownNamesOnly: Plugin = {
   }),
 };
 
+const from = (path: string): string => join(here, 'web', path);
+const script = from('embed/clever-shelf.tsx');
+const results = from('embed/EmbeddedPage.tsx');
+const others = [from('shop/box/BoxLines.tsx'), from('shop/BasketCount.tsx')];
+/**
+ * All that is loaded before the element can begin, in one file: as several, a page would ask for the script, and then for
+ * what it asks for. The little that results and another part need beyond it is there too, for the same reason.
+ */
+const oneFileFirst = {
+  debugName: 'what the element begins with',
+  includeDependenciesRecursively: false,
+  name(id: string, context: { getModuleInfo: ModuleOf }): string | null {
+    const isLoadedBy = (entry: string): boolean => loadedBy(entry, (of) => context.getModuleInfo(of)).has(id);
+    return isLoadedBy(script) || (isLoadedBy(results) && others.some(isLoadedBy)) ? 'clever-shelf' : null;
+  },
+};
+
 /**
  * The shop for pages of other sites. The same parts as on our own, drawn by the small library with React's interface: a
  * page that only wants a search box should not carry more than that.
@@ -104,8 +122,12 @@ export default defineConfig({
     rolldownOptions: {
       // What servers that draw pages are told does not matter here.
       onLog: (level, log, report) => log.code === 'MODULE_LEVEL_DIRECTIVE' || report(level, log),
-      input: { 'clever-shelf': join(here, 'web/embed/clever-shelf.tsx') },
-      output: { entryFileNames: '[name].js', chunkFileNames: 'parts/[name]-[hash].js' },
+      input: { 'clever-shelf': script },
+      output: {
+        codeSplitting: { groups: [oneFileFirst] },
+        entryFileNames: '[name].js',
+        chunkFileNames: 'parts/[name]-[hash].js',
+      },
     },
   },
 });

@@ -71,7 +71,13 @@ function fingerprint() {
     }
   };
   for (const folder of ['core', 'api', 'server', 'cli', 'web']) walk(at(folder));
-  for (const file of ['package-lock.json', 'vite.config.ts', 'vite.embed.config.ts', 'scripts/build.mjs'])
+  for (const file of [
+    'package-lock.json',
+    'vite.config.ts',
+    'vite.embed.config.ts',
+    'vite.loadedBy.ts',
+    'scripts/build.mjs',
+  ])
     parts.push(String(statSync(at(file)).mtimeMs));
   return hashOf(parts.join('\n'));
 }

@@ -33,9 +33,10 @@ export function Overlay({
           ref={setRoom}
           aria-describedby={undefined}
           onOpenAutoFocus={(event) => {
-            if (isToType) return;
+            // The document sees the root's host in focus whatever has it within: what is looked for there goes on to the last.
             event.preventDefault();
-            room?.focus();
+            const content = event.currentTarget as HTMLElement;
+            (isToType ? content.querySelector('input') : content)?.focus();
           }}
           onCloseAutoFocus={(event) => {
             event.preventDefault();

@@ -1,21 +1,21 @@
-import { useCombobox } from 'downshift';
 import { ArrowLeft, Search, X } from 'lucide-react';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { useStore } from 'zustand';
-import type { Result } from '../../../core/answer/answer.ts';
 import { longestQuery } from '../../../core/query/readUnits.ts';
-import { useAround } from '../../look/around.tsx';
+import { later, useLater } from '../../look/later.ts';
 import { useTexts } from '../../look/texts.tsx';
 import { useMedia } from '../../look/useMedia.ts';
 import { useShopper, useView, useVisit } from '../shopperHere.tsx';
-import { BoxPanel } from './BoxPanel.tsx';
-import { type BoxItem, shownBlocks, targetOf } from './boxItems.ts';
 import { Dictation } from './Dictation.tsx';
-import { environmentIn } from './environmentIn.ts';
+import { type LinesTold, type LinesWork, newBoxIds, noLines } from './linesWork.ts';
 import { useBox } from './useBox.ts';
 
 /** Below it the open box takes the whole window. */
 const phone = matchMedia('(max-width: 499px)');
+
+const boxLines = later(async () => (await import('./BoxLines.tsx')).BoxLines);
+/** Asked for a little before the box is entered; where they do not come, it searches without them. */
+const askForLines = (): void => void boxLines.load().catch(() => {});
 
 /**
  * The shop's search box: what is searched often before anything is typed, and while it is what it may go on to, products and
@@ -29,7 +29,6 @@ export function SearchBox() {
   const { query, language } = search;
   const view = useView();
   const { say } = useTexts();
-  const { container } = useAround();
   /** Held open by the desk, with a text of its own. */
   const held = view?.box ?? null;
   const [text, setText] = useState(query);
@@ -42,83 +41,20 @@ export function SearchBox() {
   const { data } = useBox(text, { isOpen: hasFocus || held !== null || isFirst, language });
   const typed = text.trim();
   const isShown = data !== undefined && (typed === '' || typed.length >= data.letters);
-  const { columns, all } = useMemo(
-    () => (isShown ? shownBlocks(data, typed === '' ? recent : []) : { columns: [], all: null }),
-    [data, isShown, recent, typed],
+  const { value: BoxLines } = useLater(boxLines, hasFocus || held !== null);
+  const work = useRef<LinesWork>(null);
+  const [told, setTold] = useState<LinesTold>(noLines);
+  const tell = useCallback(
+    (now: LinesTold) => setTold((was) => (was.active === now.active && was.isExpanded === now.isExpanded ? was : now)),
+    [],
   );
-  const items = useMemo<readonly BoxItem[]>(
-    () => [...columns.flat().flatMap((block) => block.items), ...(all ? [all] : [])],
-    [columns, all],
-  );
-
-  const choose = (item: BoxItem): void => {
-    shopper.notes.click({ inBox: true, search: typed, kind: item.what, target: targetOf(item) });
-    switch (item.what) {
-      case 'search':
-        shopper.searchEverywhere(item.text);
-        break;
-      case 'within':
-        shopper.searchWithin(typed, item.filter, item.value);
-        break;
-      case 'product':
-        shopper.open(item.card.familyId);
-        shopper.notes.openedBesides(item.card.familyId);
-        break;
-      case 'collection':
-        shopper.openCollection(item.id);
-        break;
-      case 'article':
-        shopper.openArticle(item.id, item.link);
-        break;
-      case 'all':
-        shopper.searchEverywhere(typed);
-    }
-  };
-  /** What was put into the basket last, to be said; a product of the desk's window is in none. */
-  const [lastPut, setLastPut] = useState('');
-  const put = (card: Result): void => {
-    if (shopper.desk) return;
-    shopper.putInBasket(card.familyId, card.id);
-    setLastPut(say('basket.isIn', { title: card.title }));
-    shopper.notes.click({ inBox: true, search: typed, kind: 'basket', target: card.familyId });
-  };
-  const box = useCombobox<BoxItem>({
-    items: items as BoxItem[],
-    ...environmentIn(container),
-    inputValue: text,
-    // What is chosen leads somewhere: nothing stays chosen, and what was typed stays as it is.
-    selectedItem: null,
-    itemToString: () => text,
-    itemToKey: (item) => item?.key ?? '',
-    stateReducer: (state, { type, changes }) => {
-      switch (type) {
-        case useCombobox.stateChangeTypes.InputKeyDownEnter:
-        case useCombobox.stateChangeTypes.ItemClick:
-          return { ...changes, inputValue: state.inputValue };
-        // A click into the open box leaves it open.
-        case useCombobox.stateChangeTypes.InputClick:
-          return { ...changes, isOpen: true };
-        case useCombobox.stateChangeTypes.InputBlur:
-          return { ...changes, inputValue: state.inputValue, selectedItem: null };
-        default:
-          return changes;
-      }
-    },
-    onSelectedItemChange: ({ selectedItem }) => {
-      if (!selectedItem) return;
-      leave();
-      choose(selectedItem);
-    },
-  });
-  const { isOpen, highlightedIndex, getInputProps, getMenuProps, getItemProps, getLabelProps, closeMenu } = box;
+  const [ids] = useState(newBoxIds);
   const input = useRef<HTMLInputElement>(null);
   const leave = (): void => {
-    closeMenu();
+    work.current?.close();
     setFocus(false);
     input.current?.blur();
   };
-  const hasLines = items.length > 0 || columns.length > 0;
-  const isHanging = (isOpen || held !== null) && isShown && hasLines;
   const isFull = isPhone && hasFocus;
   return (
     <search
@@ -139,34 +75,36 @@ export function SearchBox() {
             <ArrowLeft size={17} aria-hidden className="rtl:-scale-x-100" />
           </button>
         )}
-        {/* biome-ignore lint/a11y/noLabelWithoutControl: the box's own label, by its id */}
-        <label {...getLabelProps()} className="sr-only">
+        <label id={ids.label} htmlFor={ids.input} className="sr-only">
           {say('box.says')}
         </label>
         <input
-          {...getInputProps({
-            ref: input,
-            onFocus: () => {
-              setFocus(true);
-              setRecent(shopper.recent.list());
-              box.openMenu();
-            },
-            onBlur: () => setFocus(false),
-            // Said at once, since a letter may be typed before the next is drawn.
-            onChange: (event) => setText((event.target as HTMLInputElement).value),
-            onKeyDown: (event) => {
-              if (event.key !== 'Enter') return;
-              const marked = isOpen ? items[highlightedIndex] : undefined;
-              const isPut = event.shiftKey && marked?.what === 'product' && data?.line.includes('basket');
-              if (isPut && marked.card.variantAvailable) {
-                event.preventDefault();
-                put(marked.card);
-              } else if (marked) return;
-              // Without a line that is marked, the form is sent.
-              (event.nativeEvent as KeyboardEvent & { preventDownshiftDefault?: boolean }).preventDownshiftDefault =
-                true;
-            },
-          })}
+          ref={input}
+          id={ids.input}
+          role="combobox"
+          aria-autocomplete="list"
+          aria-labelledby={ids.label}
+          aria-expanded={told.isExpanded}
+          aria-controls={BoxLines ? ids.menu : undefined}
+          aria-activedescendant={told.active}
+          value={text}
+          onPointerEnter={askForLines}
+          onFocus={() => {
+            setFocus(true);
+            setRecent(shopper.recent.list());
+            work.current?.open();
+          }}
+          onBlur={(event) => {
+            setFocus(false);
+            work.current?.onBlur?.(event);
+          }}
+          onClick={(event) => work.current?.onClick?.(event)}
+          // Said at once, since a letter may be typed before the next is drawn.
+          onChange={(event) => {
+            setText((event.target as HTMLInputElement).value);
+            work.current?.onChange?.(event);
+          }}
+          onKeyDown={(event) => work.current?.onKeyDown?.(event)}
           type="search"
           placeholder={said?.boxSays ?? ''}
           autoComplete="off"
@@ -211,28 +149,16 @@ export function SearchBox() {
           {button || <Search size={17} aria-hidden />}
         </button>
       </form>
-      <BoxPanel
-        menu={getMenuProps({ 'aria-label': say('box.lines') })}
-        itemProps={getItemProps}
-        {...{ columns, all, items, typed, highlightedIndex, put }}
-        answer={data}
-        isHanging={isHanging}
-        isFull={isFull}
-        forget={
-          typed === '' && recent.length > 0
-            ? () => {
-                shopper.recent.forget();
-                setRecent([]);
-              }
-            : null
-        }
-      />
-      <p role="status" className="sr-only">
-        {isHanging && typed !== '' && items.length === 0 && data?.moment === 'nothing' && say('box.nothing')}
-      </p>
-      <p role="status" className="sr-only">
-        {lastPut}
-      </p>
+      {BoxLines && (
+        <BoxLines
+          isHeld={held !== null}
+          forget={() => {
+            shopper.recent.forget();
+            setRecent([]);
+          }}
+          {...{ input, ids, text, isShown, isFull, hasFocus, data, recent, leave, work, tell }}
+        />
+      )}
     </search>
   );
 }
