@@ -10,7 +10,7 @@ async function pick(page: Page, button: string, typed: string): Promise<string> 
   }).toPass();
   await field.fill(typed);
   const option = page
-    .getByRole('option')
+    .getByRole('option', { disabled: false })
     .filter({ hasText: new RegExp(typed, 'i') })
     .first();
   const title = (await option.locator('span').nth(1).innerText()).trim();

@@ -1,6 +1,6 @@
 /** @jest-environment ./web/testing/domEnvironment.cjs */
 import { beforeAll, expect, test } from '@jest/globals';
-import { screen, waitFor } from '@testing-library/react';
+import { act, screen, waitFor } from '@testing-library/react';
 import { userEvent } from '@testing-library/user-event';
 import { useEffect, useState } from 'react';
 import { furnish, show } from '../../testing/dom.tsx';
@@ -59,6 +59,42 @@ test('when what is typed takes the highlighted row away, the first of those left
   await waitFor(() => expect(highlighted()).toBe('easel'));
   await user.keyboard('{Enter}');
   expect(chosen).toEqual(['easel']);
+});
+
+test('rows of what was typed before cannot be taken; return takes the first of those that come', async () => {
+  const chosen: string[] = [];
+  const rows = (typed: string, isStale: boolean) =>
+    (isStale ? ['brush', 'broom'] : ['easel', 'easel pad']).map((row) => (
+      <PickerItem
+        key={row}
+        value={row}
+        isChosen={false}
+        isStale={isStale}
+        choose={() => chosen.push(`${typed}: ${row}`)}
+      >
+        {row}
+      </PickerItem>
+    ));
+  let come = (): void => {};
+  function Rows({ typed }: { readonly typed: string }) {
+    const [isStale, setStale] = useState(typed !== '');
+    come = () => setStale(false);
+    return rows(typed, isStale);
+  }
+  show(
+    <Picker label="Add a product" find="Find a product" placeholder="Type a name">
+      {(typed) => <Rows key={typed} typed={typed} />}
+    </Picker>,
+  );
+  const user = userEvent.setup();
+  await user.click(screen.getByRole('button', { name: 'Add a product' }));
+  await user.keyboard('eas');
+  await user.click(screen.getByRole('option', { name: 'brush' }));
+  await user.click(screen.getByPlaceholderText('Type a name'));
+  await user.keyboard('{Enter}');
+  expect(chosen).toEqual([]);
+  act(() => come());
+  await waitFor(() => expect(chosen).toEqual(['eas: easel']));
 });
 
 test('escape closes it and chooses nothing', async () => {

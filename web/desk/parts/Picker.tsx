@@ -28,11 +28,14 @@ export function Picker({
   const [text, setText] = useState('');
   const [highlighted, setHighlighted] = useState('');
   const list = useRef<HTMLDivElement>(null);
+  /** Return was pressed before the rows of what is typed were there: it takes the first of them. */
+  const takesFirst = useRef(false);
   return (
     <Popover.Root
       open={isOpen}
       onOpenChange={(next) => {
         setOpen(next);
+        takesFirst.current = false;
         if (!next) closed?.();
       }}
     >
@@ -50,11 +53,14 @@ export function Picker({
           <Command.Input
             value={text}
             onValueChange={setText}
+            onKeyDown={({ key }) => {
+              takesFirst.current = key === 'Enter' && list.current !== null && !rowsIn(list.current);
+            }}
             placeholder={placeholder}
             className="w-full border-b bg-transparent px-3 py-2.5 outline-none placeholder:text-soft"
           />
           <Command.List ref={list} className="max-h-[300px] overflow-auto p-1.5">
-            <KeepHighlight list={list} highlight={setHighlighted} />
+            <KeepHighlight list={list} highlight={setHighlighted} takesFirst={takesFirst} />
             {children(text.trim(), () => {
               setText('');
               setOpen(false);
@@ -67,6 +73,10 @@ export function Picker({
   );
 }
 
+/** The first row that can be chosen now, or the first such that is also what `more` selects. */
+const rowsIn = (list: Element, more = ''): HTMLElement | null =>
+  list.querySelector(`[role="option"]:not([aria-disabled="true"])${more}`);
+
 /**
  * Highlights the first row that can be chosen whenever the highlighted one has gone, as when rows come later than what
  * was typed: return then always takes a row.
@@ -74,46 +84,57 @@ export function Picker({
 function KeepHighlight({
   list,
   highlight,
+  takesFirst,
 }: {
   readonly list: React.RefObject<HTMLDivElement | null>;
   highlight(value: string): void;
+  readonly takesFirst: React.RefObject<boolean>;
 }) {
   useEffect(() => {
     const element = list.current;
     if (!element) return;
-    const rows = (more = ''): Element | null =>
-      element.querySelector(`[role="option"]:not([aria-disabled="true"])${more}`);
     const keep = (): void => {
-      if (rows('[aria-selected="true"]')) return;
-      const value = rows()?.getAttribute('data-value');
+      const first = rowsIn(element);
+      if (first && takesFirst.current) {
+        takesFirst.current = false;
+        first.click();
+        return;
+      }
+      if (rowsIn(element, '[aria-selected="true"]')) return;
+      const value = first?.getAttribute('data-value');
       if (value) highlight(value);
     };
     keep();
     const watcher = new MutationObserver(keep);
-    watcher.observe(element, { childList: true, subtree: true });
+    watcher.observe(element, { childList: true, subtree: true, attributeFilter: ['aria-disabled'] });
     return () => watcher.disconnect();
-  }, [list, highlight]);
+  }, [list, highlight, takesFirst]);
   return null;
 }
 
-/** One thing to choose in a picker; what is chosen already can be seen but not chosen again. */
+/**
+ * One thing to choose in a picker; what is chosen already can be seen but not chosen again, and what was found by what
+ * was typed before not at all: another row may stand there as it is pressed.
+ */
 export function PickerItem({
   value,
   isChosen,
+  isStale = false,
   choose,
   children,
 }: {
   readonly value: string;
   readonly isChosen: boolean;
+  readonly isStale?: boolean;
   choose(): void;
   readonly children: ReactNode;
 }) {
   return (
     <Command.Item
       value={value}
-      disabled={isChosen}
+      disabled={isChosen || isStale}
       onSelect={choose}
-      className="flex items-center gap-2.5 rounded px-2 py-1 data-[disabled=true]:opacity-50 data-[selected=true]:bg-press-soft"
+      className={`flex items-center gap-2.5 rounded px-2 py-1 data-[selected=true]:bg-press-soft ${isChosen ? 'opacity-50' : ''}`}
     >
       {children}
     </Command.Item>

@@ -45,7 +45,7 @@ export function ProductPicker({
 function Products({ typed, chosen, choose }: Choice & { readonly typed: string }) {
   const trial = useTrial((state) => state.query);
   const sought = typed || trial;
-  const { data, error } = useQuery({
+  const { data, error, isPlaceholderData } = useQuery({
     queryKey: ['desk', 'pick', sought],
     queryFn: ({ signal }) => call('deskSearch', { query: { q: sought, limit: '12', typing: '1' }, signal }),
     placeholderData: keepPreviousData,
@@ -59,6 +59,7 @@ function Products({ typed, chosen, choose }: Choice & { readonly typed: string }
           key={familyId}
           value={familyId}
           isChosen={chosen.has(familyId)}
+          isStale={isPlaceholderData}
           choose={() => choose({ id: familyId, title })}
         >
           <Picture src={picture} />

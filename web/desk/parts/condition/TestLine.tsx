@@ -174,7 +174,11 @@ function ValueItems({
   readonly row: TestRow;
   choose(value: string): void;
 }) {
-  const { data, error } = useQuery({
+  const {
+    data,
+    error,
+    isPlaceholderData: isStale,
+  } = useQuery({
     queryKey: ['desk', 'values', row.attribute, typed],
     placeholderData: keepPreviousData,
     queryFn: ({ signal }) =>
@@ -185,13 +189,24 @@ function ValueItems({
     <>
       {error && <p className="p-3 text-wrong">{error.message}</p>}
       {data?.values.map(({ value, products }) => (
-        <PickerItem key={value} value={value} isChosen={row.values.includes(value)} choose={() => choose(value)}>
+        <PickerItem
+          key={value}
+          value={value}
+          isChosen={row.values.includes(value)}
+          isStale={isStale}
+          choose={() => choose(value)}
+        >
           <span className="min-w-0 flex-1 truncate">{value}</span>
           <span className="text-[13px] text-soft">{counted(products, 'product')}</span>
         </PickerItem>
       ))}
       {isNew && (
-        <PickerItem value={`(new) ${typed}`} isChosen={row.values.includes(typed)} choose={() => choose(typed)}>
+        <PickerItem
+          value={`(new) ${typed}`}
+          isChosen={row.values.includes(typed)}
+          isStale={isStale}
+          choose={() => choose(typed)}
+        >
           “{typed}”, which no product has now
         </PickerItem>
       )}

@@ -165,7 +165,11 @@ function Tags({
   readonly hidden: ReadonlySet<string>;
   hide(tag: string): void;
 }) {
-  const { data, error } = useQuery({
+  const {
+    data,
+    error,
+    isPlaceholderData: isStale,
+  } = useQuery({
     queryKey: ['desk', 'tags', typed],
     placeholderData: keepPreviousData,
     queryFn: ({ signal }) => call('values', { query: { attribute: 'tags', contains: typed }, signal }),
@@ -175,7 +179,7 @@ function Tags({
       {error && <p className="p-3 text-wrong">{error.message}</p>}
       {data?.values.length === 0 && <p className="p-3 text-soft">No tag is called that.</p>}
       {data?.values.map(({ value, products }) => (
-        <PickerItem key={value} value={value} isChosen={hidden.has(value)} choose={() => hide(value)}>
+        <PickerItem key={value} value={value} isChosen={hidden.has(value)} isStale={isStale} choose={() => hide(value)}>
           <span className="min-w-0 flex-1 truncate">{value}</span>
           <span className="text-[13px] text-soft">{counted(products, 'product')}</span>
         </PickerItem>
