@@ -57,6 +57,20 @@ test('a part of the desk whose code does not come says so, and comes when it can
   await expect(page.getByLabel('Name of the shop')).toHaveValue('Wren & Umber');
 });
 
+test('the shop as shoppers have it is sent nothing of what the desk begins with', async ({ page }) => {
+  const scripts: string[] = [];
+  page.on('request', (request) => {
+    if (request.url().endsWith('.js')) scripts.push(new URL(request.url()).pathname);
+  });
+  await page.goto('/shop/main?q=gouache');
+  await page.locator('[data-product]').first().getByRole('button').first().click();
+  await expect(page.getByRole('button', { name: 'Put in basket' }).first()).toBeVisible();
+  await page.getByRole('combobox', { name: 'Search the shop' }).fill('brush');
+  await expect(page.getByRole('option').first()).toBeVisible();
+  expect(scripts.filter((path) => /BoxLines/.test(path))).toHaveLength(1);
+  expect(scripts.filter((path) => /desk/.test(path))).toEqual([]);
+});
+
 test('attributes: a weight typed, a switch and a place change the results at once', async ({ page }) => {
   const desk = deskOn(page);
   await desk.open('/attributes');

@@ -128,6 +128,25 @@ test('values by name stand by the name that the shopper reads, as the language s
   expect(listed('es')).toEqual(['Nuez', 'Ñandú', 'Obispo', 'Rojo']);
 });
 
+test('where the shopper chose no language, values by name stand as the shop’s own language sorts', () => {
+  const some = recordsOf(
+    ['Obispo', 'Ñandú', 'Nuez'].map((colour, at) => ({ id: `c${at}`, title: 'Tubo', price: '2', colour })),
+  );
+  const other = openEngine(snapshotOf(some));
+  const colour = { attribute: 'colour', label: 'Color', kind: 'ticks', order: 1, counts: true, valueOrder: 'name' };
+  const initial = initialSetup(other.snapshot.attributes);
+  const listed = (language: 'en' | 'es' | 'de') => {
+    const storefront = { ...initial.storefront, languages: { list: [language] } };
+    const shop = { ...initial, filters: { colour }, storefront } as typeof initial;
+    const request = { query: '', filters: {}, page: 1, limit: 9 };
+    const { filters } = search(other, prepareSetup(other, shop, 0), request, (at) => some[at]!);
+    return filters[0]!.values.map(({ label }) => label);
+  };
+  // Only Spanish has ñ as a letter of its own, behind n.
+  expect(listed('es')).toEqual(['Nuez', 'Ñandú', 'Obispo']);
+  expect(listed('de')).toEqual(['Ñandú', 'Nuez', 'Obispo']);
+});
+
 test('a product is in stock where at least one variant is, in the filter, on the card and in the counts', () => {
   const shown = records.filter(({ values }) => values.hidden === undefined);
   const families = new Set(shown.map(({ familyId }) => familyId));

@@ -7,7 +7,8 @@ function HasNotCome({ again }: { again(): void }) {
     <div role="alert" className="m-1 rounded-lg bg-changed-soft p-4 text-on-changed">
       <p className="font-semibold">This part of the desk has not come</p>
       <p className="mt-1">
-        The server does not answer, or is newer than this page. What you changed is safe; it is tried again by itself.
+        The server does not answer, or is newer than this page. It is tried again by itself; what you changed stays
+        while this page is open.
       </p>
       <button type="button" className="mt-2 me-4 font-semibold underline" onClick={again}>
         Try again
