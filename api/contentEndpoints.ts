@@ -1,9 +1,10 @@
 import { z } from 'zod';
 import { conditionSchema } from '../core/setup/terms/condition.ts';
-import { contentKinds } from '../core/setup/terms/contentTerms.ts';
+import { contentKinds, longestContent } from '../core/setup/terms/contentTerms.ts';
 import { productId } from '../core/setup/terms/texts.ts';
 import { endpoint } from './endpoint.ts';
 import { paths } from './paths.ts';
+import { styleFoundSchema } from './styleFound.ts';
 
 const none = z.object({});
 const whole = z.number().int();
@@ -81,6 +82,13 @@ export const contentEndpoints = {
     query: none,
     body: none,
     answer: z.object({ address: z.string() }),
+  }),
+  askStyle: endpoint({
+    ...paths.askStyle,
+    summary: 'Asks a page of another host for its style, so that the shop can be coloured like it.',
+    query: none,
+    body: z.strictObject({ address: z.string().min(1).max(longestContent.link) }),
+    answer: styleFoundSchema,
   }),
   bringInContent: endpoint({
     ...paths.bringInContent,

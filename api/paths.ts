@@ -54,6 +54,7 @@ export const paths = {
   content: { method: 'get', path: '/desk/{storefront}/{draft}/content' },
   collection: { method: 'get', path: '/desk/{storefront}/{draft}/content/collection' },
   article: { method: 'get', path: '/desk/{storefront}/{draft}/content/article' },
+  askStyle: { method: 'post', path: '/desk/{storefront}/{draft}/pictures/style' },
   bringInPicture: { method: 'post', path: '/desk/{storefront}/{draft}/pictures' },
   bringInContent: { method: 'post', path: '/desk/{storefront}/{draft}/content/import' },
   topSearches: { method: 'get', path: '/desk/{storefront}/{draft}/demand/searches' },

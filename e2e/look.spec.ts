@@ -51,6 +51,18 @@ test('a whole look, a colour that is too faint and corners are seen in the windo
   await expect(accent).toHaveValue('#008080');
   await expect.poll(ground).toMatch(/^#f[0-9a-f]{3}e[0-9a-f]$/);
   await expect(page.getByRole('alert')).toBeHidden();
+  // A page of a private network is not asked; one of the web colours the shop by those of its style sheets that can be read.
+  const from = page.getByLabel('Page to take colours from');
+  await from.fill(standIn);
+  await from.press('Enter');
+  await expect(page.getByRole('alert')).toContainText('It leads into a private network');
+  const styles = ['no style } at { all', 'body { background: #f4ead8 } a { color: #7a1f5c }'];
+  await page.route('**/pictures/style', (route) => route.fulfill({ json: { styles } }));
+  await from.fill('paints.example/home');
+  await page.getByRole('button', { name: 'Take its colours' }).click();
+  await expect.poll(ground).toBe('#f4ead8');
+  await expect(accent).toHaveValue('#7a1f5c');
+  await expect(page.getByRole('alert')).toBeHidden();
   await page.getByRole('button', { name: /^Undo/ }).click();
   // What is done to a look in one go is one step: it is taken again.
   await page.getByRole('button', { name: 'Linen' }).click();

@@ -16,6 +16,7 @@ import { serveStatic } from './http/staticFiles.ts';
 import { prepareFolder, readFolder, tidyIncoming } from './openShelf.ts';
 import { openStorefronts } from './openStorefronts.ts';
 import { askPage } from './outside/askPage.ts';
+import { askStyle } from './outside/askStyle.ts';
 import { fetchPicture } from './pictures/fetchPicture.ts';
 import { openOwnPictures } from './pictures/ownPictures.ts';
 import { openPictureCache } from './pictures/pictureCache.ts';
@@ -228,7 +229,7 @@ async function start(): Promise<void> {
       await searcher.close(storefront);
       await storefronts.forget(storefront);
     },
-    ...{ writer, searcher, sharing, pictures, ownPictures, askPage, hub, now, hosts: values.host },
+    ...{ writer, searcher, sharing, pictures, ownPictures, askPage, askStyle, hub, now, hosts: values.host },
     noteMistake: (error) => log.error(error),
   });
   const folders = { web: join(here, '..', 'web'), embed: join(here, '..', 'embed'), pictures: join(demo, 'pictures') };

@@ -1,5 +1,5 @@
 import { expect, test } from '@jest/globals';
-import { coloursInStyle } from './coloursInStyle.ts';
+import { coloursInStyle, coloursInStyles } from './coloursInStyle.ts';
 
 const before = { ground: '#ffffff', text: '#222222', accent: '#0000aa' };
 const named = new Map([
@@ -36,4 +36,12 @@ test('a button that cannot be told from the ground is none to be taken', () => {
 test('what says no colour, or is no style sheet, gives none', () => {
   for (const css of ['', 'p { color: teal }', 'no style } at { all', 'body { background: none }'])
     expect(colours(css)).toBeNull();
+});
+
+test('of several style sheets the later ones hold, and one that cannot be read spoils no other', () => {
+  const sheets = ['body { background: #faf5ee; color: #332211 }', 'no style } at { all', 'body { color: #443322 }'];
+  expect(coloursInStyles(sheets, before, hexOf)).toEqual({ ...before, ground: '#faf5ee', text: '#443322' });
+  expect(coloursInStyles([], before, hexOf)).toBeNull();
+  // Far more than a page has is not looked at.
+  expect(coloursInStyles([`/*${'x'.repeat(600_000)}*/ body { color: teal }`], before, hexOf)).toBeNull();
 });

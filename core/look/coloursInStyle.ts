@@ -1,10 +1,8 @@
 import { type CssNode, type Declaration, generate, parse, walk } from 'css-tree';
-import type { LookColours } from '../setup/terms/lookTerms.ts';
+import { type LookColours, mostPageStyle } from '../setup/terms/lookTerms.ts';
 import { balanced } from './balancedStyle.ts';
 import { contrastOf } from './contrast.ts';
 
-/** Characters of a style sheet that are looked at. */
-const mostStyle = 500_000;
 /** Variables that stand for others, one behind the other, at most. */
 const deepest = 8;
 
@@ -23,7 +21,7 @@ export function coloursInStyle(
   before: LookColours,
   hexOf: (colour: string) => string | null,
 ): LookColours | null {
-  const whole = balanced(css.slice(0, mostStyle));
+  const whole = balanced(css.slice(0, mostPageStyle));
   if ('wrongAt' in whole) return null;
   const variables = new Map<string, string>();
   const said: { readonly selector: string; readonly property: string; readonly value: CssNode }[] = [];
@@ -63,4 +61,18 @@ export function coloursInStyle(
   const accent = last(ofPressed, true, standsOut) ?? last(ofPressed, false, standsOut);
   if (ground === null && text === null && accent === null) return null;
   return { ground: on, text: text ?? before.text, accent: accent ?? before.accent };
+}
+
+/** The same of several style sheets, of which the later ones hold; those that cannot be read, and what would be too much, are passed over. */
+export function coloursInStyles(
+  sheets: readonly string[],
+  ...given: readonly [before: LookColours, hexOf: (colour: string) => string | null]
+): LookColours | null {
+  let room = mostPageStyle;
+  const read = sheets.filter((css) => {
+    if (css.length >= room || 'wrongAt' in balanced(css)) return false;
+    room -= css.length + 1;
+    return true;
+  });
+  return coloursInStyle(read.join('\n'), ...given);
 }

@@ -26,7 +26,7 @@ const tryLater = 'no-cache';
 export function servePictures(
   app: OpenAPIHono,
   serve: Serve,
-  { db, storefronts, at, pictures, ownPictures }: Services,
+  { db, storefronts, at, pictures, ownPictures, askStyle }: Services,
 ): void {
   /** What was decided for a variant, and for its product: found by key, since there may be very many decisions. */
   const decided = (setup: Setup | undefined, product: string, id: string): string[] =>
@@ -106,6 +106,7 @@ export function servePictures(
     },
     false,
   );
+  serve.desk(contentEndpoints.askStyle, (_, _query, { address }) => askStyle(address));
   app.get('/pictures/own/:name', async (context) => {
     const kept = await ownPictures.find(context.req.param('name'));
     if (!kept) return refused(context, 'unknown-picture');

@@ -1,4 +1,5 @@
 import type { PageFound } from '../../api/pageFound.ts';
+import type { StyleFound } from '../../api/styleFound.ts';
 import type { DraftRef } from '../../core/setup/setupRef.ts';
 import type { ImportJobs } from '../catalog/importJobs.ts';
 import type { Sharing } from '../catalog/sharing.ts';
@@ -68,6 +69,8 @@ export interface Services {
   readonly ownPictures: OwnPictures;
   /** Asks whether a page of another host is there. */
   readonly askPage: (address: string) => Promise<PageFound>;
+  /** Asks a page of another host for its style. */
+  readonly askStyle: (address: string) => Promise<StyleFound>;
   readonly searcher: Searcher;
   readonly writer: Writer;
   /** Tells desks what happens. */

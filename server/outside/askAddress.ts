@@ -36,13 +36,13 @@ async function ask(url: URL, { accept, as, isAllowed = isPublic }: Asking, signa
 
 /**
  * Asks an address of another host, only by http and https, only at public addresses (looked up anew at every redirect),
- * within limits; `read` gets the first answer that is no redirect, whose connection ends when it is done. What `read` throws
+ * within limits; `read` gets the first answer that is no redirect and where it came from, and its connection ends when it is done. What `read` throws
  * is thrown on.
  */
 export async function askAddress<Answer>(
   address: string,
   asking: Asking,
-  read: (response: IncomingMessage) => Promise<Answer>,
+  read: (response: IncomingMessage, from: URL) => Promise<Answer>,
 ): Promise<Answer | { readonly problem: AskProblem }> {
   const signal = AbortSignal.timeout(asking.milliseconds);
   let response: IncomingMessage | null = null;
@@ -57,7 +57,7 @@ export async function askAddress<Answer>(
       response.destroy();
       response = null;
     }
-    return await read(response);
+    return await read(response, url);
   } catch (error) {
     if (error instanceof NotAllowed || error instanceof NotPublic) return { problem: 'not-allowed' };
     if (signal.aborted) return { problem: 'too-slow' };

@@ -1,5 +1,5 @@
-import type { IncomingMessage } from 'node:http';
 import { askAddress } from '../outside/askAddress.ts';
+import { bytesOf } from '../outside/bytesOf.ts';
 import { pictureKind } from './pictureKind.ts';
 
 /** Largest picture, in bytes; redirects followed; longest time for all of it, in milliseconds. */
@@ -22,19 +22,6 @@ type Limits = { readonly [Name in keyof typeof pictureLimits]: number };
 export interface FetchPictureOptions {
   readonly isAllowed?: (address: string) => boolean;
   readonly limits?: Limits;
-}
-
-/** The bytes of an answer; null where they are more than so many. */
-async function bytesOf(response: IncomingMessage, most: number): Promise<Buffer | null> {
-  if (Number(response.headers['content-length'] ?? 0) > most) return null;
-  const chunks: Buffer[] = [];
-  let bytes = 0;
-  for await (const chunk of response as AsyncIterable<Buffer>) {
-    bytes += chunk.length;
-    if (bytes > most) return null;
-    chunks.push(chunk);
-  }
-  return Buffer.concat(chunks);
 }
 
 /**

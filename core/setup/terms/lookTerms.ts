@@ -38,3 +38,6 @@ export const usualLook = {
   corners: 8,
   density: 'usual',
 } as const;
+
+/** Characters of the style of another page that are looked at for its colours. */
+export const mostPageStyle = 500_000;

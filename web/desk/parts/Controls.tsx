@@ -36,7 +36,8 @@ export function Switch({
   );
 }
 
-const field = 'rounded-md border bg-surface px-2 py-[3px] hover:border-edge';
+/** How fields look that are typed into. */
+export const field = 'rounded-md border bg-surface px-2 py-[3px] hover:border-edge';
 
 /** A number typed exactly: taken at Enter and on leaving, given back to what it was where it is none. */
 export function NumberField({

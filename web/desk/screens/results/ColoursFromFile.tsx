@@ -4,6 +4,7 @@ import { coloursInPicture } from '../../../../core/look/coloursInPicture.ts';
 import type { LookColours } from '../../../../core/setup/terms/lookTerms.ts';
 import { Button } from '../../parts/Button.tsx';
 import { ChooseFile } from '../../parts/ChooseFile.tsx';
+import { hexOf } from './hexOf.ts';
 
 /** Pixels of a picture's longer side that are looked at: colours are as well seen in a small one. */
 const lookedAt = 160;
@@ -16,17 +17,6 @@ async function pixelsOf(file: File): Promise<Uint8ClampedArray> {
   drawn.drawImage(picture, 0, 0, width!, height!);
   picture.close();
   return drawn.getImageData(0, 0, width!, height!).data;
-}
-
-/** Any colour that a style sheet may say, as #rrggbb; null for none, and for one that is seen through. */
-function hexOf(text: string): string | null {
-  if (!CSS.supports('color', text)) return null;
-  const pen = new OffscreenCanvas(1, 1).getContext('2d')!;
-  pen.fillStyle = text;
-  pen.fillRect(0, 0, 1, 1);
-  const [red, green, blue, alpha] = pen.getImageData(0, 0, 1, 1).data;
-  const parts = [red!, green!, blue!].map((part) => part.toString(16).padStart(2, '0'));
-  return alpha === 255 ? `#${parts.join('')}` : null;
 }
 
 async function coloursOf(file: File, before: LookColours): Promise<LookColours | null> {

@@ -17,6 +17,7 @@ import { useDeskState } from '../../state/deskState.ts';
 import { edit } from '../../state/edits.ts';
 import { ColourField } from './ColourField.tsx';
 import { ColoursFromFile } from './ColoursFromFile.tsx';
+import { ColoursFromPage } from './ColoursFromPage.tsx';
 
 /** The colours that come with the shop, as the three that others are made of. */
 const ownColours: LookColours = { ground: '#ffffff', text: '#1e2530', accent: '#263b7a' };
@@ -53,6 +54,7 @@ export function LookFields() {
           <div className={row('colours')}>
             <Colours colours={shop.colours ?? ownColours} change={(colours) => save({ colours })} />
             <ColoursFromFile before={shop.colours ?? ownColours} take={(colours) => save({ colours })} />
+            <ColoursFromPage before={shop.colours ?? ownColours} take={(colours) => save({ colours })} />
           </div>
           <div className={row('hasDark')}>
             <Switch
