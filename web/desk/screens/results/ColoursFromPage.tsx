@@ -54,7 +54,7 @@ export function ColoursFromPage({ before, take }: { readonly before: LookColours
         value={address}
         onChange={({ target }) => setAddress(target.value)}
       />
-      <Button type="submit" className="py-1 text-[13px]" disabled={address.trim() === '' || isPending}>
+      <Button type="submit" className="py-1 text-[13px]" disabled={address.trim() === ''}>
         <Globe size={14} aria-hidden /> {isPending ? 'Asking the page …' : 'Take its colours'}
       </Button>
       {said !== '' && (
