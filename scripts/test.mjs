@@ -67,6 +67,8 @@ await ensureBuilt();
 suite(
   'unit tests',
   (report) => [
+    '--import',
+    './scripts/jest/bare.mjs',
     '--experimental-vm-modules',
     '--no-warnings',
     'node_modules/jest/bin/jest.js',
