@@ -4,11 +4,12 @@ import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { expect, test } from '@playwright/test';
+import { smallDemo } from '../server/testing/smallDemo.ts';
 import { freePort } from './freePort.ts';
 
 /** A real server process that is killed without warning: what it acknowledged must be there at the next start. */
 const root = join(dirname(fileURLToPath(import.meta.url)), '..');
-const demo = join(root, 'demo', 'store');
+const demo = smallDemo(join(root, 'demo', 'store'));
 let port: number;
 let base: string;
 let data: string;
@@ -45,7 +46,7 @@ test.beforeAll(async () => {
 });
 test.afterAll(async () => {
   await killed();
-  rmSync(data, { recursive: true, force: true });
+  for (const folder of [data, demo]) rmSync(folder, { recursive: true, force: true });
 });
 
 test('killed while editing: every acknowledged edit is there', async () => {

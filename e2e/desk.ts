@@ -67,6 +67,8 @@ export interface Desk {
   readonly shop: FrameLocator;
   /** `folded`: the screen takes the window's room. */
   open(path: string, how?: { readonly folded?: boolean }): Promise<void>;
+  /** To another screen, as a link on the desk leads there, until all of it has come: where the desk is open, nothing is loaded anew. */
+  go(path: string): Promise<void>;
   trial(query: string): Promise<void>;
   /** Titles in the shop window, in order, after it has settled. */
   titles(): Promise<string[]>;
@@ -90,6 +92,19 @@ export function deskOn(page: Page): Desk {
       await page.goto(path);
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
       if (!how.folded) await settled();
+    },
+    async go(path) {
+      const isOfDesk = (address: string): boolean => !new URL(address, page.url()).pathname.startsWith('/shop');
+      if (!isOfDesk(page.url()) || !isOfDesk(path)) return void (await page.goto(path));
+      // What is open stands before the screen: a storefront and a draft.
+      const [, storefront, draft] = new URL(page.url()).pathname.split('/');
+      await page.evaluate(async (to) => {
+        history.pushState(null, '', to);
+        dispatchEvent(new PopStateEvent('popstate'));
+        // Two frames later the screen before it has gone.
+        for (let frame = 0; frame < 2; frame++) await new Promise(requestAnimationFrame);
+      }, `/${storefront}/${draft}${path}`);
+      await expect(page.getByRole('main').getByRole('status').filter({ hasText: / …$/ })).toHaveCount(0);
     },
     async trial(query) {
       const field = page.getByLabel('Trial search', { exact: true });

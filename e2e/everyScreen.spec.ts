@@ -22,7 +22,7 @@ for (const part of Array.from({ length: parts }, (_, at) => at))
     await desk.open('/attributes');
     await desk.trial('brush');
     for (const [at, screen] of everything.filter((_, index) => index % parts === part).entries()) {
-      await page.goto(screen);
+      await desk.go(screen);
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
       if (folded.includes(screen)) await expect(page.getByRole('heading', { level: 2 }).first()).toBeVisible();
       else if (!screen.startsWith('/shop')) await desk.titles();

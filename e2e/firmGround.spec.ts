@@ -24,15 +24,17 @@ import {
   startRealServer,
   until,
 } from '../server/testing/realServer.ts';
+import { smallDemo } from '../server/testing/smallDemo.ts';
 import { freePort } from './freePort.ts';
 
 /** Real processes: catalogs put in force under load, folders shared, locked, damaged and gone. */
 const root = join(dirname(fileURLToPath(import.meta.url)), '..');
+const demo = smallDemo(join(root, 'demo', 'store'));
 let port: number;
 let data: string;
 let server: RealServer;
 const start = (folder = data, more: readonly string[] = []) =>
-  startRealServer({ root, data: folder, port, arguments: more });
+  startRealServer({ root, data: folder, port, demo, arguments: more });
 const width = async (value: number) => ({
   revision: await server.revision(),
   edits: [{ part: 'relevance', key: 'closeCall', value: { width: value } }],
@@ -55,7 +57,7 @@ test.beforeAll(async () => {
 });
 test.afterAll(async () => {
   await server.kill();
-  rmSync(data, { recursive: true, force: true });
+  for (const folder of [data, demo]) rmSync(folder, { recursive: true, force: true });
 });
 
 test('catalogs put in force under searches, effects and proposals: no answer fails, each is of one catalog', async () => {
@@ -80,7 +82,7 @@ test('while one file comes in, another is refused before it is received; nothing
 });
 
 test('a second server and a terminal that writes are told who has the folder; one that reads is served', async () => {
-  const other = await startRealServer({ root, data, port: await freePort() });
+  const other = await startRealServer({ root, data, demo, port: await freePort() });
   await until(() => other.process.exitCode !== null);
   expect(other.said()).toContain(`in use by the application at ${server.base}/`);
   const terminal = (...words: string[]) =>
