@@ -17,21 +17,28 @@ async function desk(name: string): Promise<{ readonly port: string; readonly sho
 
 const screens = await desk('SCREENS');
 const jobs = await desk('JOBS');
-/** Tests that start servers of their own, and those that look at every screen or change the catalog. */
+const shop = await desk('SHOP');
+/** Tests that start servers of their own; those that look at every screen or change the catalog; those of what shoppers see. */
 const ownServers = ['crash.spec.ts', 'firmGround.spec.ts', 'together.spec.ts'];
 const ofScreens = ['catalog.spec.ts', 'everyScreen.spec.ts', 'narrow.spec.ts'];
+const ofShop = [
+  ...['embedded.spec.ts', 'look.spec.ts', 'ownStyle.spec.ts', 'randomPages.spec.ts', 'resultsPage.spec.ts'],
+  ...['searchBox.spec.ts', 'shopWindow.spec.ts', 'slice.spec.ts', 'storefront.spec.ts', 'terminal.spec.ts'],
+  'vocabulary.spec.ts',
+];
 const at = (port: string): string => `http://127.0.0.1:${port}`;
 
 /**
- * Each desk's tests walk one after the other through one merchandiser's day; two such days pass side by side, and beside
- * them those with servers of their own: all three wait for most of the time.
+ * Each desk's tests walk one after the other through one merchandiser's day; three such days pass side by side, of about
+ * the same length with those that have servers of their own after the shortest.
  */
 export default defineConfig({
   testDir: '.',
   workers: 3,
   projects: [
+    { name: 'jobs', testIgnore: [...ownServers, ...ofScreens, ...ofShop], workers: 1, use: { baseURL: at(jobs.port) } },
+    { name: 'shop', testMatch: ofShop, workers: 1, use: { baseURL: at(shop.port) } },
     { name: 'screens', testMatch: ofScreens, workers: 1, use: { baseURL: at(screens.port) } },
-    { name: 'jobs', testIgnore: [...ownServers, ...ofScreens], workers: 1, use: { baseURL: at(jobs.port) } },
     { name: 'own servers', testMatch: ownServers, workers: 1 },
   ],
   timeout: 200_000,
@@ -43,7 +50,7 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     launchOptions: { executablePath: chromium.executablePath, args: [...chromium.args] },
   },
-  webServer: [screens, jobs].map(({ port, shop, data }) => ({
+  webServer: [jobs, shop, screens].map(({ port, shop, data }) => ({
     command: `node ../scripts/start.mjs --port ${port} --shop-port ${shop} --data ${data} --fresh`,
     url: `${at(port)}/desk/state`,
     timeout: 240_000,

@@ -22,7 +22,7 @@ function shelf(...args: string[]) {
 }
 
 test('the terminal gives the same answer as the shop and the desk', async ({ request }) => {
-  const folder = process.env.SHELF_E2E_JOBS_DATA!;
+  const folder = process.env.SHELF_E2E_SHOP_DATA!;
   for (const query of ['ultramarine', 'kolinsky brsh', 'zebra xylophone']) {
     const live = shelf('search', query, '--json', '--limit', '5', '--data', folder);
     const shop = await (await request.get(`/shop/search?limit=5&q=${encodeURIComponent(query)}`)).json();
@@ -111,9 +111,9 @@ test('errors say what is wrong: 2 for a command not understood, 1 for one that c
 test('starting says in one sentence what is wrong', () => {
   const start = (...args: string[]) =>
     spawnSync(process.execPath, ['scripts/start.mjs', ...args], { cwd: root, encoding: 'utf8', timeout: 30_000 });
-  const second = start('--port', process.env.SHELF_E2E_JOBS_PORT!, '--data', data);
+  const second = start('--port', process.env.SHELF_E2E_SHOP_PORT!, '--data', data);
   expect(second.status).toBe(1);
-  expect(second.stderr).toContain(`Port ${process.env.SHELF_E2E_JOBS_PORT} is taken by another program.`);
+  expect(second.stderr).toContain(`Port ${process.env.SHELF_E2E_SHOP_PORT} is taken by another program.`);
   writeFileSync(join(data, 'file'), '');
   const unwritable = start('--port', '0', '--data', join(data, 'file'));
   expect(unwritable.status).toBe(1);
@@ -123,7 +123,7 @@ test('starting says in one sentence what is wrong', () => {
 });
 
 test('judge says how right judged searches are, and names a wrong line', () => {
-  const folder = process.env.SHELF_E2E_JOBS_DATA!;
+  const folder = process.env.SHELF_E2E_SHOP_DATA!;
   const [first] = JSON.parse(shelf('search', 'ultramarine', '--json', '--limit', '1', '--data', folder).stdout).results;
   const file = join(data, 'judged.jsonl');
   const line = (query: string, relevant: Record<string, number>) => JSON.stringify({ query, relevant });
