@@ -21,7 +21,11 @@ export async function seriousProblems(
   page: Page,
   { within, without, only, rules }: AxeOptions = {},
 ): Promise<string[]> {
-  for (const frame of page.frames()) if (!(await frame.evaluate('"axe" in window'))) await frame.evaluate(source);
+  for (const frame of page.frames()) {
+    // Of a screen before this one, the window may be on its way out.
+    const isHere = await frame.evaluate('"axe" in window').catch(() => true);
+    if (!isHere) await frame.evaluate(source);
+  }
   const where = { include: [within ?? 'html'], exclude: without ? [without] : [] };
   const how: RunOptions = {
     resultTypes: ['violations'],

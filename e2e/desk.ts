@@ -104,7 +104,9 @@ export function deskOn(page: Page): Desk {
         // Two frames later the screen before it has gone.
         for (let frame = 0; frame < 2; frame++) await new Promise(requestAnimationFrame);
       }, `/${storefront}/${draft}${path}`);
-      await expect(page.getByRole('main').getByRole('status').filter({ hasText: / …$/ })).toHaveCount(0);
+      // What is worked out beside shoppers' searches may take its time.
+      const comes = page.getByRole('main').getByRole('status').filter({ hasText: / …$/ });
+      await expect(comes).toHaveCount(0, { timeout: 120_000 });
     },
     async trial(query) {
       const field = page.getByLabel('Trial search', { exact: true });

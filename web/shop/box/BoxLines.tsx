@@ -97,7 +97,6 @@ export function BoxLines({
     inputId: ids.input,
     labelId: ids.label,
     menuId: ids.menu,
-    initialIsOpen: hasFocus,
     inputValue: text,
     // What is chosen leads somewhere: nothing stays chosen, and what was typed stays as it is.
     selectedItem: null,
@@ -142,6 +141,11 @@ export function BoxLines({
     work.current = { onChange, onKeyDown, onBlur, onClick, open: box.openMenu, close: box.closeMenu };
     tell({ active: attributes['aria-activedescendant'] || undefined, isExpanded: isOpen });
   });
+  // Not open from the beginning: the box would be given the focus a little later, when it may have been left.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: once, as the lines come to a box that was entered before
+  useLayoutEffect(() => {
+    if (hasFocus) box.openMenu();
+  }, []);
   const hasLines = items.length > 0 || columns.length > 0;
   const isHanging = (isOpen || isHeld) && isShown && hasLines;
   return (

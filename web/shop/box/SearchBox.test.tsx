@@ -1,6 +1,6 @@
 /** @jest-environment ./web/testing/domEnvironment.cjs */
-import { beforeAll, beforeEach, expect, test } from '@jest/globals';
-import { screen, waitFor, within } from '@testing-library/react';
+import { beforeAll, beforeEach, expect, jest, test } from '@jest/globals';
+import { act, screen, waitFor, within } from '@testing-library/react';
 import { userEvent } from '@testing-library/user-event';
 import type { Result } from '../../../core/answer/answer.ts';
 import type { BoxAnswer } from '../../../core/suggest/boxAnswer.ts';
@@ -90,6 +90,16 @@ function open() {
   return { asked, spots, input: screen.getByRole('combobox', { name: 'Search the shop' }), user: userEvent.setup() };
 }
 const lines = (): (string | null)[] => screen.getAllByRole('option').map(({ textContent }) => textContent);
+
+// First in this file, since their code comes once.
+test('lines that come to a box that was entered do not give it the focus again, when it may have been left', async () => {
+  const { input } = open();
+  const given = jest.spyOn(input, 'focus');
+  act(() => input.focus());
+  await waitFor(() => expect(lines()).toEqual(['easel']));
+  expect(input.getAttribute('aria-expanded')).toBe('true');
+  expect(given).toHaveBeenCalledTimes(1);
+});
 
 test('before anything is typed it has this shopper’s searches and the popular ones; they can be forgotten', async () => {
   for (const text of ['canvas', 'gouache', 'ink', 'INK']) recentSearchesOf('-').remember(text);
