@@ -238,3 +238,47 @@ test('a plan shows other filters beside its results, in its own order', async ({
   await page.getByRole('button', { name: 'Take Material off' }).click();
   await expect(filter('Category')).toBeVisible();
 });
+
+test('several products of the window are pinned, boosted and hidden together, by mouse and by keys', async ({
+  page,
+}) => {
+  const desk = deskOn(page);
+  await desk.open('/plans');
+  await desk.trial('gouache');
+  const before = await desk.titles();
+  const ids = await desk.shop.locator('[data-product]').evaluateAll((all) => all.map((one) => one.dataset.product!));
+  const shelf = (at: number) => desk.shop.locator(`[data-product="${ids[at]}"]`);
+  const tick = (at: number) => shelf(at).getByRole('checkbox');
+  await tick(3).check();
+  await tick(5).check();
+  const bar = desk.shop.getByRole('toolbar');
+  await expect(bar).toHaveAccessibleName('2 products chosen');
+  await bar.getByRole('button', { name: 'Pin at the top' }).click();
+  await expect.poll(async () => (await desk.titles()).slice(0, 2)).toEqual([before[3], before[5]]);
+  await expect(page.getByText('2 products are pinned from place 1 for “gouache”')).toBeVisible();
+  await bar.getByRole('button', { name: 'Take the pins off' }).click();
+  await expect.poll(() => desk.titles()).toEqual(before);
+
+  // With shift all between; a key does it to all that are chosen, and the focus goes to what stands there then.
+  await bar.getByRole('button', { name: 'Choose none' }).click();
+  await expect(bar).toBeHidden();
+  await tick(0).check();
+  await tick(2).click({ modifiers: ['Shift'] });
+  await expect(bar).toHaveAccessibleName('3 products chosen');
+  await desk.shop.getByRole('button', { name: /^Place 1\b/ }).focus();
+  await page.keyboard.press('h');
+  await expect.poll(async () => (await desk.titles())[0]).toBe(before[3]);
+  await expect.poll(() => desk.unpublished()).toBe(3);
+  await expect(bar).toBeHidden();
+  await expect(desk.shop.locator('[aria-keyshortcuts]:focus')).toHaveCount(1);
+
+  // A key on one that is not chosen is for it alone, and it keeps the focus where it moves.
+  await desk.shop.getByRole('button', { name: /^Place 6\b/ }).focus();
+  const raised = ids[8];
+  await page.keyboard.press('+');
+  await expect(desk.shop.locator(`[data-product="${raised}"]`).getByText('boosted')).toBeVisible();
+  await expect(desk.shop.locator(`[data-product="${raised}"] [aria-keyshortcuts]:focus`)).toBeVisible();
+  await page.keyboard.press('0');
+  await expect(desk.shop.locator(`[data-product="${raised}"]`).getByText('boosted')).toBeHidden();
+  await desk.undoAll();
+});

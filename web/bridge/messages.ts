@@ -32,7 +32,7 @@ export type ToShop =
 /** What the desk wants seen. */
 export type DeskView = Omit<ToShop, 'kind'>;
 
-/** What a merchandiser does to a product where it stands in the window. */
+/** What a merchandiser does to products where they stand in the window; several are pinned one behind the other. */
 export type ProductAct =
   | { readonly act: 'pin'; readonly place: number }
   | {
@@ -56,7 +56,8 @@ export type ToDesk =
   | {
       readonly kind: 'act';
       readonly query: string;
-      readonly product: { readonly id: string; readonly title: string };
+      /** In the order in which they stand; one at least. */
+      readonly products: readonly { readonly id: string; readonly title: string }[];
       readonly what: ProductAct;
       readonly filters: Readonly<Record<string, readonly string[]>>;
       /** The collection that is looked at, empty for none; the order the shopper chose; what is taken as words; whether only what was typed is. */

@@ -123,7 +123,8 @@ export function ResultsPage({
                   results={data.results}
                   isStale={isStale}
                   open={choose}
-                  act={desk ? (product, what) => desk.act(search, product, what) : null}
+                  act={desk ? (products, what) => desk.act(search, products, what) : null}
+                  of={JSON.stringify([data.query, data.collection?.id])}
                   at={search.query.trim() !== '' ? 'search' : data.collection ? 'collection' : 'everything'}
                   mayMove={search.sort === ''}
                   banners={data.banners.filter(({ where }) => where === 'grid')}

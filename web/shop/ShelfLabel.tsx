@@ -13,10 +13,11 @@ import {
   Undo2,
 } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
-import type { ReactNode } from 'react';
+import { type KeyboardEvent, type ReactNode, useLayoutEffect, useRef } from 'react';
 import type { Marks, Result } from '../../core/answer/answer.ts';
 import type { ProductAct } from '../bridge/messages.ts';
 import { Menu, MenuItem, MenuLine } from '../look/Menu.tsx';
+import { actOfKey, type ShelfAt, shelfKeys, shelfShortcuts } from './shelfKeys.ts';
 
 function movement({ moved }: Marks): { text: string; shown: ReactNode } | null {
   if (moved === undefined || moved === 0) return null;
@@ -45,26 +46,93 @@ function describeMark(marks: Marks): { text: string; icon: ReactNode } | null {
     : { text: 'lowered', icon: <TrendingDown size={13} aria-hidden /> };
 }
 
-export type ShelfAt = 'search' | 'collection' | 'everything';
+/** The key that does the same, where the label has the focus. */
+function Key({ of }: { readonly of: keyof typeof shelfKeys }) {
+  return (
+    <kbd aria-hidden className="ml-auto pl-4 font-sans text-[12px] text-soft">
+      {shelfKeys[of]}
+    </kbd>
+  );
+}
 
-/** The label hanging under a product: place, movement since what is published, marks of plans; it opens the menu. */
+/**
+ * Keeps the focus on a label that acted by a key: a product that moves on the page loses it, and one that is hidden gives
+ * it to the next.
+ */
+function useKeptFocus() {
+  const trigger = useRef<HTMLButtonElement>(null);
+  const isKept = useRef(false);
+  useLayoutEffect(() => {
+    if (isKept.current && document.activeElement === document.body) trigger.current?.focus();
+  });
+  useLayoutEffect(() => {
+    const { current } = trigger;
+    return () => {
+      if (current === null || document.activeElement !== current) return;
+      const shelf = current.closest('[data-product]');
+      const next = shelf?.nextElementSibling ?? shelf?.previousElementSibling;
+      next?.querySelector<HTMLElement>('[aria-keyshortcuts]')?.focus();
+    };
+  }, []);
+  return { trigger, isKept };
+}
+
+/**
+ * The label hanging under a product: place, movement since what is published, marks of plans. It opens the menu, and takes
+ * the menu's keys; beside it the product is chosen, to do something to several.
+ */
 export function ShelfLabel({
   result,
   at,
   act,
+  isChosen,
+  together,
+  choose,
 }: {
   readonly result: Result;
-  /** Where it stands: in a search, on a collection's page, or among everything, for which there are no plans. */
   readonly at: ShelfAt;
   act(what: ProductAct): void;
+  readonly isChosen: boolean;
+  /** To how many products its menu does something: to all that are chosen, where it is one of them. */
+  readonly together: number;
+  /** `upTo`: with all between it and the one chosen before. */
+  choose(is: boolean, upTo: boolean): void;
 }) {
+  const { trigger, isKept } = useKeptFocus();
+  const onKey = (event: KeyboardEvent): void => {
+    if (event.ctrlKey || event.metaKey || event.altKey) return;
+    const what = actOfKey(event.key, { at, place: result.place, marks });
+    if (what === null) return;
+    event.preventDefault();
+    isKept.current = true;
+    if (what === 'choose') choose(!isChosen, event.shiftKey);
+    else act(what);
+  };
   const marks = result.marks ?? {};
   const moved = movement(marks);
   const mark = describeMark(marks);
   const summary = [`Place ${result.place}`, moved?.text, mark?.text].filter(Boolean).join(', ');
   return (
     <DropdownMenu.Root>
+      <label
+        className="grid size-6 shrink-0 cursor-pointer place-items-center"
+        title="Choose several, to do something to all"
+      >
+        <input
+          type="checkbox"
+          aria-label={`Choose ${result.title}`}
+          className="size-[15px] accent-press"
+          checked={isChosen}
+          onChange={(event) => choose(event.target.checked, (event.nativeEvent as MouseEvent).shiftKey === true)}
+        />
+      </label>
       <DropdownMenu.Trigger
+        ref={trigger}
+        aria-keyshortcuts={shelfShortcuts}
+        onKeyDown={onKey}
+        onBlur={(event) => {
+          if (event.relatedTarget) isKept.current = false;
+        }}
         aria-label={`${summary}: ${result.title}. What to do with it`}
         className={`inline-flex items-center gap-2 rounded-b-[7px] border border-t-0 px-2.5 py-0.5 text-[12.5px] hover:border-edge ${
           mark ? 'border-press/40 bg-press-soft' : 'bg-surface'
@@ -83,9 +151,10 @@ export function ShelfLabel({
       </DropdownMenu.Trigger>
       <Menu className="min-w-[210px] text-[13.5px]">
         <MenuItem onSelect={() => act({ act: 'why' })}>
-          <HelpCircle size={15} aria-hidden /> Why here?
+          <HelpCircle size={15} aria-hidden /> Why here? <Key of="why" />
         </MenuItem>
         <MenuLine />
+        {together > 1 && <p className="px-2.5 py-1 font-semibold text-[12.5px]">To all {together} that are chosen</p>}
         {at !== 'everything' ? (
           <PlanItems result={result} at={at} act={act} />
         ) : (
@@ -102,7 +171,7 @@ export function ShelfLabel({
         </MenuItem>
         <MenuLine />
         <MenuItem onSelect={() => act({ act: 'hide' })}>
-          <EyeOff size={15} aria-hidden /> Hide everywhere
+          <EyeOff size={15} aria-hidden /> Hide everywhere <Key of="hide" />
         </MenuItem>
         <MenuItem onSelect={() => act({ act: 'hideSome' })}>
           <CalendarOff size={15} aria-hidden /> Hide from some places, or until …
@@ -127,11 +196,11 @@ function PlanItems({
     <>
       {marks.pin ? (
         <MenuItem onSelect={() => act({ act: 'unpin' })}>
-          <PinOff size={15} aria-hidden /> Take the pin off
+          <PinOff size={15} aria-hidden /> Take the pin off <Key of="pin" />
         </MenuItem>
       ) : (
         <MenuItem onSelect={() => act({ act: 'pin', place })}>
-          <Pin size={15} aria-hidden /> Pin here, at place {place}
+          <Pin size={15} aria-hidden /> Pin here, at place {place} <Key of="pin" />
         </MenuItem>
       )}
       {place > 1 && (
@@ -140,14 +209,14 @@ function PlanItems({
         </MenuItem>
       )}
       <MenuItem onSelect={() => act({ act: 'boost' })}>
-        <TrendingUp size={15} aria-hidden /> Boost {here}
+        <TrendingUp size={15} aria-hidden /> Boost {here} <Key of="boost" />
       </MenuItem>
       <MenuItem onSelect={() => act({ act: 'lower' })}>
-        <TrendingDown size={15} aria-hidden /> Lower {here}
+        <TrendingDown size={15} aria-hidden /> Lower {here} <Key of="lower" />
       </MenuItem>
       {marks.pull !== undefined && (
         <MenuItem onSelect={() => act({ act: 'neutral' })}>
-          <Undo2 size={15} aria-hidden /> Neither boost nor lower
+          <Undo2 size={15} aria-hidden /> Neither boost nor lower <Key of="neutral" />
         </MenuItem>
       )}
     </>

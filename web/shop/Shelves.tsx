@@ -5,10 +5,12 @@ import { later, useLater } from '../look/later.ts';
 import { Banner, type ShownBanner } from './Banner.tsx';
 import { CardBody } from './CardBody.tsx';
 import { useShelfGrid } from './layout.tsx';
-import type { ShelfAt } from './ShelfLabel.tsx';
+import type { ShelfAt } from './shelfKeys.ts';
+import { useChosen } from './useChosen.ts';
 
 /** What is done to products, and what moves them, comes only where they can be: in the desk. */
 const shelfLabel = later(async () => (await import('./ShelfLabel.tsx')).ShelfLabel);
+const chosenBar = later(async () => (await import('./ChosenBar.tsx')).ChosenBar);
 const arrangedShelves = later(async () => (await import('./ArrangedShelves.tsx')).ArrangedShelves);
 
 /** The results standing on shelves; in the desk a label hangs from the edge under each, with a grip to put it elsewhere by. */
@@ -21,6 +23,7 @@ export function Shelves({
   banners,
   between,
   act,
+  of,
 }: {
   readonly results: readonly Result[];
   readonly isStale: boolean;
@@ -32,11 +35,18 @@ export function Shelves({
   readonly banners: readonly ShownBanner[];
   /** What stands over the whole width behind so many products of the first page. */
   readonly between: { readonly after: number; readonly content: ReactNode };
-  readonly act: ((product: Result, what: ProductAct) => void) | null;
+  /** What is done to products in the desk; null in the shop itself. */
+  readonly act: ((products: readonly Result[], what: ProductAct) => void) | null;
+  /** Which search or page they are of. */
+  readonly of: string;
 }) {
   const grid = useShelfGrid();
   const isArranged = act !== null && at !== 'everything' && mayMove;
   const { value: ShelfLabel } = useLater(shelfLabel, act !== null);
+  const chosen = useChosen(results, of);
+  const { value: ChosenBar } = useLater(chosenBar, act !== null && chosen.products.length > 0);
+  /** With a product that is chosen the others are meant as well. */
+  const meant = (result: Result): readonly Result[] => (chosen.has(result) ? chosen.products : [result]);
   const { value: ArrangedShelves } = useLater(arrangedShelves, isArranged);
   const className = `${grid.className} mt-2 ${isStale ? '[&_img]:opacity-70' : ''}`;
   const standing = (result: Result, grip: ReactNode): ReactNode => (
@@ -44,7 +54,16 @@ export function Shelves({
       <CardBody card={result} open={() => open(result, result.place)} />
       <div className="h-1 bg-edge" />
       <div className={act ? 'flex h-[38px] items-start shelf-pad' : 'h-5'}>
-        {act && ShelfLabel && <ShelfLabel result={result} at={at} act={(what) => act(result, what)} />}
+        {act && ShelfLabel && (
+          <ShelfLabel
+            result={result}
+            at={at}
+            act={(what) => act(what.act === 'why' ? [result] : meant(result), what)}
+            isChosen={chosen.has(result)}
+            together={meant(result).length}
+            choose={(is, upTo) => chosen.choose(result, is, upTo)}
+          />
+        )}
         {grip}
       </div>
     </>
@@ -81,7 +100,14 @@ export function Shelves({
       {before(next)}
     </ol>
   );
-  if (!isArranged || !ArrangedShelves) return <div className="shelf-room">{still}</div>;
+  const bar = act && ChosenBar && <ChosenBar chosen={chosen} at={at} act={(what) => act(chosen.products, what)} />;
+  if (!isArranged || !ArrangedShelves)
+    return (
+      <div className="shelf-room">
+        {still}
+        {bar}
+      </div>
+    );
   return (
     <div className="shelf-room">
       <ArrangedShelves
@@ -90,10 +116,11 @@ export function Shelves({
         style={grid.style}
         before={before}
         next={next}
-        pin={(product, place) => act(product, { act: 'pin', place })}
+        pin={(product, place) => act(meant(product), { act: 'pin', place })}
       >
         {standing}
       </ArrangedShelves>
+      {bar}
     </div>
   );
 }

@@ -14,10 +14,10 @@ export const firstView: DeskView | null = inDesk ? readFirstShow(window.name) : 
 export const deskAround: DeskAround = {
   shown: (query, total) => post(window.parent, { kind: 'shown', query, total }),
   searched: (query, collection) => post(window.parent, { kind: 'searched', query, collection }),
-  act: ({ query, filters, sort, collection, asWords, exactly }, { familyId, title }, what) =>
+  act: ({ query, filters, sort, collection, asWords, exactly }, products, what) =>
     post(window.parent, {
       ...{ kind: 'act', query, filters, sort, collection, asWords, exactly, what },
-      product: { id: familyId, title },
+      products: products.map(({ familyId, title }) => ({ id: familyId, title })),
     }),
 };
 

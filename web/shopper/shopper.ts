@@ -36,7 +36,7 @@ export type ShopperEvent =
 export interface DeskAround {
   shown(query: string, total: number): void;
   searched(query: string, collection: string): void;
-  act(search: ShopperSearch, product: Pick<Result, 'familyId' | 'title'>, what: ProductAct): void;
+  act(search: ShopperSearch, products: readonly Pick<Result, 'familyId' | 'title'>[], what: ProductAct): void;
 }
 
 export interface ShopperOptions {

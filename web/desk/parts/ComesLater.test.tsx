@@ -49,6 +49,19 @@ describe('a part of the desk whose code comes later', () => {
     expect(screen.queryByRole('alert')).toBeNull();
     expect(screen.getByText('Settings of Wren')).toBeTruthy();
   });
+  test('that comes when it was asked for from the keyboard has what is typed next', async () => {
+    const { Part, asked } = aPart();
+    render(
+      <main id="screen" tabIndex={-1}>
+        <Part of="Wren" />
+      </main>,
+    );
+    await act(async () => asked[0]!.fail());
+    screen.getByRole('button', { name: 'Try again' }).focus();
+    await act(async () => screen.getByRole('button', { name: 'Try again' }).click());
+    await act(async () => asked[1]!.come());
+    expect(document.activeElement).toBe(screen.getByRole('main'));
+  });
   test('is asked for again by itself, more and more seldom, and no longer once it is out of sight', async () => {
     const { Part, asked } = aPart();
     const { unmount } = render(<Part of="Wren" />);

@@ -1,10 +1,18 @@
-import type { ComponentType, ReactNode } from 'react';
+import { type ComponentType, type ReactNode, useLayoutEffect, useRef } from 'react';
 import { type Later, later, useLater } from '../../look/later.ts';
 
 /** Said where a part of the desk has not come; everything around it stays as it is. */
 function HasNotCome({ again }: { again(): void }) {
+  const said = useRef<HTMLDivElement>(null);
+  // Who asked again from the keyboard goes on at the screen that comes, not at the page's beginning.
+  useLayoutEffect(() => {
+    const { current } = said;
+    return () => {
+      if (current?.contains(document.activeElement)) document.getElementById('screen')?.focus();
+    };
+  }, []);
   return (
-    <div role="alert" className="m-1 rounded-lg bg-changed-soft p-4 text-on-changed">
+    <div ref={said} role="alert" className="m-1 rounded-lg bg-changed-soft p-4 text-on-changed">
       <p className="font-semibold">This part of the desk has not come</p>
       <p className="mt-1">
         The server does not answer, or is newer than this page. It is tried again by itself; what you changed stays

@@ -13,7 +13,7 @@ export function AddToResults({ query }: { readonly query: string }) {
       label="Add a product here"
       isSmall
       chosen={none}
-      choose={(product) => actOn({ query, collection: '' }, product, { act: 'pin', place: 1 }, (to) => void go(to))}
+      choose={(product) => actOn({ query, collection: '' }, [product], { act: 'pin', place: 1 }, (to) => void go(to))}
     />
   );
 }

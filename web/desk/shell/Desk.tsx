@@ -4,7 +4,7 @@ import { Outlet, useLocation } from 'react-router';
 import { Toaster } from 'sonner';
 import { CallProblem } from '../../client/request.ts';
 import { isGone, useDeskStateQuery } from '../state/deskState.ts';
-import { step } from '../state/edits.ts';
+import { askBeforeLeaving, step } from '../state/edits.ts';
 import { usePlace } from '../state/place.ts';
 import { useShopWindow } from '../state/shopWindow.ts';
 import { useTogether } from '../state/together.ts';
@@ -133,6 +133,7 @@ export function Desk() {
   const isNarrow = useIsNarrow();
   const { pathname } = useLocation();
   useShortcuts();
+  useEffect(askBeforeLeaving, []);
   const hasTrial = useFirstTrial();
   const { panels, editorSize, windowSize } = useSlimWindow();
   // biome-ignore lint/correctness/useExhaustiveDependencies: who goes to another screen wants to see it

@@ -9,7 +9,7 @@ import { IconButton } from '../parts/Button.tsx';
 import { HideDialog } from '../parts/rule/HideDialog.tsx';
 import { TeachLink } from '../parts/TeachLink.tsx';
 import { usePlace } from '../state/place.ts';
-import { actOn, hideProduct } from '../state/planActs.ts';
+import { actOn, hideProducts, type Product, productsInWords } from '../state/planActs.ts';
 import { setupInWords } from '../state/setupInWords.ts';
 import { type Device, devices, useShopWindow } from '../state/shopWindow.ts';
 import { useTrial } from '../state/trial.ts';
@@ -53,7 +53,7 @@ export function ShopWindow({ isTold, isReady }: { readonly isTold: boolean; read
   const live = nameOf(liveOf(storefront));
   const { query, collection, search } = useTrial();
   const [asked, setAsked] = useState<AskedWhy | null>(null);
-  const [hiding, setHiding] = useState<{ readonly id: string; readonly title: string } | null>(null);
+  const [hiding, setHiding] = useState<readonly Product[] | null>(null);
   const go = useNavigate();
   const { value: AddToResults } = useLater(addToResults, isReady);
   const hear = useCallback<Parameters<typeof ShopFrame>[0]['hear']>(
@@ -61,10 +61,10 @@ export function ShopWindow({ isTold, isReady }: { readonly isTold: boolean; read
       if (message.kind === 'shown') setTotal(message.total);
       else if (message.kind === 'searched') search(message.query, message.collection);
       else if (message.what.act === 'why') {
-        const { product, query, filters, sort, collection, asWords, exactly } = message;
-        setAsked({ ...product, query, filters, sort, collection, asWords, exactly, from, at });
-      } else if (message.what.act === 'hideSome') setHiding(message.product);
-      else actOn(message, message.product, message.what, (to) => void go(to));
+        const { products, query, filters, sort, collection, asWords, exactly } = message;
+        setAsked({ ...products[0]!, query, filters, sort, collection, asWords, exactly, from, at });
+      } else if (message.what.act === 'hideSome') setHiding(message.products);
+      else actOn(message, message.products, message.what, (to) => void go(to));
     },
     [search, setTotal, from, at, go],
   );
@@ -133,9 +133,9 @@ export function ShopWindow({ isTold, isReady }: { readonly isTold: boolean; read
         </p>
       )}
       <HideDialog
-        what={hiding && `“${hiding.title}”`}
+        what={hiding && productsInWords(hiding)}
         close={() => setHiding(null)}
-        hide={(limits) => hiding && hideProduct(hiding, limits)}
+        hide={(limits) => hiding && hideProducts(hiding, limits)}
       />
       <WhyHere asked={asked} close={() => setAsked(null)} />
     </aside>

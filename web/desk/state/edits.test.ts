@@ -2,7 +2,7 @@ import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import type { DeskState } from '../../../api/stateSchema.ts';
 import { type EntryEdit, withEntry } from '../../../core/setup/withEntry.ts';
 import { knownState, readState, stateKey } from './deskState.ts';
-import { edit, step, useSaving } from './edits.ts';
+import { askBeforeLeaving, edit, step, useSaving } from './edits.ts';
 import { clientHere } from './queryClient.ts';
 
 /** A server that keeps what it is sent, answers when it is let, and may refuse. */
@@ -148,6 +148,26 @@ describe('an edit', () => {
     await saved;
     expect(Object.keys(server.state.setup.attributes)).toEqual(['title']);
   });
+});
+
+test('the page is not left without asking while something is not saved', async () => {
+  const page = new EventTarget();
+  const names = ['addEventListener', 'removeEventListener'] as const;
+  Object.assign(globalThis, Object.fromEntries(names.map((name) => [name, page[name].bind(page)])));
+  const askMeNoMore = askBeforeLeaving();
+  const isAsked = (): boolean => !page.dispatchEvent(new Event('beforeunload', { cancelable: true }));
+  expect(isAsked()).toBe(false);
+  const saved = edit(weighs('brand', 7));
+  expect(isAsked()).toBe(true);
+  await server.answer();
+  await saved;
+  expect(isAsked()).toBe(false);
+  const later = edit(weighs('brand', 8));
+  askMeNoMore();
+  expect(isAsked()).toBe(false);
+  await server.answer();
+  await later;
+  for (const name of names) delete (globalThis as Record<string, unknown>)[name];
 });
 
 test('taking back waits for the edit that is on its way', async () => {

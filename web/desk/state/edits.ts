@@ -48,6 +48,15 @@ function inOrder<Answer>(work: () => Promise<Answer>): Promise<Answer> {
   return done;
 }
 
+/** Has the browser ask before the page is left with something that is not saved yet; answers how to have it ask no more. */
+export function askBeforeLeaving(): () => void {
+  const ask = (event: Event): void => {
+    if (useSaving.getState().isSaving || isUnsavedAnnounced) event.preventDefault();
+  };
+  addEventListener('beforeunload', ask);
+  return () => removeEventListener('beforeunload', ask);
+}
+
 function adopt(state: DeskState): void {
   adoptState(state);
   useShopWindow.getState().refresh();

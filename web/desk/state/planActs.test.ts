@@ -1,7 +1,7 @@
 import { beforeEach, describe, expect, test } from '@jest/globals';
 import type { ShelfPlan } from '../../../core/setup/parts/plans.ts';
 import { stateKey } from './deskState.ts';
-import { newPlanId, planFor, withoutPin, withPin, withPull } from './planActs.ts';
+import { newPlanId, planFor, withoutPin, withPins, withPull } from './planActs.ts';
 import { clientHere } from './queryClient.ts';
 
 const plan: ShelfPlan = {
@@ -18,12 +18,12 @@ beforeEach(() => {
 
 describe('what the menu under a product does to a plan', () => {
   test('a pin moves with its product, and what stands at its new place moves on', () => {
-    expect(withPin(plan, 'a', 5).pins).toEqual([{ product: 'a', place: 5 }]);
-    expect(withPin(plan, 'c', 2).pins).toEqual([
+    expect(withPins(plan, ['a'], 5).pins).toEqual([{ product: 'a', place: 5 }]);
+    expect(withPins(plan, ['c'], 2).pins).toEqual([
       { product: 'c', place: 2 },
       { product: 'a', place: 3 },
     ]);
-    expect(withPin(plan, 'c', 1).pins.map(({ product }) => product)).toEqual(['c', 'a']);
+    expect(withPins(plan, ['c'], 1).pins.map(({ product }) => product)).toEqual(['c', 'a']);
     expect(withoutPin(plan, 'a').pins).toEqual([]);
   });
   test('a pull replaces the one before; a pull of 1 takes it away', () => {
@@ -33,7 +33,7 @@ describe('what the menu under a product does to a plan', () => {
   });
   test('nothing is changed in place', () => {
     const before = structuredClone(plan);
-    withPin(plan, 'c', 2);
+    withPins(plan, ['c'], 2);
     withPull(plan, 'b', 3);
     expect(plan).toEqual(before);
   });

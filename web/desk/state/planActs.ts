@@ -34,7 +34,14 @@ async function sourceOf({ query, collection }: About, product: string, what: 'pi
   return what === 'pin' ? why.pin : (why.pulls[0] ?? null);
 }
 
-type Product = { readonly id: string; readonly title: string };
+export type Product = { readonly id: string; readonly title: string };
+
+/** One by its title, several by how many they are. */
+export const productsInWords = (products: readonly Product[]): string =>
+  products.length === 1 ? `“${products[0]!.title}”` : `${products.length} products`;
+/** The same, as what a sentence is about. */
+const theyAre = (products: readonly Product[]): string =>
+  `${productsInWords(products)} ${products.length === 1 ? 'is' : 'are'}`;
 
 /** A search, or where nothing is searched for the page of a collection. */
 export interface About {
@@ -78,9 +85,10 @@ export function newPlanId(key: string): string {
   return id;
 }
 
-export const withPin = (plan: ShelfPlan, product: string, place: number): ShelfPlan => ({
+/** The plan with products pinned to a place and those right after it. */
+export const withPins = (plan: ShelfPlan, products: readonly string[], place: number): ShelfPlan => ({
   ...plan,
-  pins: putPins(plan.pins, [product], place),
+  pins: putPins(plan.pins, products, place),
 });
 
 export function withoutPin(plan: ShelfPlan, product: string): ShelfPlan {
@@ -95,37 +103,45 @@ export function withPull(plan: ShelfPlan, product: string, pull: number): ShelfP
 
 const undoable = { action: { label: 'Undo', onClick: () => void step('undo') } };
 
-/** Hides a product from where and as long as it is said. */
-export function hideProduct(
-  product: Product,
+/** Hides products from where and as long as it is said, in one step. */
+export function hideProducts(
+  products: readonly Product[],
   limits: Omit<Extract<Hiding, { what: 'product' }>, 'what' | 'product'>,
 ): void {
-  const hiding = { ...limits, what: 'product' as const, product: product.id };
-  void edit({ part: 'hiding', key: hidingKey(hiding), value: hiding });
-  toast(`“${product.title}” is hidden${hiddenInWords(hiding) || ' everywhere'}`, undoable);
+  const hidings = products.map(({ id }) => ({ ...limits, what: 'product' as const, product: id }));
+  void edit(...hidings.map((value) => ({ part: 'hiding' as const, key: hidingKey(value), value })));
+  toast(`${theyAre(products)} hidden${hiddenInWords(hidings[0]!) || ' everywhere'}`, undoable);
 }
 
-/** Boosts or lowers a product wherever it is ordered by score: what the catalog's column says of it, decided here. */
-function boostEverywhere(product: Product, act: 'boostEverywhere' | 'lowerEverywhere'): void {
-  const about = { product: product.id, variant: null, attribute: 'boost' };
+/** Boosts or lowers products wherever they are ordered by score: what the catalog's column says of them, decided here. */
+function boostEverywhere(products: readonly Product[], act: 'boostEverywhere' | 'lowerEverywhere'): void {
   const value = act === 'boostEverywhere' ? menuPulls.boost : menuPulls.lower;
-  void edit({ part: 'products', key: decisionKey(about), value: { ...about, act: 'set', value } });
-  toast(`“${product.title}” is ${act === 'boostEverywhere' ? 'boosted' : 'lowered'} everywhere`, {
+  const edits = products.map(({ id }) => {
+    const about = { product: id, variant: null, attribute: 'boost' };
+    return { part: 'products' as const, key: decisionKey(about), value: { ...about, act: 'set' as const, value } };
+  });
+  void edit(...edits);
+  toast(`${theyAre(products)} ${act === 'boostEverywhere' ? 'boosted' : 'lowered'} everywhere`, {
     description: 'A boost of its own, as the catalog’s column has it; not yet published.',
     ...undoable,
   });
 }
 
-/** Carries out what was chosen in a product's menu in the shop window; `go` opens a screen. */
-export function actOn(about: About, product: Product, what: ProductAct, go: (address: string) => void): void {
+/** Carries out what was chosen for products in the shop window, for all of them in one step; `go` opens a screen. */
+export function actOn(
+  about: About,
+  products: readonly Product[],
+  what: ProductAct,
+  go: (address: string) => void,
+): void {
   if (what.act === 'why' || what.act === 'hideSome') return;
   if (what.act === 'boostEverywhere' || what.act === 'lowerEverywhere') {
-    boostEverywhere(product, what.act);
+    boostEverywhere(products, what.act);
     return;
   }
   if (what.act === 'hide') {
     const setup = knownState()?.setup;
-    hideProduct(product, setup ? madeNow(setup) : {});
+    hideProducts(products, setup ? madeNow(setup) : {});
     return;
   }
   const { id, plan } = planFor(about);
@@ -137,12 +153,21 @@ export function actOn(about: About, product: Product, what: ProductAct, go: (add
   /** Takes something off a product: in the search's own plan, or, after asking, where it is said. */
   const takeOff = async (
     kind: 'pin' | 'pulls',
-    does: (plan: ShelfPlan) => boolean,
-    without: (plan: ShelfPlan) => ShelfPlan,
+    withoutOne: (plan: ShelfPlan, product: string) => ShelfPlan,
     message: string,
   ): Promise<void> => {
-    if (does(plan)) {
-      save(without(plan), message);
+    const without = (from: ShelfPlan): ShelfPlan => products.reduce((less, { id }) => withoutOne(less, id), from);
+    const left = without(plan);
+    if (left[kind === 'pin' ? 'pins' : 'pulls'].length < plan[kind === 'pin' ? 'pins' : 'pulls'].length) {
+      save(left, message);
+      return;
+    }
+    const [product] = products;
+    if (!product || products.length > 1) {
+      toast(`Nothing was taken off ${productsInWords(products)}`, {
+        description:
+          'What moves them is not said by the shelf plan of this search alone. “Why here?” on each tells what is.',
+      });
       return;
     }
     const source = await sourceOf(about, product.id, kind).catch(() => null);
@@ -174,24 +199,28 @@ export function actOn(about: About, product: Product, what: ProductAct, go: (add
     });
   };
   if (what.act === 'pin')
-    save(withPin(plan, product.id, what.place), `“${product.title}” is pinned at place ${what.place} ${where}`);
-  else if (what.act === 'unpin')
-    void takeOff(
-      'pin',
-      (each) => each.pins.some((pin) => pin.product === product.id),
-      (each) => withoutPin(each, product.id),
-      `“${product.title}” is no longer pinned`,
+    save(
+      withPins(
+        plan,
+        products.map(({ id }) => id),
+        what.place,
+      ),
+      `${theyAre(products)} pinned ${products.length === 1 ? 'at' : 'from'} place ${what.place} ${where}`,
     );
+  else if (what.act === 'unpin') void takeOff('pin', withoutPin, `${theyAre(products)} no longer pinned`);
   else if (what.act === 'neutral')
     void takeOff(
       'pulls',
-      (each) => each.pulls.some((pull) => pull.product === product.id),
-      (each) => withPull(each, product.id, 1),
-      `“${product.title}” stands by its own score`,
+      (each, product) => withPull(each, product, 1),
+      products.length === 1
+        ? `${productsInWords(products)} stands by its own score`
+        : `${productsInWords(products)} stand by their own scores`,
     );
-  else
+  else {
+    const pulled = what.act;
     save(
-      withPull(plan, product.id, menuPulls[what.act]),
-      `“${product.title}” is ${what.act === 'boost' ? 'boosted' : 'lowered'} ${where}`,
+      products.reduce((more, { id }) => withPull(more, id, menuPulls[pulled]), plan),
+      `${theyAre(products)} ${pulled === 'boost' ? 'boosted' : 'lowered'} ${where}`,
     );
+  }
 }

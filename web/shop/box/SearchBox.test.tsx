@@ -145,6 +145,18 @@ test('enter without a marked line searches for what was typed; escape closes wha
   expect(spots()).toEqual(['?q=bru']);
 });
 
+test('the lines are gone before the box gives the focus away: those just opened take it back', async () => {
+  const { input, user, spots } = open();
+  await user.click(input);
+  await waitFor(() => expect(lines()).toEqual(['easel']));
+  const left: number[] = [];
+  input.addEventListener('blur', () => left.push(screen.queryAllByRole('option').length));
+  await user.keyboard('bru{Enter}');
+  expect(spots()).toEqual(['?q=bru']);
+  expect(left).toEqual([0]);
+  expect(document.activeElement).toBe(document.body);
+});
+
 test('a product goes into the basket by shift and enter, or by its mark, and the box stays open', async () => {
   const basket = basketOf('-');
   basket.getState().empty();

@@ -1,5 +1,5 @@
 import { ArrowLeft, Search, X } from 'lucide-react';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useLayoutEffect, useRef, useState } from 'react';
 import { useStore } from 'zustand';
 import { longestQuery } from '../../../core/query/readUnits.ts';
 import { later, useLater } from '../../look/later.ts';
@@ -50,10 +50,15 @@ export function SearchBox() {
   );
   const [ids] = useState(newBoxIds);
   const input = useRef<HTMLInputElement>(null);
+  // The focus is given away once the lines are drawn closed: those that were just opened would take it back.
+  const [timesLeft, setTimesLeft] = useState(0);
+  useLayoutEffect(() => {
+    if (timesLeft > 0) input.current?.blur();
+  }, [timesLeft]);
   const leave = (): void => {
     work.current?.close();
     setFocus(false);
-    input.current?.blur();
+    setTimesLeft((times) => times + 1);
   };
   const isFull = isPhone && hasFocus;
   return (

@@ -17,7 +17,7 @@ import { SearchChips } from '../../parts/SearchChips.tsx';
 import { useChanged } from '../../state/changed.ts';
 import { useDeskState } from '../../state/deskState.ts';
 import { edit, step } from '../../state/edits.ts';
-import { newPlanId, withoutPin, withPin } from '../../state/planActs.ts';
+import { newPlanId, withoutPin, withPins } from '../../state/planActs.ts';
 import { madeNow } from '../../state/whenNow.ts';
 import { Conflicts } from './Conflicts.tsx';
 import { PlanBanners } from './PlanBanners.tsx';
@@ -157,7 +157,7 @@ function PlanEditor({ id, plan }: { readonly id: string; readonly plan: ShelfPla
                 value={place}
                 least={1}
                 most={500}
-                change={(next) => save(withPin(plan, product, Math.round(next)))}
+                change={(next) => save(withPins(plan, [product], Math.round(next)))}
               />
               <IconButton
                 label={`Unpin ${products?.get(product)?.title ?? product}`}
@@ -172,7 +172,7 @@ function PlanEditor({ id, plan }: { readonly id: string; readonly plan: ShelfPla
           <ProductPicker
             label="Pin a product"
             chosen={new Set(plan.pins.map(({ product }) => product))}
-            choose={({ id: product }) => save(withPin(plan, product, firstFreePlace(plan)))}
+            choose={({ id: product }) => save(withPins(plan, [product], firstFreePlace(plan)))}
           />
         </div>
       </Section>
