@@ -3,7 +3,7 @@ import type { ProductAct } from '../bridge/messages.ts';
 import type { ShelfAt } from './shelfKeys.ts';
 import type { Chosen } from './useChosen.ts';
 
-type Offer = readonly [what: ProductAct, name: string, Icon: LucideIcon];
+type Offer = readonly [what: ProductAct, name: string, Icon: LucideIcon, title?: string];
 
 function offersFor(at: ShelfAt, { products }: Chosen): Offer[] {
   const place = products[0]!.place;
@@ -28,7 +28,7 @@ function offersFor(at: ShelfAt, { products }: Chosen): Offer[] {
   return [
     ...here,
     [{ act: 'hide' }, 'Hide everywhere', EyeOff],
-    [{ act: 'hideSome' }, 'Hide from some places, or until …', CalendarOff],
+    [{ act: 'hideSome' }, 'Hide in part …', CalendarOff, 'From some places, or until …'],
   ];
 }
 
@@ -53,15 +53,21 @@ export function ChosenBar({
       aria-label={name}
       className="shelf-pad sticky bottom-0 z-20 flex flex-wrap items-center gap-1.5 border-t bg-surface py-2 text-[13px] shadow-[0_-4px_12px_rgb(0_0_0/0.08)]"
     >
+      <button
+        type="button"
+        aria-label="Choose none"
+        title="Choose none"
+        className="grid size-7 place-items-center rounded-md text-soft hover:text-ink"
+        onClick={chosen.clear}
+      >
+        <X size={15} aria-hidden />
+      </button>
       <b className="mr-1 font-semibold">{name}</b>
-      {offersFor(at, chosen).map(([what, name, Icon]) => (
-        <button type="button" key={name} className={button} onClick={() => act(what)}>
+      {offersFor(at, chosen).map(([what, name, Icon, title]) => (
+        <button type="button" key={name} title={title} className={button} onClick={() => act(what)}>
           <Icon size={14} aria-hidden /> {name}
         </button>
       ))}
-      <button type="button" className={`${button} ml-auto`} onClick={chosen.clear}>
-        <X size={14} aria-hidden /> Choose none
-      </button>
     </div>
   );
 }

@@ -82,7 +82,7 @@ export function ShelfPlans() {
         }
       >
         Products you put in their place for named searches: pinned, boosted or lowered. You can also act on any product
-        in the shop window, from the label under it.
+        in the shop window, from the label under it, or on several by their boxes.
       </ScreenHead>
       <div className="-mt-1.5 mb-2">
         <RulesFile part="plans" />
