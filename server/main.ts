@@ -23,7 +23,6 @@ import { openPictureCache } from './pictures/pictureCache.ts';
 import { openPictureDesk } from './pictures/pictureDesk.ts';
 import { smallerPicture } from './pictures/smallerPicture.ts';
 import { noCatalog, rebuildingIndex } from './refused.ts';
-import { draftsTouched } from './searching/draftsTouched.ts';
 import { lanedSearcher } from './searching/searcher.ts';
 import { shownWrites } from './searching/shownWrites.ts';
 import { watchDates } from './searching/watchDates.ts';
@@ -98,7 +97,6 @@ async function start(): Promise<void> {
         throw error;
       }
     },
-    draftsToReady: (most) => draftsTouched(shelf.storefronts, most),
     whenClosed: (storefront) => shelf.at(storefront).catalogs.letGo(),
     whenFree: (storefront) =>
       void storefronts

@@ -1,4 +1,4 @@
-import { type DraftRef, liveOf } from '../../core/setup/setupRef.ts';
+import { liveOf } from '../../core/setup/setupRef.ts';
 import type { CatalogReader } from '../catalog/catalogReader.ts';
 import type { DataFolder } from '../dataFolder.ts';
 import { answerIn, outcomeOf } from '../threadOutcome.ts';
@@ -28,9 +28,6 @@ const deskWarmedAfter = 4000;
 /** Products whose words are changed while a draft is rehearsed, and how often over. */
 const rehearsedProducts = 20;
 const rehearsedOver = 4;
-/** Drafts made ready before they are asked about, and the searches they are made ready with, once over. */
-const draftsMadeReady = 8;
-const madeReadyWith = ['', 'blue'];
 /** When threads let go of a generation that is asked about no more, in milliseconds: it takes a core a moment. */
 const letGoAfter = 1000;
 
@@ -64,8 +61,6 @@ export function lanedSearcher(options: {
   readonly worker: URL;
   /** The handle of a storefront's catalog where it is not open yet; refuses where there is none. */
   readonly openLater: (storefront: string) => Promise<CatalogHandle>;
-  /** Drafts that somebody may come back to, the likeliest first. */
-  readonly draftsToReady?: (most: number) => readonly DraftRef[];
   /** Bytes of indexes kept open; beyond, the storefront asked least recently is closed, and opened anew when it is asked. */
   readonly mostBytes?: number;
   /** Called when a storefront is no longer kept open. */
@@ -74,7 +69,6 @@ export function lanedSearcher(options: {
   readonly whenFree?: (storefront: string) => void;
 }): LanedSearcher {
   const { folder, worker, openLater, mostBytes = indexBytesKept, whenClosed = () => {}, whenFree = () => {} } = options;
-  const { draftsToReady = () => [] } = options;
   const names = Object.keys(laneSettings) as LaneName[];
   const lanes = Object.fromEntries(names.map((name) => [name, openLane(name, folder, worker)])) as Record<
     LaneName,
@@ -89,10 +83,6 @@ export function lanedSearcher(options: {
   const warm = (about: CatalogHandle, over: number): LaneTask => ({
     about,
     question: { call: 'warm', given: [liveOf(about.storefront), searchesWarmed, warmedWith, over] },
-  });
-  const madeReady = (about: CatalogHandle, ref: DraftRef): LaneTask => ({
-    about,
-    question: { call: 'warm', given: [ref, 0, madeReadyWith, 1] },
   });
   const letGo = async ({ storefront, generation }: CatalogHandle): Promise<void> => {
     const task: LaneTask = { letGo: { storefront, generation } };
@@ -176,12 +166,6 @@ export function lanedSearcher(options: {
       about,
       question: { call: 'rehearse', given: [live, rehearsedProducts, followedWith, rehearsedOver] },
     } satisfies LaneTask);
-    // One draft at a time, so that what is asked meanwhile waits for one at most; a draft may be gone by then.
-    for (const ref of draftsToReady(draftsMadeReady)) {
-      const of = inForce.get(ref.storefront);
-      if (isEnded) return;
-      if (of) await lanes.desk.inTurn(madeReady(of, ref)).catch(() => {});
-    }
   };
   const searcher = searcherBy(async (question) => {
     const about = await aboutNow(question.given[0].storefront);
