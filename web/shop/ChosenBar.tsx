@@ -1,4 +1,6 @@
 import { CalendarOff, EyeOff, type LucideIcon, Pin, PinOff, TrendingDown, TrendingUp, Undo2, X } from 'lucide-react';
+import { Toolbar } from 'radix-ui';
+import { useLayoutEffect, useRef } from 'react';
 import type { ProductAct } from '../bridge/messages.ts';
 import type { ShelfAt } from './shelfKeys.ts';
 import type { Chosen } from './useChosen.ts';
@@ -33,41 +35,55 @@ function offersFor(at: ShelfAt, { products }: Chosen): Offer[] {
 }
 
 /** What may be done to the chosen products together; it stays in sight at the window's foot while there are any. */
-export function ChosenBar({
-  chosen,
-  at,
-  act,
-}: {
+export function ChosenBar(props: BarProps) {
+  return props.chosen.products.length > 0 && <Bar {...props} />;
+}
+
+interface BarProps {
   readonly chosen: Chosen;
   readonly at: ShelfAt;
   act(what: ProductAct): void;
-}) {
+}
+
+function Bar({ chosen, at, act }: BarProps) {
+  const bar = useRef<HTMLDivElement>(null);
+  // Where what was chosen is gone, the next key is for what stands there then.
+  useLayoutEffect(() => {
+    const { current } = bar;
+    return () => {
+      if (!document.hasFocus() || !current?.contains(document.activeElement)) return;
+      document.querySelector<HTMLElement>('[data-product] [aria-keyshortcuts]')?.focus();
+    };
+  }, []);
   const { length } = chosen.products;
-  if (length === 0) return null;
   const name = `${length} ${length === 1 ? 'product' : 'products'} chosen`;
-  const button =
-    'inline-flex min-h-7 items-center gap-1.5 rounded-md border px-2.5 hover:border-edge hover:bg-press-soft';
   return (
-    <div
-      role="toolbar"
+    <Toolbar.Root
+      ref={bar}
       aria-label={name}
       className="shelf-pad sticky bottom-0 z-20 flex flex-wrap items-center gap-1.5 border-t bg-surface py-2 text-[13px] shadow-[0_-4px_12px_rgb(0_0_0/0.08)]"
     >
-      <button
-        type="button"
+      <Toolbar.Button
         aria-label="Choose none"
         title="Choose none"
         className="grid size-7 place-items-center rounded-md text-soft hover:text-ink"
         onClick={chosen.clear}
       >
         <X size={15} aria-hidden />
-      </button>
-      <b className="mr-1 font-semibold">{name}</b>
+      </Toolbar.Button>
+      <b aria-live="polite" className="mr-1 font-semibold">
+        {name}
+      </b>
       {offersFor(at, chosen).map(([what, name, Icon, title]) => (
-        <button type="button" key={name} title={title} className={button} onClick={() => act(what)}>
+        <Toolbar.Button
+          key={name}
+          title={title}
+          className="inline-flex min-h-7 items-center gap-1.5 rounded-md border px-2.5 hover:border-edge hover:bg-press-soft"
+          onClick={() => act(what)}
+        >
           <Icon size={14} aria-hidden /> {name}
-        </button>
+        </Toolbar.Button>
       ))}
-    </div>
+    </Toolbar.Root>
   );
 }

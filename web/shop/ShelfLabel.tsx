@@ -55,26 +55,36 @@ function Key({ of }: { readonly of: keyof typeof shelfKeys }) {
   );
 }
 
+/** How long after a key its product may move, in milliseconds. */
+const movesWithin = 3000;
+
 /**
  * Keeps the focus on a label that acted by a key: a product that moves on the page loses it, and one that is hidden gives
- * it to the next.
+ * it to the next. Nothing is taken from whoever works in the desk meanwhile.
  */
 function useKeptFocus() {
   const trigger = useRef<HTMLButtonElement>(null);
-  const isKept = useRef(false);
+  const keptUntil = useRef(0);
   useLayoutEffect(() => {
-    if (isKept.current && document.activeElement === document.body) trigger.current?.focus();
+    const isLost = document.hasFocus() && document.activeElement === document.body;
+    if (isLost && performance.now() < keptUntil.current) trigger.current?.focus();
   });
   useLayoutEffect(() => {
     const { current } = trigger;
     return () => {
-      if (current === null || document.activeElement !== current) return;
+      if (current === null || document.activeElement !== current || !document.hasFocus()) return;
       const shelf = current.closest('[data-product]');
       const next = shelf?.nextElementSibling ?? shelf?.previousElementSibling;
       next?.querySelector<HTMLElement>('[aria-keyshortcuts]')?.focus();
     };
   }, []);
-  return { trigger, isKept };
+  const keep = (): void => {
+    keptUntil.current = performance.now() + movesWithin;
+  };
+  const leave = (): void => {
+    keptUntil.current = 0;
+  };
+  return { trigger, keep, leave };
 }
 
 /**
@@ -98,13 +108,13 @@ export function ShelfLabel({
   /** `upTo`: with all between it and the one chosen before. */
   choose(is: boolean, upTo: boolean): void;
 }) {
-  const { trigger, isKept } = useKeptFocus();
+  const { trigger, keep, leave } = useKeptFocus();
   const onKey = (event: KeyboardEvent): void => {
     if (event.ctrlKey || event.metaKey || event.altKey) return;
     const what = actOfKey(event.key, { at, place: result.place, marks });
     if (what === null) return;
     event.preventDefault();
-    isKept.current = true;
+    keep();
     if (what === 'choose') choose(!isChosen, event.shiftKey);
     else act(what);
   };
@@ -130,9 +140,7 @@ export function ShelfLabel({
         ref={trigger}
         aria-keyshortcuts={shelfShortcuts}
         onKeyDown={onKey}
-        onBlur={(event) => {
-          if (event.relatedTarget) isKept.current = false;
-        }}
+        onBlur={(event) => event.relatedTarget && leave()}
         aria-label={`${summary}: ${result.title}. What to do with it`}
         className={`inline-flex items-center gap-2 rounded-b-[7px] border border-t-0 px-2.5 py-0.5 text-[12.5px] hover:border-edge ${
           mark ? 'border-press/40 bg-press-soft' : 'bg-surface'
