@@ -16,6 +16,7 @@ import type { Setup } from '../../core/setup/schema.ts';
 import { liveOf, type SetupRef } from '../../core/setup/setupRef.ts';
 import type { CatalogView } from '../catalog/currentCatalog.ts';
 import type { Workbench } from '../searching/workbench.ts';
+import { openStorefrontReader } from '../store/storefronts.ts';
 import { rulesAbout } from './rulesAbout.ts';
 
 /** One search to answer, and what to tell besides. */
@@ -46,7 +47,7 @@ const placesDepth = 500;
 
 const shownFirst = (query: string): SearchRequest => ({ query, filters: {}, page: 1, limit: 24 });
 
-/** Decisions that give some products, spread over the catalog, the title of the one before. */
+/** Decisions that give some products, spread over the catalog, the title of the one before and a word that no other has. */
 function titlesPassedOn({ snapshot, record }: CatalogView, products: number, from: number): Setup['products'] {
   const step = Math.max(1, Math.floor(snapshot.families / products));
   const firstOf = (family: number): CatalogRecord => record(snapshot.recordsOf(family)[0]);
@@ -54,7 +55,7 @@ function titlesPassedOn({ snapshot, record }: CatalogView, products: number, fro
   for (let family = 1 + (from % step); family < snapshot.families && decisions.length < products; family += step) {
     const value = firstText(heldBy(firstOf(family - 1), 'title'));
     const about = { product: snapshot.familyId(family), variant: null, attribute: 'title' };
-    if (value) decisions.push([decisionKey(about), { ...about, act: 'set', value }]);
+    if (value) decisions.push([decisionKey(about), { ...about, act: 'set', value: `${value} qzx${from}w${family}` }]);
   }
   return named(decisions);
 }
@@ -98,6 +99,12 @@ export function searchQuestions(bench: Workbench) {
         for (const query of searches)
           search(passing.engine, passing.setup, shownFirst(query), passing.view.record, passing.content);
       }
+    },
+    /** Makes the storefront's drafts ready that somebody changed last, the latest first, so that whoever goes to one does not wait for it. */
+    readyDrafts({ storefront }: SetupRef, most: number, searches: readonly string[]): void {
+      const drafts = openStorefrontReader(bench.db).drafts(storefront);
+      const open = drafts.filter(({ removedAt }) => removedAt === null).sort((a, b) => b.touchedAt - a.touchedAt);
+      for (const { id } of open.slice(0, most).reverse()) answerAll({ storefront, draft: id }, searches);
     },
     /** One product of a search wherever it stands, with its arithmetic, or null where the search does not show it. */
     why(ref: SetupRef, task: SearchTask, product: string): { result: Result | null; total: number } {

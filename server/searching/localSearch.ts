@@ -58,6 +58,7 @@ const lanes: Readonly<Record<keyof LocalSearch, LaneName>> = {
   answer: 'desk',
   warm: 'shop',
   rehearse: 'desk',
+  readyDrafts: 'desk',
   follow: 'shop',
   suggest: 'desk',
   phrases: 'long',

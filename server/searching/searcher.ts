@@ -27,7 +27,9 @@ const warmedOver = 5;
 const deskWarmedAfter = 4000;
 /** Products whose words are changed while a draft is rehearsed, and how often over. */
 const rehearsedProducts = 20;
-const rehearsedOver = 4;
+const rehearsedOver = 8;
+/** Drafts changed last that are made ready ahead. */
+const draftsReady = 8;
 /** When threads let go of a generation that is asked about no more, in milliseconds: it takes a core a moment. */
 const letGoAfter = 1000;
 
@@ -165,6 +167,11 @@ export function lanedSearcher(options: {
     await lanes.desk.inTurn({
       about,
       question: { call: 'rehearse', given: [live, rehearsedProducts, followedWith, rehearsedOver] },
+    } satisfies LaneTask);
+    if (isEnded || inForce.get(about.storefront) !== about) return;
+    await lanes.desk.inTurn({
+      about,
+      question: { call: 'readyDrafts', given: [live, draftsReady, followedWith] },
     } satisfies LaneTask);
   };
   const searcher = searcherBy(async (question) => {

@@ -1,5 +1,6 @@
 import { expect, test } from '@jest/globals';
 import { liveOf } from '../../core/setup/setupRef.ts';
+import { searchQuestions } from '../questions/searches.ts';
 import { openTestShelf, smallCatalog } from '../testing/openTestShelf.ts';
 import { openWorkbench } from './workbench.ts';
 
@@ -15,14 +16,14 @@ async function shopWithDrafts() {
     const edit = { part: 'products' as const, key: 'b//title', value };
     expect(await shelf.writer.edit({ storefront, draft }, [edit], 1, 'Ann', 2)).not.toHaveProperty('refusal');
   }
-  const benchOf = (mostPatchBytes?: number) =>
+  const benchOf = (options: { mostPatchBytes?: number; now?: () => number } = {}) =>
     openWorkbench({
       folder: shelf.folder,
       storefront: 'main',
       db: shelf.db,
       reader: shelf.catalogs.current()!,
       now: () => 3,
-      ...(mostPatchBytes !== undefined && { mostPatchBytes }),
+      ...options,
     });
   return { shelf, benchOf };
 }
@@ -40,12 +41,37 @@ test('drafts that were looked at stay ready, each with its own words', async () 
 
 test('where their indexes take more room than there is, the one asked for least recently is let go', async () => {
   const { shelf, benchOf } = await shopWithDrafts();
-  const bench = benchOf(1);
+  const bench = benchOf({ mostPatchBytes: 1 });
   const first = drafts.map((ref) => bench.ready(ref));
   expect(bench.ready(drafts[2]!)).toBe(first[2]);
   expect(bench.ready(drafts[1]!)).toBe(first[1]);
   const again = bench.ready(drafts[0]!);
   expect(again).not.toBe(first[0]);
   expect(again.view.record(2).values).toMatchObject({ title: 'Flat winter brush' });
+  shelf.remove();
+});
+
+test('of a storefront’s drafts those worked on last are made ready ahead, and none that was taken out', async () => {
+  const { shelf, benchOf } = await shopWithDrafts();
+  const [winter, spring, sale] = drafts as [(typeof drafts)[0], (typeof drafts)[0], (typeof drafts)[0]];
+  const value = { product: 'b', variant: null, attribute: 'title', act: 'set', value: 'Flat winter fan' };
+  const edit = { part: 'products' as const, key: 'b//title', value };
+  expect(await shelf.writer.edit(winter, [edit], 2, 'Ann', 2_000_000)).not.toHaveProperty('refusal');
+  await shelf.writer.takeOutDraft(sale, 2_000_001);
+  const bench = benchOf();
+  searchQuestions(bench).readyDrafts(liveOf('main'), 1, ['']);
+  expect(bench.catchUp(winter)).toBe(false);
+  expect(bench.catchUp(spring)).toBe(true);
+  shelf.remove();
+});
+
+test('another day binds a draft anew to the index that it has', async () => {
+  const { shelf, benchOf } = await shopWithDrafts();
+  let now = 3;
+  const bench = benchOf({ now: () => now });
+  const first = drafts.map((ref) => bench.ready(ref).view);
+  now += 3 * 24 * 3600 * 1000;
+  for (const ref of drafts) expect(bench.catchUp(ref)).toBe(true);
+  for (const [at, ref] of drafts.entries()) expect(bench.ready(ref).view).toBe(first[at]);
   shelf.remove();
 });

@@ -34,6 +34,8 @@ export type Follows = 'always' | 'when-told';
 export interface Ready {
   /** Generation, revision or release, facts, articles, day and what is in force by its dates: all that what follows depends on. */
   readonly version: string;
+  /** Facts, and revision or release: what the view is made of. */
+  readonly madeOf: string;
   readonly view: CatalogView;
   readonly engine: Engine;
   readonly setup: PreparedSetup;
@@ -142,10 +144,13 @@ export function openWorkbench(options: {
     const version = [...state, today, periodOf(setup, at)].join('/');
     const before = known.get(keyOf(ref));
     if (before?.version === version) return before;
-    const view = current.view(setup);
+    const madeOf = `${current.facts}/${number}`;
+    // Another day, other articles or other near texts leave the index as it is.
+    const view = before?.madeOf === madeOf ? before.view : current.view(setup);
     return {
       ...boundTo(view, setup, at, inVersion),
       version,
+      madeOf,
       decisions: decisionsByProduct(setup),
       lists: new Map(),
     };
