@@ -4,6 +4,7 @@ import { stem } from '../text/wordForms.ts';
 import type { SnapshotMeta } from './buildSnapshot.ts';
 import { openValueColumns, type ValueColumn } from './columns.ts';
 import { type DeletionIndex, openDeletions } from './deletionIndex.ts';
+import { openFamilyIds } from './familyIds.ts';
 import { type NumberColumn, openNumberColumns } from './numberColumns.ts';
 import { openPostings, type PostingArrays } from './postingArrays.ts';
 import { openSections, type Sections } from './sections.ts';
@@ -56,10 +57,7 @@ export function openSnapshot(...layers: readonly SharedArrayBuffer[]): Snapshot 
   const stems = openStrings(sections, 'stems');
   const stemOffset = sections.u32('stems.offset');
   const stemTerms = sections.u32('stems.terms');
-  const familyTable = openStrings(sections, 'families');
-  const familyOf = sections.u32('families.of');
-  const rank = new Uint32Array(families);
-  for (let at = 0; at < families; at++) rank[familyOf[at]!] = at;
+  const familyIds = openFamilyIds(layers[0]!, sections, families);
   const skus = openStrings(sections, 'skus');
   const skuRecord = sections.u32('skus.of');
   const recordFamily = sections.u32('record.family');
@@ -83,12 +81,9 @@ export function openSnapshot(...layers: readonly SharedArrayBuffer[]): Snapshot 
       const at = stems.find(stem(token, language));
       return at < 0 ? [] : Array.from(stemTerms.subarray(stemOffset[at], stemOffset[at + 1]));
     },
-    familyId: (family) => familyTable.get(rank[family]!),
-    findFamily(id) {
-      const at = familyTable.find(id);
-      return at < 0 ? -1 : familyOf[at]!;
-    },
-    familyRank: (family) => rank[family]!,
+    familyId: familyIds.idOf,
+    findFamily: familyIds.find,
+    familyRank: familyIds.rankOf,
     recordsOf: (family) => [familyStart[family]!, familyStart[family + 1]!],
     findSku(code) {
       const at = skus.find(code);

@@ -22,6 +22,9 @@ export type Source =
   /** The catalog's boost column. */
   | { readonly kind: 'boost' };
 
+/** A plan as the source. */
+export type PlanSource = Source & { readonly kind: 'plan' };
+
 /** A source as answers tell it. */
 export interface ToldSource {
   from: Source['kind'];

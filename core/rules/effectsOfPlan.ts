@@ -1,5 +1,5 @@
 import type { ShelfPlan } from '../setup/parts/plans.ts';
-import type { Effect, Source } from './effects.ts';
+import type { Effect, PlanSource, Source } from './effects.ts';
 
 /**
  * Everything that one plan does where it holds, in the order in which a search is worked out: whoever ranks, lists what is
@@ -26,5 +26,18 @@ export function effectsOfPlan(plan: ShelfPlan, source: Source): Effect[] {
   if (scope || wordsOut.length > 0) effects.push({ what: 'scope', wordsOut, condition: scope ?? null, source });
   if (filters) effects.push({ what: 'filters', filters, source });
   if (redirect !== undefined) effects.push({ what: 'redirect', link: redirect, source });
+  return effects;
+}
+
+const known = new WeakMap<ShelfPlan, { readonly source: PlanSource; readonly effects: readonly Effect[] }>();
+
+/** The same, kept for a plan that holds for one search after the other: worked out anew where its source is told otherwise. */
+export function keptEffectsOfPlan(plan: ShelfPlan, source: PlanSource): readonly Effect[] {
+  const before = known.get(plan);
+  const { id, name, how, corrected } = before?.source ?? {};
+  if (before && id === source.id && name === source.name && how === source.how && corrected === source.corrected)
+    return before.effects;
+  const effects = effectsOfPlan(plan, source);
+  known.set(plan, { source, effects });
   return effects;
 }

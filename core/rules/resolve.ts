@@ -3,8 +3,8 @@ import type { ChosenFilters } from '../facets/chosenFilters.ts';
 import type { ShelfPlan } from '../setup/parts/plans.ts';
 import { leastPull, most } from '../setup/terms/limits.ts';
 import type { Device } from '../setup/terms/planTerms.ts';
-import { type Effect, type FactorEffect, type PinEffect, type Source, toldSource } from './effects.ts';
-import { effectsOfPlan } from './effectsOfPlan.ts';
+import { type Effect, type FactorEffect, type PinEffect, type PlanSource, type Source, toldSource } from './effects.ts';
+import { keptEffectsOfPlan } from './effectsOfPlan.ts';
 import type { Triggered, Triggers } from './triggers.ts';
 
 /** What a search is asked in, as far as rules look at it; built once a search. */
@@ -30,7 +30,7 @@ function restrictionsHold({ whenChosen = [], devices }: ShelfPlan, { filters = {
 }
 
 /** The plans that hold, the most exact first. */
-function held(triggers: Triggers, context: Context): readonly (Triggered & { readonly source: Source })[] {
+function held(triggers: Triggers, context: Context): readonly (Triggered & { readonly source: PlanSource })[] {
   const { words, takenFor = [], corrected = [], collection = null } = context;
   const readings = [words, takenFor, corrected].filter(({ length }) => length > 0);
   return triggers
@@ -38,7 +38,7 @@ function held(triggers: Triggers, context: Context): readonly (Triggered & { rea
     .filter(({ plan }) => restrictionsHold(plan, context))
     .map(({ reading, ...triggered }) => {
       const { id, name } = triggered.plan;
-      const source: Source = { kind: 'plan', id, name, how: triggered.how };
+      const source: PlanSource = { kind: 'plan', id, name, how: triggered.how };
       return {
         ...triggered,
         source: readings[reading] === corrected ? { ...source, corrected: corrected.join(' ') } : source,
@@ -64,7 +64,7 @@ export function takenFor(
 export function resolve(triggers: Triggers, context: Context): readonly Effect[] {
   const said = new Set<string>();
   return held(triggers, context).flatMap(({ plan, source }) =>
-    effectsOfPlan(plan, source).filter((effect) => {
+    keptEffectsOfPlan(plan, source).filter((effect) => {
       const once = saidOnce(effect);
       if (once === null) return true;
       const isNew = !said.has(once);

@@ -136,30 +136,36 @@ export function openTriggers(setup: Setup, language: Language, when: When): Trig
         ...{ plan: { ...own, id }, how: 'collection', words: 0, restrictions: restrictionsOf(own) },
       });
   }
+  const holding = (readings: readonly (readonly string[])[], collection: string | null): readonly Held[] => {
+    const held = new Map<string, Held>();
+    const hold = (triggered: Triggered, reading: number): void => {
+      const { id } = triggered.plan;
+      const before = held.get(id);
+      if (!before || moreExact(triggered, before) < 0) held.set(id, { ...triggered, reading });
+    };
+    for (const [reading, words] of readings.entries()) {
+      for (const triggered of exact.get(words.join(' ')) ?? []) hold(triggered, reading);
+      if (byMeaning.size > 0)
+        for (const triggered of byMeaning.get(keyOfAll(telling(words).map(stemOf))) ?? []) hold(triggered, reading);
+      for (let at = 0; at < words.length && byFirst.size > 0; at++)
+        for (const triggered of byFirst.get(words[at]!) ?? []) {
+          const { how, sought } = triggered;
+          if ((at === 0 || how === 'containing') && sought.every((word, index) => words[at + index] === word))
+            hold(triggered, reading);
+        }
+    }
+    if (collection !== null) for (const triggered of byCollection.get(collection) ?? []) hold(triggered, -1);
+    return [...held.values()].sort((a, b) => moreExact(a, b) || higherInList([a.plan.id, a.plan], [b.plan.id, b.plan]));
+  };
+  /** A search asks twice: for what it is taken for, and for what is done to it. */
+  let last: { readonly asked: string; readonly held: readonly Held[] } = { asked: '', held: [] };
   return {
     areForWords: exact.size + byMeaning.size + byFirst.size > 0,
     holdingFor(readings, collection = null) {
-      const held = new Map<string, Held>();
-      const hold = (triggered: Triggered, reading: number): void => {
-        const { id } = triggered.plan;
-        const before = held.get(id);
-        if (!before || moreExact(triggered, before) < 0) held.set(id, { ...triggered, reading });
-      };
-      for (const [reading, words] of readings.entries()) {
-        for (const triggered of exact.get(words.join(' ')) ?? []) hold(triggered, reading);
-        if (byMeaning.size > 0)
-          for (const triggered of byMeaning.get(keyOfAll(telling(words).map(stemOf))) ?? []) hold(triggered, reading);
-        for (let at = 0; at < words.length && byFirst.size > 0; at++)
-          for (const triggered of byFirst.get(words[at]!) ?? []) {
-            const { how, sought } = triggered;
-            if ((at === 0 || how === 'containing') && sought.every((word, index) => words[at + index] === word))
-              hold(triggered, reading);
-          }
-      }
-      if (collection !== null) for (const triggered of byCollection.get(collection) ?? []) hold(triggered, -1);
-      return [...held.values()].sort(
-        (a, b) => moreExact(a, b) || higherInList([a.plan.id, a.plan], [b.plan.id, b.plan]),
-      );
+      const page = collection === null ? '' : `on ${collection}`;
+      const asked = [page, ...readings.map((words) => words.join(' '))].join('\n');
+      if (asked !== last.asked) last = { asked, held: holding(readings, collection) };
+      return last.held;
     },
   };
 }
