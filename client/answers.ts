@@ -606,6 +606,12 @@ export interface Results {
     };
   }[];
   /**
+   * What the page of results is made of, in order.
+   */
+  pieces: (
+    'heading' | 'count' | 'sorting' | 'collection' | 'besides' | 'notices' | 'filters' | 'chosen' | 'results' | 'more'
+  )[];
+  /**
    * How the results stand.
    */
   layout: {

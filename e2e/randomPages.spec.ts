@@ -4,8 +4,11 @@ import { besidePlaces } from '../core/setup/terms/besidesTerms.ts';
 import { cardPieces, ratingForms, stockForms } from '../core/setup/terms/cardTerms.ts';
 import { filterPositions } from '../core/setup/terms/filterTerms.ts';
 import { inRowLimits, layoutShapes, layoutWays, pictureFits } from '../core/setup/terms/layoutTerms.ts';
+import { alwaysOnPage, type PagePiece, pagePieces } from '../core/setup/terms/pageTerms.ts';
 import { seriousProblems } from './axe.ts';
 import { test } from './desk.ts';
+
+const isAlways: ReadonlySet<PagePiece> = new Set(alwaysOnPage);
 
 /** A results' page as somebody might arrange it: every part of it at random. */
 function randomPage(seed: number) {
@@ -51,6 +54,15 @@ function randomPage(seed: number) {
     {
       ...{ part: 'storefront', key: 'filters' },
       value: { wide: filters, middle: lower(), narrow: lower(), keep: false },
+    },
+    {
+      ...{ part: 'resultsPage', key: 'page' },
+      value: {
+        pieces: [...pagePieces]
+          .map((piece) => ({ piece, at: random(), on: isAlways.has(piece) || random() < 0.8 }))
+          .sort((a, b) => a.at - b.at)
+          .map(({ piece, on }) => ({ piece, on })),
+      },
     },
   ];
 }

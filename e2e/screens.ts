@@ -43,6 +43,7 @@ export const screens = [
   '/redirects',
   '/empty-shelf/special',
   '/results-page',
+  '/results-page/page',
   '/results-page/card',
   '/results-page/content',
   '/results-page/look',

@@ -6,6 +6,7 @@ import { badgePlaces } from '../setup/terms/badgeTerms.ts';
 import { besideKinds, besidePlaces, blockPlaces } from '../setup/terms/besidesTerms.ts';
 import { conditionSchema } from '../setup/terms/condition.ts';
 import { filterKinds } from '../setup/terms/filterTerms.ts';
+import { pagePieces } from '../setup/terms/pageTerms.ts';
 import { shopSaid } from './shopSaid.ts';
 import { points, sourceSchema, whySchema } from './why.ts';
 
@@ -191,6 +192,7 @@ export const searchAnswerSchema = z.object({
   results: z
     .array(resultSchema)
     .describe('Those of the page; where the layout goes on below, those of all pages up to it.'),
+  pieces: z.array(z.enum(pagePieces)).describe('What the page of results is made of, in order.'),
   layout: layoutSchema.describe('How the results stand.'),
   arrangement: cardArrangementSchema.describe('What their cards are made of, in order.'),
   close: z

@@ -5,6 +5,7 @@ import { answerFilters } from '../facets/filters.ts';
 import type { Selection } from '../index/familyCounts.ts';
 import { bannersOn } from '../rules/bannersOn.ts';
 import { type Source, toldSource } from '../rules/effects.ts';
+import { piecesOn } from '../setup/terms/pieces.ts';
 import { orderLabelIn } from '../setup/terms/shopTexts.ts';
 import { blocksFor, contentBeside, toldBlocks } from './besides.ts';
 import { climb } from './climb.ts';
@@ -149,6 +150,7 @@ export function search(
     total: ranking.total,
     page: request.upTo ?? request.page,
     limit: request.limit / (request.upTo ?? 1),
+    pieces: piecesOn(prepared.setup.resultsPage.page.pieces),
     layout: prepared.setup.resultsPage.layout,
     arrangement: prepared.setup.resultsPage.card,
     results,

@@ -1,6 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import { describeChange } from './describeChange.ts';
 import type { EntryChange } from './entries.ts';
+import { resultsPage } from './parts/resultsPage.ts';
+import { alwaysOnPage, pagePieces } from './terms/pageTerms.ts';
 
 const names = {
   attribute: (key: string) => key.toUpperCase(),
@@ -226,4 +228,27 @@ test('spelling in words: only what changed, and what is left out is as usual', (
   expect(spelling({ tolerance: true, atOnce: true }, { tolerance: true, atOnce: false })).toEqual([
     'A misspelt search is not corrected, but told what may be meant',
   ]);
+});
+
+describe('the pieces of the results page in words', () => {
+  const usual = { pieces: pagePieces.map((piece) => ({ piece, on: true })) };
+  test('all that stand on it, in order', () => {
+    const withoutCount = usual.pieces.map(({ piece }) => ({ piece, on: piece !== 'count' }));
+    expect(described('resultsPage', usual, { pieces: withoutCount.toReversed() }, 'page')).toEqual([
+      'On the results page stand, in this order: what follows, products, chosen filters, filters, how the search was read, articles and collections, the collection, the sorting menu, what was searched for',
+    ]);
+    const moved = [...withoutCount.filter(({ on }) => on), { piece: 'count', on: false }];
+    expect(described('resultsPage', { pieces: withoutCount }, { pieces: moved }, 'page')).toEqual([
+      'Pieces that are switched off stand elsewhere in their list',
+    ]);
+  });
+
+  test('it is no page without its products, nor with a piece twice', () => {
+    const { value } = resultsPage.entries.page;
+    const off = (out: string) => usual.pieces.map(({ piece }) => ({ piece, on: piece !== out }));
+    expect(value.safeParse(usual).success).toBe(true);
+    expect(value.safeParse({ pieces: off('heading') }).success).toBe(true);
+    for (const always of alwaysOnPage) expect(value.safeParse({ pieces: off(always) }).success).toBe(false);
+    expect(value.safeParse({ pieces: [...usual.pieces, usual.pieces[0]] }).success).toBe(false);
+  });
 });

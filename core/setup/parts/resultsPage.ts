@@ -39,7 +39,9 @@ import {
   wayNames,
 } from '../terms/layoutTerms.ts';
 import { longest } from '../terms/limits.ts';
+import { alwaysOnPage, pagePieceNames, pagePieces, usualPage } from '../terms/pageTerms.ts';
 import { fixedEntry, fixedPart, type NamesForChanges } from '../terms/part.ts';
+import { type Pieces, piecesOn } from '../terms/pieces.ts';
 import { key, productId, searchText } from '../terms/texts.ts';
 
 const inRow = z.number().int().min(inRowLimits.least).max(inRowLimits.most);
@@ -88,14 +90,62 @@ const layout = fixedEntry({
   },
 });
 
+/** Pieces in an order, each once. */
+const piecesOf = <const Piece extends string>(all: readonly Piece[]) =>
+  z
+    .array(z.strictObject({ piece: z.enum(all), on: z.boolean() }))
+    .min(1)
+    .max(all.length)
+    .refine((pieces) => new Set(pieces.map(({ piece }) => piece)).size === pieces.length, 'must have each piece once');
+
+/** What a change of pieces means, in at most one sentence. */
+function piecesInWords<Piece extends string>(
+  was: Pieces<Piece>,
+  is: Pieces<Piece>,
+  inOrder: (on: string) => string,
+  names: Readonly<Record<Piece, string>>,
+): string[] {
+  const [before, after] = [was, is].map((pieces) =>
+    piecesOn(pieces)
+      .map((piece) => names[piece])
+      .join(', '),
+  );
+  if (before !== after) return [inOrder(after!)];
+  return JSON.stringify(was) === JSON.stringify(is)
+    ? []
+    : ['Pieces that are switched off stand elsewhere in their list'];
+}
+
+const pageSchema = z.strictObject({
+  pieces: piecesOf(pagePieces).refine(
+    (pieces) => alwaysOnPage.every((always) => pieces.some(({ piece, on }) => piece === always && on)),
+    `must have ${alwaysOnPage.map((piece) => pagePieceNames[piece]).join(', ')}`,
+  ),
+});
+export type PageArrangement = z.infer<typeof pageSchema>;
+const usuallyOnPage: PageArrangement = usualPage;
+
+const page = fixedEntry({
+  value: pageSchema,
+  usual: usuallyOnPage,
+  inside: fieldsOf({ pieces: listBy('piece') }),
+  describe({ before, after }) {
+    const [was, is] = [before ?? usuallyOnPage, after ?? usuallyOnPage];
+    return piecesInWords(
+      was.pieces,
+      is.pieces,
+      (on) => `On the results page stand, in this order: ${on}`,
+      pagePieceNames,
+    );
+  },
+});
+
 /** How a product's card is made. */
 export const cardArrangementSchema = z.strictObject({
-  pieces: z
-    .array(z.strictObject({ piece: z.enum(cardPieces), on: z.boolean() }))
-    .min(1)
-    .max(cardPieces.length)
-    .refine((pieces) => new Set(pieces.map(({ piece }) => piece)).size === pieces.length, 'must have each piece once')
-    .refine((pieces) => pieces.some(({ piece, on }) => piece === alwaysOnCard && on), 'must have the title'),
+  pieces: piecesOf(cardPieces).refine(
+    (pieces) => pieces.some(({ piece, on }) => piece === alwaysOnCard && on),
+    'must have the title',
+  ),
   rating: z.enum(ratingForms),
   stock: z.enum(stockForms),
   /** Whether it is told how much less a product costs than before. */
@@ -111,9 +161,6 @@ export const cardArrangementSchema = z.strictObject({
 });
 export type CardArrangement = z.infer<typeof cardArrangementSchema>;
 const card: CardArrangement = { ...usualCard, pieces: [...usualCard.pieces] };
-const namesOn = ({ pieces }: CardArrangement): string =>
-  pieces.flatMap(({ piece, on }) => (on ? [pieceNames[piece]] : [])).join(', ');
-
 const arrangement = fixedEntry({
   value: cardArrangementSchema,
   usualFields: { quantity: false, second: false },
@@ -121,8 +168,7 @@ const arrangement = fixedEntry({
   inside: fieldsOf({ pieces: listBy('piece') }),
   describe({ before, after }) {
     const [was, is] = [before ?? card, after ?? card];
-    const said: string[] = [];
-    if (namesOn(was) !== namesOn(is)) said.push(`On cards stand, in this order: ${namesOn(is)}`);
+    const said = piecesInWords(was.pieces, is.pieces, (on) => `On cards stand, in this order: ${on}`, pieceNames);
     if (was.rating !== is.rating) said.push(`Ratings are shown as ${ratingNames[is.rating]}`);
     if (was.stock !== is.stock) said.push(`Availability is told ${stockNames[is.stock]}`);
     if (was.saving !== is.saving)
@@ -267,4 +313,4 @@ const besides = fixedEntry({
 });
 
 /** How the results stand on their page. */
-export const resultsPage = fixedPart({ layout, card: arrangement, begin, besides });
+export const resultsPage = fixedPart({ page, layout, card: arrangement, begin, besides });

@@ -25,13 +25,6 @@ export const pieceNames: Readonly<Record<CardPiece, string>> = {
 /** Without it a product could not be opened. */
 export const alwaysOnCard: CardPiece = 'title';
 
-/** The pieces of a card with those that came after it was arranged, which are off until somebody wants them. */
-export const withAllPieces = (
-  pieces: readonly { readonly piece: CardPiece; readonly on: boolean }[],
-): { piece: CardPiece; on: boolean }[] => [
-  ...pieces,
-  ...cardPieces.filter((piece) => pieces.every((each) => each.piece !== piece)).map((piece) => ({ piece, on: false })),
-];
 /** Of a product's description, in characters; it ends at the end of a word. */
 export const longestCardText = 140;
 

@@ -2,23 +2,23 @@ import type { CardArrangement } from '../../../../core/setup/parts/resultsPage.t
 import {
   alwaysOnCard,
   type CardPiece,
+  cardPieces,
   pieceNames,
   ratingForms,
   ratingNames,
   stockForms,
   stockNames,
   variantFilterKinds,
-  withAllPieces,
 } from '../../../../core/setup/terms/cardTerms.ts';
 import type { FilterKind } from '../../../../core/setup/terms/filterTerms.ts';
+import { withAllOf } from '../../../../core/setup/terms/pieces.ts';
 import { Choice, Switch } from '../../parts/Controls.tsx';
 import { Section, shelfRow } from '../../parts/Screen.tsx';
-import { SortableList } from '../../parts/SortableList.tsx';
 import { useItemChanged } from '../../state/changed.ts';
 import { useDeskState } from '../../state/deskState.ts';
 import { edit } from '../../state/edits.ts';
+import { PieceList } from './PieceList.tsx';
 
-const asSentence = (name: string): string => name[0]!.toUpperCase() + name.slice(1);
 /** Of which setting each piece has, the field of the card that it is. */
 const settingOf: Partial<Record<CardPiece, keyof CardArrangement>> = {
   ...{
@@ -40,12 +40,7 @@ export function CardFields() {
   const isChanged = useItemChanged('resultsPage', 'card');
   const save = (change: Partial<CardArrangement>): void =>
     void edit({ part: 'resultsPage', key: 'card', value: { ...card, ...change } });
-  const pieces = withAllPieces(card.pieces);
-  const inOrder = (from: number, to: number): CardArrangement['pieces'] => {
-    const next = [...pieces];
-    next.splice(to, 0, ...next.splice(from, 1));
-    return next;
-  };
+  const pieces = withAllOf(cardPieces, card.pieces);
   /** What of a piece may be unpublished: whether it is there, where, and its setting. */
   const ofPiece = (entry: unknown, piece: CardPiece): unknown => {
     const arrangement = entry as CardArrangement | null;
@@ -69,32 +64,17 @@ export function CardFields() {
           change={(second) => save({ second })}
         />
       </div>
-      <SortableList
+      <PieceList
         label="Pieces of a card, in order"
-        items={pieces.map(({ piece, on }) => ({ id: piece, name: pieceNames[piece], piece, on }))}
-        move={(_, from, to) => save({ pieces: inOrder(from, to) })}
+        pieces={pieces}
+        names={pieceNames}
+        where="on cards"
+        always={{ [alwaysOnCard]: 'always there, since it opens the product' }}
+        isChanged={(piece) => isChanged((entry) => ofPiece(entry, piece))}
+        save={(next) => save({ pieces: next })}
       >
-        {({ piece, on }, grip) => (
-          <div
-            className={`${shelfRow(isChanged((entry) => ofPiece(entry, piece)))} flex flex-wrap items-center gap-x-4 gap-y-1.5 px-3 py-2 text-[13px]`}
-          >
-            {grip}
-            <b className="min-w-[150px] font-semibold">{asSentence(pieceNames[piece])}</b>
-            {piece === alwaysOnCard ? (
-              <span className="text-soft">always there, since it opens the product</span>
-            ) : (
-              <Switch
-                label={`${asSentence(pieceNames[piece])} on cards`}
-                isOn={on}
-                change={(isOn) =>
-                  save({ pieces: pieces.map((each) => (each.piece === piece ? { ...each, on: isOn } : each)) })
-                }
-              />
-            )}
-            {on && <Setting piece={piece} card={card} save={save} />}
-          </div>
-        )}
-      </SortableList>
+        {(piece) => <Setting piece={piece} card={card} save={save} />}
+      </PieceList>
     </Section>
   );
 }

@@ -21,6 +21,7 @@ import { BesidesFields } from './BesidesFields.tsx';
 import { CardFields } from './CardFields.tsx';
 import { LayoutFields } from './LayoutFields.tsx';
 import { LookFields } from './LookFields.tsx';
+import { PageFields } from './PageFields.tsx';
 
 /** What reads style sheets is large, and few need it. */
 const StyleFields = comesLater(
@@ -30,6 +31,7 @@ const StyleFields = comesLater(
 
 const pages = [
   { to: '/results-page', label: 'Layout', part: 'resultsPage', key: 'layout' },
+  { to: '/results-page/page', label: 'Page', part: 'resultsPage', key: 'page' },
   { to: '/results-page/card', label: 'Card', part: 'resultsPage', key: 'card' },
   { to: '/results-page/content', label: 'Other content', part: 'resultsPage', key: 'besides' },
   { to: '/results-page/look', label: 'Look', part: 'look', key: 'shop' },
@@ -38,6 +40,7 @@ const pages = [
 ] as const;
 
 const shownPages: Readonly<Record<string, ReactNode>> = {
+  page: <PageFields />,
   card: <CardFields />,
   content: <BesidesFields />,
   look: <LookFields />,
