@@ -70,3 +70,26 @@ test('before any search chosen products stand first, or all are shuffled for the
   await lead.selectOption('');
   await expect.poll(() => desk.titles()).toEqual(usual);
 });
+
+test('pieces of the page are put in order by keyboard, and taken off it', async ({ page }) => {
+  const desk = deskOn(page);
+  await desk.open('/results-page/page');
+  await desk.trial('sketchbook');
+  const { shop } = desk;
+  const sorting = shop.getByRole('combobox', { name: 'Sort by' });
+  const firstCard = shop.getByRole('article').or(shop.locator('[part="card"]')).first();
+  const isAbove = async (): Promise<boolean> => (await sorting.boundingBox())!.y < (await firstCard.boundingBox())!.y;
+  expect(await isAbove()).toBe(true);
+  const pieces = page.getByRole('list', { name: 'Pieces of the results page, in order' });
+  await pieces.getByRole('button', { name: 'Move the sorting menu' }).focus();
+  await page.keyboard.press('Space');
+  for (let steps = 0; steps < 6; steps++) await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Space');
+  await expect.poll(isAbove).toBe(false);
+  await pieces.getByRole('switch', { name: 'How many products there are on the results page' }).click();
+  await expect(shop.getByText('58 products')).toBeHidden();
+  // Whoever hears the page still hears what it is about.
+  await pieces.getByRole('switch', { name: 'What was searched for on the results page' }).click();
+  await expect(shop.locator('h1.sr-only')).toHaveText('Results for “sketchbook”');
+  await expect(pieces.getByRole('switch', { name: /^Products/ })).toHaveCount(0);
+});

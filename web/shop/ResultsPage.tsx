@@ -72,7 +72,7 @@ function Rows({ rows, here }: { readonly rows: readonly PageRow[]; readonly here
     const pieces = row.map((piece) => <PagePieceOf key={piece} piece={piece} {...here} />);
     if (row.length === 1 && first !== 'count' && first !== 'sorting') return pieces;
     return (
-      <div key={row.join()} className="flex flex-wrap items-baseline justify-between gap-x-4 gap-y-1">
+      <div key={row.join()} className="flex flex-wrap items-baseline justify-between gap-x-4 gap-y-1 not-first:mt-2">
         {pieces}
       </div>
     );

@@ -9,10 +9,10 @@ import { edit } from '../../state/edits.ts';
 import { PieceList } from './PieceList.tsx';
 
 const always: Partial<Record<PagePiece, string>> = {
-  collection: 'on a collection’s page: its title, text and the way out',
-  notices: 'always there: shoppers are told what was corrected or left out',
-  results: 'always there, with what stands between and below them',
-  more: 'always there: pages, or what shows more',
+  collection: 'on its own page, with the way out',
+  notices: 'always: what was corrected, or left out',
+  results: 'always',
+  more: 'always: pages, or what shows more',
 };
 
 /** What the page of results is made of, in order. */
