@@ -316,6 +316,10 @@ export interface Results {
        */
       colour: string;
     }[];
+    /**
+     * The key of the card of its own that it has; absent: the usual one.
+     */
+    ownCard?: string;
     place: number;
     /**
      * After pulls; 0 where no words were looked for or the product is only pinned.
@@ -647,6 +651,25 @@ export interface Results {
     second?: boolean;
   };
   /**
+   * Cards of their own, which some products have instead.
+   */
+  ownCards: {
+    key: string;
+    card: {
+      pieces: {
+        piece: 'title' | 'brand' | 'details' | 'text' | 'variants' | 'price' | 'rating' | 'stock' | 'basket';
+        on: boolean;
+      }[];
+      rating: 'number' | 'stars';
+      stock: 'soldOut' | 'always';
+      saving: boolean;
+      labels: boolean;
+      variantsBy?: string;
+      quantity?: boolean;
+      second?: boolean;
+    };
+  }[];
+  /**
    * Where the first page has room left: what lacks one word, the best first. Not part of `total`.
    */
   close: {
@@ -735,6 +758,10 @@ export interface Results {
        */
       colour: string;
     }[];
+    /**
+     * The key of the card of its own that it has; absent: the usual one.
+     */
+    ownCard?: string;
     /**
      * What the other words give, less the share of the missing one.
      */
@@ -1179,6 +1206,10 @@ export interface Results {
          */
         colour: string;
       }[];
+      /**
+       * The key of the card of its own that it has; absent: the usual one.
+       */
+      ownCard?: string;
     }[];
   }[];
   /**
@@ -1281,6 +1312,10 @@ export interface Results {
          */
         colour: string;
       }[];
+      /**
+       * The key of the card of its own that it has; absent: the usual one.
+       */
+      ownCard?: string;
     }[];
     bestSellers: {
       id: string;
@@ -1368,6 +1403,10 @@ export interface Results {
          */
         colour: string;
       }[];
+      /**
+       * The key of the card of its own that it has; absent: the usual one.
+       */
+      ownCard?: string;
     }[];
     newest: {
       id: string;
@@ -1455,6 +1494,10 @@ export interface Results {
          */
         colour: string;
       }[];
+      /**
+       * The key of the card of its own that it has; absent: the usual one.
+       */
+      ownCard?: string;
     }[];
     collection: {
       id: string;
@@ -1561,6 +1604,10 @@ export interface Results {
            */
           colour: string;
         }[];
+        /**
+         * The key of the card of its own that it has; absent: the usual one.
+         */
+        ownCard?: string;
       }[];
     } | null;
   } | null;
@@ -1766,6 +1813,10 @@ export interface Suggestions {
              */
             colour: string;
           }[];
+          /**
+           * The key of the card of its own that it has; absent: the usual one.
+           */
+          ownCard?: string;
           place: number;
           /**
            * After pulls; 0 where no words were looked for or the product is only pinned.
@@ -2347,6 +2398,10 @@ export interface Product {
        */
       colour: string;
     }[];
+    /**
+     * The key of the card of its own that it has; absent: the usual one.
+     */
+    ownCard?: string;
   }[];
   /**
    * What stands in for it.
@@ -2437,6 +2492,10 @@ export interface Product {
        */
       colour: string;
     }[];
+    /**
+     * The key of the card of its own that it has; absent: the usual one.
+     */
+    ownCard?: string;
   }[];
   variants: {
     id: string;
@@ -2597,5 +2656,9 @@ export interface Beside {
        */
       colour: string;
     }[];
+    /**
+     * The key of the card of its own that it has; absent: the usual one.
+     */
+    ownCard?: string;
   }[];
 }

@@ -93,3 +93,20 @@ test('pieces of the page are put in order by keyboard, and taken off it', async 
   await expect(shop.locator('h1.sr-only')).toHaveText('Results for “sketchbook”');
   await expect(pieces.getByRole('switch', { name: /^Products/ })).toHaveCount(0);
 });
+
+test('products that meet a condition have a card of their own', async ({ page }) => {
+  const desk = deskOn(page);
+  await desk.open('/results-page/card');
+  await desk.trial('sketchbook');
+  const { shop } = desk;
+  const cardOf = (title: string) =>
+    shop
+      .locator('[part="card"]')
+      .filter({ has: shop.getByRole('heading', { name: title, exact: true }) })
+      .first();
+  await page.getByRole('button', { name: 'Another card for some products …' }).click();
+  await page.getByRole('textbox', { name: 'What the new card is called' }).fill('Linen');
+  await page.keyboard.press('Tab');
+  const attribute = page.getByRole('combobox', { name: /^Attribute/ }).last();
+  await expect(attribute).toBeVisible();
+});

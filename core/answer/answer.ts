@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { nearSources } from '../query/nearTexts.ts';
-import { cardArrangementSchema, layoutSchema } from '../setup/parts/resultsPage.ts';
+import { cardArrangementSchema } from '../setup/parts/resultsPage/card.ts';
+import { layoutSchema } from '../setup/parts/resultsPage.ts';
 import { filterLayoutSchema } from '../setup/parts/storefront.ts';
 import { badgePlaces } from '../setup/terms/badgeTerms.ts';
 import { besideKinds, besidePlaces, blockPlaces } from '../setup/terms/besidesTerms.ts';
@@ -128,6 +129,7 @@ export const cardSchema = z.object({
     .optional()
     .describe('One variant of each value, where cards have them and there are several.'),
   badges: z.array(badgeAnswerSchema).describe('Those of the variant shown, in their order; none at the desk.'),
+  ownCard: z.string().optional().describe('The key of the card of its own that it has; absent: the usual one.'),
 });
 export type Card = z.infer<typeof cardSchema>;
 
@@ -195,6 +197,9 @@ export const searchAnswerSchema = z.object({
   pieces: z.array(z.enum(pagePieces)).describe('What the page of results is made of, in order.'),
   layout: layoutSchema.describe('How the results stand.'),
   arrangement: cardArrangementSchema.describe('What their cards are made of, in order.'),
+  ownCards: z
+    .array(z.object({ key: z.string(), card: cardArrangementSchema }))
+    .describe('Cards of their own, which some products have instead.'),
   close: z
     .array(closeResultSchema)
     .describe('Where the first page has room left: what lacks one word, the best first. Not part of `total`.'),

@@ -3,6 +3,7 @@ import { deepestLevels, lastLevel } from '../catalog/levels.ts';
 import { picturesOf } from '../catalog/picture.ts';
 import { type CatalogRecord, firstText, heldBy, textsOf } from '../catalog/record.ts';
 import { availability, labelOfKey } from '../catalog/standardColumns.ts';
+import type { CardArrangement } from '../setup/parts/resultsPage/card.ts';
 import type { Setup } from '../setup/schema.ts';
 import { longestCardText } from '../setup/terms/cardTerms.ts';
 import type { Card } from './answer.ts';
@@ -30,8 +31,13 @@ export interface CardFamily {
   readonly isInStock: boolean;
 }
 
-/** A record as a shopper sees it on a results page, with the attributes that the setup puts on cards; badges are for whoever knows what it meets. */
-export function cardOf(record: CatalogRecord, { variants, isInStock }: CardFamily, setup: Setup): Card {
+/** A record as a shopper sees it on a results page, with the attributes that the setup puts on cards, arranged as the usual card or as another; badges are for whoever knows what it meets. */
+export function cardOf(
+  record: CatalogRecord,
+  { variants, isInStock }: CardFamily,
+  setup: Setup,
+  arrangement: CardArrangement = setup.resultsPage.card,
+): Card {
   const shows = (key: string): boolean => own(setup.attributes, key)?.onCard ?? false;
   const details = Object.keys(setup.attributes)
     .filter((key) => shows(key) && !placed.has(key))
@@ -46,10 +52,10 @@ export function cardOf(record: CatalogRecord, { variants, isInStock }: CardFamil
               .join(', '),
     }))
     .filter(({ value }) => value !== '');
-  const hasText = setup.resultsPage.card.pieces.some(({ piece, on }) => piece === 'text' && on);
+  const hasText = arrangement.pieces.some(({ piece, on }) => piece === 'text' && on);
   const text = hasText ? beginningOf(firstText(record.values.description)) : '';
   const pictures = shows('picture') ? picturesOf(record) : [];
-  const second = setup.resultsPage.card.second ? pictures[1] : undefined;
+  const second = arrangement.second ? pictures[1] : undefined;
   const price = amount(record, 'price');
   const former = amount(record, 'former_price');
   return {

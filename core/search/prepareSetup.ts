@@ -23,6 +23,7 @@ import { openTriggers, type Triggers } from '../rules/triggers.ts';
 import { bindGains, type Gains, kindNumber } from '../scoring/gains.ts';
 import type { Badge } from '../setup/parts/badges.ts';
 import type { SortingOrder } from '../setup/parts/relevance/sorting.ts';
+import type { OwnCard } from '../setup/parts/resultsPage/ownCards.ts';
 import type { Setup } from '../setup/schema.ts';
 import { type StockPlace, stockPlaces } from '../setup/terms/placeTerms.ts';
 import { holdsAt, type When } from '../setup/terms/span.ts';
@@ -88,6 +89,11 @@ export interface BoundBadge {
   readonly badge: Badge;
   readonly met: RecordSet;
 }
+/** A card of its own with the records it is for. */
+export interface BoundCard {
+  readonly own: OwnCard;
+  readonly met: RecordSet;
+}
 
 /** A setup bound to a catalog: everything about it that does not depend on the search. */
 export interface PreparedSetup {
@@ -117,6 +123,8 @@ export interface PreparedSetup {
   readonly today: number;
   /** The badges that are switched on, in their order; held to the catalog when they are first needed. */
   badges(): readonly BoundBadge[];
+  /** The cards of their own that are switched on, in their order; held to the catalog when they are first needed. */
+  ownCards(): readonly BoundCard[];
   /** What conditions are held to besides the catalog. */
   readonly asked: Asked;
 }
@@ -157,6 +165,7 @@ export function prepareSetup(
   const vocabulary = bindVocabulary(setup);
   const gains = bindGains(snapshot.attributes, setup);
   let badges: readonly BoundBadge[] | null = null;
+  let ownCards: readonly BoundCard[] | null = null;
   const isRead = (attribute: number): boolean => gains.found[kindNumber.exact]![attribute] === 1;
   return {
     setup,
@@ -193,6 +202,12 @@ export function prepareSetup(
         .filter((badge) => badge.on && holdsAt(badge, when))
         .map((badge) => ({ badge, met: bindCondition(snapshot, badge.condition, asked) }));
       return badges;
+    },
+    ownCards() {
+      ownCards ??= setup.resultsPage.ownCards.list
+        .filter(({ on }) => on)
+        .map((own) => ({ own, met: bindCondition(snapshot, own.condition, asked) }));
+      return ownCards;
     },
   };
 }

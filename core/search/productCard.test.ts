@@ -47,3 +47,41 @@ test('a card has the badges whose conditions the variant it shows meets, in the 
   }
   expect(worn).toBeGreaterThan(100);
 });
+
+test('a product has the first card of its own whose condition the variant shown meets, and what that card is made of', () => {
+  const usual = initialSetup([]).resultsPage.card;
+  const withText = usual.pieces.map(({ piece }) => ({ piece, on: piece === 'title' || piece === 'text' }));
+  const had = new Map<string | undefined, number>();
+  for (let seed = 1; seed <= 15; seed++) {
+    const random = seededRandom(seed);
+    const records = randomCatalog(random, 30).map((record) => ({
+      ...record,
+      values: { ...record.values, description: `About ${record.id}` },
+    }));
+    const snapshot = snapshotOf(records);
+    const list = Array.from({ length: 3 }, (_, at) => ({
+      ...{ key: `k${at}`, name: `Card ${at}`, on: random() < 0.8, condition: randomCondition(random) },
+      card: { ...usual, pieces: at === 1 ? withText : usual.pieces },
+    }));
+    const begun = initialSetup(snapshot.attributes);
+    const setup = { ...begun, resultsPage: { ...begun.resultsPage, ownCards: { list } } };
+    const engine = openEngine(snapshot);
+    const prepared = prepareSetup(engine, setup, now);
+    const request = { query: '', filters: {}, page: 1, limit: 30 };
+    const { results, ownCards } = search(engine, prepared, request, (record) => records[record]!);
+    expect(ownCards.map(({ key }) => key)).toEqual(list.filter(({ on }) => on).map(({ key }) => key));
+    for (const { id, ownCard, text } of results) {
+      const record = records.find((each) => each.id === id)!;
+      const expected = list.find(
+        ({ on, condition }) =>
+          on && meetsCondition(snapshot.attributes, record, condition, Math.floor(now / 86_400_000)),
+      )?.key;
+      expect({ seed, id, ownCard, text }).toEqual({
+        ...{ seed, id, ownCard: expected },
+        text: expected === 'k1' ? `About ${id}` : undefined,
+      });
+      had.set(ownCard, (had.get(ownCard) ?? 0) + 1);
+    }
+  }
+  expect(Math.min(...['k0', 'k1', 'k2', undefined].map((key) => had.get(key) ?? 0))).toBeGreaterThan(5);
+});

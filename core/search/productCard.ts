@@ -8,7 +8,7 @@ import type { RecordReader } from './recordReader.ts';
 import { shopperLanguage } from './shopperLanguage.ts';
 import { type BadgeMaker, variantChoices } from './variantChoices.ts';
 
-/** Makes the card of a record, with the badges whose conditions it meets. */
+/** Makes the card of a record, the first of its own whose condition it meets, with the badges whose conditions it meets. */
 export type CardMaker = (record: number) => Card;
 
 /** For whom cards are made, and where they stand. */
@@ -29,7 +29,6 @@ export function cardMaker(
   const { setup } = prepared;
   const language = shopperLanguage(engine, setup, chosen);
   const { most } = setup.badges.shown;
-  const hasChoices = setup.resultsPage.card.pieces.some(({ piece, on }) => piece === 'variants' && on);
   const badgesOf: BadgeMaker = (number, record) => {
     const met = prepared.badges().flatMap(({ badge, met }) => (isIn(met, number) ? [badge] : []));
     return badgesOn(record, met, { language, most });
@@ -39,13 +38,16 @@ export function cardMaker(
     const family = recordFamily[number]!;
     const [from, to] = recordsOf(family);
     const record = readRecord(number);
-    const choices = hasChoices
-      ? variantChoices(engine, prepared, number, { readRecord, badgesOf, language, hidden })
+    const own = prepared.ownCards().find(({ met }) => isIn(met, number))?.own;
+    const arrangement = own?.card ?? setup.resultsPage.card;
+    const choices = arrangement.pieces.some(({ piece, on }) => piece === 'variants' && on)
+      ? variantChoices(engine, prepared, number, { readRecord, badgesOf, language, hidden, arrangement })
       : undefined;
     return {
-      ...cardOf(record, { variants: to - from, isInStock: engine.familyInStock[family] === 1 }, setup),
+      ...cardOf(record, { variants: to - from, isInStock: engine.familyInStock[family] === 1 }, setup, arrangement),
       ...(choices && { choices }),
       badges: badgesOf(number, record),
+      ...(own && { ownCard: own.key }),
     };
   };
 }

@@ -153,6 +153,7 @@ export function search(
     pieces: piecesOn(prepared.setup.resultsPage.page.pieces),
     layout: prepared.setup.resultsPage.layout,
     arrangement: prepared.setup.resultsPage.card,
+    ownCards: prepared.setup.resultsPage.ownCards.list.flatMap(({ key, on, card }) => (on ? [{ key, card }] : [])),
     results,
     filters: beside.filters,
     filtersNotShown: beside.notShown,

@@ -4,6 +4,7 @@ import type { CatalogRecord } from '../catalog/record.ts';
 import { availability } from '../catalog/standardColumns.ts';
 import type { BoundFilter } from '../facets/boundFilter.ts';
 import { valueAs } from '../facets/filters.ts';
+import type { CardArrangement } from '../setup/parts/resultsPage/card.ts';
 import { mostOnCardVariants, variantFilterKinds } from '../setup/terms/cardTerms.ts';
 import type { FilterKind } from '../setup/terms/filterTerms.ts';
 import type { Language } from '../text/languages.ts';
@@ -16,8 +17,11 @@ const byName: ReadonlySet<FilterKind> = new Set(variantFilterKinds);
 export type BadgeMaker = (number: number, record: CatalogRecord) => Card['badges'];
 
 /** By which filter's values some records are told apart: the chosen one, or the first that they differ in. */
-function tellingApart({ filters, setup }: PreparedSetup, records: readonly number[]): BoundFilter | null {
-  const { variantsBy } = setup.resultsPage.card;
+function tellingApart(
+  { filters }: PreparedSetup,
+  records: readonly number[],
+  { variantsBy }: CardArrangement,
+): BoundFilter | null {
   const differs = ({ values }: BoundFilter): boolean =>
     values !== null && new Set(records.map((record) => values.first(record)).filter((value) => value >= 0)).size > 1;
   return (
@@ -44,11 +48,14 @@ export function variantChoices(
     badgesOf,
     language,
     hidden,
+    arrangement,
   }: {
     readonly readRecord: RecordReader;
     readonly badgesOf: BadgeMaker;
     readonly language: Language;
     readonly hidden: Uint8Array | null;
+    /** The card that they stand on. */
+    readonly arrangement: CardArrangement;
   },
 ): Card['choices'] {
   const [from, to] = snapshot.recordsOf(snapshot.recordFamily[shown]!);
@@ -56,7 +63,7 @@ export function variantChoices(
   const records = Array.from({ length: to - from }, (_, at) => from + at).filter(
     (record) => record === shown || !hidden || hidden[record] === 0,
   );
-  const filter = tellingApart(prepared, records);
+  const filter = tellingApart(prepared, records, arrangement);
   if (!filter?.values) return undefined;
   const { values } = filter;
   const ofValue = new Map<number, number>();
@@ -82,7 +89,7 @@ export function variantChoices(
     of: first.map(([value, record]) => {
       const { label, colour } = valueAs(filter, values.name(value), 0, false, language);
       const read = readRecord(record);
-      const card = cardOf(read, { variants: 1, isInStock: true }, prepared.setup);
+      const card = cardOf(read, { variants: 1, isInStock: true }, prepared.setup, arrangement);
       return {
         ...{ id: card.id, sku: card.sku, label, ...(colour && { colour }) },
         ...{

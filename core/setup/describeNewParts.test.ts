@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { describeChange } from './describeChange.ts';
 import type { EntryChange } from './entries.ts';
+import { initialSetup } from './initialSetup.ts';
 import { resultsPage } from './parts/resultsPage.ts';
 import { alwaysOnPage, pagePieces } from './terms/pageTerms.ts';
 
@@ -250,5 +251,28 @@ describe('the pieces of the results page in words', () => {
     expect(value.safeParse({ pieces: off('heading') }).success).toBe(true);
     for (const always of alwaysOnPage) expect(value.safeParse({ pieces: off(always) }).success).toBe(false);
     expect(value.safeParse({ pieces: [...usual.pieces, usual.pieces[0]] }).success).toBe(false);
+  });
+});
+
+describe('cards of their own in words', () => {
+  const { card } = initialSetup([]).resultsPage;
+  const own = {
+    ...{ key: 'sets', name: 'Sets', on: true, card },
+    condition: { match: 'all', tests: [{ how: 'is', attribute: 'kind', values: ['set'] }] },
+  };
+  const saidOf = (before: unknown[], after: unknown[]) =>
+    described('resultsPage', { list: before }, { list: after }, 'ownCards');
+  test('made, changed, switched off, taken away', () => {
+    expect(saidOf([], [own])).toEqual([expect.stringMatching(/^The card “Sets” is for what meets: .*set/)]);
+    expect(saidOf([own], [{ ...own, name: 'Boxes', on: false, card: { ...card, rating: 'stars' } }])).toEqual([
+      'The card “Sets” is called “Boxes”',
+      'The card “Boxes” is switched off',
+      'The card “Boxes”: ratings are shown as five stars',
+    ]);
+    expect(saidOf([own], [])).toEqual(['The card “Sets” is removed']);
+    const other = { ...own, key: 'other', name: 'Other' };
+    expect(saidOf([own, other], [other, own])).toEqual([
+      'Of cards of their own the first that fits is taken: “Other”, “Sets”',
+    ]);
   });
 });

@@ -5,20 +5,26 @@ import type { CardPiece } from '../../core/setup/terms/cardTerms.ts';
 import { ProductPicture } from '../look/ProductPicture.tsx';
 import { Badges } from './Badges.tsx';
 import { CardPieceOf } from './CardPieceOf.tsx';
-import { useArrangement, useLayout } from './layout.tsx';
+import { CardIn, useArrangement, useLayout, useOwnCard } from './layout.tsx';
 import { useChosenVariant } from './useChosenVariant.ts';
 
 /** Of the pieces, those that stand below each other; the others stand at the card's foot, or at a row's end. */
 const above: ReadonlySet<CardPiece> = new Set(['title', 'brand', 'details', 'text', 'variants']);
 
-/** A product as it stands on the shelf: its picture, and the pieces that the merchandiser chose, in their order. */
-export function CardBody({
-  card: found,
-  open: openFound,
-}: {
+interface CardShown {
   readonly card: Card;
   readonly open?: (() => void) | undefined;
-}) {
+}
+
+/** A product as it stands on the shelf: on the usual card, or on that of its own which it has. */
+export function CardBody({ card, open }: CardShown) {
+  const own = useOwnCard(card.ownCard);
+  const drawn = <ArrangedCard card={card} open={open} />;
+  return own ? <CardIn value={own}>{drawn}</CardIn> : drawn;
+}
+
+/** Its picture, and the pieces that the merchandiser chose, in their order. */
+function ArrangedCard({ card: found, open: openFound }: CardShown) {
   const { card, choose, open } = useChosenVariant(found, openFound);
   const { shape } = useLayout();
   const [isPointedAt, setPointedAt] = useState(false);

@@ -13,6 +13,14 @@ type Arrangement = SearchAnswer['arrangement'];
 export const usualArrangement: Arrangement = { ...usualCard, pieces: [...usualCard.pieces] };
 const CardContext = createContext(usualArrangement);
 export const CardIn = CardContext.Provider;
+const OwnCardsContext = createContext<SearchAnswer['ownCards']>([]);
+export const OwnCardsIn = OwnCardsContext.Provider;
+/** The card of its own that a product has; null where it has the usual one. */
+export const useOwnCard = (key: string | undefined): Arrangement | null => {
+  const own = useContext(OwnCardsContext);
+  return own.find((each) => each.key === key)?.card ?? null;
+};
+
 /** What a card is made of in the shop that is shown. */
 export const useArrangement = (): Arrangement => useContext(CardContext);
 

@@ -11,16 +11,6 @@ import {
   mostInBlock,
   usualBesides,
 } from '../terms/besidesTerms.ts';
-import {
-  alwaysOnCard,
-  cardPieces,
-  pieceNames,
-  ratingForms,
-  ratingNames,
-  stockForms,
-  stockNames,
-  usualCard,
-} from '../terms/cardTerms.ts';
 import { colour } from '../terms/filterTexts.ts';
 import { fieldsOf, listBy } from '../terms/inside.ts';
 import {
@@ -39,10 +29,11 @@ import {
   wayNames,
 } from '../terms/layoutTerms.ts';
 import { longest } from '../terms/limits.ts';
-import { alwaysOnPage, pagePieceNames, pagePieces, usualPage } from '../terms/pageTerms.ts';
 import { fixedEntry, fixedPart, type NamesForChanges } from '../terms/part.ts';
-import { type Pieces, piecesOn } from '../terms/pieces.ts';
 import { key, productId, searchText } from '../terms/texts.ts';
+import { card } from './resultsPage/card.ts';
+import { ownCards } from './resultsPage/ownCards.ts';
+import { page } from './resultsPage/page.ts';
 
 const inRow = z.number().int().min(inRowLimits.least).max(inRowLimits.most);
 export const layoutSchema = z.strictObject({
@@ -86,105 +77,6 @@ const layout = fixedEntry({
     if ((was.apart ?? usuallyApart) !== apart) said.push(`Products stand ${apart} pixels apart`);
     if (was.atOnce !== is.atOnce) said.push(`${is.atOnce} products are shown at once`);
     if (was.way !== is.way) said.push(`What follows the products shown at once: ${wayNames[is.way]}`);
-    return said;
-  },
-});
-
-/** Pieces in an order, each once. */
-const piecesOf = <const Piece extends string>(all: readonly Piece[]) =>
-  z
-    .array(z.strictObject({ piece: z.enum(all), on: z.boolean() }))
-    .min(1)
-    .max(all.length)
-    .refine((pieces) => new Set(pieces.map(({ piece }) => piece)).size === pieces.length, 'must have each piece once');
-
-/** What a change of pieces means, in at most one sentence. */
-function piecesInWords<Piece extends string>(
-  was: Pieces<Piece>,
-  is: Pieces<Piece>,
-  inOrder: (on: string) => string,
-  names: Readonly<Record<Piece, string>>,
-): string[] {
-  const [before, after] = [was, is].map((pieces) =>
-    piecesOn(pieces)
-      .map((piece) => names[piece])
-      .join(', '),
-  );
-  if (before !== after) return [inOrder(after!)];
-  return JSON.stringify(was) === JSON.stringify(is)
-    ? []
-    : ['Pieces that are switched off stand elsewhere in their list'];
-}
-
-const pageSchema = z.strictObject({
-  pieces: piecesOf(pagePieces).refine(
-    (pieces) => alwaysOnPage.every((always) => pieces.some(({ piece, on }) => piece === always && on)),
-    `must have ${alwaysOnPage.map((piece) => pagePieceNames[piece]).join(', ')}`,
-  ),
-});
-export type PageArrangement = z.infer<typeof pageSchema>;
-const usuallyOnPage: PageArrangement = usualPage;
-
-const page = fixedEntry({
-  value: pageSchema,
-  usual: usuallyOnPage,
-  inside: fieldsOf({ pieces: listBy('piece') }),
-  describe({ before, after }) {
-    const [was, is] = [before ?? usuallyOnPage, after ?? usuallyOnPage];
-    return piecesInWords(
-      was.pieces,
-      is.pieces,
-      (on) => `On the results page stand, in this order: ${on}`,
-      pagePieceNames,
-    );
-  },
-});
-
-/** How a product's card is made. */
-export const cardArrangementSchema = z.strictObject({
-  pieces: piecesOf(cardPieces).refine(
-    (pieces) => pieces.some(({ piece, on }) => piece === alwaysOnCard && on),
-    'must have the title',
-  ),
-  rating: z.enum(ratingForms),
-  stock: z.enum(stockForms),
-  /** Whether it is told how much less a product costs than before. */
-  saving: z.boolean(),
-  /** Whether an attribute's name stands before its value. */
-  labels: z.boolean(),
-  /** The filter by which variants are told apart on a card; absent: the first one that tells them apart. */
-  variantsBy: key.optional(),
-  /** Whether a shopper says how many go into the basket; absent: no. */
-  quantity: z.boolean().optional(),
-  /** Whether a second picture shows when a card is pointed at; absent: no. */
-  second: z.boolean().optional(),
-});
-export type CardArrangement = z.infer<typeof cardArrangementSchema>;
-const card: CardArrangement = { ...usualCard, pieces: [...usualCard.pieces] };
-const arrangement = fixedEntry({
-  value: cardArrangementSchema,
-  usualFields: { quantity: false, second: false },
-  usual: card,
-  inside: fieldsOf({ pieces: listBy('piece') }),
-  describe({ before, after }) {
-    const [was, is] = [before ?? card, after ?? card];
-    const said = piecesInWords(was.pieces, is.pieces, (on) => `On cards stand, in this order: ${on}`, pieceNames);
-    if (was.rating !== is.rating) said.push(`Ratings are shown as ${ratingNames[is.rating]}`);
-    if (was.stock !== is.stock) said.push(`Availability is told ${stockNames[is.stock]}`);
-    if (was.saving !== is.saving)
-      said.push(is.saving ? 'What is saved is told with a former price' : 'What is saved is not told');
-    if (was.variantsBy !== is.variantsBy)
-      said.push(
-        is.variantsBy === undefined
-          ? 'Variants on cards are told apart by the first filter that does'
-          : `Variants on cards are told apart by the filter “${is.variantsBy}”`,
-      );
-    if ((was.second ?? false) !== (is.second ?? false))
-      said.push(is.second ? 'A second picture shows when a card is pointed at' : 'Cards show one picture');
-    if ((was.quantity ?? false) !== (is.quantity ?? false))
-      said.push(is.quantity ? 'On cards it is said how many go into the basket' : 'Cards put one into the basket');
-    if (was.labels !== is.labels)
-      said.push(is.labels ? 'Attributes have their name before them' : 'Attributes stand without their name');
     return said;
   },
 });
@@ -313,4 +205,4 @@ const besides = fixedEntry({
 });
 
 /** How the results stand on their page. */
-export const resultsPage = fixedPart({ page, layout, card: arrangement, begin, besides });
+export const resultsPage = fixedPart({ page, layout, card, ownCards, begin, besides });

@@ -48,3 +48,6 @@ export const usualCard = {
   saving: false,
   labels: true,
 } as const;
+
+/** Cards of their own, for products that meet a condition. */
+export const mostOwnCards = 6;

@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import type { PageArrangement } from '../../../../core/setup/parts/resultsPage.ts';
+import type { PageArrangement } from '../../../../core/setup/parts/resultsPage/page.ts';
 import { type PagePiece, pagePieceNames, pagePieces } from '../../../../core/setup/terms/pageTerms.ts';
 import { withAllOf } from '../../../../core/setup/terms/pieces.ts';
 import { Section } from '../../parts/Screen.tsx';

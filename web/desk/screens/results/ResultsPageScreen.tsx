@@ -30,14 +30,14 @@ const StyleFields = comesLater(
 );
 
 const pages = [
-  { to: '/results-page', label: 'Layout', part: 'resultsPage', key: 'layout' },
-  { to: '/results-page/page', label: 'Page', part: 'resultsPage', key: 'page' },
-  { to: '/results-page/card', label: 'Card', part: 'resultsPage', key: 'card' },
-  { to: '/results-page/content', label: 'Other content', part: 'resultsPage', key: 'besides' },
-  { to: '/results-page/look', label: 'Look', part: 'look', key: 'shop' },
-  { to: '/results-page/style', label: 'Style sheet', part: 'look', key: 'style' },
-  { to: '/results-page/badges', label: 'Badges', part: 'badges', key: 'shown' },
-] as const;
+  { to: '/results-page', label: 'Layout', part: 'resultsPage', keys: ['layout', 'begin'] },
+  { to: '/results-page/page', label: 'Page', part: 'resultsPage', keys: ['page'] },
+  { to: '/results-page/card', label: 'Card', part: 'resultsPage', keys: ['card', 'ownCards'] },
+  { to: '/results-page/content', label: 'Other content', part: 'resultsPage', keys: ['besides'] },
+  { to: '/results-page/look', label: 'Look', part: 'look', keys: ['shop'] },
+  { to: '/results-page/style', label: 'Style sheet', part: 'look', keys: ['style'] },
+  { to: '/results-page/badges', label: 'Badges', part: 'badges', keys: ['shown'] },
+] satisfies { to: string; label: string; part: string; keys: string[] }[];
 
 const shownPages: Readonly<Record<string, ReactNode>> = {
   page: <PageFields />,
@@ -52,9 +52,9 @@ const shownPages: Readonly<Record<string, ReactNode>> = {
 export function ResultsPageScreen() {
   const { page } = useParams();
   const { changes } = useDeskState();
-  const shown = pages.map(({ part, key, ...each }) => ({
+  const shown = pages.map(({ part, keys, ...each }) => ({
     ...each,
-    isChanged: changes.some((change) => change.part === part && change.key === key),
+    isChanged: changes.some((change) => change.part === part && keys.includes(change.key)),
   }));
   return (
     <>
