@@ -98,15 +98,21 @@ test('products that meet a condition have a card of their own', async ({ page })
   const desk = deskOn(page);
   await desk.open('/results-page/card');
   await desk.trial('sketchbook');
-  const { shop } = desk;
-  const cardOf = (title: string) =>
-    shop
-      .locator('[part="card"]')
-      .filter({ has: shop.getByRole('heading', { name: title, exact: true }) })
-      .first();
+  const cards = desk.shop.locator('[part="card"]');
+  const rated = cards.filter({ has: desk.shop.locator('[part="rating"]') });
+  const ofTheMill = cards.filter({ hasText: 'Coldwater Mill' });
+  await expect(ofTheMill.filter({ has: desk.shop.locator('[part="rating"]') }).first()).toBeVisible();
   await page.getByRole('button', { name: 'Another card for some products …' }).click();
-  await page.getByRole('textbox', { name: 'What the new card is called' }).fill('Linen');
-  await page.keyboard.press('Tab');
-  const attribute = page.getByRole('combobox', { name: /^Attribute/ }).last();
-  await expect(attribute).toBeVisible();
+  await page.getByLabel('What the new card is called').fill('The mill’s');
+  await page.getByLabel('What the new card is called').press('Enter');
+  await page.getByLabel('What is asked about').selectOption('Brand');
+  await page.getByRole('button', { name: 'Choose a value' }).click();
+  await page.getByPlaceholder('Type a value').fill('Coldwater');
+  await page.getByRole('option', { name: /Coldwater Mill/ }).click();
+  await page.getByRole('button', { name: 'Change The mill’s' }).click();
+  await page.getByRole('switch', { name: 'Rating on the card “The mill’s”' }).click();
+  await expect(ofTheMill.filter({ has: desk.shop.locator('[part="rating"]') })).toHaveCount(0);
+  await expect(rated.first()).toBeVisible();
+  // The usual card has its rating still.
+  await expect(page.getByRole('switch', { name: 'Rating on cards' })).toBeChecked();
 });

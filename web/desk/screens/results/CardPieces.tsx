@@ -71,7 +71,7 @@ export function CardPieces({
         pieces={withAllOf(cardPieces, card.pieces)}
         names={pieceNames}
         where={where}
-        always={{ [alwaysOnCard]: 'always there, since it opens the product' }}
+        always={{ [alwaysOnCard]: 'always: it opens the product' }}
         isChanged={(piece) => isChanged((of) => ofPiece(of, piece))}
         save={(pieces) => save({ pieces })}
       >
