@@ -38,7 +38,7 @@ export const ratingForms = ['number', 'stars'] as const;
 export const ratingNames = { number: 'a number', stars: 'five stars' } as const;
 /** When availability is told. */
 export const stockForms = ['soldOut', 'always'] as const;
-export const stockNames = { soldOut: 'only where something is sold out', always: 'always' } as const;
+export const stockNames = { soldOut: 'where sold out', always: 'always' } as const;
 
 /** How a card is made until somebody decides. */
 export const usualCard = {

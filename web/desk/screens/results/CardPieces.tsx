@@ -1,3 +1,5 @@
+import { Plus, X } from 'lucide-react';
+import type { Card } from '../../../../core/answer/answer.ts';
 import type { CardArrangement } from '../../../../core/setup/parts/resultsPage/card.ts';
 import {
   alwaysOnCard,
@@ -11,11 +13,13 @@ import {
   variantFilterKinds,
 } from '../../../../core/setup/terms/cardTerms.ts';
 import type { FilterKind } from '../../../../core/setup/terms/filterTerms.ts';
-import { withAllOf } from '../../../../core/setup/terms/pieces.ts';
+import { piecesOn, withAllOf } from '../../../../core/setup/terms/pieces.ts';
+import { ProductPicture } from '../../../look/ProductPicture.tsx';
+import { Button, IconButton } from '../../parts/Button.tsx';
 import { Choice, Switch } from '../../parts/Controls.tsx';
-import { shelfRow } from '../../parts/Screen.tsx';
+import { SortableList } from '../../parts/SortableList.tsx';
 import { useDeskState } from '../../state/deskState.ts';
-import { PieceList } from './PieceList.tsx';
+import { ExamplePiece } from './ExamplePiece.tsx';
 
 /** Of which setting each piece has, the field of the card that it is. */
 const settingOf: Partial<Record<CardPiece, keyof CardArrangement>> = {
@@ -32,54 +36,114 @@ const settingOf: Partial<Record<CardPiece, keyof CardArrangement>> = {
 /** Filters whose values are names of one thing each. */
 const namesValues: ReadonlySet<FilterKind> = new Set(variantFilterKinds);
 
-/** What a card is made of: its picture, and below it the pieces in their order. */
+/** A card with what a product has for each piece, each dragged to its place or moved by keyboard, put on and taken off. */
 export function CardPieces({
   card,
   name,
+  example,
   isChanged,
   save,
 }: {
   readonly card: CardArrangement;
+  /** A product that has it; null where none of those shown does, undefined as long as that is not known. */
+  readonly example: Card | null | undefined;
   /** What it is called, where it is not the usual one. */
   readonly name?: string;
   /** Whether what is taken out of the card differs from what is published. */
   isChanged(of: (card: CardArrangement | undefined) => unknown): boolean;
   save(change: Partial<CardArrangement>): void;
 }) {
-  const where = name === undefined ? 'on cards' : `on the card “${name}”`;
-  /** What of a piece may be unpublished: whether it is there, where, and its setting. */
+  const cards = name === undefined ? 'cards' : `the card “${name}”`;
+  const all = withAllOf(cardPieces, card.pieces);
+  const [on, off] = [all.filter((each) => each.on), all.filter((each) => !each.on)];
+  /** What of a piece may be unpublished: its place on the card, or that it has none, and its setting. */
   const ofPiece = (arrangement: CardArrangement | undefined, piece: CardPiece): unknown => {
-    const place = arrangement?.pieces.findIndex((each) => each.piece === piece) ?? -1;
     const setting = settingOf[piece];
-    return [place, arrangement?.pieces[place]?.on, setting && arrangement?.[setting]];
+    return [piecesOn(arrangement?.pieces ?? []).indexOf(piece), setting && arrangement?.[setting]];
   };
+  const pieceChanged = (piece: CardPiece): boolean => isChanged((of) => ofPiece(of, piece));
+  const move = (from: number, to: number): void => {
+    const next = [...on];
+    next.splice(to, 0, ...next.splice(from, 1));
+    save({ pieces: [...next, ...off] });
+  };
+  const put = (piece: CardPiece): void =>
+    save({ pieces: [...on, { piece, on: true }, ...off.filter((each) => each.piece !== piece)] });
+  const takeOff = (piece: CardPiece): void =>
+    save({ pieces: all.map((each) => (each.piece === piece ? { piece, on: false } : each)) });
   return (
     <>
-      <div
-        className={`${shelfRow(isChanged((of) => of?.second ?? false))} mb-[5px] flex flex-wrap items-center gap-x-4 px-3 py-2 text-[13px]`}
-      >
-        <b className="font-semibold">Picture</b>
-        <Switch
-          label={`A second picture ${where}`}
-          shown="another one where the mouse points, of products that have several"
-          isOn={card.second ?? false}
-          change={(second) => save({ second })}
-        />
+      {example === null && (
+        <p role="status" className="mb-1.5 text-[13px] text-soft">
+          No product of the trial search has this card. Try another search to see it with what a product has.
+        </p>
+      )}
+      <div className="rounded-lg bg-surface p-3 shadow-[0_6px_18px_rgb(0_0_0/0.08)]">
+        <div className={`${line(isChanged((of) => of?.second ?? false))} pb-2`}>
+          <span className="grid h-[96px] w-[150px] shrink-0 place-items-center rounded-md bg-art">
+            <ProductPicture src={example?.picture ?? null} className="h-[80px]" isSmall />
+          </span>
+          <span className="min-w-0 flex-1">
+            <Switch
+              label={`A second picture on ${cards}`}
+              shown="another one where the mouse points"
+              isOn={card.second ?? false}
+              change={(second) => save({ second })}
+            />
+          </span>
+          <span className={pieceName}>picture</span>
+        </div>
+        <SortableList
+          label={name === undefined ? 'Pieces of a card, in order' : `Pieces of the card “${name}”, in order`}
+          items={on.map(({ piece }) => ({ id: piece, name: pieceNames[piece], piece }))}
+          move={(_, from, to) => move(from, to)}
+        >
+          {({ piece }, grip) => (
+            <div className={line(pieceChanged(piece))}>
+              {grip}
+              <div className="min-w-[130px] flex-1 basis-0">
+                <ExamplePiece piece={piece} example={example} card={card} />
+              </div>
+              <Setting piece={piece} card={card} save={save} />
+              <span className={pieceName}>{pieceNames[piece]}</span>
+              {piece === alwaysOnCard ? (
+                <span className="size-[25px]" />
+              ) : (
+                <IconButton
+                  label={`Take ${pieceNames[piece]} off ${cards}`}
+                  className="p-1"
+                  onClick={() => takeOff(piece)}
+                >
+                  <X size={15} aria-hidden />
+                </IconButton>
+              )}
+            </div>
+          )}
+        </SortableList>
       </div>
-      <PieceList
-        label={name === undefined ? 'Pieces of a card, in order' : `Pieces of the card “${name}”, in order`}
-        pieces={withAllOf(cardPieces, card.pieces)}
-        names={pieceNames}
-        where={where}
-        always={{ [alwaysOnCard]: 'always: it opens the product' }}
-        isChanged={(piece) => isChanged((of) => ofPiece(of, piece))}
-        save={(pieces) => save({ pieces })}
-      >
-        {(piece) => <Setting piece={piece} card={card} save={save} />}
-      </PieceList>
+      {off.length > 0 && (
+        <p className="mt-2.5 flex flex-wrap items-center gap-1.5 text-[13px] text-soft">
+          Not on the card
+          {off.map(({ piece }) => (
+            <Button
+              key={piece}
+              className={`rounded-full border-dashed px-2.5 py-0.5 text-[13px] ${pieceChanged(piece) ? 'border-changed' : ''}`}
+              aria-label={`Put ${pieceNames[piece]} on ${cards}`}
+              onClick={() => put(piece)}
+            >
+              <Plus size={13} aria-hidden /> {pieceNames[piece]}
+            </Button>
+          ))}
+        </p>
+      )}
     </>
   );
 }
+
+const pieceName = 'ms-auto shrink-0 text-[12px] text-soft';
+/** A line of the card that is arranged; marked where it is not published. */
+const line = (isChanged: boolean): string =>
+  `flex flex-wrap items-center gap-x-2.5 gap-y-1 border-b border-dashed bg-surface py-1 text-[13px] ${isChanged ? 'border-s-4 border-s-changed ps-2' : 'ps-3'}`;
 
 function Setting({
   piece,

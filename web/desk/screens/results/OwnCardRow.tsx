@@ -1,5 +1,6 @@
 import { Trash2 } from 'lucide-react';
 import { type ReactNode, useState } from 'react';
+import type { Card } from '../../../../core/answer/answer.ts';
 import type { CardArrangement } from '../../../../core/setup/parts/resultsPage/card.ts';
 import type { OwnCard } from '../../../../core/setup/parts/resultsPage/ownCards.ts';
 import { longest } from '../../../../core/setup/terms/limits.ts';
@@ -14,12 +15,15 @@ import { CardPieces } from './CardPieces.tsx';
 /** One card of its own: which products have it, and what it is made of. */
 export function OwnCardRow({
   own,
+  example,
   grip,
   isChanged,
   change,
   remove,
 }: {
   readonly own: OwnCard;
+  /** A product that has it. */
+  readonly example: Card | null | undefined;
   readonly grip: ReactNode;
   /** Whether what is taken out of it differs from what is published. */
   isChanged(of: (own: OwnCard | undefined) => unknown): boolean;
@@ -71,6 +75,7 @@ export function OwnCardRow({
           <CardPieces
             card={own.card}
             name={name}
+            example={example}
             isChanged={(of) => isChanged((earlier) => of(earlier?.card))}
             save={save}
           />

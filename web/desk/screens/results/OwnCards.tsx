@@ -1,5 +1,6 @@
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
+import type { Card } from '../../../../core/answer/answer.ts';
 import { idFor } from '../../../../core/setup/idFor.ts';
 import type { OwnCard, OwnCards as OwnCardList } from '../../../../core/setup/parts/resultsPage/ownCards.ts';
 import { mostOwnCards } from '../../../../core/setup/terms/cardTerms.ts';
@@ -15,7 +16,7 @@ import { edit } from '../../state/edits.ts';
 import { OwnCardRow } from './OwnCardRow.tsx';
 
 /** Cards of their own, for products that meet a condition. */
-export function OwnCards() {
+export function OwnCards({ exampleOf }: { exampleOf(ownCard: string): Card | null | undefined }) {
   const { ownCards } = useDeskState().setup.resultsPage;
   const isChanged = useItemChanged('resultsPage', 'ownCards');
   const { list } = ownCards;
@@ -42,6 +43,7 @@ export function OwnCards() {
         {({ own }, grip) => (
           <OwnCardRow
             own={own}
+            example={exampleOf(own.key)}
             grip={grip}
             isChanged={(of) => isChanged((entry) => of(ownIn(entry, own.key)))}
             change={(change) => save(list.map((each) => (each.key === own.key ? { ...each, ...change } : each)))}
