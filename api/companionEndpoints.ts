@@ -13,7 +13,8 @@ const whole = z.number().int();
 const besideQuery = z.object({
   of: z
     .union([productId, z.array(productId).max(mostBeside)])
-    .describe('Variants, or products, that are in the basket or were looked at.'),
+    .default([])
+    .describe('Variants, or products, that are in the basket or were looked at; absent: none.'),
   at: z.enum(['basket', 'emptyShelf']).describe('Where it is shown, which decides how many there are.'),
 });
 export type BesideQuery = z.infer<typeof besideQuery>;

@@ -186,6 +186,7 @@ export const reservedIds: ReadonlySet<string> = new Set([
     'products',
     'articles',
     'basket',
+    'lists',
     'storefronts',
     'suggest',
     'openapi',

@@ -639,7 +639,18 @@ export interface Results {
    */
   arrangement: {
     pieces: {
-      piece: 'title' | 'brand' | 'details' | 'text' | 'variants' | 'price' | 'rating' | 'stock' | 'basket';
+      piece:
+        | 'title'
+        | 'brand'
+        | 'details'
+        | 'text'
+        | 'variants'
+        | 'price'
+        | 'rating'
+        | 'stock'
+        | 'basket'
+        | 'wish'
+        | 'compare';
       on: boolean;
     }[];
     rating: 'number' | 'stars';
@@ -657,7 +668,18 @@ export interface Results {
     key: string;
     card: {
       pieces: {
-        piece: 'title' | 'brand' | 'details' | 'text' | 'variants' | 'price' | 'rating' | 'stock' | 'basket';
+        piece:
+          | 'title'
+          | 'brand'
+          | 'details'
+          | 'text'
+          | 'variants'
+          | 'price'
+          | 'rating'
+          | 'stock'
+          | 'basket'
+          | 'wish'
+          | 'compare';
         on: boolean;
       }[];
       rating: 'number' | 'stars';

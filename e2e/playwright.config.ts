@@ -22,7 +22,14 @@ const shop = await desk('SHOP');
 const ownServers = ['crash.spec.ts', 'firmGround.spec.ts', 'together.spec.ts'];
 const ofScreens = ['catalog.spec.ts', 'everyScreen.spec.ts', 'narrow.spec.ts'];
 const ofShop = [
-  ...['embedded.spec.ts', 'look.spec.ts', 'ownStyle.spec.ts', 'randomPages.spec.ts', 'resultsPage.spec.ts'],
+  ...[
+    'embedded.spec.ts',
+    'lists.spec.ts',
+    'look.spec.ts',
+    'ownStyle.spec.ts',
+    'randomPages.spec.ts',
+    'resultsPage.spec.ts',
+  ],
   ...['searchBox.spec.ts', 'shopWindow.spec.ts', 'slice.spec.ts', 'storefront.spec.ts', 'terminal.spec.ts'],
   'vocabulary.spec.ts',
 ];

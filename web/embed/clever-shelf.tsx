@@ -57,6 +57,8 @@ const eventNames: Readonly<Record<ShopperEvent['kind'], string>> = {
   search: 'shelf-search',
   click: 'shelf-click',
   basket: 'shelf-basket',
+  wish: 'shelf-wish',
+  compare: 'shelf-compare',
 };
 
 /**

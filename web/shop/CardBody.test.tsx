@@ -92,6 +92,29 @@ test('a button puts the variant that is shown into the basket, and says how many
   expect(screen.queryByRole('button', { name: 'Put in basket: Gone' })).toBeNull();
 });
 
+test('a product is put on the shopper’s lists from its card, and of what is compared no more than stands side by side', async () => {
+  answerWith({});
+  const pieces = usualArrangement.pieces.map((piece) => ({ ...piece, on: true }));
+  const { shopper } = showInShop(
+    <CardIn value={{ ...usualArrangement, pieces }}>
+      {['a', 'b', 'c', 'd', 'e'].map((id) => (
+        <CardBody key={id} card={{ ...card, id: `${id}1`, familyId: id, title: `Ink ${id}` }} />
+      ))}
+    </CardIn>,
+  );
+  const user = userEvent.setup();
+  const button = (name: string) => screen.getByRole('button', { name });
+  await user.click(button('Ink a on the wish list'));
+  expect(button('Ink a on the wish list').getAttribute('aria-pressed')).toBe('true');
+  expect(shopper.marked.getState().lists.wish).toEqual([{ product: 'a', variant: 'a1' }]);
+  for (const id of ['a', 'b', 'c', 'd']) await user.click(button(`Compare Ink ${id}`));
+  expect(button('Compare Ink e')).toHaveProperty('disabled', true);
+  await user.click(button('Compare Ink b'));
+  expect(button('Compare Ink e')).toHaveProperty('disabled', false);
+  await user.click(button('Ink a on the wish list'));
+  expect(shopper.marked.getState().lists.wish).toEqual([]);
+});
+
 test('what it was is read out as that', () => {
   show(<CardBody card={{ ...card, formerPrice: 6 }} />);
   expect(screen.getByText('formerly £6.00')).toBeTruthy();
@@ -142,7 +165,12 @@ test('another variant chosen on the card is what the card shows, and what goes i
   ];
   const pieces = usualArrangement.pieces.map(({ piece }) => ({ piece, on: true }));
   const drawn = (shown: Card) => (
-    <CardIn value={{ ...usualArrangement, pieces: pieces.filter(({ piece }) => piece !== 'basket') }}>
+    <CardIn
+      value={{
+        ...usualArrangement,
+        pieces: pieces.filter(({ piece }) => !['basket', 'wish', 'compare'].includes(piece)),
+      }}
+    >
       <CardBody card={{ ...shown, choices: { label: 'Colour', more: 3, of } }} />
     </CardIn>
   );

@@ -7,6 +7,7 @@ import { useTexts } from '../look/texts.tsx';
 import { mostOfOne, quantityIn } from '../shopper/basket.ts';
 import { FormerPrice, Rating, Stars } from './cardPieces.tsx';
 import { useArrangement } from './layout.tsx';
+import { Mark } from './Mark.tsx';
 import { useBasket, useShopper, useVisit } from './shopperHere.tsx';
 import { VariantChoices } from './VariantChoices.tsx';
 
@@ -55,6 +56,9 @@ export function CardPieceOf({
       return <Stock card={card} />;
     case 'basket':
       return card.variantAvailable && <IntoBasket card={card} />;
+    case 'wish':
+    case 'compare':
+      return <Mark list={piece} card={card} />;
   }
 }
 

@@ -12,7 +12,7 @@ export function Fetched<Data>({
   again,
   children,
 }: {
-  readonly what: 'product' | 'article' | 'basket';
+  readonly what: 'product' | 'article' | 'basket' | 'wish' | 'compare';
   readonly asked: Asked<Data>;
   again(): void;
   readonly children: (data: Data) => ReactNode;

@@ -4,6 +4,7 @@ import { freshSearch } from '../shopper/shopperSearch.ts';
 import { BasketCount } from './BasketCount.tsx';
 import { SearchBox } from './box/SearchBox.tsx';
 import { LanguageMenu } from './LanguageMenu.tsx';
+import { MarkCounts } from './MarkCounts.tsx';
 import { useShopper, useVisit } from './shopperHere.tsx';
 
 /** Above every page of the shop: its name, the languages it speaks, and the search box. */
@@ -33,7 +34,12 @@ export function ShopHeader() {
         />
       )}
       <SearchBox />
-      {!desk && <BasketCount />}
+      {!desk && (
+        <>
+          <MarkCounts />
+          <BasketCount />
+        </>
+      )}
     </header>
   );
 }

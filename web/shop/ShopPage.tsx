@@ -1,5 +1,6 @@
 import { useStore } from 'zustand';
 import { CallProblem } from '../client/request.ts';
+import { later, useLater } from '../look/later.ts';
 import { useTexts } from '../look/texts.tsx';
 import { ArticlePage } from './ArticlePage.tsx';
 import { BasketPage } from './BasketPage.tsx';
@@ -25,6 +26,7 @@ export function ShopPage({ shows }: { readonly shows?: ReadonlySet<PagePart> }) 
   if (place?.kind === 'product') return <ProductPage />;
   if (place?.kind === 'article') return <ArticlePage />;
   if (place?.kind === 'basket') return <BasketPage />;
+  if (place?.kind === 'list') return <ListPage list={place.id} />;
   if (!data && error instanceof CallProblem && error.code in nobodyHome)
     return (
       <p role="alert" className="m-6 text-soft">
@@ -45,6 +47,18 @@ export function ShopPage({ shows }: { readonly shows?: ReadonlySet<PagePart> }) 
       <Waiting />
     );
   return <ResultsPage data={data} isStale={isStale} shows={shows} />;
+}
+
+/** Few shoppers open their lists: what draws them comes when it is wanted. */
+const wishPage = later(async () => (await import('./WishPage.tsx')).WishPage);
+const comparePage = later(async () => (await import('./ComparePage.tsx')).ComparePage);
+
+function ListPage({ list }: { readonly list: string }) {
+  const isCompared = list === 'compare';
+  const { value: WishPage } = useLater(wishPage, !isCompared);
+  const { value: ComparePage } = useLater(comparePage, isCompared);
+  const Page = isCompared ? ComparePage : WishPage;
+  return Page ? <Page /> : <Waiting />;
 }
 
 function Waiting() {

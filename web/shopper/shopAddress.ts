@@ -1,7 +1,8 @@
 import { idPattern } from '../../core/setup/setupRef.ts';
+import type { MarkList } from './marked.ts';
 import { freshSearch, readAddress, type ShopperSearch, writeAddress } from './shopperSearch.ts';
 
-const places = { product: '/products/', article: '/articles/', basket: '/basket/' } as const;
+const places = { product: '/products/', article: '/articles/', basket: '/basket/', list: '/lists/' } as const;
 type PlaceKind = keyof typeof places;
 /** A page of the shop that is no search. */
 export interface ShopPlace {
@@ -10,6 +11,9 @@ export interface ShopPlace {
 }
 /** There is one basket, whose page is of nothing else. */
 export const theBasket: ShopPlace = { kind: 'basket', id: 'all' };
+
+/** The page of one of the shopper's own lists. */
+export const listOf = (list: MarkList): ShopPlace => ({ kind: 'list', id: list });
 
 /** Where a shopper is: a search, or a page of its own with the search it was found by, for the way back. */
 export interface Spot {
@@ -182,11 +186,14 @@ export function parameterAddress(prefix: string, links: SiteLinks): ShopAddress 
     write({ search, place }) {
       const here = links.collection ?? '';
       const staysHere = !place && here !== '' && search.collection === here;
-      const page = place ? links[place.kind] : staysHere ? undefined : links.results;
+      const own = place && place.kind !== 'list' ? links[place.kind] : undefined;
+      // A shopper's lists are shown where results are.
+      const onResults = !place || place.kind === 'list';
+      const page = own ?? (onResults && !staysHere ? links.results : undefined);
       const target = new URL((page ?? '').replace('{id}', encodeURIComponent(place?.id ?? '')), location.href);
       const isSame = target.pathname === location.pathname;
       const parameters = isSame ? others(new URLSearchParams(location.search)) : target.searchParams;
-      const isOwnPage = place !== null && page !== undefined;
+      const isOwnPage = own !== undefined;
       if (isOwnPage) for (const [name, value] of target.searchParams) parameters.set(name, value);
       else if (place) parameters.set(prefix + place.kind, place.id);
       const isSaidByPage = isSame && search.collection === here;

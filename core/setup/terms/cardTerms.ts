@@ -9,6 +9,8 @@ export const cardPieces = [
   'rating',
   'stock',
   'basket',
+  'wish',
+  'compare',
 ] as const;
 export type CardPiece = (typeof cardPieces)[number];
 export const pieceNames: Readonly<Record<CardPiece, string>> = {
@@ -21,6 +23,8 @@ export const pieceNames: Readonly<Record<CardPiece, string>> = {
   rating: 'rating',
   stock: 'availability',
   basket: 'a button into the basket',
+  wish: 'a wish list',
+  compare: 'a way to compare',
 };
 /** Without it a product could not be opened. */
 export const alwaysOnCard: CardPiece = 'title';
@@ -42,7 +46,10 @@ export const stockNames = { soldOut: 'where sold out', always: 'always' } as con
 
 /** How a card is made until somebody decides. */
 export const usualCard = {
-  pieces: cardPieces.map((piece) => ({ piece, on: !['basket', 'text', 'variants'].includes(piece) })),
+  pieces: cardPieces.map((piece) => ({
+    piece,
+    on: !['basket', 'text', 'variants', 'wish', 'compare'].includes(piece),
+  })),
   rating: 'number',
   stock: 'soldOut',
   saving: false,

@@ -65,6 +65,10 @@ function drawnOf(piece: CardPiece, example: Card, card: CardArrangement): ReactN
     case 'stock':
       if (variantAvailable) return card.stock === 'always' && 'In stock';
       return 'Sold out';
+    case 'wish':
+      return '♡ Wish list';
+    case 'compare':
+      return 'Compare';
     case 'basket':
       return (
         variantAvailable && (

@@ -214,6 +214,8 @@ const heard: readonly (readonly [string, string])[] = [
   ['shelf-search', 'Results are shown, with query, collection and total.'],
   ['shelf-click', 'A product is chosen, with product and place. Prevent it to lead elsewhere yourself.'],
   ['shelf-basket', 'A variant is put into the basket, with product, variant and quantity.'],
+  ['shelf-wish', 'A product is put on the wish list or taken off it, with product, variant and isOn.'],
+  ['shelf-compare', 'The same for those that are compared.'],
 ];
 
 function ForDevelopers() {
