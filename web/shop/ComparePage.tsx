@@ -54,7 +54,7 @@ function Compared({
       <table className="w-full min-w-max border-collapse text-start text-[13.5px] [&_td]:max-w-56 [&_td]:min-w-36 [&_td]:p-2 [&_td]:align-top [&_th]:p-2 [&_th]:text-start">
         <thead>
           <tr className="border-line border-b align-bottom">
-            <td />
+            <td className="w-24 min-w-0!" />
             {products.map(({ id, title, picture, variants }) => (
               <th key={id} scope="col" className="max-w-56 font-normal">
                 <span className="grid h-24 place-items-center rounded bg-art p-1">
@@ -71,7 +71,7 @@ function Compared({
         <tbody>
           {rows.map(({ key, label, values }) => (
             <tr key={key} className="border-line border-b">
-              <th scope="row" className="font-normal text-soft">
+              <th scope="row" className="max-w-28 break-words ps-0! align-top font-normal text-soft">
                 {label}
               </th>
               {products.map(({ id }, at) => (

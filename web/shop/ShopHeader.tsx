@@ -35,10 +35,10 @@ export function ShopHeader() {
       )}
       <SearchBox />
       {!desk && (
-        <>
+        <div className="flex items-center gap-x-4">
           <MarkCounts />
           <BasketCount />
-        </>
+        </div>
       )}
     </header>
   );

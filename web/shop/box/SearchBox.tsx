@@ -63,7 +63,9 @@ export function SearchBox() {
   const isFull = isPhone && hasFocus;
   return (
     <search
-      className={isFull ? 'fixed inset-0 z-40 flex flex-col overflow-y-auto bg-surface p-3' : 'relative min-w-0 flex-1'}
+      className={
+        isFull ? 'fixed inset-0 z-40 flex flex-col overflow-y-auto bg-surface p-3' : 'relative min-w-0 flex-[1_1_140px]'
+      }
     >
       <form
         part="box"
