@@ -51,12 +51,9 @@ export const en = {
   collections: 'Collections',
   compare: 'Compare',
   'compare.brand': 'Brand',
-  'compare.empty': 'Nothing is chosen to compare yet.',
   'compare.mark': 'Compare {title}',
   'compare.price': 'Price',
   'compare.stock': 'Availability',
-  'compare.things': '{count, plural, one {# product to compare} other {# products to compare}}',
-  'compare.waiting': 'What you compare is being fetched',
   'elsewhere.offer': 'You may be looking for <a>{link}</a>',
   filters: 'Filters',
   'filters.allOfThese': 'All of these',
@@ -85,6 +82,7 @@ export const en = {
   'filters.under': 'Under {amount}',
   'filters.upTo': 'Up to {amount}',
   language: 'Language',
+  'marked.empty': 'Nothing is here yet.',
   'marked.full': 'No more than {count, number}',
   'more.show': 'Show more',
   'more.shown': '{shown, number} of {total, number} products',
@@ -161,10 +159,7 @@ export const en = {
   'tabs.products': 'Products',
   tryAgain: 'Try again',
   wish: 'Wish list',
-  'wish.empty': 'Nothing is on your wish list yet.',
   'wish.mark': '{title} on the wish list',
-  'wish.things': '{count, plural, one {# product on your wish list} other {# products on your wish list}}',
-  'wish.waiting': 'Your wish list is being fetched',
 } as const;
 
 /** What a text that shoppers read is known by. */

@@ -11,7 +11,7 @@ export function ArticlePage() {
   const { article, again } = useShopper();
   const asked = useStore(article);
   return (
-    <Fetched what="article" asked={asked} again={again}>
+    <Fetched waiting="article.waiting" asked={asked} again={again}>
       {({ title, text, markup, picture }) => (
         <article className="mt-3 max-w-[68ch]">
           <PageHeading className="font-semibold font-shop text-[26px] leading-tight">{title}</PageHeading>

@@ -27,7 +27,7 @@ export function BasketPage() {
   const asked = useStore(beside.state);
   const { say } = useTexts();
   return (
-    <Fetched what="basket" asked={asked} again={() => beside.ask(ids)}>
+    <Fetched waiting="basket.waiting" asked={asked} again={() => beside.ask(ids)}>
       {({ things, currency, companions }) => (
         <>
           <PageHeading className="mt-3 font-semibold font-shop text-[26px] leading-tight">{say('basket')}</PageHeading>

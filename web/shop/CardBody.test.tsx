@@ -4,6 +4,7 @@ import { screen } from '@testing-library/react';
 import { userEvent } from '@testing-library/user-event';
 import type { Card } from '../../core/answer/answer.ts';
 import { usualLayout } from '../../core/setup/terms/layoutTerms.ts';
+import { markedOf } from '../shopper/marked.ts';
 import { answerWith, furnish, show } from '../testing/dom.tsx';
 import { showInShop } from '../testing/showInShop.tsx';
 import { CardBody } from './CardBody.tsx';
@@ -106,13 +107,13 @@ test('a product is put on the shopper’s lists from its card, and of what is co
   const button = (name: string) => screen.getByRole('button', { name });
   await user.click(button('Ink a on the wish list'));
   expect(button('Ink a on the wish list').getAttribute('aria-pressed')).toBe('true');
-  expect(shopper.marked.getState().lists.wish).toEqual([{ product: 'a', variant: 'a1' }]);
+  expect(markedOf(shopper.storefront).getState().lists.wish).toEqual([{ product: 'a', variant: 'a1' }]);
   for (const id of ['a', 'b', 'c', 'd']) await user.click(button(`Compare Ink ${id}`));
   expect(button('Compare Ink e')).toHaveProperty('disabled', true);
   await user.click(button('Compare Ink b'));
   expect(button('Compare Ink e')).toHaveProperty('disabled', false);
   await user.click(button('Ink a on the wish list'));
-  expect(shopper.marked.getState().lists.wish).toEqual([]);
+  expect(markedOf(shopper.storefront).getState().lists.wish).toEqual([]);
 });
 
 test('what it was is read out as that', () => {

@@ -3,18 +3,20 @@ import { useStore } from 'zustand';
 import type { ProductDetail } from '../../core/product/productDetail.ts';
 import { ProductPicture } from '../look/ProductPicture.tsx';
 import { useTexts } from '../look/texts.tsx';
+import { createCompared } from '../shopper/compared.ts';
 import { comparedRows } from './comparedRows.ts';
 import { Fetched } from './Fetched.tsx';
 import { Mark } from './Mark.tsx';
 import { PageHeading } from './PageMain.tsx';
 import { PlaceLink } from './PlaceLink.tsx';
-import { useMarked, useShopper } from './shopperHere.tsx';
+import { useShopper } from './shopperHere.tsx';
+import { useMarked } from './useMarks.ts';
 
 /** A few products side by side, one line for each thing that any of them has. */
 export function ComparePage() {
-  const { createCompared } = useShopper();
+  const { client } = useShopper();
   const compared = useMarked(({ lists }) => lists.compare);
-  const [question] = useState(createCompared);
+  const [question] = useState(() => createCompared(client, Date.now));
   const ids = JSON.stringify(compared.map(({ product }) => product));
   useEffect(() => {
     question.ask(JSON.parse(ids) as string[]);
@@ -23,12 +25,12 @@ export function ComparePage() {
   const asked = useStore(question.state);
   const { say } = useTexts();
   return (
-    <Fetched what="compare" asked={asked} again={() => question.ask(JSON.parse(ids) as string[])}>
+    <Fetched waiting="results.waiting" asked={asked} again={() => question.ask(JSON.parse(ids) as string[])}>
       {(products) => (
         <>
           <PageHeading className="mt-3 font-semibold font-shop text-[26px] leading-tight">{say('compare')}</PageHeading>
           {products.length === 0 ? (
-            <p className="mt-3 text-soft">{say('compare.empty')}</p>
+            <p className="mt-3 text-soft">{say('marked.empty')}</p>
           ) : (
             <Compared products={products} variantOf={(id) => compared.find(({ product }) => product === id)?.variant} />
           )}

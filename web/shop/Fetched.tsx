@@ -1,5 +1,6 @@
 import { ArrowLeft } from 'lucide-react';
 import type { ReactNode } from 'react';
+import type { MessageKey } from '../../core/messages/en.ts';
 import { useTexts } from '../look/texts.tsx';
 import type { Asked } from '../shopper/question.ts';
 import { PageMain } from './PageMain.tsx';
@@ -7,12 +8,13 @@ import { PlaceLink } from './PlaceLink.tsx';
 
 /** A page of its own in the shop: the way back to the results, and what was fetched for it. */
 export function Fetched<Data>({
-  what,
+  waiting,
   asked: { data, error, isStale },
   again,
   children,
 }: {
-  readonly what: 'product' | 'article' | 'basket' | 'wish' | 'compare';
+  /** What is said of it while it comes. */
+  readonly waiting: MessageKey;
   readonly asked: Asked<Data>;
   again(): void;
   readonly children: (data: Data) => ReactNode;
@@ -32,7 +34,7 @@ export function Fetched<Data>({
         </div>
       )}
       {!error && !data && (
-        <p role="status" aria-label={say(`${what}.waiting`)} className="mt-4 h-72 animate-pulse rounded-md bg-paper" />
+        <p role="status" aria-label={say(waiting)} className="mt-4 h-72 animate-pulse rounded-md bg-paper" />
       )}
       {data && children(data)}
     </PageMain>

@@ -2,7 +2,7 @@ import { Heart, Scale } from 'lucide-react';
 import type { Card } from '../../core/answer/answer.ts';
 import { useTexts } from '../look/texts.tsx';
 import { isListFull, isMarked, type MarkList, mostMarked } from '../shopper/marked.ts';
-import { useMarked, useShopper } from './shopperHere.tsx';
+import { useMark, useMarked } from './useMarks.ts';
 
 export const markIcons = { wish: Heart, compare: Scale } as const;
 
@@ -14,7 +14,7 @@ export function Mark({
   readonly list: MarkList;
   readonly card: Pick<Card, 'familyId' | 'id' | 'title'>;
 }) {
-  const { mark } = useShopper();
+  const mark = useMark();
   const isOn = useMarked((marked) => isMarked(marked, list, card.familyId));
   const isFull = useMarked((marked) => isListFull(marked, list)) && !isOn;
   const { say } = useTexts();

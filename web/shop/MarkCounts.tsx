@@ -3,7 +3,7 @@ import { markLists } from '../shopper/marked.ts';
 import { listOf } from '../shopper/shopAddress.ts';
 import { markIcons } from './Mark.tsx';
 import { PlaceLink } from './PlaceLink.tsx';
-import { useMarked } from './shopperHere.tsx';
+import { useMarked } from './useMarks.ts';
 
 /** How many products are on each of the shopper's lists, with the way there; nothing of one that is empty. */
 export function MarkCounts() {
@@ -17,7 +17,7 @@ export function MarkCounts() {
         {count > 0 && (
           <PlaceLink to={listOf(list)} className="flex min-h-6 items-center gap-1.5 hover:underline">
             <Icon size={17} aria-hidden />
-            <span className="sr-only">{say(`${list}.things`, { count })}</span>
+            <span className="sr-only">{say('products', { count })}</span>
             <b aria-hidden className="tabular-nums">
               {written(count)}
             </b>

@@ -19,7 +19,7 @@ export function ProductPage() {
   const asked = useStore(product);
   const { say } = useTexts();
   return (
-    <Fetched what="product" asked={asked} again={again}>
+    <Fetched waiting="product.waiting" asked={asked} again={again}>
       {(product) => (
         <>
           {product.notIndexed && <meta name="robots" content="noindex" />}

@@ -8,7 +8,8 @@ import { Fetched } from './Fetched.tsx';
 import { Mark } from './Mark.tsx';
 import { PageHeading } from './PageMain.tsx';
 import { PlaceLink } from './PlaceLink.tsx';
-import { useMarked, useShopper } from './shopperHere.tsx';
+import { useShopper } from './shopperHere.tsx';
+import { useMarked } from './useMarks.ts';
 
 type Thing = Beside['things'][number];
 
@@ -26,12 +27,12 @@ export function WishPage() {
   const asked = useStore(beside.state);
   const { say } = useTexts();
   return (
-    <Fetched what="wish" asked={asked} again={() => beside.ask(ids)}>
+    <Fetched waiting="results.waiting" asked={asked} again={() => beside.ask(ids)}>
       {({ things, currency }) => (
         <>
           <PageHeading className="mt-3 font-semibold font-shop text-[26px] leading-tight">{say('wish')}</PageHeading>
           {things.length === 0 ? (
-            <p className="mt-3 text-soft">{say('wish.empty')}</p>
+            <p className="mt-3 text-soft">{say('marked.empty')}</p>
           ) : (
             <ul className="mt-3 border-line border-t" aria-label={say('wish')}>
               {things.map((thing) => (

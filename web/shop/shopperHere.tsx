@@ -1,7 +1,6 @@
 import { createContext, useContext } from 'react';
 import { useStore } from 'zustand';
 import type { Basket } from '../shopper/basket.ts';
-import type { Marked } from '../shopper/marked.ts';
 import type { Shopper } from '../shopper/shopper.ts';
 
 const ShopperContext = createContext<Shopper | null>(null);
@@ -22,4 +21,3 @@ export const useVisit = () => useStore(useShopper().visit);
 /** What the desk wants seen; null for shoppers. */
 export const useView = () => useStore(useShopper().view);
 export const useBasket = <Of,>(of: (basket: Basket) => Of): Of => useStore(useShopper().basket, of);
-export const useMarked = <Of,>(of: (marked: Marked) => Of): Of => useStore(useShopper().marked, of);

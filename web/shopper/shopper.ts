@@ -11,7 +11,7 @@ import { isLanguage } from '../../core/text/languages.ts';
 import type { DeskView, ProductAct } from '../bridge/messages.ts';
 import { type Basket, basketOf } from './basket.ts';
 import { chosenHere, chosenVariantsIn } from './chosenVariants.ts';
-import { isMarked, type Marked, type MarkList, markedOf } from './marked.ts';
+import type { MarkList } from './marked.ts';
 import { nothingOpened, type OpenedLately, openedLatelyIn } from './openedLately.ts';
 import { type Asked, createQuestion } from './question.ts';
 import { noSearches, type RecentSearches, recentSearchesOf } from './recentSearches.ts';
@@ -64,13 +64,6 @@ export interface BesideQuestion {
   stop(): void;
 }
 
-/** What some products are. */
-export interface ComparedQuestion {
-  readonly state: StoreApi<Asked<readonly ProductDetail[]>>;
-  ask(products: readonly string[]): void;
-  stop(): void;
-}
-
 /** The lines under a box. */
 export interface BoxQuestion {
   readonly state: StoreApi<Asked<BoxAnswer>>;
@@ -93,12 +86,16 @@ export interface Shopper {
   /** Why what was asked last was not answered; null where it was, or nothing is known yet. */
   readonly trouble: StoreApi<Error | null>;
   readonly basket: StoreApi<Basket>;
-  /** The shopper's own lists. */
-  readonly marked: StoreApi<Marked>;
   readonly recent: RecentSearches;
   readonly notes: VisitNotes;
   readonly desk: DeskAround | null;
   readonly hrefOf: ShopAddress['hrefOf'];
+  /** Whose products are shown; empty as long as nobody said. */
+  readonly storefront: string;
+  /** Who answers now; null as long as the desk has not said. */
+  client(): ShopClient | null;
+  /** Tells the page around of what came to pass; false where it took it upon itself. */
+  tell(event: ShopperEvent): boolean;
   go(next: ShopperSearch, replace?: boolean): void;
   /** A page of the shop, or with null back to the results. */
   goTo(place: ShopPlace | null): void;
@@ -116,8 +113,6 @@ export interface Shopper {
   openArticle(id: string, link: string): void;
   /** Puts so many of a variant into the basket; in the desk's window nothing is bought. */
   putInBasket(product: string, variant: string, quantity?: number): void;
-  /** Puts a product on one of the shopper's lists, or takes it off; in the desk's window no list is kept. */
-  mark(list: MarkList, product: string, variant: string): void;
   /** Notes the variant that was chosen on a product's card, for its own page to begin with. */
   chooseVariant(product: string, variant: string): void;
   chosenVariant(product: string): string | undefined;
@@ -127,8 +122,6 @@ export interface Shopper {
   createBox(): BoxQuestion;
   /** What goes with things in the basket, or, on the empty shelf, with those and what was opened last. */
   createBeside(at: BesideQuery['at']): BesideQuestion;
-  /** What some products are, side by side; one that is gone is left out. */
-  createCompared(): ComparedQuestion;
   readonly opened: OpenedLately;
   /** Whether results are not asked for, since no part shows them. */
   isWaiting(): boolean;
@@ -141,19 +134,6 @@ export interface Shopper {
   /** Shows what the desk wants seen; only a new trial search moves the window, what the shopper does in it since is let be. */
   see(view: DeskView): void;
   close(): void;
-}
-
-/** Several products as they are now, without those that are gone; fails where none could be asked for. */
-async function productsOf(
-  client: ShopClient,
-  products: readonly string[],
-  signal: AbortSignal,
-): Promise<readonly ProductDetail[]> {
-  const answers = await Promise.allSettled(products.map((id) => client.product(id, signal)));
-  const found = answers.flatMap((answer) => (answer.status === 'fulfilled' ? [answer.value] : []));
-  const [failed] = answers.flatMap((answer) => (answer.status === 'rejected' ? [answer.reason as unknown] : []));
-  if (found.length === 0 && failed !== undefined) throw failed;
-  return found;
 }
 
 export function createShopper(options: ShopperOptions): Shopper {
@@ -174,7 +154,6 @@ export function createShopper(options: ShopperOptions): Shopper {
   const recent = desk || !client?.note ? noSearches : recentSearchesOf(storefront);
   const opened = desk ? nothingOpened : openedLatelyIn(storefront);
   const basket = basketOf(storefront);
-  const marked = markedOf(storefront);
   /** What was searched for by hand, until it is answered: a part number leads straight to its product, once. */
   let submitted: string | null = null;
 
@@ -259,11 +238,13 @@ export function createShopper(options: ShopperOptions): Shopper {
   if (first) follow(null, first);
   ask();
   return {
-    ...{ visit, view, said, trouble, basket, marked, recent, opened, notes, desk, go, goTo, open },
+    ...{ visit, view, said, trouble, basket, storefront, recent, opened, notes, desk, go, goTo, open },
     results: results.state,
     product: product.state,
     article: article.state,
     hrefOf: address.hrefOf,
+    client: () => client,
+    tell,
     choose({ familyId }, place) {
       void notes.outcome('click', familyId, place);
       if (tell({ kind: 'click', product: familyId, place })) open(familyId);
@@ -286,11 +267,6 @@ export function createShopper(options: ShopperOptions): Shopper {
       if (desk) return;
       basket.getState().add(variant, quantity);
       tell({ kind: 'basket', product: id, variant, quantity });
-    },
-    mark(list, id, variant) {
-      if (desk) return;
-      marked.getState().toggle(list, { product: id, variant });
-      tell({ kind: list, product: id, variant, isOn: isMarked(marked.getState(), list, id) });
     },
     chooseVariant: chosenVariants.choose,
     chosenVariant: chosenVariants.of,
@@ -329,18 +305,6 @@ export function createShopper(options: ShopperOptions): Shopper {
           if (!from) return;
           const of = ids.slice(0, mostBeside);
           beside.ask(JSON.stringify([of, at, from.name]), (signal) => from.beside({ of, at }, signal));
-        },
-      };
-    },
-    createCompared() {
-      const compared = createQuestion<readonly ProductDetail[]>({ freshFor, now });
-      return {
-        state: compared.state,
-        stop: compared.stop,
-        ask(products) {
-          const from = client;
-          if (!from) return;
-          compared.ask(JSON.stringify([products, from.name]), (signal) => productsOf(from, products, signal), false);
         },
       };
     },
