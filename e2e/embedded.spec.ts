@@ -275,6 +275,43 @@ test('a key is made and changed at the desk, and what is copied from there works
   await withdraw(request, key);
 });
 
+test('a page hears what goes on the wish list, and shows the list where its results are', async ({
+  page,
+  baseURL,
+  request,
+}) => {
+  const key = await makeKey(request);
+  site.pages.set('/wish', {
+    head: script(serverOf(baseURL)),
+    body: `${part(key, 'id="all"')}
+      <script>
+        window.heard = [];
+        addEventListener('shelf-wish', ({ detail }) => heard.push([detail.product, detail.isOn]));
+      </script>`,
+  });
+  const { revision, setup } = (await (await request.get('/desk/state')).json()) as {
+    revision: number;
+    setup: { resultsPage: { card: { pieces: { piece: string; on: boolean }[] } } };
+  };
+  const { card } = setup.resultsPage;
+  const pieces = [...card.pieces.filter(({ piece }) => piece !== 'wish'), { piece: 'wish', on: true }];
+  const edits = [{ part: 'resultsPage', key: 'card', value: { ...card, pieces } }];
+  expect((await request.post('/desk/edits', { data: { revision, edits } })).ok()).toBe(true);
+  await publishOnce(request, 'resultsPage', { card: { pieces } });
+  await page.goto(`${site.origin}/wish?shelf.q=easel`);
+  const first = page.locator('[data-product]').first();
+  const id = await first.getAttribute('data-product');
+  const wish = first.getByRole('button', { name: /on the wish list$/ });
+  await wish.click();
+  await expect(wish).toHaveAttribute('aria-pressed', 'true');
+  expect(await page.evaluate(() => (window as unknown as { heard: unknown[] }).heard)).toEqual([[id, true]]);
+  await page.goto(`${site.origin}/wish?shelf.q=easel&shelf.list=wish`);
+  await expect(page.getByRole('list', { name: 'Wish list' }).getByRole('listitem')).toHaveCount(1);
+  await page.getByRole('link', { name: 'Back to the results' }).click();
+  await expect(page.getByRole('heading', { name: 'Results for “easel”' })).toBeVisible();
+  await withdraw(request, key);
+});
+
 test('filters stand by the room that the part has in the page, not by the window', async ({
   page,
   baseURL,

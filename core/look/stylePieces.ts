@@ -22,6 +22,8 @@ export const stylePieces = [
   ['rating', 'its rating'],
   ['stock', 'whether it is in stock'],
   ['add', 'the button into the basket'],
+  ['wish', 'the button for the wish list'],
+  ['compare', 'the button to compare'],
   ['pages', 'the pages below'],
   ['box', 'the search box'],
 ] as const;

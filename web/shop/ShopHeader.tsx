@@ -1,10 +1,9 @@
 import { useStore } from 'zustand';
 import { useTexts } from '../look/texts.tsx';
 import { freshSearch } from '../shopper/shopperSearch.ts';
-import { BasketCount } from './BasketCount.tsx';
 import { SearchBox } from './box/SearchBox.tsx';
+import { KeptCounts } from './KeptCounts.tsx';
 import { LanguageMenu } from './LanguageMenu.tsx';
-import { MarkCounts } from './MarkCounts.tsx';
 import { useShopper, useVisit } from './shopperHere.tsx';
 
 /** Above every page of the shop: its name, the languages it speaks, and the search box. */
@@ -34,12 +33,7 @@ export function ShopHeader() {
         />
       )}
       <SearchBox />
-      {!desk && (
-        <div className="flex items-center gap-x-4">
-          <MarkCounts />
-          <BasketCount />
-        </div>
-      )}
+      {!desk && <KeptCounts />}
     </header>
   );
 }
