@@ -8,6 +8,7 @@ import { en } from './core/messages/en.ts';
 import { es } from './core/messages/es.ts';
 import { fr } from './core/messages/fr.ts';
 import { loadedBy, type ModuleOf } from './vite.loadedBy.ts';
+import { isOfBox } from './web/embed/boxTexts.ts';
 
 const here = dirname(fileURLToPath(import.meta.url));
 
@@ -50,10 +51,13 @@ const textsReadBefore: Plugin = {
     if (later && importer && !importer.includes('/embed/')) return join(here, 'web/embed', later);
   },
   load(id) {
-    const [, language] = /core\/messages\/(en|de|fr|es)\.ts$/.exec(id) ?? [];
+    const rest = id.endsWith('/web/embed/restOfEnglish.ts');
+    const [, language] = rest ? [id, 'en'] : (/core\/messages\/(en|de|fr|es)\.ts$/.exec(id) ?? []);
     if (!language) return;
-    const said = Object.entries(texts[language as keyof typeof texts]).map(([key, text]) => [key, read(text)]);
-    return `export const ${language} = ${JSON.stringify(Object.fromEntries(said))};`;
+    const said = Object.entries(texts[language as keyof typeof texts])
+      .filter(([key]) => language !== 'en' || isOfBox(key) !== rest)
+      .map(([key, text]) => [key, read(text)]);
+    return `export const ${rest ? 'restOfEnglish' : language} = ${JSON.stringify(Object.fromEntries(said))};`;
   },
 };
 

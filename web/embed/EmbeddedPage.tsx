@@ -5,6 +5,10 @@ import { Count, type PagePart, PlacedFilters, Sorting, useFiltering } from '../s
 import { ShopPage } from '../shop/ShopPage.tsx';
 import { useShopper, useVisit } from '../shop/shopperHere.tsx';
 import { useScrollPlace } from '../shop/useScrollPlace.ts';
+import { restOfEnglish } from './restOfEnglish.ts';
+import { addEnglish } from './shippedTexts.ts';
+
+addEnglish(restOfEnglish);
 
 export { Overlay } from './Overlay.tsx';
 export { default as styles } from './page.css?inline';

@@ -52,15 +52,6 @@ const devicesIn = (text: string | null): ReadonlySet<Device> => {
   return new Set(said.length > 0 ? said : devices);
 };
 
-/** Events as a page hears them, by what comes to pass. */
-const eventNames: Readonly<Record<ShopperEvent['kind'], string>> = {
-  search: 'shelf-search',
-  click: 'shelf-click',
-  basket: 'shelf-basket',
-  wish: 'shelf-wish',
-  compare: 'shelf-compare',
-};
-
 /**
  * `<clever-shelf storefront="…" shop-key="…">`: the shop's search within a page of another site, in a root of its own.
  * What stands between its tags is the page's own search, shown where this one cannot be.
@@ -123,7 +114,7 @@ class CleverShelf extends HTMLElement {
     const { shopper, hearers } = scope;
     const tell = ({ kind, ...detail }: ShopperEvent): boolean =>
       this.dispatchEvent(
-        new CustomEvent(eventNames[kind], { detail, bubbles: true, composed: true, cancelable: kind === 'click' }),
+        new CustomEvent(`shelf-${kind}`, { detail, bubbles: true, composed: true, cancelable: kind === 'click' }),
       );
     const shows = partsIn(this.getAttribute('show'));
     const hearer = { tell, showsResults: shows.has('results') };

@@ -25,8 +25,6 @@ export interface Texts {
   number(amount: number): string;
   /** `isShort`: a whole amount without decimals. */
   money(amount: number, currency: string, isShort?: boolean): string;
-  /** Names, as a list. */
-  list(names: readonly string[]): string;
   /** Words, each in quotation marks, as a list. */
   quoted(words: readonly string[]): string;
   /** One of some, as a list. */
@@ -105,7 +103,6 @@ export function textsIn(language: Language, country?: string, own: Readonly<Reco
       monies.set(key, format);
       return format.format(amount);
     },
-    list: (names) => list.format(names),
     quoted: (words) => list.format(words.map((text) => say('quoted', { text }))),
     anyOf(items) {
       const shown = [...items];

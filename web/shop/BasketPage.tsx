@@ -2,16 +2,13 @@ import { Minus, Plus } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { useStore } from 'zustand';
 import type { Beside } from '../../core/answer/beside.ts';
-import { ProductPicture } from '../look/ProductPicture.tsx';
 import { useTexts } from '../look/texts.tsx';
 import { mostOfOne, quantityIn } from '../shopper/basket.ts';
 import { CompanionShelf } from './CompanionShelf.tsx';
 import { Fetched } from './Fetched.tsx';
 import { PageHeading } from './PageMain.tsx';
-import { PlaceLink } from './PlaceLink.tsx';
 import { useBasket, useShopper } from './shopperHere.tsx';
-
-type Thing = Beside['things'][number];
+import { type Thing, ThingShown } from './ThingShown.tsx';
 
 /** What is in the basket, with the way to change it, and what goes with that. It only counts: nothing is paid here. */
 export function BasketPage() {
@@ -62,7 +59,7 @@ function Things({ things, currency }: Pick<Beside, 'things' | 'currency'>) {
 }
 
 function ThingLine({ thing, currency }: { readonly thing: Thing; readonly currency: string }) {
-  const { id, product, title, variant, picture, price, available } = thing;
+  const { id, title, price } = thing;
   const { basket } = useShopper();
   const quantity = useBasket(({ items }) => quantityIn(items, id));
   const { say, money, count } = useTexts();
@@ -70,16 +67,7 @@ function ThingLine({ thing, currency }: { readonly thing: Thing; readonly curren
   const step = 'grid size-8 place-items-center rounded-md border border-edge hover:bg-paper disabled:opacity-55';
   return (
     <li className="flex flex-wrap items-center gap-x-4 gap-y-2 border-line border-b py-3">
-      <span className="grid size-16 shrink-0 place-items-center rounded bg-art p-1">
-        <ProductPicture src={picture} className="h-[52px]" />
-      </span>
-      <span className="min-w-0 flex-1 basis-40">
-        <PlaceLink to={{ kind: 'product', id: product }} className="font-semibold hover:underline">
-          {title}
-        </PlaceLink>
-        {variant !== '' && <span className="block text-[13px] text-soft">{variant}</span>}
-        {!available && <b className="block text-[13px]">{say('card.soldOut')}</b>}
-      </span>
+      <ThingShown thing={thing} />
       {quantity === 0 ? (
         <button type="button" className="min-h-8 font-semibold text-press underline" onClick={() => set(1)}>
           {say('basket.putBack', { title })}

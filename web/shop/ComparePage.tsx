@@ -50,7 +50,8 @@ function Compared({
 }) {
   const texts = useTexts();
   const { say } = texts;
-  const rows = comparedRows(products, texts);
+  const list = new Intl.ListFormat(texts.language);
+  const rows = comparedRows(products, { ...texts, list: (values) => list.format(values) });
   return (
     <section className="mt-3 overflow-x-auto" aria-label={say('compare')} tabIndex={0}>
       <table className="w-full min-w-max border-collapse text-start text-[13.5px] [&_td]:max-w-56 [&_td]:min-w-36 [&_td]:p-2 [&_td]:align-top [&_th]:p-2 [&_th]:text-start">

@@ -1,17 +1,13 @@
 import { useEffect, useState } from 'react';
 import { useStore } from 'zustand';
-import type { Beside } from '../../core/answer/beside.ts';
-import { ProductPicture } from '../look/ProductPicture.tsx';
 import { useTexts } from '../look/texts.tsx';
 import { isMarked } from '../shopper/marked.ts';
 import { Fetched } from './Fetched.tsx';
 import { Mark } from './Mark.tsx';
 import { PageHeading } from './PageMain.tsx';
-import { PlaceLink } from './PlaceLink.tsx';
 import { useShopper } from './shopperHere.tsx';
+import { type Thing, ThingShown } from './ThingShown.tsx';
 import { useMarked } from './useMarks.ts';
-
-type Thing = Beside['things'][number];
 
 /** The products that a shopper wishes for, with the way into the basket and off the list. */
 export function WishPage() {
@@ -47,22 +43,13 @@ export function WishPage() {
 }
 
 function Wish({ thing, currency }: { readonly thing: Thing; readonly currency: string }) {
-  const { id, product, title, variant, picture, price, available } = thing;
+  const { id, product, title, price, available } = thing;
   const { putInBasket, notes } = useShopper();
   const isOn = useMarked((marked) => isMarked(marked, 'wish', product));
   const { say, money } = useTexts();
   return (
     <li className="flex flex-wrap items-center gap-x-4 gap-y-2 border-line border-b py-3">
-      <span className={`grid size-16 shrink-0 place-items-center rounded bg-art p-1 ${isOn ? '' : 'opacity-45'}`}>
-        <ProductPicture src={picture} className="h-[52px]" />
-      </span>
-      <span className="min-w-0 flex-1 basis-40">
-        <PlaceLink to={{ kind: 'product', id: product }} className="font-semibold hover:underline">
-          {title}
-        </PlaceLink>
-        {variant !== '' && <span className="block text-[13px] text-soft">{variant}</span>}
-        {!available && <b className="block text-[13px]">{say('card.soldOut')}</b>}
-      </span>
+      <ThingShown thing={thing} isFaint={!isOn} />
       <b className="min-w-20 text-end tabular-nums">{price === null ? '' : money(price, currency)}</b>
       <Mark list="wish" card={{ familyId: product, id, title }} />
       {available && (

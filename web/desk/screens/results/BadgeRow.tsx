@@ -1,4 +1,3 @@
-import { Trash2 } from 'lucide-react';
 import { type ReactNode, useState } from 'react';
 import type { Badge } from '../../../../core/setup/parts/badges.ts';
 import {
@@ -11,15 +10,14 @@ import {
 } from '../../../../core/setup/terms/badgeTerms.ts';
 import { languageNames } from '../../../../core/text/languages.ts';
 import { Badge as Drawn } from '../../../look/Badge.tsx';
-import { Button, IconButton } from '../../parts/Button.tsx';
-import { Choice, Switch, TextField } from '../../parts/Controls.tsx';
+import { Choice, TextField } from '../../parts/Controls.tsx';
 import { ConditionEditor } from '../../parts/condition/ConditionEditor.tsx';
 import { ConditionMet } from '../../parts/condition/ConditionMet.tsx';
 import { WhenFields } from '../../parts/rule/WhenFields.tsx';
 import { shelfRow } from '../../parts/Screen.tsx';
 import { useAttributes } from '../../state/attributes.ts';
-import { useConditionWords } from '../../state/conditionWords.ts';
 import { useShopLanguages } from '../../state/shopLanguages.ts';
+import { ConditionedHead } from './ConditionedHead.tsx';
 
 /** One badge: what it says, whom it is on, how it looks. */
 export function BadgeRow({
@@ -37,31 +35,17 @@ export function BadgeRow({
 }) {
   const [isOpen, setOpen] = useState(false);
   const name = badgeName(badge);
-  const condition = useConditionWords()(badge.condition);
   return (
     <div className={`${shelfRow(isChanged)} py-1.5 pr-2 pl-2`}>
-      <div className="flex items-center gap-2">
-        {grip}
-        <span className={`flex max-w-[40%] shrink-0 ${badge.on ? '' : 'opacity-55'}`}>
-          <Drawn badge={{ ...badge, text: name }} />
-        </span>
-        <span className="min-w-0 flex-1 truncate text-[13px] text-soft" title={condition}>
-          {condition}
-        </span>
-        <Switch label={`${name} shown`} isOn={badge.on} change={(on) => change({ on })} />
-        <Button
-          tone="quiet"
-          className="px-2 py-1 text-[13px]"
-          aria-expanded={isOpen}
-          aria-label={`Change ${name}`}
-          onClick={() => setOpen(!isOpen)}
-        >
-          {isOpen ? 'Done' : 'Change'}
-        </Button>
-        <IconButton label={`Remove ${name}`} onClick={remove}>
-          <Trash2 size={15} aria-hidden />
-        </IconButton>
-      </div>
+      <ConditionedHead
+        of={badge}
+        name={name}
+        switchLabel={`${name} shown`}
+        setOn={(on) => change({ on })}
+        {...{ grip, isOpen, setOpen, remove }}
+      >
+        <Drawn badge={{ ...badge, text: name }} />
+      </ConditionedHead>
       {isOpen && (
         <div className="mt-1.5 space-y-2.5 border-t pt-2.5 pb-1 text-[13px]">
           <BadgeTexts {...{ badge, change }} />

@@ -1,16 +1,14 @@
-import { Trash2 } from 'lucide-react';
 import { type ReactNode, useState } from 'react';
 import type { Card } from '../../../../core/answer/answer.ts';
 import type { CardArrangement } from '../../../../core/setup/parts/resultsPage/card.ts';
 import type { OwnCard } from '../../../../core/setup/parts/resultsPage/ownCards.ts';
 import { longest } from '../../../../core/setup/terms/limits.ts';
-import { Button, IconButton } from '../../parts/Button.tsx';
-import { Switch, TextField } from '../../parts/Controls.tsx';
+import { TextField } from '../../parts/Controls.tsx';
 import { ConditionEditor } from '../../parts/condition/ConditionEditor.tsx';
 import { ConditionMet } from '../../parts/condition/ConditionMet.tsx';
 import { shelfRow } from '../../parts/Screen.tsx';
-import { useConditionWords } from '../../state/conditionWords.ts';
 import { CardPieces } from './CardPieces.tsx';
+import { ConditionedHead } from './ConditionedHead.tsx';
 
 /** One card of its own: which products have it, and what it is made of. */
 export function OwnCardRow({
@@ -32,29 +30,19 @@ export function OwnCardRow({
 }) {
   const [isOpen, setOpen] = useState(false);
   const { name } = own;
-  const condition = useConditionWords()(own.condition);
   const save = (of: Partial<CardArrangement>): void => change({ card: { ...own.card, ...of } });
   return (
     <>
-      <div className={`${shelfRow(isChanged((of) => of))} flex items-center gap-2 py-1.5 pr-2 pl-2 text-[13px]`}>
-        {grip}
-        <b className={`max-w-[40%] shrink-0 truncate font-semibold ${own.on ? '' : 'opacity-55'}`}>{name}</b>
-        <span className="min-w-0 flex-1 truncate text-soft" title={condition}>
-          {condition}
-        </span>
-        <Switch label={`${name} used`} isOn={own.on} change={(on) => change({ on })} />
-        <Button
-          tone="quiet"
-          className="px-2 py-1 text-[13px]"
-          aria-expanded={isOpen}
-          aria-label={`Change ${name}`}
-          onClick={() => setOpen(!isOpen)}
+      <div className={`${shelfRow(isChanged((of) => of))} py-1.5 pr-2 pl-2 text-[13px]`}>
+        <ConditionedHead
+          of={own}
+          name={name}
+          switchLabel={`${name} used`}
+          setOn={(on) => change({ on })}
+          {...{ grip, isOpen, setOpen, remove }}
         >
-          {isOpen ? 'Done' : 'Change'}
-        </Button>
-        <IconButton label={`Remove ${name}`} onClick={remove}>
-          <Trash2 size={15} aria-hidden />
-        </IconButton>
+          <b className="truncate font-semibold">{name}</b>
+        </ConditionedHead>
       </div>
       {isOpen && (
         <div className="mt-1.5 mb-4 space-y-2.5 ps-8 text-[13px]">
