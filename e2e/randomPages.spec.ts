@@ -56,6 +56,20 @@ function randomPage(seed: number) {
       value: { wide: filters, middle: lower(), narrow: lower(), keep: false },
     },
     {
+      ...{ part: 'resultsPage', key: 'ownCards' },
+      value: {
+        list: [
+          {
+            ...{ key: 'reduced', name: 'Reduced', on: true, condition: { match: 'all', tests: [{ how: 'reduced' }] } },
+            card: {
+              pieces: [...cardPieces].reverse().map((piece) => ({ piece, on: piece === 'title' || random() < 0.6 })),
+              ...{ rating: 'stars', stock: 'always', saving: coin(), labels: coin() },
+            },
+          },
+        ],
+      },
+    },
+    {
       ...{ part: 'resultsPage', key: 'page' },
       value: {
         pieces: [...pagePieces]

@@ -1,10 +1,13 @@
 import { Check, ChevronDown } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
+import { useRef } from 'react';
 import { useNavigate } from 'react-router';
+import type { DraftRef } from '../../../core/setup/setupRef.ts';
 import { Menu, MenuItem, MenuLine } from '../../look/Menu.tsx';
 import { counted } from '../../look/price.ts';
 import { useDeskState } from '../state/deskState.ts';
 import { goTo, usePlace } from '../state/place.ts';
+import { readyAhead } from '../state/readyAhead.ts';
 import { useDrafts } from '../state/storefronts.ts';
 
 /** The draft one works in, always in sight; it leads to the others. */
@@ -30,6 +33,11 @@ function Drafts() {
   const { data, error } = useDrafts();
   const { storefront, draft: here } = usePlace();
   const go = useNavigate();
+  const leave = useRef(() => {});
+  const pointAt = (draft: DraftRef | null): void => {
+    leave.current();
+    leave.current = draft ? readyAhead(draft) : () => {};
+  };
   const open = data?.drafts.filter(({ removedAt }) => removedAt === null) ?? [];
   return (
     <>
@@ -39,7 +47,12 @@ function Drafts() {
         </p>
       )}
       {open.map(({ id, name, changes, isBehind }) => (
-        <MenuItem key={id} onSelect={() => id !== here && void goTo({ storefront, draft: id })}>
+        <MenuItem
+          key={id}
+          onFocus={() => id !== here && pointAt({ storefront, draft: id })}
+          onBlur={() => pointAt(null)}
+          onSelect={() => id !== here && void goTo({ storefront, draft: id })}
+        >
           <Check size={15} aria-hidden className={`shrink-0 ${id === here ? '' : 'invisible'}`} />
           <span className="min-w-0 flex-1">
             <span className="block truncate font-semibold">{name}</span>
