@@ -101,10 +101,12 @@ export function CardPieces({
           {({ piece }, grip) => (
             <div className={line(pieceChanged(piece))}>
               {grip}
-              <div className="min-w-[130px] flex-1 basis-0">
-                <ExamplePiece piece={piece} example={example} card={card} />
+              <div className="flex min-w-0 flex-1 flex-wrap items-center justify-between gap-x-3 gap-y-1">
+                <span className="min-w-0 max-w-full">
+                  <ExamplePiece piece={piece} example={example} card={card} />
+                </span>
+                <Setting piece={piece} card={card} save={save} />
               </div>
-              <Setting piece={piece} card={card} save={save} />
               <span className={pieceName}>{pieceNames[piece]}</span>
               {piece === alwaysOnCard ? (
                 <span className="size-[25px]" />
@@ -140,10 +142,12 @@ export function CardPieces({
   );
 }
 
-const pieceName = 'ms-auto shrink-0 text-[12px] text-soft';
+const pieceName = 'w-[78px] shrink-0 text-end text-[12px] text-soft leading-tight';
 /** A line of the card that is arranged; marked where it is not published. */
 const line = (isChanged: boolean): string =>
-  `flex flex-wrap items-center gap-x-2.5 gap-y-1 border-b border-dashed bg-surface py-1 text-[13px] ${isChanged ? 'border-s-4 border-s-changed ps-2' : 'ps-3'}`;
+  `relative flex items-center gap-x-2.5 border-b border-dashed bg-surface py-1 ps-3 text-[13px] ${
+    isChanged ? 'before:absolute before:inset-y-0 before:left-0 before:w-1 before:bg-changed' : ''
+  }`;
 
 function Setting({
   piece,
