@@ -34,8 +34,9 @@ test('shoppers keep a wish list and compare a few products, and find both again'
   await table
     .getByRole('button', { name: /^Compare / })
     .first()
-    .click();
+    .press('Enter');
   await expect(table.getByRole('columnheader')).toHaveCount(1);
+  await expect(page.getByRole('region', { name: 'Compare' })).toBeFocused();
   await page.setViewportSize({ width: 360, height: 700 });
   await page.getByRole('status', { name: 'Wish list' }).getByRole('link').click();
   const wishes = page.getByRole('list', { name: 'Wish list' }).getByRole('listitem');

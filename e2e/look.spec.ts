@@ -114,7 +114,12 @@ test('a card is arranged from the keyboard, a button on it puts into the basket,
   const card = desk.shop.locator('[data-product]').first();
   await page.getByRole('button', { name: 'Put a button into the basket on cards' }).click();
   await expect(card.getByRole('button', { name: /^Put in basket/ })).toBeVisible();
-  await page.getByRole('button', { name: 'Take brand off cards' }).click();
+  await page.getByRole('button', { name: 'Take brand off cards' }).press('Enter');
+  await expect(page.getByRole('button', { name: 'Put brand on cards' })).toBeFocused();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: 'Take brand off cards' })).toBeFocused();
+  await page.keyboard.press('Enter');
+  await expect(card.locator('[part="brand"]')).toHaveCount(0);
   await page.getByLabel('When availability is told').selectOption('always');
   await expect(card).toContainText('In stock');
   await page.getByRole('button', { name: 'Move price' }).focus();

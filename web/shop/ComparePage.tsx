@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useStore } from 'zustand';
 import type { ProductDetail } from '../../core/product/productDetail.ts';
 import { ProductPicture } from '../look/ProductPicture.tsx';
@@ -48,12 +48,19 @@ function Compared({
   /** The variant that was shown when it was put here. */
   variantOf(product: string): string | undefined;
 }) {
+  const section = useRef<HTMLElement>(null);
+  const many = useRef(products.length);
+  useEffect(() => {
+    // Where one was taken off by keyboard, its button took the focus with it.
+    if (products.length < many.current && document.activeElement === document.body) section.current?.focus();
+    many.current = products.length;
+  }, [products]);
   const texts = useTexts();
   const { say } = texts;
   const list = new Intl.ListFormat(texts.language);
   const rows = comparedRows(products, { ...texts, list: (values) => list.format(values) });
   return (
-    <section className="mt-3 overflow-x-auto" aria-label={say('compare')} tabIndex={0}>
+    <section ref={section} className="mt-3 overflow-x-auto" aria-label={say('compare')} tabIndex={0}>
       <table className="w-full min-w-max border-collapse text-start text-[13.5px] [&_td]:max-w-56 [&_td]:min-w-36 [&_td]:p-2 [&_td]:align-top [&_th]:p-2 [&_th]:text-start">
         <thead>
           <tr className="border-line border-b align-bottom">

@@ -1,4 +1,5 @@
 import { Plus, X } from 'lucide-react';
+import { useLayoutEffect, useRef } from 'react';
 import type { Card } from '../../../../core/answer/answer.ts';
 import type { CardArrangement } from '../../../../core/setup/parts/resultsPage/card.ts';
 import {
@@ -53,6 +54,15 @@ export function CardPieces({
   isChanged(of: (card: CardArrangement | undefined) => unknown): boolean;
   save(change: Partial<CardArrangement>): void;
 }) {
+  const root = useRef<HTMLDivElement>(null);
+  /** The piece that was put on or taken off last: whoever did it by keyboard goes on where it is by now. */
+  const moved = useRef<string | null>(null);
+  useLayoutEffect(() => {
+    const button = moved.current && root.current?.querySelector<HTMLElement>(`[data-piece="${moved.current}"]`);
+    if (!button) return;
+    button.focus();
+    moved.current = null;
+  });
   const cards = name === undefined ? 'cards' : `the card “${name}”`;
   const all = withAllOf(cardPieces, card.pieces);
   const [on, off] = [all.filter((each) => each.on), all.filter((each) => !each.on)];
@@ -67,12 +77,16 @@ export function CardPieces({
     next.splice(to, 0, ...next.splice(from, 1));
     save({ pieces: [...next, ...off] });
   };
-  const put = (piece: CardPiece): void =>
+  const put = (piece: CardPiece): void => {
+    moved.current = `${piece} on`;
     save({ pieces: [...on, { piece, on: true }, ...off.filter((each) => each.piece !== piece)] });
-  const takeOff = (piece: CardPiece): void =>
+  };
+  const takeOff = (piece: CardPiece): void => {
+    moved.current = `${piece} off`;
     save({ pieces: all.map((each) => (each.piece === piece ? { piece, on: false } : each)) });
+  };
   return (
-    <>
+    <div ref={root}>
       {example === null && (
         <p role="status" className="mb-1.5 text-[13px] text-soft">
           No product of the trial search has this card. Try another search to see it with what a product has.
@@ -114,6 +128,7 @@ export function CardPieces({
                 <IconButton
                   label={`Take ${pieceNames[piece]} off ${cards}`}
                   className="p-1"
+                  data-piece={`${piece} on`}
                   onClick={() => takeOff(piece)}
                 >
                   <X size={15} aria-hidden />
@@ -131,6 +146,7 @@ export function CardPieces({
               key={piece}
               className={`rounded-full border-dashed px-2.5 py-0.5 text-[13px] ${pieceChanged(piece) ? 'border-changed' : ''}`}
               aria-label={`Put ${pieceNames[piece]} on ${cards}`}
+              data-piece={`${piece} off`}
               onClick={() => put(piece)}
             >
               <Plus size={13} aria-hidden /> {pieceNames[piece]}
@@ -138,7 +154,7 @@ export function CardPieces({
           ))}
         </p>
       )}
-    </>
+    </div>
   );
 }
 
