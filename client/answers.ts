@@ -244,6 +244,10 @@ export interface Results {
     formerPrice: number | null;
     rating: number | null;
     /**
+     * How many ratings it has, where cards tell it.
+     */
+    ratings?: number;
+    /**
      * Whether at least one variant is in stock.
      */
     available: boolean;
@@ -660,6 +664,7 @@ export interface Results {
     variantsBy?: string;
     quantity?: boolean;
     second?: boolean;
+    ratings?: boolean;
   };
   /**
    * Cards of their own, which some products have instead.
@@ -689,6 +694,7 @@ export interface Results {
       variantsBy?: string;
       quantity?: boolean;
       second?: boolean;
+      ratings?: boolean;
     };
   }[];
   /**
@@ -707,6 +713,10 @@ export interface Results {
     currency: string;
     formerPrice: number | null;
     rating: number | null;
+    /**
+     * How many ratings it has, where cards tell it.
+     */
+    ratings?: number;
     /**
      * Whether at least one variant is in stock.
      */
@@ -1156,6 +1166,10 @@ export interface Results {
       formerPrice: number | null;
       rating: number | null;
       /**
+       * How many ratings it has, where cards tell it.
+       */
+      ratings?: number;
+      /**
        * Whether at least one variant is in stock.
        */
       available: boolean;
@@ -1262,6 +1276,10 @@ export interface Results {
       formerPrice: number | null;
       rating: number | null;
       /**
+       * How many ratings it has, where cards tell it.
+       */
+      ratings?: number;
+      /**
        * Whether at least one variant is in stock.
        */
       available: boolean;
@@ -1353,6 +1371,10 @@ export interface Results {
       formerPrice: number | null;
       rating: number | null;
       /**
+       * How many ratings it has, where cards tell it.
+       */
+      ratings?: number;
+      /**
        * Whether at least one variant is in stock.
        */
       available: boolean;
@@ -1443,6 +1465,10 @@ export interface Results {
       currency: string;
       formerPrice: number | null;
       rating: number | null;
+      /**
+       * How many ratings it has, where cards tell it.
+       */
+      ratings?: number;
       /**
        * Whether at least one variant is in stock.
        */
@@ -1553,6 +1579,10 @@ export interface Results {
         currency: string;
         formerPrice: number | null;
         rating: number | null;
+        /**
+         * How many ratings it has, where cards tell it.
+         */
+        ratings?: number;
         /**
          * Whether at least one variant is in stock.
          */
@@ -1762,6 +1792,10 @@ export interface Suggestions {
           currency: string;
           formerPrice: number | null;
           rating: number | null;
+          /**
+           * How many ratings it has, where cards tell it.
+           */
+          ratings?: number;
           /**
            * Whether at least one variant is in stock.
            */
@@ -2348,6 +2382,10 @@ export interface Product {
     formerPrice: number | null;
     rating: number | null;
     /**
+     * How many ratings it has, where cards tell it.
+     */
+    ratings?: number;
+    /**
      * Whether at least one variant is in stock.
      */
     available: boolean;
@@ -2441,6 +2479,10 @@ export interface Product {
     currency: string;
     formerPrice: number | null;
     rating: number | null;
+    /**
+     * How many ratings it has, where cards tell it.
+     */
+    ratings?: number;
     /**
      * Whether at least one variant is in stock.
      */
@@ -2605,6 +2647,10 @@ export interface Beside {
     currency: string;
     formerPrice: number | null;
     rating: number | null;
+    /**
+     * How many ratings it has, where cards tell it.
+     */
+    ratings?: number;
     /**
      * Whether at least one variant is in stock.
      */

@@ -31,6 +31,7 @@ function randomPage(seed: number) {
           saving: coin(),
           labels: coin(),
           quantity: coin(),
+          ratings: coin(),
         },
       },
     },

@@ -94,6 +94,17 @@ test('pieces of the page are put in order by keyboard, and taken off it', async 
   await expect(pieces.getByRole('switch', { name: /^Products/ })).toHaveCount(0);
 });
 
+test('a rating is told with how many there are', async ({ page }) => {
+  const desk = deskOn(page);
+  await desk.open('/results-page/card');
+  await desk.trial('sketchbook');
+  await expect(desk.shop.locator('[part="rating"]').first()).toBeVisible();
+  await expect(desk.shop.locator('[part="ratings"]')).toHaveCount(0);
+  await page.getByRole('switch', { name: 'How many ratings there are' }).click();
+  await expect(desk.shop.locator('[part="ratings"]').first()).toHaveText(/^\d+ ratings?\(\d+\)$/);
+  await expect(page.getByText('Ratings are told with how many there are').first()).toBeVisible();
+});
+
 test('products that meet a condition have a card of their own', async ({ page }) => {
   const desk = deskOn(page);
   await desk.open('/results-page/card');

@@ -99,6 +99,7 @@ export const cardSchema = z.object({
   currency: z.string().describe('What its prices are in, by ISO 4217.'),
   formerPrice: z.number().nullable(),
   rating: z.number().nullable(),
+  ratings: z.number().optional().describe('How many ratings it has, where cards tell it.'),
   available: z.boolean().describe('Whether at least one variant is in stock.'),
   variantAvailable: z.boolean().describe('Whether the variant shown is in stock.'),
   showsPicture: z.boolean().describe('Whether cards have pictures; one that is missing is drawn.'),

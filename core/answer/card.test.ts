@@ -37,3 +37,20 @@ test('a short text is there where cards have it: the beginning of the descriptio
   expect(textOf('')).toBeUndefined();
   expect(textOf('Opaque.', setup)).toBeUndefined();
 });
+
+test('how many ratings there are is there where cards tell it, and the product has any', () => {
+  const { resultsPage, attributes } = setup;
+  const rated: Setup = { ...setup, attributes: { ...attributes, rating: shown } };
+  const telling: Setup = { ...rated, resultsPage: { ...resultsPage, card: { ...resultsPage.card, ratings: true } } };
+  const ratingsOf = (values: object, of = telling): number | undefined =>
+    cardOf({ ...record, values: { ...record.values, ...values } }, { variants: 1, isInStock: true }, of).ratings;
+  expect(ratingsOf({ rating: 4.5, ratings: 29 })).toBe(29);
+  expect(ratingsOf({ rating: 4.5, ratings: 29 }, rated)).toBeUndefined();
+  for (const without of [
+    { rating: 4.5 },
+    { ratings: 29 },
+    { rating: 4.5, ratings: 0 },
+    { rating: 4.5, ratings: 'many' },
+  ])
+    expect(ratingsOf(without)).toBeUndefined();
+});

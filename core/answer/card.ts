@@ -56,6 +56,8 @@ export function cardOf(
   const text = hasText ? beginningOf(firstText(record.values.description)) : '';
   const pictures = shows('picture') ? picturesOf(record) : [];
   const second = arrangement.second ? pictures[1] : undefined;
+  const rating = shows('rating') ? amount(record, 'rating') : null;
+  const ratings = arrangement.ratings && rating !== null ? amount(record, 'ratings') : null;
   const price = amount(record, 'price');
   const former = amount(record, 'former_price');
   return {
@@ -67,7 +69,8 @@ export function cardOf(
     price,
     currency: setup.storefront.shop.currency,
     formerPrice: shows('former_price') && former !== null && price !== null && former > price ? former : null,
-    rating: shows('rating') ? amount(record, 'rating') : null,
+    rating,
+    ...(ratings !== null && ratings > 0 && { ratings }),
     available: isInStock,
     variantAvailable: record.values[availability.key] !== availability.soldOut,
     showsPicture: shows('picture'),

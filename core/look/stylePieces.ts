@@ -20,6 +20,7 @@ export const stylePieces = [
   ['price', 'its price'],
   ['former-price', 'its former price'],
   ['rating', 'its rating'],
+  ['ratings', 'how many ratings it has'],
   ['stock', 'whether it is in stock'],
   ['add', 'the button into the basket'],
   ['wish', 'the button for the wish list'],

@@ -43,6 +43,7 @@ export const de: Messages = {
   'card.formerly': 'früher {amount}',
   'card.moreVariants': '{count, plural, one {# weitere} other {# weitere}}',
   'card.rated': 'bewertet mit {rating}',
+  'card.ratings': '{count, plural, one {# Bewertung} other {# Bewertungen}}',
   'card.saved': 'Sie sparen {amount}',
   'card.soldOut': 'Ausverkauft',
   'card.variantSoldOut': 'Diese Variante ist ausverkauft',

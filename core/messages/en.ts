@@ -41,6 +41,7 @@ export const en = {
   'card.formerly': 'formerly {amount}',
   'card.moreVariants': '{count, plural, one {# more} other {# more}}',
   'card.rated': 'rated {rating}',
+  'card.ratings': '{count, plural, one {# rating} other {# ratings}}',
   'card.saved': 'you save {amount}',
   'card.soldOut': 'Sold out',
   'card.variantSoldOut': 'This variant is sold out',

@@ -43,6 +43,7 @@ export const es: Messages = {
   'card.formerly': 'antes {amount}',
   'card.moreVariants': '{count, plural, one {# más} many {# más} other {# más}}',
   'card.rated': 'valoración {rating}',
+  'card.ratings': '{count, plural, one {# valoración} many {# valoraciones} other {# valoraciones}}',
   'card.saved': 'ahorra {amount}',
   'card.soldOut': 'Agotado',
   'card.variantSoldOut': 'Esta variante está agotada',

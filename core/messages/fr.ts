@@ -43,6 +43,7 @@ export const fr: Messages = {
   'card.formerly': 'avant {amount}',
   'card.moreVariants': '{count, plural, one {# autre} many {# autres} other {# autres}}',
   'card.rated': 'noté {rating}',
+  'card.ratings': '{count, plural, one {# avis} many {# avis} other {# avis}}',
   'card.saved': 'vous économisez {amount}',
   'card.soldOut': 'Épuisé',
   'card.variantSoldOut': 'Cette variante est épuisée',

@@ -61,6 +61,13 @@ test('badges stand on the picture, and above the title where there is none', () 
   expect(screen.getByText('–15%').style.color).toBe('rgb(255, 255, 255)');
 });
 
+test('with a rating it is told how many there are, where the answer has it', () => {
+  const { container } = show(<CardBody card={{ ...card, rating: 4.5, ratings: 1234 }} />);
+  expect(screen.getByText('1,234 ratings')).toBeTruthy();
+  expect(container.textContent).toContain('(1,234)');
+  expect(show(<CardBody card={{ ...card, rating: 4.5 }} />).container.querySelector('[part="ratings"]')).toBeNull();
+});
+
 test('pieces stand in the order chosen, and none that is off; what is saved and stock are told where they are to be', () => {
   const { pieces } = usualArrangement;
   const on = (...names: string[]) => [

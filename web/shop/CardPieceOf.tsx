@@ -5,7 +5,7 @@ import type { CardPiece } from '../../core/setup/terms/cardTerms.ts';
 import { splitAtWords } from '../../core/suggest/matchedLetters.ts';
 import { useTexts } from '../look/texts.tsx';
 import { mostOfOne, quantityIn } from '../shopper/basket.ts';
-import { FormerPrice, Rating, Stars } from './cardPieces.tsx';
+import { FormerPrice, HowManyRatings, Rating, Stars } from './cardPieces.tsx';
 import { useArrangement } from './layout.tsx';
 import { Mark } from './Mark.tsx';
 import { useBasket, useShopper, useVisit } from './shopperHere.tsx';
@@ -47,8 +47,9 @@ export function CardPieceOf({
     case 'rating':
       return (
         card.rating !== null && (
-          <span part="rating" className="ms-auto">
+          <span part="rating" className="ms-auto flex flex-wrap items-center gap-x-1">
             {rating === 'stars' ? <Stars rating={card.rating} /> : <Rating rating={card.rating} />}
+            {card.ratings !== undefined && <HowManyRatings count={card.ratings} />}
           </span>
         )
       );

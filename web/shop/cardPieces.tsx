@@ -47,3 +47,14 @@ export function Stars({ rating }: { readonly rating: number }) {
     </span>
   );
 }
+
+/** How many ratings a product's own is the mean of. */
+export function HowManyRatings({ count }: { readonly count: number }) {
+  const texts = useTexts();
+  return (
+    <span part="ratings" className="text-[12.5px] text-soft">
+      <span className="sr-only">{texts.say('card.ratings', { count })}</span>
+      <span aria-hidden>({texts.count(count)})</span>
+    </span>
+  );
+}

@@ -32,6 +32,8 @@ export const cardArrangementSchema = z.strictObject({
   quantity: z.boolean().optional(),
   /** Whether a second picture shows when a card is pointed at; absent: no. */
   second: z.boolean().optional(),
+  /** Whether a rating is told with how many there are; absent: no. */
+  ratings: z.boolean().optional(),
 });
 export type CardArrangement = z.infer<typeof cardArrangementSchema>;
 const usual: CardArrangement = { ...usualCard, pieces: [...usualCard.pieces] };
@@ -40,7 +42,7 @@ export const insideCard = fieldsOf({ pieces: listBy('piece') });
 /** The card that products usually have. */
 export const card = fixedEntry({
   value: cardArrangementSchema,
-  usualFields: { quantity: false, second: false },
+  usualFields: { quantity: false, second: false, ratings: false },
   usual,
   inside: insideCard,
   describe: ({ before, after }) => cardInWords(before ?? usual, after ?? usual),
@@ -50,6 +52,8 @@ export const card = fixedEntry({
 export function cardInWords(was: CardArrangement, is: CardArrangement): string[] {
   const said = piecesInWords(was.pieces, is.pieces, (on) => `On cards stand, in this order: ${on}`, pieceNames);
   if (was.rating !== is.rating) said.push(`Ratings are shown as ${ratingNames[is.rating]}`);
+  if ((was.ratings ?? false) !== (is.ratings ?? false))
+    said.push(is.ratings ? 'Ratings are told with how many there are' : 'How many ratings there are is not told');
   if (was.stock !== is.stock) said.push(`Availability is told ${stockNames[is.stock]}`);
   if (was.saving !== is.saving)
     said.push(is.saving ? 'What is saved is told with a former price' : 'What is saved is not told');

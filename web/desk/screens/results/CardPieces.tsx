@@ -22,16 +22,14 @@ import { SortableList } from '../../parts/SortableList.tsx';
 import { useDeskState } from '../../state/deskState.ts';
 import { ExamplePiece } from './ExamplePiece.tsx';
 
-/** Of which setting each piece has, the field of the card that it is. */
-const settingOf: Partial<Record<CardPiece, keyof CardArrangement>> = {
-  ...{
-    rating: 'rating',
-    stock: 'stock',
-    price: 'saving',
-    details: 'labels',
-    variants: 'variantsBy',
-    basket: 'quantity',
-  },
+/** Fields of the card that are settings of a piece. */
+const settingsOf: Partial<Record<CardPiece, readonly (keyof CardArrangement)[]>> = {
+  rating: ['rating', 'ratings'],
+  stock: ['stock'],
+  price: ['saving'],
+  details: ['labels'],
+  variants: ['variantsBy'],
+  basket: ['quantity'],
 };
 
 /** Filters whose values are names of one thing each. */
@@ -66,10 +64,10 @@ export function CardPieces({
   const cards = name === undefined ? 'cards' : `the card “${name}”`;
   const all = withAllOf(cardPieces, card.pieces);
   const [on, off] = [all.filter((each) => each.on), all.filter((each) => !each.on)];
-  /** What of a piece may be unpublished: its place on the card, or that it has none, and its setting. */
+  /** What of a piece may be unpublished: its place on the card, or that it has none, and its settings. */
   const ofPiece = (arrangement: CardArrangement | undefined, piece: CardPiece): unknown => {
-    const setting = settingOf[piece];
-    return [piecesOn(arrangement?.pieces ?? []).indexOf(piece), setting && arrangement?.[setting]];
+    const settings = (settingsOf[piece] ?? []).map((setting) => arrangement?.[setting]);
+    return [piecesOn(arrangement?.pieces ?? []).indexOf(piece), ...settings];
   };
   const pieceChanged = (piece: CardPiece): boolean => isChanged((of) => ofPiece(of, piece));
   const move = (from: number, to: number): void => {
@@ -177,12 +175,20 @@ function Setting({
   switch (piece) {
     case 'rating':
       return (
-        <Choice
-          label="How a rating is shown"
-          value={card.rating}
-          options={ratingForms.map((form) => [form, `as ${ratingNames[form]}`] as const)}
-          change={(rating) => save({ rating })}
-        />
+        <span className="flex flex-wrap items-center gap-x-3 gap-y-1">
+          <Choice
+            label="How a rating is shown"
+            value={card.rating}
+            options={ratingForms.map((form) => [form, `as ${ratingNames[form]}`] as const)}
+            change={(rating) => save({ rating })}
+          />
+          <Switch
+            label="How many ratings there are"
+            shown="with how many"
+            isOn={card.ratings ?? false}
+            change={(ratings) => save({ ratings })}
+          />
+        </span>
       );
     case 'stock':
       return (

@@ -21,7 +21,8 @@ export function ExamplePiece({
 }
 
 function drawnOf(piece: CardPiece, example: Card, card: CardArrangement): ReactNode {
-  const { title, brand, details, text, choices, price, formerPrice, currency, rating, variantAvailable } = example;
+  const { title, brand, details, text, choices, price, formerPrice, currency, rating, ratings, variantAvailable } =
+    example;
   switch (piece) {
     case 'title':
       return <b className="font-semibold text-[15px]">{title}</b>;
@@ -59,11 +60,13 @@ function drawnOf(piece: CardPiece, example: Card, card: CardArrangement): ReactN
               <Star key={star} size={12} fill={star <= Math.round(rating) ? 'currentColor' : 'none'} aria-hidden />
             ))}
             {rating.toFixed(1)}
+            {ratings !== undefined && <span className="text-soft">({ratings.toLocaleString('en')})</span>}
           </span>
         )
       );
     case 'stock':
-      if (variantAvailable) return card.stock === 'always' && 'In stock';
+      if (variantAvailable)
+        return card.stock === 'always' ? 'In stock' : <span className="text-soft">in stock, not told</span>;
       return 'Sold out';
     case 'wish':
       return '♡ Wish list';
