@@ -13,7 +13,7 @@ import { collectionOf, search } from '../../core/search/search.ts';
 import type { SearchRequest } from '../../core/search/searchRequest.ts';
 import type { Decision } from '../../core/setup/parts/products.ts';
 import type { Setup } from '../../core/setup/schema.ts';
-import { liveOf, type SetupRef } from '../../core/setup/setupRef.ts';
+import { type DraftRef, liveOf, type SetupRef } from '../../core/setup/setupRef.ts';
 import type { CatalogView } from '../catalog/currentCatalog.ts';
 import type { Workbench } from '../searching/workbench.ts';
 import { openStorefrontReader } from '../store/storefronts.ts';
@@ -100,11 +100,11 @@ export function searchQuestions(bench: Workbench) {
           search(passing.engine, passing.setup, shownFirst(query), passing.view.record, passing.content);
       }
     },
-    /** Makes the storefront's drafts ready that somebody changed last, the latest first, so that whoever goes to one does not wait for it. */
-    readyDrafts({ storefront }: SetupRef, most: number, searches: readonly string[]): void {
+    /** The storefront's drafts that somebody changed last, the latest first: what somebody is likely to come back to. */
+    draftsTouched({ storefront }: SetupRef, most: number): DraftRef[] {
       const drafts = openStorefrontReader(bench.db).drafts(storefront);
       const open = drafts.filter(({ removedAt }) => removedAt === null).sort((a, b) => b.touchedAt - a.touchedAt);
-      for (const { id } of open.slice(0, most).reverse()) answerAll({ storefront, draft: id }, searches);
+      return open.slice(0, most).map(({ id }) => ({ storefront, draft: id }));
     },
     /** One product of a search wherever it stands, with its arithmetic, or null where the search does not show it. */
     why(ref: SetupRef, task: SearchTask, product: string): { result: Result | null; total: number } {

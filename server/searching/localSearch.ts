@@ -58,7 +58,7 @@ const lanes: Readonly<Record<keyof LocalSearch, LaneName>> = {
   answer: 'desk',
   warm: 'shop',
   rehearse: 'desk',
-  readyDrafts: 'desk',
+  draftsTouched: 'desk',
   follow: 'shop',
   suggest: 'desk',
   phrases: 'long',

@@ -1,4 +1,4 @@
-import { liveOf } from '../../core/setup/setupRef.ts';
+import { type DraftRef, liveOf } from '../../core/setup/setupRef.ts';
 import type { CatalogReader } from '../catalog/catalogReader.ts';
 import type { DataFolder } from '../dataFolder.ts';
 import { answerIn, outcomeOf } from '../threadOutcome.ts';
@@ -168,11 +168,15 @@ export function lanedSearcher(options: {
       about,
       question: { call: 'rehearse', given: [live, rehearsedProducts, followedWith, rehearsedOver] },
     } satisfies LaneTask);
-    if (isEnded || inForce.get(about.storefront) !== about) return;
-    await lanes.desk.inTurn({
-      about,
-      question: { call: 'readyDrafts', given: [live, draftsReady, followedWith] },
-    } satisfies LaneTask);
+    const ahead = { call: 'draftsTouched', given: [live, draftsReady] } satisfies Question;
+    const drafts = (await lanes.desk.run({ about, question: ahead } satisfies LaneTask)) as DraftRef[];
+    // One at a time, so that what is asked meanwhile waits for one at most, and the one worked on last is let go last. A draft may be gone by then.
+    for (const ref of drafts.reverse()) {
+      if (isEnded || inForce.get(about.storefront) !== about) return;
+      await lanes.desk
+        .inTurn({ about, question: { call: 'follow', given: [ref, followedWith] } } satisfies LaneTask)
+        .catch(() => {});
+    }
   };
   const searcher = searcherBy(async (question) => {
     const about = await aboutNow(question.given[0].storefront);

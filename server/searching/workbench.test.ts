@@ -51,17 +51,17 @@ test('where their indexes take more room than there is, the one asked for least 
   shelf.remove();
 });
 
-test('of a storefront’s drafts those worked on last are made ready ahead, and none that was taken out', async () => {
+test('of a storefront’s drafts those worked on last are known, the latest first, and none that was taken out', async () => {
   const { shelf, benchOf } = await shopWithDrafts();
   const [winter, spring, sale] = drafts as [(typeof drafts)[0], (typeof drafts)[0], (typeof drafts)[0]];
   const value = { product: 'b', variant: null, attribute: 'title', act: 'set', value: 'Flat winter fan' };
   const edit = { part: 'products' as const, key: 'b//title', value };
   expect(await shelf.writer.edit(winter, [edit], 2, 'Ann', 2_000_000)).not.toHaveProperty('refusal');
   await shelf.writer.takeOutDraft(sale, 2_000_001);
-  const bench = benchOf();
-  searchQuestions(bench).readyDrafts(liveOf('main'), 1, ['']);
-  expect(bench.catchUp(winter)).toBe(false);
-  expect(bench.catchUp(spring)).toBe(true);
+  const { draftsTouched } = searchQuestions(benchOf());
+  const all = draftsTouched(liveOf('main'), 8);
+  expect(all.filter(({ draft }) => draft !== 'main')).toEqual([winter, spring]);
+  expect(draftsTouched(liveOf('main'), 1)).toEqual(all.slice(0, 1));
   shelf.remove();
 });
 
