@@ -8,6 +8,7 @@ import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router';
 import { followTheme } from '../look/theme.ts';
 import { screensOf } from './screens.tsx';
+import { Workspace } from './shell/Workspace.tsx';
 import { followAddress, usePlace } from './state/place.ts';
 import { clientHere } from './state/queryClient.ts';
 
@@ -15,14 +16,16 @@ stacksFromNow();
 followTheme();
 followAddress();
 
-/** The desk of the draft one works in: another draft is another desk, with answers and screens of its own. */
+/** The desk of the draft one works in: another draft is another desk in the same workspace, with answers and screens of its own. */
 function AnyDesk() {
   const place = usePlace();
   const router = useMemo(() => screensOf(place), [place]);
   return (
-    <QueryClientProvider client={clientHere()} key={`${place.storefront}/${place.draft}`}>
-      <RouterProvider router={router} />
-    </QueryClientProvider>
+    <Workspace>
+      <QueryClientProvider client={clientHere()} key={`${place.storefront}/${place.draft}`}>
+        <RouterProvider router={router} />
+      </QueryClientProvider>
+    </Workspace>
   );
 }
 

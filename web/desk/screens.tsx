@@ -5,6 +5,7 @@ import { comesLater } from './parts/ComesLater.tsx';
 import { Loading } from './parts/Screen.tsx';
 import { Desk } from './shell/Desk.tsx';
 import { ScreenProblem } from './shell/ScreenProblem.tsx';
+import { At } from './shell/Workspace.tsx';
 
 /** A screen whose code comes when it is opened; meanwhile the desk around it is there already. */
 const lazily = <Name extends string>(load: () => Promise<Record<Name, ComponentType>>, name: Name) => {
@@ -12,12 +13,20 @@ const lazily = <Name extends string>(load: () => Promise<Record<Name, ComponentT
   return { Component, ErrorBoundary: ScreenProblem, handle: { load: Component.load } };
 };
 
+function DeskProblem() {
+  return (
+    <At place="editor">
+      <ScreenProblem />
+    </At>
+  );
+}
+
 /** The desk's screens, within the address of a storefront's draft. */
 const routes: RouteObject[] = [
   {
     path: '/',
     Component: Desk,
-    ErrorBoundary: ScreenProblem,
+    ErrorBoundary: DeskProblem,
     children: [
       { index: true, element: <Navigate to="/attributes" replace /> },
       {

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import type { SearchAnswer } from '../../core/answer/answer.ts';
 import { useTexts } from '../look/texts.tsx';
 import { Banners } from './Banner.tsx';
@@ -28,7 +29,7 @@ export function ProductsPiece({ data, isStale }: { readonly data: SearchAnswer; 
     );
   return (
     <>
-      {data.total === 0 ? <NoneWithFilters data={data} /> : <Found data={data} isStale={isStale} />}
+      {data.total === 0 ? <NoneWithFilters data={data} /> : <Found data={data} />}
       <CloseToSearch close={data.close} after={data.total} open={choose} />
       <Blocks data={data} where="below" />
       <BesidesAt data={data} where="below" />
@@ -54,7 +55,8 @@ function NoneWithFilters({ data }: { readonly data: SearchAnswer }) {
   );
 }
 
-function Found({ data, isStale }: { readonly data: SearchAnswer; readonly isStale: boolean }) {
+/** Drawn once for an answer: that another is on its way changes no product. */
+const Found = memo(function Found({ data }: { readonly data: SearchAnswer }) {
   const { desk, choose } = useShopper();
   const { search } = useVisit();
   return (
@@ -63,7 +65,6 @@ function Found({ data, isStale }: { readonly data: SearchAnswer; readonly isStal
       <Blocks data={data} where="above" />
       <Shelves
         results={data.results}
-        isStale={isStale}
         open={choose}
         act={desk ? (products, what) => desk.act(search, products, what) : null}
         of={JSON.stringify([data.query, data.collection?.id])}
@@ -75,4 +76,4 @@ function Found({ data, isStale }: { readonly data: SearchAnswer; readonly isStal
       <Banners banners={data.banners} where="below" />
     </>
   );
-}
+});

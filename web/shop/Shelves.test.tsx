@@ -22,7 +22,7 @@ beforeEach(() => {
 function open(of = 'a search', shown = results) {
   return showInShop(
     <Shelves
-      {...{ results: shown, isStale: false, open() {}, mayMove: false, banners: [], of, at: 'search' }}
+      {...{ results: shown, open() {}, mayMove: false, banners: [], of, at: 'search' }}
       between={{ after: 0, content: null }}
       act={(products, what) => done.push([products.map(({ title }) => title).join(' '), what])}
     />,

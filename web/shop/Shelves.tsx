@@ -16,7 +16,6 @@ const arrangedShelves = later(async () => (await import('./ArrangedShelves.tsx')
 /** The results standing on shelves; in the desk a label hangs from the edge under each, with a grip to put it elsewhere by. */
 export function Shelves({
   results,
-  isStale,
   open,
   at,
   mayMove,
@@ -26,7 +25,6 @@ export function Shelves({
   of,
 }: {
   readonly results: readonly Result[];
-  readonly isStale: boolean;
   open(product: Result, place: number): void;
   readonly at: ShelfAt;
   /** Whether places are the search's own, and not an order that the shopper chose. */
@@ -48,7 +46,7 @@ export function Shelves({
   /** With a product that is chosen the others are meant as well. */
   const meant = (result: Result): readonly Result[] => (chosen.has(result) ? chosen.products : [result]);
   const { value: ArrangedShelves } = useLater(arrangedShelves, isArranged);
-  const className = `${grid.className} mt-2 ${isStale ? '[&_img]:opacity-70' : ''}`;
+  const className = `${grid.className} mt-2 [[aria-busy=true]_&_img]:opacity-70`;
   const standing = (result: Result, grip: ReactNode): ReactNode => (
     <>
       <CardBody card={result} open={() => open(result, result.place)} />

@@ -18,7 +18,7 @@ export function Shop() {
   const { data: results, isStale } = useStore(shopper.results);
   const { search, place } = useVisit();
   const look = useStore(shopper.said, (said) => JSON.stringify(said?.look ?? null));
-  const seenIn = useView()?.theme ?? null;
+  const seenIn = useView((view) => view?.theme ?? null);
   useEffect(() => {
     const worn = JSON.parse(look) as WornLook | null;
     if (!worn) return;

@@ -1,5 +1,6 @@
 import { createContext, useContext } from 'react';
 import { useStore } from 'zustand';
+import type { DeskView } from '../bridge/messages.ts';
 import type { Basket } from '../shopper/basket.ts';
 import type { Shopper } from '../shopper/shopper.ts';
 
@@ -18,6 +19,6 @@ export function useShopper(): Shopper {
 
 /** Where the shopper is. */
 export const useVisit = () => useStore(useShopper().visit);
-/** What the desk wants seen; null for shoppers. */
-export const useView = () => useStore(useShopper().view);
+/** Something of what the desk wants seen, which is null for shoppers. */
+export const useView = <Of,>(of: (view: DeskView | null) => Of): Of => useStore(useShopper().view, of);
 export const useBasket = <Of,>(of: (basket: Basket) => Of): Of => useStore(useShopper().basket, of);

@@ -326,8 +326,8 @@ export function createShopper(options: ShopperOptions): Shopper {
     },
     see(next) {
       const before = view.getState();
-      view.setState(next, true);
       client = clientFor(next);
+      view.setState(next, true);
       follow(before, next);
       ask();
     },

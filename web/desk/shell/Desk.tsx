@@ -1,5 +1,4 @@
 import { type CSSProperties, useDeferredValue, useEffect } from 'react';
-import { Group, Panel, Separator } from 'react-resizable-panels';
 import { Outlet, useLocation } from 'react-router';
 import { Toaster } from 'sonner';
 import { CallProblem } from '../../client/request.ts';
@@ -21,7 +20,8 @@ import { TypingHere } from './PeopleHere.tsx';
 import { SetAsideNotice } from './SetAsideNotice.tsx';
 import { ShopWindow } from './ShopWindow.tsx';
 import { TopBar } from './TopBar.tsx';
-import { smallestWindow, useSlimWindow } from './useSlimWindow.ts';
+import { useBesideTable } from './useSlimWindow.ts';
+import { At } from './Workspace.tsx';
 
 const isTyping = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
@@ -128,68 +128,37 @@ function CannotOpen({ problem, again }: { readonly problem: Error; again(): void
 /** The desk: top bar, the screens in order of work, and beside each of them the shop window. */
 export function Desk() {
   const { data, error, refetch } = useDeskStateQuery();
-  const isFolded = useShopWindow((state) => state.isFolded || state.yieldsRoom);
-  const isInstead = useShopWindow((state) => state.isInstead);
   const isNarrow = useIsNarrow();
   const { pathname } = useLocation();
   useShortcuts();
   useEffect(askBeforeLeaving, []);
   const hasTrial = useFirstTrial();
-  const { panels, editorSize, windowSize } = useSlimWindow();
+  useBesideTable(pathname);
   // biome-ignore lint/correctness/useExhaustiveDependencies: who goes to another screen wants to see it
   useEffect(() => useShopWindow.getState().showEditor(), [pathname]);
   // In small steps, between which the shop's frame, which shares the browser's time with the desk, gets on.
   const isOpen = useDeferredValue(data !== undefined && hasTrial, false);
   useTogether(pathname, isOpen);
-  if (error && (!data || isGone(error))) return <CannotOpen problem={error} again={() => void refetch()} />;
-  if (isNarrow)
-    return !isOpen ? (
-      <Opening />
-    ) : (
-      <div className="grid h-full grid-cols-[minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)]">
-        <SkipLink />
-        <TopBar isNarrow />
-        {/* Out of sight, the screen stays as it is: what is half typed in it is not lost. */}
-        <div hidden={isInstead} className="min-h-0">
-          <Editor />
-        </div>
-        {isInstead && <ShopWindow isTold isReady />}
-        <Messages />
-        <ChangedSince />
-        <AskToOwn />
-      </div>
+  if (error && (!data || isGone(error)))
+    return (
+      <At place="editor">
+        <CannotOpen problem={error} again={() => void refetch()} />
+      </At>
     );
   return (
-    <div className="grid h-full grid-cols-[176px_minmax(0,1fr)] grid-rows-[59px_minmax(0,1fr)]">
+    <>
       <SkipLink />
       {isOpen ? (
         <>
-          <TopBar />
-          <Navigation />
+          <TopBar isNarrow={isNarrow} />
+          {!isNarrow && <Navigation />}
         </>
       ) : (
-        <>
-          <div className="col-span-2 border-edge border-b-[3px] bg-surface" />
-          <div />
-        </>
+        <div className={`border-edge border-b-[3px] bg-surface ${isNarrow ? '' : 'col-span-2'}`} />
       )}
-      <Group orientation="horizontal" groupRef={panels} className="min-h-0">
-        <Panel id="editor" {...(editorSize && { defaultSize: editorSize })} minSize="380px">
-          {isOpen ? <Editor /> : <Opening />}
-        </Panel>
-        {!isFolded && (
-          <>
-            <Separator
-              aria-label="Width of the shop window"
-              className="w-1.5 bg-line outline-offset-0 transition-colors hover:bg-edge data-[separator=active]:bg-edge"
-            />
-            <Panel id="window" {...(windowSize && { defaultSize: windowSize })} minSize={`${smallestWindow}px`}>
-              {/* It loads while the desk's state is on its way. */}
-              <ShopWindow isTold={hasTrial} isReady={isOpen} />
-            </Panel>
-          </>
-        )}
-      </Group>
+      <At place="editor">{isOpen ? <Editor /> : <Opening />}</At>
+      {/* The shop loads while the desk's state is on its way. */}
+      <ShopWindow isReady={isOpen} />
       {isOpen && (
         <>
           <Messages />
@@ -197,6 +166,6 @@ export function Desk() {
           <AskToOwn />
         </>
       )}
-    </div>
+    </>
   );
 }

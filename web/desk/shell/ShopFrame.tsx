@@ -1,7 +1,7 @@
-import { useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { nameOf } from '../../../core/setup/setupRef.ts';
 import { type DeskView, firstShow, listen, post, type ToDesk } from '../../bridge/messages.ts';
-import { usePlace } from '../state/place.ts';
+import { beforeGoing, usePlace } from '../state/place.ts';
 import { useShopWindow } from '../state/shopWindow.ts';
 import { useTrial } from '../state/trial.ts';
 
@@ -77,10 +77,25 @@ export function ShopFrame({
     [hear],
   );
   const said = JSON.stringify(wanted);
-  useEffect(() => {
-    if (isTold && readied > 0 && frame.current?.contentWindow)
-      post(frame.current.contentWindow, { kind: 'show', ...(JSON.parse(said) as DeskView) });
-  }, [isTold, readied, said]);
+  /** What the frame was told last since it loaded: told the same again, it would draw everything for nothing. */
+  const told = useRef({ readied: 0, said: '' });
+  const tell = useCallback(
+    (view: string): void => {
+      const shop = frame.current?.contentWindow;
+      if (!isTold || readied === 0 || !shop || (told.current.readied === readied && told.current.said === view)) return;
+      told.current = { readied, said: view };
+      post(shop, { kind: 'show', ...(JSON.parse(view) as DeskView) });
+    },
+    [isTold, readied],
+  );
+  useEffect(() => tell(said), [tell, said]);
+  useEffect(
+    () =>
+      beforeGoing((place) =>
+        tell(JSON.stringify({ ...(JSON.parse(said) as DeskView), draft: place.draft, from: nameOf(place) })),
+      ),
+    [tell, said],
+  );
   return (
     // Its share of the room is said by no class.
     <div ref={room} className="relative h-full min-w-0 overflow-hidden" style={{ flex: `${share} 1 0` }}>

@@ -1,6 +1,6 @@
 import { type RefObject, useEffect, useRef, useState } from 'react';
 import { type GroupImperativeHandle, useGroupRef } from 'react-resizable-panels';
-import { useLocation } from 'react-router';
+import { useShopWindow } from '../state/shopWindow.ts';
 
 /** Least width of the shop window beside the editor, in pixels. */
 export const smallestWindow = 280;
@@ -8,6 +8,14 @@ export const smallestWindow = 280;
 const wideEnough = 1500;
 /** Screens with a table that wants as much width as the shop window can spare. */
 const wide = /^\/catalog\/products\/?$/;
+/** What an address has before its screen: the storefront and the draft. */
+const place = /^\/[^/]+\/[^/]+/;
+
+/** Says whether the screen beside the shop window is mostly table. */
+export function useBesideTable(screen: string): void {
+  const isTable = wide.test(screen);
+  useEffect(() => useShopWindow.getState().standBesideTable(isTable), [isTable]);
+}
 
 interface SlimWindow {
   readonly panels: RefObject<GroupImperativeHandle | null>;
@@ -19,8 +27,9 @@ interface SlimWindow {
 /** Makes the shop window slim beside a screen that is mostly table, and as wide as it was after that. */
 export function useSlimWindow(): SlimWindow {
   const panels = useGroupRef();
-  const { pathname } = useLocation();
-  const isSlim = wide.test(pathname) && innerWidth < wideEnough;
+  const [isFirstTable] = useState(() => wide.test(location.pathname.replace(place, '')));
+  const isBesideTable = useShopWindow((state) => state.isBesideTable) ?? isFirstTable;
+  const isSlim = isBesideTable && innerWidth < wideEnough;
   const [isFirstSlim] = useState(isSlim);
   const before = useRef<Record<string, number> | null>(null);
   useEffect(() => {

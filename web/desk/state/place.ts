@@ -7,6 +7,13 @@ import { recallTrial } from './trial.ts';
 /** The storefront and the draft one works in, as the address says. */
 export const usePlace = create<Place>(() => placeNow());
 
+const told = new Set<(place: Place) => void>();
+/** Has somebody told to which draft of the storefront one is about to go; answers the function that ends it. */
+export function beforeGoing(tell: (place: Place) => void): () => void {
+  told.add(tell);
+  return () => told.delete(tell);
+}
+
 /** The desk's address begins with the storefront and the draft. */
 function placeIn(path: string): Place {
   const [, storefront = '', draft = ''] = path.split('/', 3);
@@ -33,6 +40,11 @@ export function followAddress(): void {
 /** Goes to another draft, on the same screen or another one, when what was changed here is saved. */
 export async function goTo(place: Place, screen?: string): Promise<void> {
   await settled();
+  if (place.storefront === placeNow().storefront) {
+    // The window's results are asked for before the desk is taken down and drawn anew, which takes the browser a while.
+    for (const tell of told) tell(place);
+    await new Promise((resolve) => setTimeout(resolve));
+  }
   const rest = screen ?? `/${location.pathname.split('/')[3] ?? ''}`;
   history.pushState(null, '', `/${place.storefront}/${place.draft}${rest}`);
   enter(place);

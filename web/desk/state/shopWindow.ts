@@ -19,6 +19,8 @@ interface ShopWindowState {
   readonly isInstead: boolean;
   /** Whether the present screen has asked for the window's room. */
   readonly yieldsRoom: boolean;
+  /** Whether the present screen is mostly table; null before it said. */
+  readonly isBesideTable: boolean | null;
   /** What is shown in place of the trial search; null for the search. */
   readonly page: ShopPage | null;
   /** What the search box is held open with; null where it is not. */
@@ -27,6 +29,7 @@ interface ShopWindowState {
   /** Shows a page of the shop's, or the search again. */
   visit(page: Omit<ShopPage, 'asked'> | null): void;
   yieldRoom(yieldsRoom: boolean): void;
+  standBesideTable(isBesideTable: boolean): void;
   refresh(): void;
   show(other: string | null): void;
   seeAsOf(at: string): void;
@@ -57,11 +60,13 @@ export const useShopWindow = create<ShopWindowState>((set) => ({
   isFolded: false,
   isInstead: false,
   yieldsRoom: false,
+  isBesideTable: null,
   page: null,
   box: null,
   openBox: (box) => set({ box }),
   visit: (page) => set((state) => ({ page: page && { ...page, asked: (state.page?.asked ?? 0) + 1 } })),
   yieldRoom: (yieldsRoom) => set({ yieldsRoom }),
+  standBesideTable: (isBesideTable) => set({ isBesideTable }),
   refresh: () => set(({ turn }) => ({ turn: turn + 1 })),
   show: (other) => set({ other }),
   seeAsOf: (at) => set({ at }),

@@ -11,6 +11,8 @@ interface TrialState {
   /** The collection it is made in, by id; empty for the whole shop. Without a search it is the collection's own page. */
   readonly collection: string;
   readonly recent: readonly string[];
+  /** Whether it was asked which searches shoppers make most: where none was tried, there is none then. */
+  readonly isBegun: boolean;
   /** Begins with some searches, where nothing was tried yet. */
   begin(searches: readonly string[]): void;
   search(query: string, collection?: string): void;
@@ -33,8 +35,12 @@ export const useTrial = create<TrialState>()(
       query: '',
       collection: '',
       recent: [],
+      isBegun: false,
       begin: (searches) =>
-        set((state) => (isUntried(state) ? { query: searches[0] ?? '', recent: [...searches] } : {})),
+        set((state) => ({
+          isBegun: true,
+          ...(isUntried(state) && { query: searches[0] ?? '', recent: [...searches] }),
+        })),
       search: (text, collection = '') =>
         set(({ recent }) => {
           const query = text.trim().replace(/\s+/g, ' ');
@@ -55,11 +61,15 @@ export const useTrial = create<TrialState>()(
         query: '',
         collection: '',
         recent: [],
+        isBegun: false,
         ...(kept as Partial<TrialState> | undefined),
       }),
     },
   ),
 );
+
+/** Whether there is a trial search to show, be it the one for everything, so that none comes over what someone begins to type. */
+export const useIsToldTrial = (): boolean => useTrial((state) => state.isBegun || !isUntried(state));
 
 /** Goes on with what was tried in a storefront: what shoppers look for in one is not what they look for in another. */
 export function recallTrial(storefront: string): void {

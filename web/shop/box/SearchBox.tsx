@@ -27,10 +27,9 @@ export function SearchBox() {
   const button = said?.boxButton ?? '';
   const { search } = useVisit();
   const { query, language } = search;
-  const view = useView();
   const { say } = useTexts();
   /** Held open by the desk, with a text of its own. */
-  const held = view?.box ?? null;
+  const held = useView((view) => view?.box ?? null);
   const [text, setText] = useState(query);
   useEffect(() => setText(held ?? query), [held, query]);
   const [hasFocus, setFocus] = useState(false);

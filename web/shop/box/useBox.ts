@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useState } from 'react';
 import { useStore } from 'zustand';
-import { useShopper, useView } from '../shopperHere.tsx';
+import { useShopper } from '../shopperHere.tsx';
 
 /** A pause in typing after which the box is asked for, in milliseconds; nothing typed is asked for at once. */
 const pause = 90;
@@ -24,13 +24,15 @@ function useSettled(text: string): string {
  */
 export function useBox(text: string, { isOpen, language }: { readonly isOpen: boolean; readonly language: string }) {
   const shopper = useShopper();
-  const view = useView();
   const box = useMemo(() => shopper.createBox(), [shopper]);
   const settled = useSettled(text);
-  // biome-ignore lint/correctness/useExhaustiveDependencies: another view of the desk is another question
   useEffect(() => {
-    if (isOpen) box.ask(settled, language);
-  }, [box, isOpen, settled, language, view]);
+    if (!isOpen) return;
+    const ask = (): void => box.ask(settled, language);
+    ask();
+    // Another view of the desk is another question.
+    return shopper.view.subscribe(ask);
+  }, [box, shopper, isOpen, settled, language]);
   useEffect(() => box.stop, [box]);
   return useStore(box.state);
 }
