@@ -7,11 +7,14 @@ import { catalogWriter } from '../core/catalog/writeCatalog.ts';
 import { acceptAll, makeReady, type RealServer, startRealServer } from '../server/testing/realServer.ts';
 import { makeRecords } from './makeRecords.ts';
 import { percentile } from './percentile.ts';
+import { switchDrafts } from './switchDrafts.ts';
 
 const port = 4297;
 /** Drafts looked at: as many as a desk's threads make ready ahead, and some that were worked on before them. */
 const draftsLookedAt = 12;
 const draftsReadyAhead = 8;
+/** Screens of the desk that are left for the same one of another draft. */
+const screensLeft = ['/attributes', '/filters', '/plans'];
 const shown = (time: number): string => `${time.toFixed(0)} ms`;
 const timed = async (work: () => Promise<unknown>): Promise<number> => {
   const begin = performance.now();
@@ -38,6 +41,16 @@ const look = async (server: RealServer, place: string, query: string): Promise<v
   for (const { status, body } of answers) if (status !== 200) throw new Error(`${place}: ${JSON.stringify(body)}`);
 };
 
+/** Starts anew and waits until those drafts are ready that its desk makes ready ahead, some time after shoppers are served. */
+async function readyAhead(again: () => Promise<RealServer>): Promise<RealServer> {
+  const server = await again();
+  await setTimeout(30_000);
+  return server;
+}
+
+/** A title that one draft has, no other, and none begins with. */
+const titleIn = (draft: number, at: number): string => `Zebra ${100 + at} of ${100 + draft}`;
+
 /** Begins a draft and changes some of it: weights, and products that its index is patched for. */
 async function beginDraft(server: RealServer, storefront: string, number: number): Promise<string> {
   const { body } = await server.post(`/desk/${storefront}/main/drafts/begin`, {
@@ -48,7 +61,13 @@ async function beginDraft(server: RealServer, storefront: string, number: number
   const edits = Array.from({ length: 20 }, (_, at) => ({
     part: 'products',
     key: `f${number * 50 + at}//title`,
-    value: { product: `f${number * 50 + at}`, variant: null, attribute: 'title', act: 'set', value: `Zebra ${at}` },
+    value: {
+      product: `f${number * 50 + at}`,
+      variant: null,
+      attribute: 'title',
+      act: 'set',
+      value: titleIn(number, at),
+    },
   }));
   const width = { part: 'relevance', key: 'closeCall', value: { width: (number % 40) + 1 } };
   const answer = await server.post(`/desk/${storefront}/${id}/edits`, { revision: 1, edits: [width, ...edits] });
@@ -134,9 +153,7 @@ export async function runStorefronts(rest: readonly string[]): Promise<void> {
   await withServer(large, async (server, again) => {
     const places: string[] = [];
     for (let at = 0; at < draftsLookedAt; at++) places.push(await beginDraft(server, 'main', at));
-    // Its desk makes those ready that were worked on last, some time after shoppers are served.
-    const started = await again();
-    await setTimeout(30_000);
+    const started = await readyAhead(again);
     const round = async (looked: readonly string[]): Promise<string> => {
       const times: number[] = [];
       for (const [at, place] of looked.entries())
@@ -146,6 +163,16 @@ export async function runStorefronts(rest: readonly string[]): Promise<void> {
     const [before, last] = [places.slice(0, -draftsReadyAhead), places.slice(-draftsReadyAhead)];
     console.log(
       `${large} records: a draft's state and first page (bound 300 ms), of the ${last.length} worked on last, the first time since the start: ${await round(last)}; again: ${await round(last)}; of ${before.length} others, the first time: ${await round(before)}; ${memory(started)} MB`,
+    );
+    const drafts = places.map((_, number) => ({ name: `Draft ${number}`, shows: titleIn(number, 0) })).reverse();
+    const { base } = await readyAhead(again);
+    const inDesk: string[] = [];
+    for (const screen of screensLeft) {
+      const { median, slowest } = await switchDrafts(base, { search: 'zebra', screen, drafts });
+      inDesk.push(`${screen}: median ${shown(median)}, slowest ${shown(slowest)}`);
+    }
+    console.log(
+      `at the desk, from the press in the menu to the first page drawn in the shop's window (bound 300 ms), of all ${drafts.length}, those worked on last at first: ${inDesk.join('; ')}`,
     );
   });
 }

@@ -121,6 +121,40 @@ test('a season is prepared in a draft of its own, brought up to what was publish
   for (const page of [ada, ben]) await page.context().close();
 });
 
+test('another draft shows in the shop that stands in the window already, and what was done there acts on that draft', async ({
+  browser,
+}) => {
+  const page = await person(browser, 'Ada', '/main/main/relevance');
+  const { results } = (await server.get('/shop/main/search?q=sketchbook')).body as { results: { familyId: string }[] };
+  const product = results[0]!.familyId;
+  await server.post('/desk/main/main/drafts/begin', { name: 'Spring titles', from: 'release:live' });
+  const value = { product, variant: null, attribute: 'title', act: 'set', value: 'Spring sketchbook' };
+  const edits = [{ part: 'products', key: `${product}//title`, value }];
+  expect((await server.post('/desk/main/spring-titles/edits', { revision: 1, edits })).status).toBe(200);
+  await page.getByLabel('Trial search', { exact: true }).fill('sketchbook');
+  await page.keyboard.press('Enter');
+  const shop = page.frameLocator('iframe[title="The shop as shoppers see it"]');
+  const card = shop.locator(`[data-product="${product}"]`);
+  await expect(card).toBeVisible();
+  await expect(shop.getByText('Spring sketchbook')).toHaveCount(0);
+  await shop.locator('html').evaluate((root) => root.setAttribute('data-stands', ''));
+  await page.getByRole('button', { name: /^The draft:/ }).click();
+  await page.getByRole('menuitem', { name: /^Spring titles/ }).click();
+  await expect(card.getByText('Spring sketchbook')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'The draft: Spring titles' })).toBeVisible();
+  await expect(shop.locator('html[data-stands]')).toHaveCount(1);
+  // What is done there is done in the draft whose desk it is.
+  await card.getByRole('button', { name: /What to do with it$/ }).click();
+  await shop.getByRole('menuitem', { name: /^Boost in this search/ }).click();
+  await expect(page.getByText('2 changes not published')).toBeVisible();
+  await page.goBack();
+  await expect(page.getByText('All published')).toBeVisible();
+  await expect(shop.getByText('Spring sketchbook')).toHaveCount(0);
+  await expect(card).toBeVisible();
+  await expect(shop.locator('html[data-stands]')).toHaveCount(1);
+  await page.context().close();
+});
+
 test('a second storefront answers its shoppers at once, an empty one as soon as it has a catalog, and one is removed by its name', async ({
   browser,
 }) => {
