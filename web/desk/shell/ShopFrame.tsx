@@ -65,6 +65,8 @@ export function ShopFrame({
         }
       : { src: `/shop/${storefront}?desk` },
   );
+  /** Called when the frame has found what it was told to show. */
+  const found = useRef(() => {});
   useEffect(
     () =>
       listen<ToDesk>(
@@ -72,6 +74,7 @@ export function ShopFrame({
         (message) => {
           if (message.kind === 'ready') setReady((count) => count + 1);
           else hear(message);
+          if (message.kind === 'shown') found.current();
         },
       ),
     [hear],
@@ -80,20 +83,27 @@ export function ShopFrame({
   /** What the frame was told last since it loaded: told the same again, it would draw everything for nothing. */
   const told = useRef({ readied: 0, said: '' });
   const tell = useCallback(
-    (view: string): void => {
+    (view: string): boolean => {
       const shop = frame.current?.contentWindow;
-      if (!isTold || readied === 0 || !shop || (told.current.readied === readied && told.current.said === view)) return;
+      const isSame = told.current.readied === readied && told.current.said === view;
+      if (!isTold || readied === 0 || !shop || isSame) return false;
       told.current = { readied, said: view };
       post(shop, { kind: 'show', ...(JSON.parse(view) as DeskView) });
+      return true;
     },
     [isTold, readied],
   );
-  useEffect(() => tell(said), [tell, said]);
+  useEffect(() => void tell(said), [tell, said]);
   useEffect(
     () =>
-      beforeGoing((place) =>
-        tell(JSON.stringify({ ...(JSON.parse(said) as DeskView), draft: place.draft, from: nameOf(place) })),
-      ),
+      beforeGoing((place) => {
+        const next: DeskView = { ...(JSON.parse(said) as DeskView), draft: place.draft, from: nameOf(place) };
+        if (!tell(JSON.stringify(next))) return null;
+        return new Promise((resolve) => {
+          // Drawn is what was found with the browser's next picture.
+          found.current = () => requestAnimationFrame(() => setTimeout(resolve));
+        });
+      }),
     [tell, said],
   );
   return (

@@ -7,9 +7,14 @@ import { recallTrial } from './trial.ts';
 /** The storefront and the draft one works in, as the address says. */
 export const usePlace = create<Place>(() => placeNow());
 
-const told = new Set<(place: Place) => void>();
+/** What is told where one is about to go; answers what is worth a moment's waiting, if anything. */
+type BeforeGoing = (place: Place) => Promise<void> | null;
+const told = new Set<BeforeGoing>();
+/** How long the desk stays for what is drawn before it goes, in milliseconds. */
+const longestStay = 200;
+
 /** Has somebody told to which draft of the storefront one is about to go; answers the function that ends it. */
-export function beforeGoing(tell: (place: Place) => void): () => void {
+export function beforeGoing(tell: BeforeGoing): () => void {
   told.add(tell);
   return () => told.delete(tell);
 }
@@ -41,9 +46,12 @@ export function followAddress(): void {
 export async function goTo(place: Place, screen?: string): Promise<void> {
   await settled();
   if (place.storefront === placeNow().storefront) {
-    // The window's results are asked for before the desk is taken down and drawn anew, which takes the browser a while.
-    for (const tell of told) tell(place);
-    await new Promise((resolve) => setTimeout(resolve));
+    // The other draft's results stand in the window before the desk is taken down and drawn anew, which takes the browser longer.
+    const drawn = [...told].map((tell) => tell(place)).filter((each) => each !== null);
+    if (drawn.length > 0)
+      await Promise.race([Promise.all(drawn), new Promise((resolve) => setTimeout(resolve, longestStay))]);
+    // What was changed meanwhile is this draft's.
+    await settled();
   }
   const rest = screen ?? `/${location.pathname.split('/')[3] ?? ''}`;
   history.pushState(null, '', `/${place.storefront}/${place.draft}${rest}`);
