@@ -145,10 +145,10 @@ test('another draft shows in the shop that stands in the window already, and wha
   await expect(shop.locator('html[data-stands]')).toHaveCount(1);
   // What is done there is done in the draft whose desk it is.
   await card.getByRole('button', { name: /What to do with it$/ }).click();
-  await shop.getByRole('menuitem', { name: /^Boost in this search/ }).click();
+  await shop.getByRole('menuitem', { name: /^Boost (?!everywhere)/ }).click();
   await expect(page.getByText('2 changes not published')).toBeVisible();
   await page.goBack();
-  await expect(page.getByText('All published')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'The draft: Main draft' })).toBeVisible();
   await expect(shop.getByText('Spring sketchbook')).toHaveCount(0);
   await expect(card).toBeVisible();
   await expect(shop.locator('html[data-stands]')).toHaveCount(1);
