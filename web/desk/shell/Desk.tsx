@@ -5,6 +5,7 @@ import { CallProblem } from '../../client/request.ts';
 import { isGone, useDeskStateQuery } from '../state/deskState.ts';
 import { askBeforeLeaving, step } from '../state/edits.ts';
 import { usePlace } from '../state/place.ts';
+import { useRoom } from '../state/room.ts';
 import { useShopWindow } from '../state/shopWindow.ts';
 import { useTogether } from '../state/together.ts';
 import { useFirstTrial } from '../state/useFirstTrial.ts';
@@ -105,6 +106,8 @@ function Opening() {
 
 function CannotOpen({ problem, again }: { readonly problem: Error; again(): void }) {
   const { storefront } = usePlace();
+  // The shop beside it could only say the same.
+  useRoom();
   const elsewhere = problem instanceof CallProblem && problem.code === 'unknown-draft' ? `/${storefront}` : '/';
   return (
     <div role="alert" className="grid h-full place-items-center p-8 text-center">
