@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { isEachOnce } from '../../base/eachOnce.ts';
 import { badgeName, badgePlaceNames, badgePlaces, longestBadge, mostBadges, mostOnCard } from '../terms/badgeTerms.ts';
 import { conditionSchema } from '../terms/condition.ts';
 import { conditionInWords } from '../terms/conditionInWords.ts';
@@ -29,7 +30,7 @@ const badgesSchema = z.strictObject({
   list: z
     .array(badgeSchema)
     .max(mostBadges)
-    .refine((list) => new Set(list.map((badge) => badge.key)).size === list.length, 'A badge stands there twice.'),
+    .refine((list) => isEachOnce(list, ({ key: own }) => own), 'A badge stands there twice.'),
   /** Badges on one card at most: the first ones of the list. */
   most: z.number().int().min(1).max(mostOnCard),
 });

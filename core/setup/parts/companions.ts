@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { isEachOnce } from '../../base/eachOnce.ts';
 import { mostChosen, mostNever, mostWithCompanions } from '../terms/companionTerms.ts';
 import { anOrder, aSet, fieldsOf } from '../terms/inside.ts';
 import { longest } from '../terms/limits.ts';
@@ -7,7 +8,7 @@ import { productId } from '../terms/texts.ts';
 
 const each = z
   .array(productId)
-  .refine((ids) => new Set(ids).size === ids.length, 'A product is in the list twice.')
+  .refine((ids) => isEachOnce(ids), 'A product is in the list twice.')
   .max(mostChosen);
 const companionsSchema = z
   .strictObject({

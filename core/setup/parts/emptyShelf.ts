@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { isEachOnce } from '../../base/eachOnce.ts';
 import { shippedMessages } from '../../messages/messages.ts';
 import { anOrder, aSet, fieldsOf } from '../terms/inside.ts';
 import { rungs, rungTexts, switchedRungs, usualLadder } from '../terms/ladderTerms.ts';
@@ -12,7 +13,7 @@ const ladderSchema = z.strictObject({
   order: z
     .array(z.enum(rungs))
     .refine((order) => [...order].sort().join() === [...rungs].sort().join(), 'Every step stands there once.'),
-  off: z.array(z.enum(switchedRungs)).refine((off) => new Set(off).size === off.length, 'A step is off twice.'),
+  off: z.array(z.enum(switchedRungs)).refine((off) => isEachOnce(off), 'A step is off twice.'),
 });
 const usual = { order: [...usualLadder.order], off: [...usualLadder.off] };
 

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { isEachOnce } from '../../base/eachOnce.ts';
 import { emptySearches, emptySearchNames, mostLeading, usualBegin } from '../terms/beginTerms.ts';
 import {
   besideKinds,
@@ -89,7 +90,7 @@ const leadsSchema = z.discriminatedUnion('what', [
       .array(productId)
       .min(1)
       .max(mostLeading)
-      .refine((ids) => new Set(ids).size === ids.length, 'A product is in the list twice.'),
+      .refine((ids) => isEachOnce(ids), 'A product is in the list twice.'),
   }),
   z.strictObject({ what: z.literal('collection'), collection: key }),
   z.strictObject({ what: z.literal('search'), search: searchText }),
@@ -163,10 +164,7 @@ export const besidesSchema = z.strictObject({
       }),
     )
     .max(mostBlocks)
-    .refine(
-      (blocks) => new Set(blocks.map(({ collection }) => collection)).size === blocks.length,
-      'A collection has a block already.',
-    ),
+    .refine((blocks) => isEachOnce(blocks, ({ collection }) => collection), 'A collection has a block already.'),
 });
 export type Besides = z.infer<typeof besidesSchema>;
 const usuallyBeside: Besides = { ...usualBesides, blocks: [] };

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { isEachOnce } from '../../base/eachOnce.ts';
 import {
   type BoxMoment,
   blockKinds,
@@ -52,10 +53,7 @@ const momentEntry = (moment: BoxMoment) => {
       blocks: z
         .array(blockSchema)
         .max(kinds.length)
-        .refine(
-          (blocks) => new Set(blocks.map(({ kind }) => kind)).size === blocks.length,
-          'A block stands there twice.',
-        )
+        .refine((blocks) => isEachOnce(blocks, ({ kind }) => kind), 'A block stands there twice.')
         .refine((blocks) => blocks.every(({ kind }) => kinds.includes(kind)), 'A block belongs to another moment.'),
     }),
     usual,

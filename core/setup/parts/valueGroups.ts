@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { isEachOnce } from '../../base/eachOnce.ts';
 import { colour, label } from '../terms/filterTexts.ts';
 import { aSet, fieldsOf, listBy } from '../terms/inside.ts';
 import { longest, most } from '../terms/limits.ts';
@@ -31,7 +32,7 @@ const valueGroupsSchema = z.strictObject({
   groups: z
     .array(valueGroupSchema)
     .max(most.groups)
-    .refine((list) => new Set(list.map((group) => group.label)).size === list.length, {
+    .refine((list) => isEachOnce(list, ({ label }) => label), {
       message: 'must not have the same label twice',
     }),
   /** Values in no group: shown as they are, together as one, or not at all. */

@@ -48,6 +48,18 @@ export function SortableList<Item extends { readonly id: string; readonly name: 
   useLayoutEffect(() => {
     if (held.current) grips.current.get(held.current.id)?.focus();
   });
+  const list = useRef<HTMLUListElement>(null);
+  /** The row that has the focus, or had it last, and its place. */
+  const inside = useRef<{ readonly id: string; readonly at: number } | null>(null);
+  // Whoever takes a row out goes on at the next one, and at the list where there is none.
+  useLayoutEffect(() => {
+    const left = inside.current;
+    if (!left || items.some(({ id }) => id === left.id)) return;
+    inside.current = null;
+    if (document.activeElement !== document.body) return;
+    const next = items[Math.min(left.at, items.length - 1)];
+    (next ? grips.current.get(next.id) : list.current)?.focus();
+  });
   const onKey = (item: Item, event: KeyboardEvent): void => {
     const own = held.current?.id === item.id ? held.current : null;
     const takesUp = event.key === ' ' || event.key === 'Enter';
@@ -94,12 +106,15 @@ export function SortableList<Item extends { readonly id: string; readonly name: 
       onDragEnd={end}
     >
       <SortableContext items={items.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
-        <ul aria-label={label} className="space-y-[5px]">
-          {items.map((item) => (
+        <ul ref={list} tabIndex={-1} aria-label={label} className="space-y-[5px] outline-none">
+          {items.map((item, at) => (
             <SortableRow
               key={item.id}
               item={item}
               onKey={(event) => onKey(item, event)}
+              enter={() => {
+                inside.current = { id: item.id, at };
+              }}
               keep={(grip) => grips.current.set(item.id, grip)}
               onLeave={() => {
                 held.current = null;
@@ -121,6 +136,7 @@ function SortableRow<Item extends { readonly id: string; readonly name: string }
   item,
   onKey,
   onLeave,
+  enter,
   keep,
   children,
 }: {
@@ -128,6 +144,8 @@ function SortableRow<Item extends { readonly id: string; readonly name: string }
   onKey(event: KeyboardEvent): void;
   /** The focus goes elsewhere. */
   onLeave(): void;
+  /** The focus comes into it. */
+  enter(): void;
   keep(grip: HTMLButtonElement | null): void;
   children(item: Item, grip: ReactNode): ReactNode;
 }) {
@@ -154,6 +172,7 @@ function SortableRow<Item extends { readonly id: string; readonly name: string }
   return (
     <li
       ref={setNodeRef}
+      onFocus={enter}
       style={{ transform: CSS.Translate.toString(transform), transition: transition ?? undefined }}
       className={isDragging ? 'relative z-10 opacity-90 shadow-lg' : ''}
     >

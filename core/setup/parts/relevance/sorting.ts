@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { isEachOnce } from '../../../base/eachOnce.ts';
 import { shippedMessages } from '../../../messages/messages.ts';
 import { fieldsOf, listBy } from '../../terms/inside.ts';
 import { longest, most } from '../../terms/limits.ts';
@@ -24,7 +25,7 @@ const sortingSchema = z.strictObject({
     .refine((orders) => orders.filter(({ signals }) => signals.length === 0).length === 1, {
       message: 'must have one order by relevance, which names no signal',
     })
-    .refine((orders) => new Set(orders.map(({ key: own }) => own)).size === orders.length, {
+    .refine((orders) => isEachOnce(orders, ({ key: own }) => own), {
       message: 'must not have the same key twice',
     }),
 });

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { isEachOnce } from '../../../base/eachOnce.ts';
 import { mostOwnCards } from '../../terms/cardTerms.ts';
 import { conditionSchema } from '../../terms/condition.ts';
 import { conditionInWords } from '../../terms/conditionInWords.ts';
@@ -21,7 +22,7 @@ const ownCardsSchema = z.strictObject({
   list: z
     .array(ownCardSchema)
     .max(mostOwnCards)
-    .refine((list) => new Set(list.map((own) => own.key)).size === list.length, 'A card stands there twice.'),
+    .refine((list) => isEachOnce(list, ({ key }) => key), 'A card stands there twice.'),
 });
 export type OwnCards = z.infer<typeof ownCardsSchema>;
 const noOwnCards: OwnCards = { list: [] };

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { isEachOnce } from '../../../base/eachOnce.ts';
 import { type Pieces, piecesOn } from '../../terms/pieces.ts';
 
 /** Pieces in an order, each once. */
@@ -7,7 +8,7 @@ export const piecesOf = <const Piece extends string>(all: readonly Piece[]) =>
     .array(z.strictObject({ piece: z.enum(all), on: z.boolean() }))
     .min(1)
     .max(all.length)
-    .refine((pieces) => new Set(pieces.map(({ piece }) => piece)).size === pieces.length, 'must have each piece once');
+    .refine((pieces) => isEachOnce(pieces, ({ piece }) => piece), 'must have each piece once');
 
 /** What a change of pieces means, in at most one sentence. */
 export function piecesInWords<Piece extends string>(
