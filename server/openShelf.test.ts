@@ -28,7 +28,7 @@ test('a folder of the first version opens with nothing lost', () => {
   expect(setups.setAside()).toEqual([]);
   expect(setups.revision()).toBe(8);
   expect(setups.draft()).toMatchObject({
-    version: 6,
+    version: 7,
     attributes: { former_price: { onCard: true }, picture: { onCard: true } },
     relevance: { closeCall: { width: 7 } },
     plans: { brushes: { name: 'Brushes', pins: [{ product: 'b', place: 1 }] } },

@@ -1,3 +1,4 @@
+import { onDay } from '../conditions/asked.ts';
 import { type BoundFilter, bindFilter } from '../facets/boundFilter.ts';
 import type { ChosenFilters } from '../facets/chosenFilters.ts';
 import { testFilters } from '../facets/filters.ts';
@@ -36,7 +37,7 @@ function filtersFor({ snapshot }: Engine, chosen: ChosenFilters, today: number):
         valueOrder: 'count',
       },
       {},
-      today,
+      onDay(today),
     ),
   );
 }

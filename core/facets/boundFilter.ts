@@ -1,4 +1,7 @@
 import { availability } from '../catalog/standardColumns.ts';
+import type { Asked } from '../conditions/asked.ts';
+import { bindCondition } from '../conditions/bindCondition.ts';
+import type { RecordSet } from '../conditions/recordSet.ts';
 import type { ValueColumn } from '../index/columns.ts';
 import type { NumberColumn } from '../index/numberColumns.ts';
 import { perColumns } from '../index/perColumns.ts';
@@ -26,6 +29,8 @@ export interface BoundFilter extends FilterSetting {
   readonly bands: ReadonlyMap<string, Band>;
   /** The searches it belongs to, as searches are compared. */
   readonly saidIn: ReadonlySet<string>;
+  /** The records of which at least half of what is found must be, where it belongs by that; null where none is asked for. */
+  readonly mostly: () => RecordSet | null;
   /** The groups it shows the attribute through. */
   readonly grouping: ValueGroups | null;
   /** By value number, its place in the order chosen; null where values stand by count. */
@@ -88,8 +93,9 @@ export function bindFilter(
   key: string,
   setting: FilterSetting,
   groups: Setup['valueGroups'],
-  today: number,
+  asked: Asked,
 ): BoundFilter {
+  const { today } = asked;
   const grouping = groupingOf(setting, groups);
   const isDate = snapshot.attributes.some(({ key: own, kind }) => own === setting.attribute && kind === 'date');
   const bands = bandsOf(setting, isDate, today);
@@ -106,6 +112,8 @@ export function bindFilter(
     });
   };
   let places: Uint32Array | 'byCount' | null = null;
+  const condition = setting.where?.mostly;
+  let mostly: RecordSet | null = null;
   return {
     ...setting,
     key,
@@ -114,6 +122,10 @@ export function bindFilter(
     bands: new Map(bands.map((band) => [band.value, band])),
     grouping,
     saidIn: new Set(setting.where?.searches.map(searchKey)),
+    mostly: () => {
+      if (condition) mostly ??= bindCondition(snapshot, condition, asked);
+      return mostly;
+    },
     places: () => {
       places ??= orderValues();
       return places === 'byCount' ? null : places;
@@ -122,9 +134,9 @@ export function bindFilter(
 }
 
 /** The setup's filters in order, bound to the catalog; one whose attribute is gone is left out. */
-export function bindFilters(snapshot: Snapshot, setup: Setup, today: number): BoundFilter[] {
+export function bindFilters(snapshot: Snapshot, setup: Setup, asked: Asked): BoundFilter[] {
   return Object.entries(setup.filters)
-    .map(([key, setting]) => bindFilter(snapshot, key, setting, setup.valueGroups, today))
+    .map(([key, setting]) => bindFilter(snapshot, key, setting, setup.valueGroups, asked))
     .filter(({ values, numbers }) => values !== null || numbers !== null)
     .sort((a, b) => a.order - b.order || (a.key < b.key ? -1 : 1))
     .slice(0, mostFilters);

@@ -44,7 +44,7 @@ function resolve(
 
 describe('where a filter stands', () => {
   const where = (change: Partial<NonNullable<FilterSetting['where']>>): Partial<FilterSetting> => ({
-    where: { collections: [], searches: [], values: [], ...change },
+    where: { collections: [], searches: [], ...change },
   });
   test('everywhere where nothing is said of it', () =>
     expect(resolve({ hair: {}, more: where({}) }).shown).toEqual(['hair', 'more']));
@@ -61,14 +61,30 @@ describe('where a filter stands', () => {
     expect(resolve(filters, {}, { query: '' }).shown).toEqual([]);
   });
   test('where at least half of the products found are of a kind, a level or what lies below it', () => {
-    const filters = { hair: where({ values: [{ attribute: 'category', value: 'Brushes' }] }) };
+    const filters = {
+      hair: where({ mostly: { match: 'all', tests: [{ how: 'is', attribute: 'category', values: ['Brushes'] }] } }),
+    };
     expect(resolve(filters, {}, { records: [0, 1, 2, 3] }).shown).toEqual(['hair']);
     expect(resolve(filters, {}, { records: [2, 3] }).shown).toEqual(['hair']);
     expect(resolve(filters, {}, { records: [3] }).shown).toEqual([]);
     expect(resolve(filters, {}, { records: [] }).shown).toEqual([]);
   });
+  test('where they meet a condition of several tests; none is met where its attribute is gone', () => {
+    const tests = [
+      { how: 'is' as const, attribute: 'hair', values: ['Hog', 'Goat'] },
+      { how: 'contains' as const, attribute: 'title', text: 'INK' },
+    ];
+    const any = { hair: where({ mostly: { match: 'any', tests } }) };
+    expect(resolve(any, {}, { records: [0, 1, 2, 3] }).shown).toEqual(['hair']);
+    expect(resolve(any, {}, { records: [0, 3] }).shown).toEqual(['hair']);
+    expect(resolve(any, {}, { records: [0] }).shown).toEqual([]);
+    const gone = { hair: where({ mostly: { match: 'all', tests: [{ how: 'hasNone', attribute: 'gone' }] } }) };
+    expect(resolve(gone, {}, { records: [0, 1, 2, 3] }).notShown).toEqual(['hair elsewhere']);
+  });
   test('variants of one product are one product', () => {
-    const filters = { hair: where({ values: [{ attribute: 'hair', value: 'Sable' }] }) };
+    const filters = {
+      hair: where({ mostly: { match: 'all', tests: [{ how: 'is', attribute: 'hair', values: ['Sable'] }] } }),
+    };
     expect(resolve(filters, {}, { records: [0, 1, 3] }).shown).toEqual(['hair']);
     expect(resolve(filters, {}, { records: [0, 1, 2, 3] }).shown).toEqual([]);
   });

@@ -1,4 +1,4 @@
-import { levelMark } from '../catalog/levels.ts';
+import { isIn, type RecordSet } from '../conditions/recordSet.ts';
 import type { Snapshot } from '../index/snapshot.ts';
 import { choosesOne } from '../setup/terms/filterTerms.ts';
 import type { BoundFilter } from './boundFilter.ts';
@@ -34,22 +34,16 @@ export interface Choices {
 /** Without what every object has, since a filter may be called as that is. */
 const noChoice = (): Record<string, readonly string[]> => Object.create(null);
 
-/** Whether at least half of the families found have a value; of a path, that level or one below it. */
-function isMostly(snapshot: Snapshot, records: Uint32Array, attribute: string, value: string): boolean {
-  const column = snapshot.values.get(attribute);
-  if (!column || records.length === 0) return false;
-  const wanted = new Uint8Array(column.size);
-  for (let at = 0; at < column.size; at++) {
-    const text = column.name(at);
-    if (text === value || text.startsWith(value + levelMark)) wanted[at] = 1;
-  }
-  const { recordFamily } = snapshot;
+/** Whether at least half of the families found have a found record in a set. Cost: a look at each record found. */
+function isMostly({ recordFamily }: Snapshot, records: Uint32Array, set: RecordSet): boolean {
+  if (records.length === 0) return false;
   let [families, having, last, lastHaving] = [0, 0, -1, -1];
   for (let at = 0; at < records.length; at++) {
-    const family = recordFamily[records[at]!]!;
+    const record = records[at]!;
+    const family = recordFamily[record]!;
     if (family !== last) families++;
     last = family;
-    if (family === lastHaving || !column.hasAny(records[at]!, wanted)) continue;
+    if (family === lastHaving || !isIn(set, record)) continue;
     having++;
     lastHaving = family;
   }
@@ -66,12 +60,14 @@ export function resolveChoices(
   filters: readonly BoundFilter[],
   { filters: given, collection, said, records, instead }: FilteredSearch,
 ): Choices {
-  const belongs = ({ where, saidIn }: BoundFilter): boolean =>
-    where === undefined ||
-    (where.collections.length === 0 && where.searches.length === 0 && where.values.length === 0) ||
-    (collection !== undefined && where.collections.includes(collection)) ||
-    (said !== '' && saidIn.has(said)) ||
-    where.values.some(({ attribute, value }) => isMostly(snapshot, records, attribute, value));
+  const belongs = ({ where, saidIn, mostly }: BoundFilter): boolean => {
+    if (where === undefined || (where.collections.length === 0 && where.searches.length === 0 && !where.mostly))
+      return true;
+    if (collection !== undefined && where.collections.includes(collection)) return true;
+    if (said !== '' && saidIn.has(said)) return true;
+    const set = mostly();
+    return set !== null && isMostly(snapshot, records, set);
+  };
   const preselectedIn = ({ chosen = [] }: BoundFilter): readonly string[] => {
     const own = chosen.find((each) => each.collection !== null && each.collection === collection);
     return (own ?? chosen.find((each) => each.collection === null))?.values ?? [];

@@ -7,6 +7,7 @@ import { search } from '../search/search.ts';
 import { initialSetup } from '../setup/initialSetup.ts';
 import type { FilterSetting } from '../setup/parts/filters.ts';
 import type { ValueGroups } from '../setup/parts/valueGroups.ts';
+import type { Condition } from '../setup/terms/condition.ts';
 import { recordsOf, snapshotOf } from '../testing/randomCatalog.ts';
 
 const records = recordsOf([
@@ -151,17 +152,18 @@ describe('several chosen values', () => {
   });
 });
 
+const brushesOnly: Condition = { match: 'all', tests: [{ how: 'is', attribute: 'category', values: ['Brushes'] }] };
 describe('where a filter is', () => {
-  const where = { collections: [], searches: [], values: [] };
+  const where = { collections: [], searches: [] };
   const shown = (to: Partial<FilterSetting>, request: Parameters<typeof ask>[1] = {}) => {
     const { filters, filtersNotShown } = ask({ colour: {}, x: { attribute: 'size', ...to } }, request);
     return filters.some(({ key }) => key === 'x') || filtersNotShown.find(({ key }) => key === 'x')?.why;
   };
-  test('for chosen searches, collections, or where most of what is found has a value', () => {
+  test('for chosen searches, collections, or where most of what is found meets a condition', () => {
     expect(shown({ where: { ...where, searches: ['Round  BRUSH'] } }, { query: 'round brush' })).toBe(true);
     expect(shown({ where: { ...where, searches: ['round brush'] } })).toBe('elsewhere');
     expect(shown({ where: { ...where, collections: ['new'] } }, { collection: 'new' })).toBe(true);
-    const brushes = { where: { ...where, values: [{ attribute: 'category', value: 'Brushes' }] } };
+    const brushes = { where: { ...where, mostly: brushesOnly } };
     expect(shown(brushes)).toBe(true);
     expect(shown(brushes, { query: 'ink' })).toBe('elsewhere');
   });

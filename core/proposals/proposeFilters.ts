@@ -1,6 +1,7 @@
 import { type AttributeProfile, hasChoices, isNumeric } from '../catalog/profileAttributes.ts';
 import { labelFromKey } from '../catalog/standardColumns.ts';
 import { isTranslation } from '../catalog/translations.ts';
+import { onDay } from '../conditions/asked.ts';
 import { type BoundFilter, bindFilter } from '../facets/boundFilter.ts';
 import type { ValueColumn } from '../index/columns.ts';
 import type { Engine, PreparedSetup } from '../search/prepareSetup.ts';
@@ -154,7 +155,10 @@ export function proposeFilters(
     .filter(({ setting }) => !existing.has(`${setting.attribute} ${setting.prefix ?? ''}`))
     .sort((a, b) => b.coverage - a.coverage)
     .slice(0, mostCandidates)
-    .map((candidate, at) => ({ ...candidate, bound: bindFilter(snapshot, `c${at}`, candidate.setting, {}, today) }))
+    .map((candidate, at) => ({
+      ...candidate,
+      bound: bindFilter(snapshot, `c${at}`, candidate.setting, {}, onDay(today)),
+    }))
     .filter(({ bound }) => bound.values !== null || bound.numbers !== null);
   const alone = { ...prepared, filters: candidates.map(({ bound }): BoundFilter => bound) };
   const asked = filtersOfSearches(engine, alone, searches);

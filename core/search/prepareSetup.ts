@@ -179,7 +179,7 @@ export function prepareSetup(
     hidden: hidden.results,
     hiddenFromEmptyShelf: hidden.emptyShelf,
     beside: { hidden: hidden.companions, standing: standing.companions },
-    filters: bindFilters(snapshot, setup, today),
+    filters: bindFilters(snapshot, setup, asked),
     triggers: openTriggers(setup, snapshot.language, when),
     signals: bindSignals(engine, tieBreakers.signals, today),
     sortedBy(key) {

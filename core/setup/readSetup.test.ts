@@ -174,3 +174,33 @@ test('what a document of the fifth format kept out of the results stays out of c
     undefined,
   ]);
 });
+
+test('a filter that a document of the sixth format showed where most products have a value is shown there still', () => {
+  const filter = { attribute: 'hair', label: 'Hair', kind: 'ticks', order: 1, counts: true, valueOrder: 'count' };
+  const places = { collections: ['gifts'], searches: [] };
+  const value = (attribute: string, of: string) => ({ attribute, value: of });
+  const { setup: read, setAside } = readSetup({
+    ...JSON.parse(JSON.stringify(setup)),
+    version: 6,
+    filters: {
+      hair: { ...filter, where: { ...places, values: [value('category', 'Brushes'), value('kind', 'Brush')] } },
+      two: { ...filter, where: { ...places, values: [value('category', 'Brushes'), value('category', 'Inks')] } },
+      none: { ...filter, where: { ...places, values: [] } },
+      all: filter,
+    },
+  });
+  expect(setAside).toEqual([]);
+  const { hair, two, none, all } = read.filters;
+  expect(hair!.where).toEqual({
+    ...places,
+    mostly: {
+      match: 'any',
+      tests: [
+        { how: 'is', attribute: 'category', values: ['Brushes'] },
+        { how: 'is', attribute: 'kind', values: ['Brush'] },
+      ],
+    },
+  });
+  expect(two!.where!.mostly!.tests).toEqual([{ how: 'is', attribute: 'category', values: ['Brushes', 'Inks'] }]);
+  expect([none!.where, all!.where]).toEqual([places, undefined]);
+});

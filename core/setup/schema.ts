@@ -4,7 +4,7 @@ import { definitionOf, type registry, type SetupPart, setupParts } from './regis
 import type { FixedEntry, OpenPart } from './terms/part.ts';
 
 /** Number of the format that setups are written in; `upgradeSetup` brings earlier ones to it. */
-export const setupVersion = 6;
+export const setupVersion = 7;
 
 const shape = Object.fromEntries(setupParts.map((part) => [part, definitionOf(part).schema]));
 

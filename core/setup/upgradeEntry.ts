@@ -18,10 +18,22 @@ function upgradeSaying(saying: unknown): unknown {
   return test ? { ...saying, condition: { match: 'all', tests: [test] } } : saying;
 }
 
+/** Values of which most of what was found had to have one, attribute by attribute, as one condition. */
+function mostlyOf(values: readonly unknown[]): Fields | null {
+  const ofAttribute = new Map<string, unknown[]>();
+  for (const each of values) {
+    if (!isObject(each) || typeof each.attribute !== 'string') continue;
+    ofAttribute.set(each.attribute, [...(ofAttribute.get(each.attribute) ?? []), each.value]);
+  }
+  const tests = [...ofAttribute].map(([attribute, of]) => ({ how: 'is', attribute, values: of }));
+  return tests.length === 0 ? null : { match: 'any', tests };
+}
+
 /**
- * An entry as format 4 wrote it, as today's says it; today's is answered as it is, so what was journaled before is read by
- * this as well as setups are. Places that something is hidden from were called `from`, and the search box went with the
- * results; a saying's condition was one test.
+ * An entry of an earlier format, as today's says it; today's is answered as it is, so what was journaled before is read by
+ * this as well as setups are. In format 4 places that something is hidden from were called `from`, and the search box went
+ * with the results; a saying's condition was one test. In format 6 a filter belonged where most of what was found had one
+ * value of some; by now where it meets a condition.
  */
 export function upgradeEntry(part: string, entry: unknown): unknown {
   if (!isObject(entry)) return entry;
@@ -31,5 +43,10 @@ export function upgradeEntry(part: string, entry: unknown): unknown {
   }
   if (part === 'vocabulary' && Array.isArray(entry.conditions))
     return { ...entry, conditions: entry.conditions.map(upgradeSaying) };
+  if (part === 'filters' && isObject(entry.where) && Array.isArray(entry.where.values)) {
+    const { values, ...rest } = entry.where;
+    const mostly = mostlyOf(values);
+    return { ...entry, where: { ...rest, ...(mostly && { mostly }) } };
+  }
   return entry;
 }

@@ -93,6 +93,15 @@ function fromFifth(document: SetupDocument): SetupDocument {
   };
 }
 
+/** In format 7 a filter belongs where most of what is found meets a condition, instead of having a value. */
+const fromSixth = (document: SetupDocument): SetupDocument => ({
+  ...document,
+  filters: named(
+    Object.entries(partIn(document, 'filters')).map(([key, entry]) => [key, upgradeEntry('filters', entry)]),
+  ),
+  version: 7,
+});
+
 /** One step for each format there was, the first being from format 1 to 2. A step never changes once it has shipped. */
 const steps: readonly ((document: SetupDocument) => SetupDocument)[] = [
   fromFirst,
@@ -100,6 +109,7 @@ const steps: readonly ((document: SetupDocument) => SetupDocument)[] = [
   fromThird,
   fromFourth,
   fromFifth,
+  fromSixth,
 ];
 
 /**

@@ -3,6 +3,7 @@ import { type ChosenFilters, readRange } from '../facets/chosenFilters.ts';
 import type { FilterSetting } from '../setup/parts/filters.ts';
 import type { ValueGroups } from '../setup/parts/valueGroups.ts';
 import type { Setup } from '../setup/schema.ts';
+import type { Condition } from '../setup/terms/condition.ts';
 
 /** What is found before filters, and what bears on them. */
 export interface ObviousFiltering {
@@ -12,6 +13,8 @@ export interface ObviousFiltering {
   readonly collection?: string;
   /** The filters that a plan shows instead of those that belong there. */
   readonly instead?: readonly string[] | undefined;
+  /** Whether a record meets a condition. */
+  meets(record: CatalogRecord, condition: Condition): boolean;
   /** Whether a listed search is the one made. */
   isSaid(search: string): boolean;
   readonly today: number;
@@ -94,14 +97,12 @@ export function obviousFilters(given: ObviousFiltering): ObviousFilters {
   };
   const belongs = ({ where }: FilterSetting): boolean =>
     !where ||
-    where.collections.length + where.searches.length + where.values.length === 0 ||
+    (where.collections.length + where.searches.length === 0 && !where.mostly) ||
     where.collections.some((id) => id === collection) ||
     where.searches.some(isSaid) ||
-    where.values.some(({ attribute, value }) => {
-      const has = (text: string): boolean => text === value || text.startsWith(`${value} > `);
-      const having = familiesWith((record) => textsOf(record.values[attribute]).some(has));
-      return records.length > 0 && having * 2 >= familiesWith(() => true);
-    });
+    (where.mostly !== undefined &&
+      records.length > 0 &&
+      familiesWith((record) => given.meets(record, where.mostly!)) * 2 >= familiesWith(() => true));
   const isThere = (key: string, waiting: readonly string[] = []): boolean => {
     const setting = setup.filters[key];
     const isWanted = instead ? instead.includes(key) || (chosen[key] ?? []).length > 0 : setting && belongs(setting);

@@ -325,6 +325,7 @@ export function obviousSearch(
     records: [...found.keys()].map(({ record }) => record),
     chosen,
     instead: plans.find((plan) => plan.filters)?.filters,
+    meets: (record, condition) => meetsCondition(attributes, record, condition, today, collections),
     isSaid: (search: string) => tokenize(asked).length > 0 && tokenize(search).join(' ') === tokenize(asked).join(' '),
     today,
     familyInStock: amounts.familyInStock,

@@ -164,7 +164,7 @@ function filtersFor(first: Setup['filters'], query: string): Pick<Setup, 'filter
     return { [`x-${key}`]: setting };
   };
   const { colour, size, tags: tagged, ...others } = first;
-  const nowhere = { collections: [], searches: [], values: [] };
+  const nowhere = { collections: [], searches: [] };
   return {
     valueGroups: {
       g: {
@@ -203,12 +203,26 @@ function filtersFor(first: Setup['filters'], query: string): Pick<Setup, 'filter
       ...more('age', 'date_added', 'bands', { thresholds: [100, 200] }),
       ...more('now', 'availability', 'yesNo', { yes: 'In stock', where: { ...nowhere, searches: [query] } }),
       ...more('blue', 'brand', 'ticks', {
-        where: { ...nowhere, values: [{ attribute: 'colour', value: 'Blue' }] },
+        where: { ...nowhere, mostly: mostlyFor(length) },
       }),
       ...more('round', 'size', 'ticks', { after: 'x-back' }),
       ...more('back', 'size', 'ticks', { after: 'x-round' }),
     },
   };
+}
+
+/** What most of what is found must be, for a filter to belong there: read off a query, not drawn. */
+function mostlyFor(length: number): Condition {
+  const blue: Test = { how: 'is', attribute: 'colour', values: ['Blue'] };
+  const others: readonly Test[] = [
+    { how: 'inStock' },
+    { how: 'between', attribute: 'price', from: null, to: 6 },
+    { how: 'isNot', attribute: 'tags', values: ['sale'] },
+    { how: 'lastDays', attribute: 'date_added', days: 90 },
+  ];
+  return length % 3 === 0
+    ? { match: 'all', tests: [blue] }
+    : { match: length % 3 === 1 ? 'any' : 'all', tests: [blue, others[length % 4]!] };
 }
 
 /** Places, days and hours, now and then: read off a query, not drawn. The searches are made on 4 September 2026. */

@@ -44,8 +44,8 @@ function warningsOf(snapshot: Snapshot, { valueGroups }: Setup, setting: FilterS
 }
 
 /** Values a filter shows that nobody could tell apart. */
-function alikeIn(snapshot: Snapshot, { setup, today }: PreparedSetup, key: string, setting: FilterSetting): string[][] {
-  const { values, bands } = bindFilter(snapshot, key, setting, setup.valueGroups, today);
+function alikeIn(snapshot: Snapshot, { setup, asked }: PreparedSetup, key: string, setting: FilterSetting): string[][] {
+  const { values, bands } = bindFilter(snapshot, key, setting, setup.valueGroups, asked);
   if (!values || bands.size > 0 || values.size > mostLookedThrough) return [];
   const all = Uint32Array.from(snapshot.recordFamily, (_, record) => record);
   const { counts, present } = values.countFamilies({ records: all, failing: null });

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { named } from '../../base/named.ts';
 import { type AttributeProfile, hasChoices } from '../../catalog/profileAttributes.ts';
 import { availability } from '../../catalog/standardColumns.ts';
+import { conditionSchema } from '../terms/condition.ts';
 import { filterKindNames, filterKinds, usualFilter, type ValueOrder, valueOrders } from '../terms/filterTerms.ts';
 import { colour, label, language } from '../terms/filterTexts.ts';
 import { anOrder, aSet, fieldsOf, listBy } from '../terms/inside.ts';
@@ -18,8 +19,8 @@ const filterPlacesSchema = z.strictObject({
   collections: z.array(productId).max(most.searches),
   /** Searches, compared folded and word by word. */
   searches: z.array(searchText).max(most.searches),
-  /** Where at least half of the products found have one of these values; of a path, that level or one below it. */
-  values: z.array(z.strictObject({ attribute: key, value: valueText })).max(50),
+  /** Where at least half of the products found meet this, each by one of its variants that were found; absent: nowhere. */
+  mostly: conditionSchema.optional(),
 });
 export type FilterPlaces = z.infer<typeof filterPlacesSchema>;
 
@@ -188,14 +189,14 @@ export const filters = openPart({
   most: 1000,
   inside: fieldsOf({
     ...{ byHand: anOrder, first: anOrder, hiddenValues: aSet },
-    where: fieldsOf({ collections: aSet, searches: aSet, values: aSet }),
+    where: fieldsOf({ collections: aSet, searches: aSet }),
     chosen: listBy('collection', fieldsOf({ values: aSet })),
   }),
   usualFields: {
     ...{ match: usualFilter.match, showFirst: usualFilter.showFirst, minimum: usualFilter.minimum },
     ...{ anyEntry: false, selectAll: false, closed: false, hideUndividing: false, greyEmpty: false, help: '' },
     ...{ byHand: [], first: [], hiddenValues: [], chosen: [], colours: {}, names: {} },
-    where: { collections: [], searches: [], values: [] },
+    where: { collections: [], searches: [] },
   },
   begin: ({ profiles }) => firstFilters(profiles),
   describe({ before, after }) {

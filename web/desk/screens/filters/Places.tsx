@@ -1,41 +1,29 @@
-import { levelsOf } from '../../../../core/catalog/levels.ts';
+import { Plus } from 'lucide-react';
+import { useRef, useState } from 'react';
+import { flushSync } from 'react-dom';
 import type { FilterPlaces } from '../../../../core/setup/parts/filters.ts';
-import { Chip } from '../../parts/Chip.tsx';
+import type { Condition } from '../../../../core/setup/terms/condition.ts';
+import { Button } from '../../parts/Button.tsx';
 import { CollectionChips } from '../../parts/CollectionChips.tsx';
 import { Choice } from '../../parts/Controls.tsx';
-import { Picker, PickerItem } from '../../parts/Picker.tsx';
+import { ConditionEditor } from '../../parts/condition/ConditionEditor.tsx';
+import { ConditionMet } from '../../parts/condition/ConditionMet.tsx';
 import { Section } from '../../parts/Screen.tsx';
 import { SearchChips } from '../../parts/SearchChips.tsx';
-import { useAttributes } from '../../state/attributes.ts';
 import { useFilterList } from './FilterList.tsx';
 import { Line, type OfFilter } from './Looks.tsx';
-import { changeFilter, useAttributeValues } from './useFilterData.ts';
+import { changeFilter } from './useFilterData.ts';
 
-const nowhere: FilterPlaces = { collections: [], searches: [], values: [] };
-
-/** What is chosen already, each with a way to take it off. */
-function Chips({
-  items,
-  remove,
-}: {
-  readonly items: readonly { id: string; name: string }[];
-  remove(id: string): void;
-}) {
-  return items.map(({ id, name }) => (
-    <Chip key={id} takeOff={`Take ${name} off`} remove={() => remove(id)}>
-      {name}
-    </Chip>
-  ));
-}
+const nowhere: FilterPlaces = { collections: [], searches: [] };
 
 /** Where a filter is shown: everywhere, or only in some places; and what must be chosen first. */
 export function Places({ filterKey, filter }: OfFilter) {
   const filters = useFilterList();
   const where = filter.where ?? nowhere;
-  const set = (to: Partial<FilterPlaces>): void => {
-    const next = { ...where, ...to };
-    const isEmpty = next.collections.length + next.searches.length + next.values.length === 0;
-    changeFilter(filterKey, { where: isEmpty ? undefined : next });
+  const set = (to: { [Field in keyof FilterPlaces]?: FilterPlaces[Field] | undefined }): void => {
+    const { mostly, ...next } = { ...where, ...to };
+    const isEmpty = next.collections.length + next.searches.length === 0 && !mostly;
+    changeFilter(filterKey, { where: isEmpty ? undefined : { ...next, ...(mostly && { mostly }) } });
   };
   const others = filters.filter(({ id }) => id !== filterKey);
   const circle = waitsFor(filters, filterKey);
@@ -54,13 +42,7 @@ export function Places({ filterKey, filter }: OfFilter) {
           change={(searches) => set({ searches })}
         />
       </Line>
-      <Line name="Where at least half of the results have">
-        <Chips
-          items={where.values.map(({ attribute, value }) => ({ id: `${attribute}\n${value}`, name: value }))}
-          remove={(id) => set({ values: where.values.filter((each) => `${each.attribute}\n${each.value}` !== id) })}
-        />
-        <ValuePicker add={(attribute, value) => set({ values: [...where.values, { attribute, value }] })} />
-      </Line>
+      <Mostly condition={where.mostly ?? null} change={(mostly) => set({ mostly })} />
       <Line name="Shown after a choice in">
         <Choice
           label="The filter that must have a choice first"
@@ -84,36 +66,44 @@ function waitsFor(filters: readonly { id: string; after?: string | undefined }[]
   return false;
 }
 
-/** A value of a category, brand or kind, of which most results must be. */
-function ValuePicker({ add }: { add(attribute: string, value: string): void }) {
-  const { attributes = [] } = useAttributes();
-  const rows = attributes.filter((row) => row.canFilter && row.values <= 500);
-  const attribute = rows.find(({ kind }) => kind === 'path') ?? rows.find(({ key }) => key === 'kind') ?? rows[0];
-  const { data } = useAttributeValues(attribute?.key ?? 'category');
-  if (!attribute) return null;
-  const values = data?.values.map(({ value }) => value) ?? [];
-  // Each level of a path can be named, not only its end.
-  const levels = [...new Set(values.flatMap(levelsOf))].sort();
+/** What at least half of the results must be for it to be shown. */
+function Mostly({
+  condition,
+  change,
+}: {
+  readonly condition: Condition | null;
+  change(condition: Condition | undefined): void;
+}) {
+  const [isBegun, setBegun] = useState(false);
+  const isOpen = condition !== null || isBegun;
+  const begin = useRef<HTMLButtonElement>(null);
   return (
-    <Picker label={`Add a value of ${attribute.label}`} find={attribute.label} placeholder="Type a value">
-      {(typed, close) =>
-        levels
-          .filter((value) => value.toLowerCase().includes(typed.toLowerCase()))
-          .slice(0, 80)
-          .map((value) => (
-            <PickerItem
-              key={value}
-              value={value}
-              isChosen={false}
-              choose={() => {
-                close();
-                add(attribute.key, value);
+    <Line name="Where at least half of the results are">
+      {isOpen ? (
+        <div className="min-w-0 flex-1 space-y-2">
+          <ConditionEditor value={condition} change={change} />
+          <span className="flex flex-wrap items-center gap-x-3 gap-y-1">
+            {condition && <ConditionMet condition={condition} />}
+            <Button
+              className="py-1 text-[13px]"
+              onClick={() => {
+                // Whoever presses it by keyboard goes on where it can be begun again.
+                flushSync(() => {
+                  setBegun(false);
+                  if (condition) change(undefined);
+                });
+                begin.current?.focus();
               }}
             >
-              {value}
-            </PickerItem>
-          ))
-      }
-    </Picker>
+              Ask for nothing of the results
+            </Button>
+          </span>
+        </div>
+      ) : (
+        <Button ref={begin} className="py-1 text-[13px]" onClick={() => setBegun(true)}>
+          <Plus size={14} aria-hidden /> Say what
+        </Button>
+      )}
+    </Line>
   );
 }
