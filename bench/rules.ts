@@ -40,21 +40,41 @@ function makeTest(random: () => number, records: readonly CatalogRecord[]): Test
   return { how: 'between', attribute: 'units_sold', from: 900 + Math.floor(random() * 90), to: null };
 }
 
-/** So many plans, house rules and hidings as the largest shop may have, some with dates, all of the catalog's own words and products. */
+/** Plans that name the same search: more than these contradict each other, which the desk says. */
+const plansForOne = 2;
+
+/**
+ * So many plans, house rules and hidings as the largest shop may have, some with dates, all of the catalog's own words and
+ * products. `mostForOne` plans at most name the same search.
+ */
 function makeRules(
   random: () => number,
   records: readonly CatalogRecord[],
+  mostForOne: number,
 ): Pick<Setup, 'plans' | 'houseRules' | 'hiding'> {
   const product = (): string => pick(random, records).familyId;
   const words = (): string[] => tokenize(firstText(pick(random, records).values.title));
   const dates = () => (random() < 0.2 ? { from: '2020-01-01', until: '2099-12-24T18:00' } : {});
+  const named = new Map<string, number>();
+  /** The beginning of a title, as searches are; another one where enough plans name it already. */
+  const searchOf = (many: number): string => {
+    for (;;) {
+      const said = words().slice(0, many).join(' ');
+      const times = named.get(said) ?? 0;
+      // Single words run out: then two are taken.
+      if (times < mostForOne) {
+        named.set(said, times + 1);
+        return said;
+      }
+      many = Math.min(3, many + 1);
+    }
+  };
   const plan = (at: number): ShelfPlan => {
-    const said = words();
     return {
       name: `Plan ${at}`,
       on: true,
       how: at % 10 < 6 ? 'exactly' : planHows[1 + (at % 3)]!,
-      searches: [said.slice(0, 1 + (at % 2)).join(' '), words().slice(0, 2).join(' ')],
+      searches: [searchOf(1 + (at % 2)), searchOf(2)],
       pins: [{ product: product(), place: 1 + (at % 8) }],
       pulls: [{ product: product(), pull: 2 }],
       ...(at % 5 === 0 && { first: [product(), product()] }),
@@ -72,12 +92,12 @@ function makeRules(
     does: at % 10 === 0 ? { what: 'hide' } : { what: 'pull', pull: at % 2 === 0 ? 1.2 : 0.8 },
     ...dates(),
   });
-  const named = <Value>(amount: number, make: (at: number) => Value): Record<string, Value> =>
+  const entries = <Value>(amount: number, make: (at: number) => Value): Record<string, Value> =>
     Object.fromEntries(Array.from({ length: amount }, (_, at) => [`e${at}`, make(at)]));
   return {
-    plans: named(plansMade, plan),
-    houseRules: named(rulesMade, rule),
-    hiding: named(hidingsMade, () => ({ what: 'product' as const, product: product(), ...dates() })),
+    plans: entries(plansMade, plan),
+    houseRules: entries(rulesMade, rule),
+    hiding: entries(hidingsMade, () => ({ what: 'product' as const, product: product(), ...dates() })),
   };
 }
 
@@ -102,7 +122,7 @@ export function runRules(rest: readonly string[]): void {
   });
   const records = [...makeRecords(7, Number(values.size))];
   const random = seededRandom(8);
-  const rules = makeRules(random, records);
+  const rules = makeRules(random, records, plansForOne);
   const profiler = attributeProfiler();
   for (const record of records) profiler.add(record);
   const profiles = profiler.finish();
@@ -169,9 +189,15 @@ export function runRules(rest: readonly string[]): void {
     )}`,
   );
   const plain = cleverShelf(records);
-  const full = cleverShelf(records, (own) => ({ ...own, ...rules }));
-  // A plan's condition is bound when the plan first holds; a running server has bound it.
-  for (const { conditionPulls, searches } of Object.values(rules.plans))
-    if (conditionPulls) for (const search of searches) full.search(search, false);
-  sideBySide(records, random, Number(values.queries), plain, full);
+  const beside = (own: typeof rules): void => {
+    const full = cleverShelf(records, (usual) => ({ ...usual, ...own }));
+    // A plan's condition is bound when the plan first holds; a running server has bound it.
+    for (const { conditionPulls, searches } of Object.values(own.plans))
+      if (conditionPulls) for (const search of searches) full.search(search, false);
+    sideBySide(records, random, Number(values.queries), plain, full);
+  };
+  console.log(`searches, ${plansForOne} plans at most for the same one:`);
+  beside(rules);
+  console.log('searches, as many plans for one as its words are common in titles (dozens for some):');
+  beside(makeRules(seededRandom(8), records, Number.POSITIVE_INFINITY));
 }

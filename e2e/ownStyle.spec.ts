@@ -48,7 +48,7 @@ test('every piece that a style sheet may take hold of is there', async ({ page, 
   };
   const card = {
     pieces: cardPieces.map((piece) => ({ piece, on: true })),
-    ...{ rating: 'number', stock: 'always', saving: true, labels: true, quantity: true },
+    ...{ rating: 'number', stock: 'always', saving: true, labels: true, quantity: true, ratings: true },
   };
   const condition = { match: 'all', tests: [{ how: 'inStock' }] };
   const badges = {
