@@ -79,3 +79,27 @@ test('a collection’s own order is made on its board, and filled by an amount',
   await expect(desk.shop.locator('[data-product]').nth(2)).toHaveAttribute('data-product', made[2]!);
   await desk.undoAll();
 });
+
+test.describe('by touch', () => {
+  test.use({ hasTouch: true });
+  test('a card is taken up with a finger and put in its place', async ({ page }) => {
+    const desk = deskOn(page);
+    await desk.open('/content/collections/papers/board', { folded: true });
+    await expect.poll(() => cards(page).count()).toBeGreaterThan(8);
+    const before = await order(page);
+    const [from, to] = [(await cards(page).nth(5).boundingBox())!, (await cards(page).nth(1).boundingBox())!];
+    const session = await page.context().newCDPSession(page);
+    const touch = (type: 'touchStart' | 'touchMove', along: number) =>
+      session.send('Input.dispatchTouchEvent', {
+        type,
+        touchPoints: [{ x: from.x + 50 + (to.x - from.x) * along, y: from.y + 60 + (to.y - from.y) * along }],
+      });
+    await touch('touchStart', 0);
+    // A finger that rests takes the card up; one that goes on scrolls.
+    await page.waitForTimeout(400);
+    for (let step = 1; step <= 12; step++) await touch('touchMove', step / 12);
+    await session.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] });
+    await expect.poll(() => order(page)).toEqual([before[0], before[5], ...before.slice(1, 5), ...before.slice(6)]);
+    await desk.undoAll();
+  });
+});

@@ -1,6 +1,5 @@
 import { Plus } from 'lucide-react';
-import { useRef, useState } from 'react';
-import { flushSync } from 'react-dom';
+import { useLayoutEffect, useRef, useState } from 'react';
 import type { FilterPlaces } from '../../../../core/setup/parts/filters.ts';
 import type { Condition } from '../../../../core/setup/terms/condition.ts';
 import { Button } from '../../parts/Button.tsx';
@@ -77,33 +76,35 @@ function Mostly({
   const [isBegun, setBegun] = useState(false);
   const isOpen = condition !== null || isBegun;
   const begin = useRef<HTMLButtonElement>(null);
+  /** Whether it was closed just now: whoever did it by keyboard goes on where it is begun again. */
+  const isLeft = useRef(false);
+  useLayoutEffect(() => {
+    if (isLeft.current && !isOpen) begin.current?.focus();
+    if (!isOpen) isLeft.current = false;
+  }, [isOpen]);
   return (
-    <Line name="Where at least half of the results are">
+    <div className="py-1 text-[13.5px]">
+      <p className="mb-1 text-[13px] text-soft">Where for at least half of the results holds</p>
       {isOpen ? (
-        <div className="min-w-0 flex-1 space-y-2">
+        <div className="space-y-2">
           <ConditionEditor value={condition} change={change} />
-          <span className="flex flex-wrap items-center gap-x-3 gap-y-1">
-            {condition && <ConditionMet condition={condition} />}
-            <Button
-              className="py-1 text-[13px]"
-              onClick={() => {
-                // Whoever presses it by keyboard goes on where it can be begun again.
-                flushSync(() => {
-                  setBegun(false);
-                  if (condition) change(undefined);
-                });
-                begin.current?.focus();
-              }}
-            >
-              Ask for nothing of the results
-            </Button>
-          </span>
+          {condition && <ConditionMet condition={condition} />}
+          <Button
+            className="py-1 text-[13px]"
+            onClick={() => {
+              isLeft.current = true;
+              setBegun(false);
+              if (condition) change(undefined);
+            }}
+          >
+            Ask for nothing of the results
+          </Button>
         </div>
       ) : (
         <Button ref={begin} className="py-1 text-[13px]" onClick={() => setBegun(true)}>
           <Plus size={14} aria-hidden /> Say what
         </Button>
       )}
-    </Line>
+    </div>
   );
 }
