@@ -94,6 +94,8 @@ export function openTriggers(setup: Setup, language: Language, when: When): Trig
   const synonyms = synonymsByStem(setup, stemOf);
   const exact = new Map<string, Triggered[]>();
   const byMeaning = new Map<string, Triggered[]>();
+  /** How many words those have: a search of another number holds for none of them, and its words need no stems. */
+  const meant = new Set<number>();
   const byCollection = new Map<string, Triggered[]>();
   /** By their first word, those that a search begins with or contains. */
   const byFirst = new Map<string, Sought[]>();
@@ -129,7 +131,10 @@ export function openTriggers(setup: Setup, language: Language, when: When): Trig
     const sayings = isKnown ? before.sayings : sayingsOf({ ...own, id });
     if (!isKnown) known.set(own, { id, vocabulary: setup.vocabulary, language, sayings });
     for (const [key, triggered] of sayings.exact) add(exact, key, triggered);
-    for (const [key, triggered] of sayings.meaning) add(byMeaning, key, triggered);
+    for (const [key, triggered] of sayings.meaning) {
+      add(byMeaning, key, triggered);
+      meant.add(key.split(' ').length);
+    }
     for (const [key, triggered] of sayings.first) add(byFirst, key, triggered);
     for (const collection of own.collections ?? [])
       add(byCollection, collection, {
@@ -145,13 +150,16 @@ export function openTriggers(setup: Setup, language: Language, when: When): Trig
     };
     for (const [reading, words] of readings.entries()) {
       for (const triggered of exact.get(words.join(' ')) ?? []) hold(triggered, reading);
-      if (byMeaning.size > 0)
-        for (const triggered of byMeaning.get(keyOfAll(telling(words).map(stemOf))) ?? []) hold(triggered, reading);
+      const said = meant.size > 0 ? telling(words) : words;
+      if (meant.has(said.length))
+        for (const triggered of byMeaning.get(keyOfAll(said.map(stemOf))) ?? []) hold(triggered, reading);
       for (let at = 0; at < words.length && byFirst.size > 0; at++)
         for (const triggered of byFirst.get(words[at]!) ?? []) {
           const { how, sought } = triggered;
-          if ((at === 0 || how === 'containing') && sought.every((word, index) => words[at + index] === word))
-            hold(triggered, reading);
+          if (at > 0 && how !== 'containing') continue;
+          let same = 1;
+          while (same < sought.length && words[at + same] === sought[same]) same++;
+          if (same === sought.length) hold(triggered, reading);
         }
     }
     if (collection !== null) for (const triggered of byCollection.get(collection) ?? []) hold(triggered, -1);
