@@ -125,3 +125,30 @@ test('a new search drops what was chosen, or keeps it where the shop says so', a
   await expect(chips).toContainText('In stock');
   await desk.undoAll();
 });
+
+test('a filter is shown only where most of what is found meets a condition', async ({ page }) => {
+  const desk = deskOn(page);
+  await desk.open('/filters/material');
+  await desk.trial('sketchbook');
+  const filter = desk.shop.getByRole('button', { name: 'Material' });
+  await expect(filter).toBeVisible();
+  await page.getByRole('button', { name: 'Say what' }).click();
+  await page.getByLabel('What is asked about').selectOption('Category');
+  await page.getByRole('button', { name: 'Choose a value' }).click();
+  await page.getByPlaceholder('Type a value').fill('Brushes');
+  await page
+    .getByRole('option', { name: /^Brushes \d/, disabled: false })
+    .first()
+    .click();
+  await page.keyboard.press('Escape');
+  await expect(filter).toHaveCount(0);
+  await desk.trial('round brush');
+  await expect(filter).toBeVisible();
+  await desk.trial('sketchbook');
+  await expect(filter).toHaveCount(0);
+  // Whoever takes it away by keyboard goes on where it is begun again.
+  await page.getByRole('button', { name: 'Ask for nothing of the results' }).press('Enter');
+  await expect(page.getByRole('button', { name: 'Say what' })).toBeFocused();
+  await expect(filter).toBeVisible();
+  await desk.undoAll();
+});
