@@ -10,8 +10,8 @@ import { useTrial } from '../../state/trial.ts';
 const looked = 48;
 
 /** How much of what may be on a card a product has. */
-const filled = ({ brand, details, text, choices, formerPrice, rating }: Card): number =>
-  [brand, details.length > 0, text, choices, formerPrice, rating].filter(Boolean).length;
+const filled = ({ brand, details, text, choices, formerPrice, rating, ratings }: Card): number =>
+  [brand, details.length > 0, text, choices, formerPrice, rating, ratings].filter(Boolean).length;
 
 /** The product of the trial search that has most of what may be on its card, by the card of its own that it has or, with undefined, the usual one; null where none is found, undefined before they come. */
 export function useExampleCards(): (ownCard: string | undefined) => Card | null | undefined {
