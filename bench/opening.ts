@@ -22,12 +22,20 @@ const comes = 2500;
 const watch = `
   shifted = 0;
   stood = null;
-  const watcher = new MutationObserver(() => {
-    if (!document.querySelector(top === window ? '#screen h1' : '[data-product]')) return;
-    watcher.disconnect();
-    requestAnimationFrame(() => { stood = performance.timeOrigin + performance.now(); });
-  });
-  watcher.observe(document, { childList: true, subtree: true });
+  const begin = () => {
+    const isThere = () => document.querySelector(top === window ? '#screen h1' : '[data-product]');
+    const draw = () => requestAnimationFrame(() => { stood = performance.timeOrigin + performance.now(); });
+    const watcher = new MutationObserver(() => {
+      if (!isThere()) return;
+      watcher.disconnect();
+      draw();
+    });
+    if (isThere()) draw();
+    else watcher.observe(document, { childList: true, subtree: true });
+  };
+  // A frame begins as an empty page, whose window the shop's own page takes over without this being run again.
+  const whenFilled = () => (location.href === 'about:blank' ? setTimeout(whenFilled) : begin());
+  whenFilled();
   new PerformanceObserver((list) => {
     for (const { hadRecentInput, value } of list.getEntries()) if (!hadRecentInput) shifted += value;
   }).observe({ type: 'layout-shift', buffered: true });
