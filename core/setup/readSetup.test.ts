@@ -186,11 +186,12 @@ test('a filter that a document of the sixth format showed where most products ha
       hair: { ...filter, where: { ...places, values: [value('category', 'Brushes'), value('kind', 'Brush')] } },
       two: { ...filter, where: { ...places, values: [value('category', 'Brushes'), value('category', 'Inks')] } },
       none: { ...filter, where: { ...places, values: [] } },
+      many: { ...filter, where: { ...places, values: Array.from({ length: 24 }, (_, at) => value(`a${at}`, 'Red')) } },
       all: filter,
     },
   });
   expect(setAside).toEqual([]);
-  const { hair, two, none, all } = read.filters;
+  const { hair, two, none, many, all } = read.filters;
   expect(hair!.where).toEqual({
     ...places,
     mostly: {
@@ -202,5 +203,6 @@ test('a filter that a document of the sixth format showed where most products ha
     },
   });
   expect(two!.where!.mostly!.tests).toEqual([{ how: 'is', attribute: 'category', values: ['Brushes', 'Inks'] }]);
+  expect(many!.where!.mostly!.tests).toHaveLength(20);
   expect([none!.where, all!.where]).toEqual([places, undefined]);
 });

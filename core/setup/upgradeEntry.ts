@@ -1,4 +1,5 @@
 import { own } from '../base/named.ts';
+import { most } from './terms/limits.ts';
 
 type Fields = Readonly<Record<string, unknown>>;
 const isObject = (value: unknown): value is Fields =>
@@ -18,14 +19,14 @@ function upgradeSaying(saying: unknown): unknown {
   return test ? { ...saying, condition: { match: 'all', tests: [test] } } : saying;
 }
 
-/** Values of which most of what was found had to have one, attribute by attribute, as one condition. */
+/** Values of which most of what was found had to have one, attribute by attribute, as one condition; of more attributes than one takes the first. */
 function mostlyOf(values: readonly unknown[]): Fields | null {
   const ofAttribute = new Map<string, unknown[]>();
   for (const each of values) {
     if (!isObject(each) || typeof each.attribute !== 'string') continue;
     ofAttribute.set(each.attribute, [...(ofAttribute.get(each.attribute) ?? []), each.value]);
   }
-  const tests = [...ofAttribute].map(([attribute, of]) => ({ how: 'is', attribute, values: of }));
+  const tests = [...ofAttribute].slice(0, most.tests).map(([attribute, of]) => ({ how: 'is', attribute, values: of }));
   return tests.length === 0 ? null : { match: 'any', tests };
 }
 

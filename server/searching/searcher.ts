@@ -1,10 +1,11 @@
-import { type DraftRef, liveOf } from '../../core/setup/setupRef.ts';
+import { liveOf } from '../../core/setup/setupRef.ts';
 import type { CatalogReader } from '../catalog/catalogReader.ts';
 import type { DataFolder } from '../dataFolder.ts';
 import { answerIn, outcomeOf } from '../threadOutcome.ts';
 import { type CatalogHandle, indexBytesKept, type LaneTask } from './benches.ts';
 import { type Lane, type LaneName, laneSettings, openLane } from './lanes.ts';
 import { answerQuestion, type LocalSearch, laneOf, type Question, questionNames } from './localSearch.ts';
+import { followedWith, warmDesk, warmedWith } from './warmDesk.ts';
 
 /** Answers questions, in other threads or in this one: the local search's methods, each answered later. */
 export type Searcher = {
@@ -18,18 +19,12 @@ function searcherBy(run: (question: Question) => Promise<unknown>): Searcher {
   return Object.fromEntries(calls) as Searcher;
 }
 
-/** Searches every thread answers before shoppers are sent to it: those made most, and some that need other code. */
-const warmedWith = ['', 'a', 'blue', 'red brush', 'xqzzk', 'watercolour papr', 'black ink 30 ml', 'sketch book'];
+/** Searches made most that every thread answers before shoppers are sent to it, beside those that need other code. */
 const searchesWarmed = 24;
 /** How often over: code that ran a hundred times or so has been compiled for good. */
 const warmedOver = 5;
 /** When the desk's threads start by themselves, in milliseconds. */
 const deskWarmedAfter = 4000;
-/** Products whose words are changed while a draft is rehearsed, and how often over. */
-const rehearsedProducts = 20;
-const rehearsedOver = 8;
-/** Drafts changed last that are made ready ahead. */
-const draftsReady = 8;
 /** When threads let go of a generation that is asked about no more, in milliseconds: it takes a core a moment. */
 const letGoAfter = 1000;
 
@@ -54,9 +49,6 @@ export interface LanedSearcher extends Searcher {
   used(): ReadonlySet<number>;
   end(): Promise<void>;
 }
-
-/** Searches answered after something was taken over. */
-const followedWith = ['', 'blue', 'red brush'];
 
 export function lanedSearcher(options: {
   readonly folder: DataFolder;
@@ -156,28 +148,6 @@ export function lanedSearcher(options: {
     return inForce.get(storefront)!;
   };
   let isDeskWarm = false;
-  /** It only saves the next person at the desk a moment, so it comes after what shoppers wait for. */
-  const warmDesk = async (about: CatalogHandle): Promise<void> => {
-    const live = liveOf(about.storefront);
-    await lanes.desk.atOnce({
-      about,
-      question: { call: 'warm', given: [live, 0, warmedWith, 2] },
-    } satisfies LaneTask);
-    if (isEnded || inForce.get(about.storefront) !== about) return;
-    await lanes.desk.inTurn({
-      about,
-      question: { call: 'rehearse', given: [live, rehearsedProducts, followedWith, rehearsedOver] },
-    } satisfies LaneTask);
-    const ahead = { call: 'draftsTouched', given: [live, draftsReady] } satisfies Question;
-    const drafts = (await lanes.desk.run({ about, question: ahead } satisfies LaneTask)) as DraftRef[];
-    // One at a time, so that what is asked meanwhile waits for one at most, and the one worked on last is let go last. A draft may be gone by then.
-    for (const ref of drafts.reverse()) {
-      if (isEnded || inForce.get(about.storefront) !== about) return;
-      await lanes.desk
-        .inTurn({ about, question: { call: 'follow', given: [ref, followedWith] } } satisfies LaneTask)
-        .catch(() => {});
-    }
-  };
   const searcher = searcherBy(async (question) => {
     const about = await aboutNow(question.given[0].storefront);
     return lanes[laneOf(question)].run({ about, question } satisfies LaneTask);
@@ -206,7 +176,8 @@ export function lanedSearcher(options: {
       // The first catalog of all, and one that takes another's place, since somebody is at work on that storefront.
       if (isDeskWarm && !before) return;
       isDeskWarm = true;
-      setTimeout(() => isEnded || void warmDesk(about).catch(() => {}), deskWarmedAfter).unref();
+      const isOver = (): boolean => isEnded || inForce.get(storefront) !== about;
+      setTimeout(() => isEnded || void warmDesk(lanes.desk, about, isOver).catch(() => {}), deskWarmedAfter).unref();
     },
     followWrites: async (storefront) => {
       const which = storefront === undefined ? [...inForce.keys()] : [storefront];

@@ -1,17 +1,10 @@
-import {
-  type Announcements,
-  closestCenter,
-  DndContext,
-  type DragEndEvent,
-  PointerSensor,
-  useSensor,
-  useSensors,
-} from '@dnd-kit/core';
+import { closestCenter, DndContext, type DragEndEvent, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
 import { rectSortingStrategy, SortableContext, useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { GripVertical } from 'lucide-react';
 import { type CSSProperties, Fragment, type KeyboardEvent, type ReactNode, useEffect, useRef, useState } from 'react';
 import type { Result } from '../../core/answer/answer.ts';
+import { dragTold } from '../look/dragTold.ts';
 import { columnsOf, placeAfterKey } from '../look/gridKeys.ts';
 import { movedTo } from '../look/movedTo.ts';
 
@@ -89,14 +82,10 @@ export function ArrangedShelves({
     setSaid(`${result.title} is at place ${results[at]!.place}.`);
   };
   const resultOf = (id: unknown): Result | undefined => results.find(({ familyId }) => familyId === id);
-  const announcements: Announcements = {
-    onDragStart: ({ active }) => `${resultOf(active.id)?.title} is taken up.`,
-    onDragOver: ({ active, over }) =>
-      over ? `${resultOf(active.id)?.title} is over place ${resultOf(over.id)?.place}.` : undefined,
-    onDragEnd: ({ active, over }) =>
-      over ? `${resultOf(active.id)?.title} is put down at place ${resultOf(over.id)?.place}.` : undefined,
-    onDragCancel: ({ active }) => `${resultOf(active.id)?.title} is where it was.`,
-  };
+  const announcements = dragTold((id) => {
+    const result = resultOf(id);
+    return result && { name: result.title, place: result.place };
+  });
   const end = ({ active, over }: DragEndEvent): void => {
     const [product, target] = [resultOf(active.id), resultOf(over?.id)];
     if (product && target && product !== target) pin(product, target.place);

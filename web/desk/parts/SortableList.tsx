@@ -1,17 +1,10 @@
-import {
-  type Announcements,
-  closestCenter,
-  DndContext,
-  type DragEndEvent,
-  PointerSensor,
-  useSensor,
-  useSensors,
-} from '@dnd-kit/core';
+import { closestCenter, DndContext, type DragEndEvent, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
 import { restrictToParentElement, restrictToVerticalAxis } from '@dnd-kit/modifiers';
 import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { GripVertical } from 'lucide-react';
 import { type KeyboardEvent, type ReactNode, useLayoutEffect, useRef, useState } from 'react';
+import { dragTold } from '../../look/dragTold.ts';
 
 const howToMove = {
   draggable: 'Press space to take the row up, the arrow keys to move it, space to put it down, escape to put it back.',
@@ -83,15 +76,10 @@ export function SortableList<Item extends { readonly id: string; readonly name: 
     held.current = event.key === 'Escape' ? null : { ...own, at: to };
     setSaid(event.key === 'Escape' ? `${item.name} is where it was.` : `${item.name} is at place ${to + 1}.`);
   };
-  const nameOf = (id: unknown): string => items.find((item) => item.id === id)?.name ?? '';
-  const placeOf = (id: unknown): number => items.findIndex((item) => item.id === id) + 1;
-  const announcements: Announcements = {
-    onDragStart: ({ active }) => `${nameOf(active.id)} is taken up.`,
-    onDragOver: ({ active, over }) => (over ? `${nameOf(active.id)} is over place ${placeOf(over.id)}.` : undefined),
-    onDragEnd: ({ active, over }) =>
-      over ? `${nameOf(active.id)} is put down at place ${placeOf(over.id)}.` : undefined,
-    onDragCancel: ({ active }) => `${nameOf(active.id)} is where it was.`,
-  };
+  const announcements = dragTold((id) => {
+    const at = items.findIndex((item) => item.id === id);
+    return at < 0 ? undefined : { name: items[at]!.name, place: at + 1 };
+  });
   const end = ({ active, over }: DragEndEvent): void => {
     const from = items.findIndex((item) => item.id === active.id);
     const to = items.findIndex((item) => item.id === over?.id);

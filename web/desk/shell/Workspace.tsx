@@ -6,7 +6,6 @@ import { usePlace } from '../state/place.ts';
 import { type Device, devices, useShopWindow } from '../state/shopWindow.ts';
 import { useIsToldTrial, useTrial } from '../state/trial.ts';
 import { useIsNarrow } from '../state/useIsNarrow.ts';
-
 import { ShopFrame } from './ShopFrame.tsx';
 import { smallestWindow, useSlimWindow } from './useSlimWindow.ts';
 

@@ -32,19 +32,28 @@ function enter(place: Place): void {
   usePlace.setState(place);
 }
 
+/** Counts where one was sent, so that whoever waits can tell that one goes elsewhere by now. */
+let sent = 0;
+
 /** Takes the place from the address, now and when the browser goes back or on to another draft. */
 export function followAddress(): void {
   enter(placeIn(location.pathname));
   addEventListener('popstate', () => {
+    sent++;
     const place = placeIn(location.pathname);
     const { storefront, draft } = placeNow();
     if (place.storefront !== storefront || place.draft !== draft) enter(place);
   });
 }
 
-/** Goes to another draft, on the same screen or another one, when what was changed here is saved. */
+/**
+ * Goes to another draft, on the same screen or another one, when what was changed here is saved. Whoever is sent elsewhere
+ * meanwhile goes there and not here.
+ */
 export async function goTo(place: Place, screen?: string): Promise<void> {
+  const mine = ++sent;
   await settled();
+  if (mine !== sent) return;
   if (place.storefront === placeNow().storefront) {
     // The other draft's results stand in the window before the desk is taken down and drawn anew, which takes the browser longer.
     const drawn = [...told].map((tell) => tell(place)).filter((each) => each !== null);
@@ -52,6 +61,7 @@ export async function goTo(place: Place, screen?: string): Promise<void> {
       await Promise.race([Promise.all(drawn), new Promise((resolve) => setTimeout(resolve, longestStay))]);
     // What was changed meanwhile is this draft's.
     await settled();
+    if (mine !== sent) return;
   }
   const rest = screen ?? `/${location.pathname.split('/')[3] ?? ''}`;
   history.pushState(null, '', `/${place.storefront}/${place.draft}${rest}`);

@@ -11,6 +11,7 @@ import {
 } from '@dnd-kit/core';
 import { type KeyboardEvent, type MouseEvent, type ReactNode, useRef, useState } from 'react';
 import type { Gap, Result } from '../../../../core/answer/answer.ts';
+import { dragTold } from '../../../look/dragTold.ts';
 import { columnsOf, placeAfterKey } from '../../../look/gridKeys.ts';
 import { counted } from '../../../look/price.ts';
 import { BoardCard, GapCard } from './BoardCard.tsx';
@@ -102,6 +103,10 @@ export function Board({
   const fixedCount = cards.findIndex((card) => !isFixed(card));
   const inPlace = fixedCount < 0 ? cards.length : fixedCount;
   const carried = cards.find(({ familyId }) => familyId === lifted[0]);
+  const announcements = dragTold((id) => {
+    const at = order.indexOf(String(id));
+    return at < 0 ? undefined : { name: cards[at]!.title, place: at + 1 };
+  });
   const gapsAt = (place: number): ReactNode =>
     gaps
       .filter((gap) => gap.place === place)
@@ -133,6 +138,7 @@ export function Board({
     <DndContext
       sensors={sensors}
       collisionDetection={pointerWithin}
+      accessibility={{ announcements }}
       onDragStart={begin}
       onDragEnd={end}
       onDragCancel={() => setLifted([])}
