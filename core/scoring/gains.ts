@@ -1,6 +1,6 @@
 import { own } from '../base/named.ts';
 import { type AttributeProfile, isIndexedAsText } from '../catalog/profileAttributes.ts';
-import { attributeAt, exactUpTo, placeAt, spotSteps, wordsAt } from '../index/spot.ts';
+import { exactUpTo, placeAt, spotOf, spotSteps, wordsAt } from '../index/spot.ts';
 import type { AttributeSetting } from '../setup/parts/attributes.ts';
 import type { Setup } from '../setup/schema.ts';
 import { lengthFactor, type MatchKind, placeFactor, quality } from './formula.ts';
@@ -50,6 +50,20 @@ export interface GainParts {
   readonly gain: number;
 }
 
+/** What a find in an attribute of this setting, at this spot, is worth however it was found. */
+function standParts(
+  setting: AttributeSetting,
+  heaviest: number,
+  spot: number,
+  sought: number,
+): Pick<GainParts, 'weight' | 'length' | 'place'> {
+  const weight = heaviest === 0 ? 0 : setting.weight / heaviest;
+  const length = lengthFactor(wordsAt(spot), sought);
+  return { weight, length, place: setting.early ? placeFactor(placeAt(spot)) : 1 };
+}
+const gainOf = ({ weight, length, place }: ReturnType<typeof standParts>, kind: MatchKind): number =>
+  weight * quality[kind] * length * place;
+
 /** The definition of a gain: by how the word was found, in an attribute of this setting, at this spot. */
 export function gainParts(
   setting: AttributeSetting | undefined,
@@ -59,10 +73,8 @@ export function gainParts(
   sought: number,
 ): GainParts {
   if (kind === 'value' || !setting) return { weight: 1, quality: quality[kind], length: 1, place: 1, gain: 1 };
-  const weight = heaviest === 0 ? 0 : setting.weight / heaviest;
-  const length = lengthFactor(wordsAt(spot), sought);
-  const place = setting.early ? placeFactor(placeAt(spot)) : 1;
-  return { weight, quality: quality[kind], length, place, gain: weight * quality[kind] * length * place };
+  const parts = standParts(setting, heaviest, spot, sought);
+  return { ...parts, quality: quality[kind], gain: gainOf(parts, kind) };
 }
 
 /** The gains of every find there can be, for searches of any number of words. */
@@ -86,19 +98,28 @@ export function bindGains(attributes: readonly AttributeProfile[], setup: Setup)
     Uint8Array.from(attributes, (profile, index) => (isFoundBy(profile, settings[index], kind) ? 1 : 0)),
   );
   const tables: (readonly Float64Array[])[] = [];
-  const tableFor = (sought: number): readonly Float64Array[] =>
-    matchKinds.map((kind, row) =>
-      Float64Array.from({ length: attributes.length * spotSteps }, (_, spot) => {
-        const attribute = attributeAt(spot);
-        const setting = settings[attribute];
-        if (kind === 'value') return found[row]![attribute] === 1 ? quality.value : notFound;
-        if (!setting || found[row]![attribute] === 0) return notFound;
-        const { gain } = gainParts(setting, heaviest, kind, spot, sought);
+  const valueRow = kindNumber.value;
+  // A table is made again with every edit, so its rows are filled an attribute at a time.
+  const tableFor = (sought: number): readonly Float64Array[] => {
+    const table = matchKinds.map(() => new Float64Array(attributes.length * spotSteps).fill(notFound));
+    for (const [attribute, setting] of settings.entries()) {
+      const [from, end] = [spotOf(attribute, 0), spotOf(attribute + 1, 0)];
+      if (found[valueRow]![attribute] === 1) table[valueRow]!.fill(quality.value, from, end);
+      const rows = [...table.keys()].filter((row) => row !== valueRow && found[row]![attribute] === 1);
+      if (!setting || rows.length === 0) continue;
+      for (let spot = from; spot < end; spot++) {
+        const parts = standParts(setting, heaviest, spot, sought);
         const words = wordsAt(spot);
-        if (!setting.whole || words === 1) return gain;
-        return words > sought || words > exactUpTo ? notFound : wholeOnly - gain;
-      }),
-    );
+        const isWhole = setting.whole && words !== 1;
+        for (const row of rows) {
+          const gain = gainOf(parts, matchKinds[row]!);
+          if (!isWhole) table[row]![spot] = gain;
+          else if (words <= sought && words <= exactUpTo) table[row]![spot] = wholeOnly - gain;
+        }
+      }
+    }
+    return table;
+  };
   return {
     heaviest,
     hasWhole: settings.some((setting) => setting?.searchable && setting.whole),

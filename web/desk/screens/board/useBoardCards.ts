@@ -1,4 +1,4 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { hashKey, useQuery } from '@tanstack/react-query';
 import { nameOf } from '../../../../core/setup/setupRef.ts';
 import type { Device } from '../../../../core/setup/terms/planTerms.ts';
 import { call } from '../../../client/call.ts';
@@ -21,9 +21,9 @@ export function useBoardCards(asked: {
   const { storefront, draft } = usePlace();
   const at = useShopWindow((state) => state.at);
   const { query, collection, device, filters = {} } = asked;
+  const key = ['desk', 'board', asked];
   return useQuery({
-    queryKey: ['desk', 'board', asked, revision, at],
-    placeholderData: keepPreviousData,
+    queryKey: [...key, revision, at],
     queryFn: ({ signal }) =>
       call('deskSearch', {
         query: {
@@ -34,5 +34,8 @@ export function useBoardCards(asked: {
         },
         signal,
       }),
+    // The cards stay until those after an edit have come; another search's are not shown as this one's.
+    placeholderData: (before, of) =>
+      of && hashKey(of.queryKey.slice(0, key.length)) === hashKey(key) ? before : undefined,
   });
 }
