@@ -81,7 +81,7 @@ test('a collection’s own order is made on its board, and filled by an amount',
 });
 
 test.describe('by touch', () => {
-  test.use({ hasTouch: true });
+  test.use({ hasTouch: true, ownContext: true });
   test('a card is taken up with a finger and put in its place', async ({ page }) => {
     const desk = deskOn(page);
     await desk.open('/content/collections/papers/board', { folded: true });

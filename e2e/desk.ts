@@ -1,4 +1,5 @@
-import { type APIRequestContext, test as base, expect, type FrameLocator, type Page } from '@playwright/test';
+import { type APIRequestContext, expect, type FrameLocator, type Page } from '@playwright/test';
+import { test as base } from './sharedContext.ts';
 
 /** The shop as it was opened: what a test that failed halfway had published is taken back. */
 async function firstReleaseLive(request: APIRequestContext): Promise<void> {

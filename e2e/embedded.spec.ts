@@ -97,61 +97,65 @@ test('what is published arrives in the stand-in shop, and nothing before', async
   await expect(shop.getByRole('heading', { name: /masking fluid/ })).toBeVisible();
 });
 
-test('nothing moves in sight when results come, on a slow line', async ({ page }) => {
-  const client = await page.context().newCDPSession(page);
-  await client.send('Network.enable');
-  await client.send('Network.emulateNetworkConditions', {
-    ...{ offline: false, latency: 200, downloadThroughput: 200_000, uploadThroughput: 100_000 },
-  });
-  await page.addInitScript(() => {
-    const moved = { sum: 0 };
-    Object.assign(window, { moved });
-    new PerformanceObserver((list) => {
-      for (const entry of list.getEntries() as (PerformanceEntry & { value: number })[]) moved.sum += entry.value;
-    }).observe({ type: 'layout-shift', buffered: true });
-  });
-  await page.goto(`${standIn}/search.html?shelf.q=gouache`);
-  await expect(found(page)).toBeVisible();
-  await page.waitForLoadState('networkidle');
-  expect(await page.evaluate(() => (window as unknown as { moved: { sum: number } }).moved.sum)).toBe(0);
-});
+test.describe('in a browser that has not been here', () => {
+  test.use({ ownContext: true });
 
-test('a page with the box alone is sent little, and no more before the box is entered', async ({
-  page,
-  baseURL,
-  request,
-}) => {
-  const key = await makeKey(request);
-  const server = serverOf(baseURL);
-  site.pages.set('/box', { head: script(server), body: part(key, 'show="box"') });
-  const sent: string[] = [];
-  page.on('request', (request) => {
-    const url = request.url();
-    if (url.startsWith(`${server}/embed/`)) sent.push(url.slice(server.length));
+  test('nothing moves in sight when results come, on a slow line', async ({ page }) => {
+    const client = await page.context().newCDPSession(page);
+    await client.send('Network.enable');
+    await client.send('Network.emulateNetworkConditions', {
+      ...{ offline: false, latency: 200, downloadThroughput: 200_000, uploadThroughput: 100_000 },
+    });
+    await page.addInitScript(() => {
+      const moved = { sum: 0 };
+      Object.assign(window, { moved });
+      new PerformanceObserver((list) => {
+        for (const entry of list.getEntries() as (PerformanceEntry & { value: number })[]) moved.sum += entry.value;
+      }).observe({ type: 'layout-shift', buffered: true });
+    });
+    await page.goto(`${standIn}/search.html?shelf.q=gouache`);
+    await expect(found(page)).toBeVisible();
+    await page.waitForLoadState('networkidle');
+    expect(await page.evaluate(() => (window as unknown as { moved: { sum: number } }).moved.sum)).toBe(0);
   });
-  await page.goto(`${site.origin}/box`);
-  await expect(box(page)).toHaveAttribute('placeholder', /./);
-  expect(sent.filter((path) => path.endsWith('.js'))).toEqual(['/embed/clever-shelf.js']);
-  const sizeOf = async (path: string): Promise<number> =>
-    Number((await fetch(server + path, { headers: { 'accept-encoding': 'br' } })).headers.get('content-length'));
-  const alone = await sizeOf('/embed/clever-shelf.js');
-  expect(alone).toBeGreaterThan(10_000);
-  expect(alone).toBeLessThan(35_000);
 
-  // Its lines come as it is entered; where they do not, it searches all the same.
-  await page.route(/\/embed\/parts\/BoxLines/, (route) => route.abort());
-  await box(page).fill('easel');
-  await expect(box(page)).toHaveAttribute('aria-expanded', 'false');
-  await box(page).press('Enter');
-  await expect(page).toHaveURL(/shelf\.q=easel/);
+  test('a page with the box alone is sent little, and no more before the box is entered', async ({
+    page,
+    baseURL,
+    request,
+  }) => {
+    const key = await makeKey(request);
+    const server = serverOf(baseURL);
+    site.pages.set('/box', { head: script(server), body: part(key, 'show="box"') });
+    const sent: string[] = [];
+    page.on('request', (request) => {
+      const url = request.url();
+      if (url.startsWith(`${server}/embed/`)) sent.push(url.slice(server.length));
+    });
+    await page.goto(`${site.origin}/box`);
+    await expect(box(page)).toHaveAttribute('placeholder', /./);
+    expect(sent.filter((path) => path.endsWith('.js'))).toEqual(['/embed/clever-shelf.js']);
+    const sizeOf = async (path: string): Promise<number> =>
+      Number((await fetch(server + path, { headers: { 'accept-encoding': 'br' } })).headers.get('content-length'));
+    const alone = await sizeOf('/embed/clever-shelf.js');
+    expect(alone).toBeGreaterThan(10_000);
+    expect(alone).toBeLessThan(35_000);
 
-  site.pages.set('/all', { head: script(server), body: part(key) });
-  sent.length = 0;
-  await page.goto(`${site.origin}/all`);
-  await expect(found(page)).toBeVisible();
-  const scripts = [...new Set(sent.filter((path) => path.endsWith('.js')))];
-  const sizes = await Promise.all(scripts.map(sizeOf));
-  expect(sizes.reduce((sum, size) => sum + size, 0)).toBeLessThan(90_000);
+    // Its lines come as it is entered; where they do not, it searches all the same.
+    await page.route(/\/embed\/parts\/BoxLines/, (route) => route.abort());
+    await box(page).fill('easel');
+    await expect(box(page)).toHaveAttribute('aria-expanded', 'false');
+    await box(page).press('Enter');
+    await expect(page).toHaveURL(/shelf\.q=easel/);
+
+    site.pages.set('/all', { head: script(server), body: part(key) });
+    sent.length = 0;
+    await page.goto(`${site.origin}/all`);
+    await expect(found(page)).toBeVisible();
+    const scripts = [...new Set(sent.filter((path) => path.endsWith('.js')))];
+    const sizes = await Promise.all(scripts.map(sizeOf));
+    expect(sizes.reduce((sum, size) => sum + size, 0)).toBeLessThan(90_000);
+  });
 });
 
 test('two searches on one bare page have states of their own; the page hears what comes to pass', async ({

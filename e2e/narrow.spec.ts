@@ -34,8 +34,10 @@ test('on a phone the screens are behind a button, and the shop stands in the edi
 test('no screen is wider than a phone, and axe finds nothing serious there', async ({ page }) => {
   test.setTimeout(240_000);
   const problems: string[] = [];
+  const desk = deskOn(page);
+  await desk.open('/attributes', { folded: true });
   for (const screen of screens) {
-    await page.goto(screen);
+    await desk.go(screen);
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
     const beyond = await page.evaluate(() => {
       const main = document.querySelector('main')!;
