@@ -15,14 +15,14 @@ async function desk(name: string): Promise<{ readonly port: string; readonly sho
   return { port: process.env[port], shop: process.env[shop], data: process.env[data] };
 }
 
-const screens = await desk('SCREENS');
 const jobs = await desk('JOBS');
 const shop = await desk('SHOP');
-/** Tests that start servers of their own; those that look at every screen or change the catalog; those of what shoppers see. */
+/** Tests that start servers of their own. */
 const ownServers = ['crash.spec.ts', 'firmGround.spec.ts', 'together.spec.ts'];
-const ofScreens = ['catalog.spec.ts', 'everyScreen.spec.ts', 'narrow.spec.ts'];
+/** Tests of what shoppers see, and of what changes the catalog. */
 const ofShop = [
   ...[
+    'catalog.spec.ts',
     'embedded.spec.ts',
     'lists.spec.ts',
     'look.spec.ts',
@@ -36,16 +36,15 @@ const ofShop = [
 const at = (port: string): string => `http://127.0.0.1:${port}`;
 
 /**
- * Each desk's tests walk one after the other through one merchandiser's day; three such days pass side by side, of about
- * the same length with those that have servers of their own after the shortest.
+ * Each desk's tests walk one after the other through one merchandiser's day. Two such days of about the same length pass
+ * side by side, and beside them the tests that have servers of their own: that is what two cores have time for.
  */
 export default defineConfig({
   testDir: '.',
   workers: 3,
   projects: [
-    { name: 'jobs', testIgnore: [...ownServers, ...ofScreens, ...ofShop], workers: 1, use: { baseURL: at(jobs.port) } },
+    { name: 'jobs', testIgnore: [...ownServers, ...ofShop], workers: 1, use: { baseURL: at(jobs.port) } },
     { name: 'shop', testMatch: ofShop, workers: 1, use: { baseURL: at(shop.port) } },
-    { name: 'screens', testMatch: ofScreens, workers: 1, use: { baseURL: at(screens.port) } },
     { name: 'own servers', testMatch: ownServers, workers: 1 },
   ],
   timeout: 200_000,
@@ -55,9 +54,9 @@ export default defineConfig({
   reporter: [['list'], ['json']],
   use: {
     viewport: { width: 1280, height: 800 },
-    launchOptions: { executablePath: chromium.executablePath, args: [...chromium.args] },
+    launchOptions: { executablePath: chromium.executablePath, args: [...chromium.args, '--process-per-site'] },
   },
-  webServer: [jobs, shop, screens].map(({ port, shop, data }) => ({
+  webServer: [jobs, shop].map(({ port, shop, data }) => ({
     command: `node ../scripts/start.mjs --port ${port} --shop-port ${shop} --data ${data} --fresh`,
     url: `${at(port)}/desk/state`,
     timeout: 240_000,

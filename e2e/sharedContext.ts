@@ -9,6 +9,7 @@ import {
 /** A browser's context that the tests of a worker have one after the other: what it loaded and compiled once stays so. */
 export interface Shared {
   readonly context: BrowserContext;
+  readonly kept: Page;
   /** Where pages of it have been, as far as something may be stored for there. */
   readonly origins: Set<string>;
 }
@@ -20,6 +21,9 @@ const contextOptions = ({ baseURL, viewport }: BrowserContextOptions): BrowserCo
 
 async function openShared(browser: Browser, options: BrowserContextOptions): Promise<Shared> {
   const context = await browser.newContext(options);
+  // One page stays, so that the process does in which the pages of the same site run.
+  const kept = await context.newPage();
+  if (options.baseURL) await kept.goto('/favicon.svg');
   const origins = new Set<string>();
   context.on('page', (page) =>
     page.on('framenavigated', (frame) => {
@@ -27,7 +31,7 @@ async function openShared(browser: Browser, options: BrowserContextOptions): Pro
       if (origin !== 'null') origins.add(origin);
     }),
   );
-  return { context, origins };
+  return { context, kept, origins };
 }
 
 /** A page of a context in which nothing is stored any more, as a browser that nobody has used has it. */
@@ -65,7 +69,7 @@ export const test = base.extend<{ ownContext: boolean }, { shared: Shared }>({
       return;
     }
     await use(shared.context);
-    for (const page of shared.context.pages()) await page.close();
+    for (const page of shared.context.pages()) if (page !== shared.kept) await page.close();
     await shared.context.unrouteAll();
   },
   page: async ({ ownContext, shared, context, viewport }, use) => {

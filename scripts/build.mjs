@@ -3,7 +3,7 @@ import { createHash } from 'node:crypto';
 import { copyFileSync, existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
-import { brotliCompressSync, gzipSync } from 'node:zlib';
+import { brotliCompressSync, constants, gzipSync } from 'node:zlib';
 import { root } from './root.mjs';
 
 /** Bundles entry points, a source file each by where it goes in dist/, for Node.js. */
@@ -38,15 +38,14 @@ async function writeWordLists() {
   writeFileSync(made, version);
 }
 
-/** Beside each script for pages of other sites, the same pressed: they are sent often, and made once. */
-function pressEmbedded() {
-  const folder = join(root, 'dist', 'embed');
+/** Beside each script and style sheet of a folder the same pressed: they are sent often, and made once. */
+function pressIn(folder, quality) {
   for (const name of readdirSync(folder, { recursive: true })) {
-    if (!name.endsWith('.js')) continue;
+    if (!/\.(js|css)$/.test(name)) continue;
     const path = join(folder, name);
-    const script = readFileSync(path);
-    writeFileSync(`${path}.br`, brotliCompressSync(script));
-    writeFileSync(`${path}.gz`, gzipSync(script, { level: 9 }));
+    const text = readFileSync(path);
+    writeFileSync(`${path}.br`, brotliCompressSync(text, { params: { [constants.BROTLI_PARAM_QUALITY]: quality } }));
+    writeFileSync(`${path}.gz`, gzipSync(text, { level: 9 }));
   }
 }
 
@@ -95,7 +94,9 @@ export async function build() {
   const { build: buildInterface } = await import('vite');
   for (const config of ['vite.config.ts', 'vite.embed.config.ts'])
     await buildInterface({ root: join(root, 'web'), configFile: join(root, config), logLevel: 'warn' });
-  pressEmbedded();
+  // What other shops' pages load is pressed as far as it goes; the desk is as often built as opened.
+  pressIn(join(root, 'dist', 'embed'), constants.BROTLI_MAX_QUALITY);
+  pressIn(join(root, 'dist', 'web', 'assets'), 9);
   await packClient();
 }
 

@@ -56,7 +56,7 @@ export function serveStatic(
         onFound: keep(whileUsed),
       }),
     );
-  app.get('/assets/*', staticFrom({ root: folders.web, onFound: keep(forever) }));
+  app.get('/assets/*', staticFrom({ root: folders.web, precompressed: true, onFound: keep(forever) }));
   app.use('/embed/*', async (context, next) => {
     await next();
     // Scripts of pages of other sites: whoever may ask for the shop's answers is decided there.
