@@ -49,29 +49,48 @@ test.afterAll(async () => {
   for (const folder of [data, demo]) rmSync(folder, { recursive: true, force: true });
 });
 
-test('killed while editing: every acknowledged edit is there', async () => {
-  // On a busy machine the server may be gone before the first edit: then what it began with counts.
-  let acknowledged = (await read('/desk/state')).setup.relevance.closeCall.width as number;
-  for (let round = 0; round < 3; round++) {
-    const stop = setTimeout(() => server.kill('SIGKILL'), 150 + round * 90);
-    const gone = new Promise((resolve) => server.once('exit', resolve));
-    try {
-      for (let width = acknowledged + 1; width < 100; width++) {
+/** Does something again and again, with numbers one higher each time, until it fails; answers the last one that was acknowledged. */
+async function countUp(from: number, most: number, write: (value: number) => Promise<boolean>): Promise<number> {
+  let acknowledged = from;
+  try {
+    for (let value = from + 1; value < most; value++) if (await write(value)) acknowledged = value;
+  } catch {
+    // The server is gone; what it last acknowledged counts.
+  }
+  return acknowledged;
+}
+
+test('killed while somebody edits and a feed pushes prices: all that was acknowledged is there, and the index agrees', async () => {
+  const [first] = (await read('/shop/search?q=watercolour&limit=1')).results as { id: string; sku: string }[];
+  const priceNow = async (): Promise<number> =>
+    (await read(`/shop/search?q=${encodeURIComponent(first!.sku)}&limit=1`)).results[0].price;
+  // On a busy machine the server may be gone before anything is acknowledged: then what it began with counts.
+  let [width, price] = [(await read('/desk/state')).setup.relevance.closeCall.width as number, 0];
+  let priceBefore = await priceNow();
+  for (let round = 0; round < 4; round++) {
+    const stop = setTimeout(() => server.kill('SIGKILL'), 130 + round * 100);
+    const [edited, pushed] = await Promise.all([
+      countUp(width, 100, async (value) => {
         const { revision } = (await read('/desk/state')) as { revision: number };
-        const edits = [{ part: 'relevance', key: 'closeCall', value: { width } }];
-        if ((await post('/desk/edits', { revision, edits })).ok) acknowledged = width;
-      }
-    } catch {
-      // The server is gone; what it last acknowledged counts.
-    }
+        const edits = [{ part: 'relevance', key: 'closeCall', value: { width: value } }];
+        return (await post('/desk/edits', { revision, edits })).ok;
+      }),
+      countUp(
+        price,
+        500,
+        async (value) => (await post('/desk/catalog/facts', { records: [{ id: first!.id, price: value }] })).ok,
+      ),
+    ]);
     clearTimeout(stop);
     await killed();
-    await gone;
     await start();
-    const { width } = (await read('/desk/state')).setup.relevance.closeCall;
-    // The edit on its way when the server died may be there or not; none before it may be lost.
-    expect([acknowledged, acknowledged + 1]).toContain(width);
-    acknowledged = width;
+    // What was on its way when the server died may be there or not; nothing before it may be lost.
+    const widthNow = (await read('/desk/state')).setup.relevance.closeCall.width;
+    expect([edited, edited + 1]).toContain(widthNow);
+    const found = await priceNow();
+    expect(pushed === 0 ? [priceBefore, 1] : [pushed, pushed + 1]).toContain(found);
+    if (pushed > 0 || found === 1) price = found;
+    [width, priceBefore] = [widthNow, found];
   }
 });
 
@@ -124,34 +143,5 @@ test('killed during an import: the catalog is whole, the old one or the new', as
     const { total, results } = await read('/shop/search?limit=1');
     expect(total).toBe((await read('/desk/state')).catalog.families);
     expect(results).toHaveLength(1);
-  }
-});
-
-test('killed while a feed pushes prices: every acknowledged price is there, and the index agrees', async () => {
-  const [first] = (await read('/shop/search?q=watercolour&limit=1')).results as {
-    id: string;
-    sku: string;
-    price: number;
-  }[];
-  let acknowledged = 0;
-  /** What it costs as long as nothing was acknowledged: a slow machine is killed before it has taken the first price. */
-  let before = first!.price;
-  for (let round = 0; round < 3; round++) {
-    const stop = setTimeout(() => server.kill('SIGKILL'), 120 + round * 110);
-    try {
-      for (let price = acknowledged + 1; price < 500; price++)
-        if ((await post('/desk/catalog/facts', { records: [{ id: first!.id, price }] })).ok) acknowledged = price;
-    } catch {
-      // The server is gone; what it last acknowledged counts.
-    }
-    clearTimeout(stop);
-    await killed();
-    await start();
-    const found = (await read(`/shop/search?q=${encodeURIComponent(first!.sku)}&limit=1`)).results[0] as {
-      price: number;
-    };
-    expect(acknowledged === 0 ? [before, 1] : [acknowledged, acknowledged + 1]).toContain(found.price);
-    if (acknowledged > 0 || found.price === 1) acknowledged = found.price;
-    before = found.price;
   }
 });

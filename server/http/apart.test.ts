@@ -1,4 +1,4 @@
-import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
+import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
 import { endpoints } from '../../api/endpoints.ts';
 import { pathFor } from '../../api/paths.ts';
 import { openTestShelf, smallCatalog, type TestShelf } from '../testing/openTestShelf.ts';
@@ -19,7 +19,7 @@ const edit = (place: string, part: string, key: string, value: unknown) =>
   );
 const plan = (name: string) => ({ name, on: true, searches: [name], pins: [{ product: 'b', place: 1 }], pulls: [] });
 
-beforeEach(async () => {
+async function open(): Promise<void> {
   shelf = openTestShelf();
   await shelf.bringIn(smallCatalog.replaceAll('brush', `brush ${marks.main}`));
   const made = await shelf.post('/desk/storefronts/make', {
@@ -45,8 +45,7 @@ beforeEach(async () => {
     await shelf.post(`/shop/${storefront}/log/search`, { session: mark, search: mark, results: 1 });
     await shelf.writer.bringInContent(storefront, 'article', await articleOf(mark));
   }
-});
-afterEach(() => shelf.remove());
+}
 
 async function articleOf(mark: string): Promise<string> {
   const { writeFileSync } = await import('node:fs');
@@ -85,6 +84,9 @@ const aboutAll = new Set([
 ]);
 
 describe('addresses of one storefront or draft never answer with another’s data', () => {
+  // Whoever reads writes nothing, so that one shop is enough for all of them.
+  beforeAll(open);
+  afterAll(() => shelf.remove());
   const asked = Object.entries(endpoints).filter(([name, { method }]) => method === 'get' && !aboutAll.has(name));
   test.each(asked.map(([name, { path }]) => [name, path] as const))('%s', async (name, path) => {
     const ask = async (storefront: string, draft: string): Promise<string> => {
@@ -107,59 +109,64 @@ describe('addresses of one storefront or draft never answer with another’s dat
   });
 });
 
-test('what is written about one leaves the others as they are', async () => {
-  const state = async (place: string) => JSON.stringify((await shelf.get(`/desk/${place}/state`)).body);
-  const others = [`${marks.second}/main`, `main/${marks.winter}`];
-  const before = await Promise.all(others.map(state));
-  const { body } = await shelf.get('/desk/main/main/state');
-  await shelf.post('/desk/main/main/undo', { revision: (body as { revision: number }).revision });
-  const published = (await shelf.get('/desk/main/main/state')).body as { revision: number };
-  await shelf.post('/desk/main/main/publish', { revision: published.revision, note: '' });
-  await shelf.post('/desk/main/main/catalog/facts', { records: [{ id: 'b1', price: 77 }] });
-  await shelf.post('/desk/main/main/proposals/decline', { id: 'filter:x' });
-  await shelf.bringIn('id,title\nz,Zebra\n');
-  const after = await Promise.all(others.map(state));
-  expect(after[0]).toBe(before[0]);
-  // The other draft is told that another release is live by now, and of the new catalog; what it holds stays.
-  expect(JSON.parse(after[1]!)).toMatchObject({ draft: { isBehind: true }, catalog: { records: 1 } });
-  expect(JSON.parse(after[1]!)).toMatchObject({ setup: (JSON.parse(before[1]!) as { setup: object }).setup });
-  const found = (await shelf.get(`/shop/${marks.second}/search?q=brush`)).body as { results: { price: number }[] };
-  expect(found.results.map(({ price }) => price)).not.toContain(77);
-});
+describe('what is changed in one', () => {
+  beforeEach(open);
+  afterEach(() => shelf.remove());
 
-test('a storefront that is closed says so to its shoppers alone; one that is removed leaves nothing and nobody else without', async () => {
-  await shelf.post('/desk/storefronts/archive', { id: marks.second, archived: true });
-  expect(await shelf.get(`/shop/${marks.second}/search?q=brush`)).toMatchObject({
-    status: 410,
-    body: { error: { code: 'closed' } },
+  test('what is written about one leaves the others as they are', async () => {
+    const state = async (place: string) => JSON.stringify((await shelf.get(`/desk/${place}/state`)).body);
+    const others = [`${marks.second}/main`, `main/${marks.winter}`];
+    const before = await Promise.all(others.map(state));
+    const { body } = await shelf.get('/desk/main/main/state');
+    await shelf.post('/desk/main/main/undo', { revision: (body as { revision: number }).revision });
+    const published = (await shelf.get('/desk/main/main/state')).body as { revision: number };
+    await shelf.post('/desk/main/main/publish', { revision: published.revision, note: '' });
+    await shelf.post('/desk/main/main/catalog/facts', { records: [{ id: 'b1', price: 77 }] });
+    await shelf.post('/desk/main/main/proposals/decline', { id: 'filter:x' });
+    await shelf.bringIn('id,title\nz,Zebra\n');
+    const after = await Promise.all(others.map(state));
+    expect(after[0]).toBe(before[0]);
+    // The other draft is told that another release is live by now, and of the new catalog; what it holds stays.
+    expect(JSON.parse(after[1]!)).toMatchObject({ draft: { isBehind: true }, catalog: { records: 1 } });
+    expect(JSON.parse(after[1]!)).toMatchObject({ setup: (JSON.parse(before[1]!) as { setup: object }).setup });
+    const found = (await shelf.get(`/shop/${marks.second}/search?q=brush`)).body as { results: { price: number }[] };
+    expect(found.results.map(({ price }) => price)).not.toContain(77);
   });
-  expect(await shelf.get(`/desk/${marks.second}/main/search?q=brush`)).toMatchObject({ status: 200 });
-  expect(await shelf.get('/shop/search?q=brush')).toMatchObject({ status: 200 });
-  const wrong = await shelf.post('/desk/storefronts/remove', { id: marks.second, typed: 'something' });
-  expect(wrong).toMatchObject({ status: 400, body: { error: { code: 'not-the-name' } } });
-  const removed = await shelf.post('/desk/storefronts/remove', { id: marks.second, typed: marks.second });
-  expect(removed.status).toBe(200);
-  expect(await shelf.get(`/desk/${marks.second}/main/state`)).toMatchObject({ status: 404 });
-  expect(await shelf.get('/shop/search?q=brush')).toMatchObject({ status: 200 });
-  const tables = shelf.db.prepare("SELECT name FROM sqlite_master WHERE type = 'table'").pluck().all() as string[];
-  for (const table of tables) {
-    const rows = JSON.stringify(shelf.db.prepare(`SELECT * FROM ${table}`).all());
-    expect([table, rows.includes(marks.second)]).toEqual([table, false]);
-  }
-  const last = await shelf.post('/desk/storefronts/remove', { id: 'main', typed: 'Your shop' });
-  expect(last).toMatchObject({ status: 409, body: { error: { code: 'last-storefront' } } });
-});
 
-test('a draft that is taken out is not found, and is as it was when it is put back', async () => {
-  const before = (await shelf.get(`/desk/main/${marks.winter}/state`)).body;
-  await shelf.post('/desk/main/main/drafts/take-out', { draft: marks.winter });
-  const gone = { status: 404, body: { error: { code: 'unknown-draft' } } };
-  expect(await shelf.get(`/desk/main/${marks.winter}/state`)).toMatchObject(gone);
-  expect(await shelf.get(`/desk/main/main/search?q=x&from=draft:${marks.winter}`)).toMatchObject(gone);
-  await shelf.post('/desk/main/main/drafts/put-back', { draft: marks.winter });
-  expect((await shelf.get(`/desk/main/${marks.winter}/state`)).body).toEqual(before);
-  await shelf.post(`/desk/main/${marks.winter}/drafts/take-out`, { draft: 'main' });
-  const last = await shelf.post(`/desk/main/${marks.winter}/drafts/take-out`, { draft: marks.winter });
-  expect(last).toMatchObject({ status: 409, body: { error: { code: 'last-draft' } } });
-  expect(await shelf.get('/desk/state')).toMatchObject({ status: 200, body: { draft: { id: marks.winter } } });
+  test('a storefront that is closed says so to its shoppers alone; one that is removed leaves nothing and nobody else without', async () => {
+    await shelf.post('/desk/storefronts/archive', { id: marks.second, archived: true });
+    expect(await shelf.get(`/shop/${marks.second}/search?q=brush`)).toMatchObject({
+      status: 410,
+      body: { error: { code: 'closed' } },
+    });
+    expect(await shelf.get(`/desk/${marks.second}/main/search?q=brush`)).toMatchObject({ status: 200 });
+    expect(await shelf.get('/shop/search?q=brush')).toMatchObject({ status: 200 });
+    const wrong = await shelf.post('/desk/storefronts/remove', { id: marks.second, typed: 'something' });
+    expect(wrong).toMatchObject({ status: 400, body: { error: { code: 'not-the-name' } } });
+    const removed = await shelf.post('/desk/storefronts/remove', { id: marks.second, typed: marks.second });
+    expect(removed.status).toBe(200);
+    expect(await shelf.get(`/desk/${marks.second}/main/state`)).toMatchObject({ status: 404 });
+    expect(await shelf.get('/shop/search?q=brush')).toMatchObject({ status: 200 });
+    const tables = shelf.db.prepare("SELECT name FROM sqlite_master WHERE type = 'table'").pluck().all() as string[];
+    for (const table of tables) {
+      const rows = JSON.stringify(shelf.db.prepare(`SELECT * FROM ${table}`).all());
+      expect([table, rows.includes(marks.second)]).toEqual([table, false]);
+    }
+    const last = await shelf.post('/desk/storefronts/remove', { id: 'main', typed: 'Your shop' });
+    expect(last).toMatchObject({ status: 409, body: { error: { code: 'last-storefront' } } });
+  });
+
+  test('a draft that is taken out is not found, and is as it was when it is put back', async () => {
+    const before = (await shelf.get(`/desk/main/${marks.winter}/state`)).body;
+    await shelf.post('/desk/main/main/drafts/take-out', { draft: marks.winter });
+    const gone = { status: 404, body: { error: { code: 'unknown-draft' } } };
+    expect(await shelf.get(`/desk/main/${marks.winter}/state`)).toMatchObject(gone);
+    expect(await shelf.get(`/desk/main/main/search?q=x&from=draft:${marks.winter}`)).toMatchObject(gone);
+    await shelf.post('/desk/main/main/drafts/put-back', { draft: marks.winter });
+    expect((await shelf.get(`/desk/main/${marks.winter}/state`)).body).toEqual(before);
+    await shelf.post(`/desk/main/${marks.winter}/drafts/take-out`, { draft: 'main' });
+    const last = await shelf.post(`/desk/main/${marks.winter}/drafts/take-out`, { draft: marks.winter });
+    expect(last).toMatchObject({ status: 409, body: { error: { code: 'last-draft' } } });
+    expect(await shelf.get('/desk/state')).toMatchObject({ status: 200, body: { draft: { id: marks.winter } } });
+  });
 });
