@@ -8,7 +8,9 @@ import { runChecks } from './lint.mjs';
 import { ensureBuilt, ensureInstalled, requireNode } from './prepare.mjs';
 import { root } from './root.mjs';
 
-const chromium = '/usr/bin/chromium';
+/** Debian's Chromium, the one without a window of its own first, as server/testing/chromium.ts takes it. */
+const chromiums = ['chromium-headless-shell', 'chromium'];
+const hasChromium = () => chromiums.some((name) => existsSync(`/usr/bin/${name}`));
 /** Tests of the real interface that may need a second try in one run; more are a fault. */
 const mostFlaky = 2;
 const tally = { passed: 0, failed: 0 };
@@ -25,17 +27,16 @@ function run(command, args, env = {}) {
 
 /** Chromium comes from Debian's packages; the tests cannot bring their own. */
 function ensureChromium() {
-  if (existsSync(chromium)) return true;
+  if (hasChromium()) return true;
   if (process.getuid?.() !== 0) {
-    console.log('Chromium is not installed. As root: apt-get update && apt-get install chromium');
+    console.log('Chromium is not installed. As root: apt-get update && apt-get install chromium-headless-shell');
     return false;
   }
   const env = { DEBIAN_FRONTEND: 'noninteractive' };
   console.log('Installing Chromium from Debian …');
-  return (
-    run('apt-get', ['update', '-qq'], env) &&
-    run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium'], env)
-  );
+  const install = (name) => run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', name], env);
+  // A Debian that does not have the first has the other.
+  return run('apt-get', ['update', '-qq'], env) && chromiums.some((name) => install(name) && hasChromium());
 }
 
 /** Runs a test runner that writes a JSON report, and adds its tests to the tally. */
