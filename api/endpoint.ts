@@ -21,8 +21,10 @@ export function endpoint<Query extends QuerySchema, Body extends z.ZodType, Answ
   return description;
 }
 
-/** What the client passes in and gets back; what it sends is the schema's input, so defaults may be left out. */
-export type QueryOf<E> =
-  E extends Endpoint<infer Query extends QuerySchema, z.ZodType, z.ZodType> ? z.input<Query> : never;
-export type BodyOf<E> = E extends Endpoint<QuerySchema, infer Body, z.ZodType> ? z.input<Body> : never;
-export type AnswerOf<E> = E extends Endpoint<QuerySchema, z.ZodType, infer Answer> ? z.output<Answer> : never;
+/**
+ * What the client passes in and gets back; what it sends is the schema's input, so defaults may be left out. Each is read
+ * off its own schema alone: to hold a description against all that an endpoint may be takes the compiler ten times as long.
+ */
+export type QueryOf<E> = E extends { readonly query: infer Query } ? z.input<Query> : never;
+export type BodyOf<E> = E extends { readonly body: infer Body } ? z.input<Body> : never;
+export type AnswerOf<E> = E extends { readonly answer: infer Answer } ? z.output<Answer> : never;

@@ -62,7 +62,7 @@ test.afterAll(async () => {
 
 test('catalogs put in force under searches, effects and proposals: no answer fails, each is of one catalog', async () => {
   test.setTimeout(480_000);
-  const { answers, deskAnswers, faults } = await commitsUnderLoad(server, { commits: 2, connections: 12, pause: 60 });
+  const { answers, deskAnswers, faults } = await commitsUnderLoad(server, { commits: 2, connections: 12, pause: 120 });
   expect(faults).toEqual([]);
   expect(answers).toBeGreaterThan(200);
   expect(Math.min(deskAnswers.effect, deskAnswers.proposals)).toBeGreaterThan(5);

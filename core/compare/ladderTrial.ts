@@ -1,5 +1,6 @@
 import type { Demand } from '../demand/logEntry.ts';
 import { corrected, weak } from '../query/understand.ts';
+import type { MatchKind } from '../scoring/formula.ts';
 import { type Climbed, climb } from '../search/climb.ts';
 import { correctionsOf } from '../search/correctedReading.ts';
 import type { Engine, PreparedSetup } from '../search/prepareSetup.ts';
@@ -36,7 +37,7 @@ export function reachedBy({ snapshot }: Pick<Engine, 'snapshot'>, { ranking, nea
   if (loosened.length > 0) return 'filters';
   if (dropped.length > 0) return 'words';
   if (correctionsOf(snapshot, words).length > 0) return 'spelling';
-  const isOwn = (how: string): boolean => how !== 'synonym' && !corrected.has(how as never) && !weak.has(how as never);
+  const isOwn = (how: MatchKind): boolean => how !== 'synonym' && !corrected.has(how) && !weak.has(how);
   return words.some(({ expansions }) => expansions.length > 0 && !expansions.some(({ how }) => isOwn(how)))
     ? 'synonyms'
     : 'itself';

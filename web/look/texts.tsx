@@ -1,4 +1,4 @@
-import { IntlMessageFormat } from 'intl-messageformat';
+import { type FormatXMLElementFn, IntlMessageFormat } from 'intl-messageformat';
 import { createContext, createElement, Fragment, type ReactNode, useContext } from 'react';
 import type { MessageKey } from '../../core/messages/en.ts';
 import { localeOf } from '../../core/messages/localeOf.ts';
@@ -80,15 +80,10 @@ export function textsIn(language: Language, country?: string, own: Readonly<Reco
     say,
     rich: (key, values, marks) =>
       formatted(key, (message) => {
-        const parts = message.format<ReactNode>({
-          ...values,
-          ...Object.fromEntries(
-            Object.entries({ ...usualMarks, ...marks }).map(([mark, draw]) => [
-              mark,
-              (inside: ReactNode[]) => draw(side(inside)),
-            ]),
-          ),
-        } as never);
+        const drawn: [string, FormatXMLElementFn<ReactNode>][] = Object.entries({ ...usualMarks, ...marks }).map(
+          ([mark, draw]) => [mark, (inside) => draw(side(inside))],
+        );
+        const parts = message.format<ReactNode>({ ...values, ...Object.fromEntries(drawn) });
         return Array.isArray(parts) ? side(parts) : parts;
       }),
     inText: (name) => (language === 'de' ? name : name.toLocaleLowerCase(locale)),

@@ -46,10 +46,14 @@ export function liveShop({ base = '', storefront, key = '', fetch }: LiveShop): 
   // No header of one's own and no cookie: a question to another origin then needs no other before it, and tells nobody's name.
   const credentials = isElsewhere ? 'omit' : 'same-origin';
   const said: Values = key === '' ? {} : { key };
-  const get = async (name: keyof typeof shopPaths, query: Values, signal?: AbortSignal): Promise<never> => {
+  const get = async <Name extends keyof typeof shopPaths>(
+    name: Name,
+    query: Values,
+    signal?: AbortSignal,
+  ): Promise<AnswerOf<Endpoints[Name]>> => {
     const init: RequestInit = { credentials, ...(signal && { signal }) };
-    const answer = await send(withQuery(at(name), { ...query, ...said }), init, fetch);
-    return (isElsewhere ? picturesFrom(base, answer) : answer) as never;
+    const answer = (await send(withQuery(at(name), { ...query, ...said }), init, fetch)) as AnswerOf<Endpoints[Name]>;
+    return isElsewhere ? picturesFrom(base, answer) : answer;
   };
   return {
     name: 'shop',
@@ -59,7 +63,7 @@ export function liveShop({ base = '', storefront, key = '', fetch }: LiveShop): 
     product: (id, signal) => get('shopProduct', { id }, signal),
     article: (id, signal) => get('shopArticle', { id }, signal),
     beside: (query, signal) => get('shopBeside', query, signal),
-    note: (what, body) =>
+    note: <Name extends Note>(what: Name, body: BodyOf<Endpoints[Name]>) =>
       send(
         withQuery(at(what), said),
         {
@@ -70,6 +74,6 @@ export function liveShop({ base = '', storefront, key = '', fetch }: LiveShop): 
           keepalive: true,
         },
         fetch,
-      ) as never,
+      ) as Promise<AnswerOf<Endpoints[Name]>>,
   };
 }
