@@ -6,7 +6,8 @@ import { root } from './root.mjs';
 
 const folders = ['core', 'api', 'server', 'cli', 'web', 'client', 'demo', 'bench', 'e2e', 'scripts'];
 const checks = [
-  ['types', 'tsc', '-b'],
+  // Several checkers beside each other work out the same types once each: one takes two thirds of the time of four on two cores.
+  ['types', 'tsc', '-b', '--checkers', '1'],
   ['style', 'biome', 'check', '--error-on-warnings', '.'],
   ['import boundaries', 'depcruise', '--config', '.dependency-cruiser.cjs', ...folders],
   ['folders of core one way', 'depcruise', '--config', '.dependency-cruiser.folders.cjs', 'core'],

@@ -3,7 +3,7 @@ import { z } from '@hono/zod-openapi';
 import type { Context } from 'hono';
 import { bodyLimit } from 'hono/body-limit';
 import { HTTPException } from 'hono/http-exception';
-import type { Endpoint, QuerySchema } from '../../api/endpoint.ts';
+import type { Endpoint, QuerySchema, Schema } from '../../api/endpoint.ts';
 import { problemSchema } from '../../api/problem.ts';
 import { Refused } from '../refused.ts';
 import { deepestJson, isTooDeep } from './jsonDepth.ts';
@@ -20,7 +20,7 @@ interface Given<Query, Body> {
 }
 
 /** Answers an endpoint; `Here` is what the request's address is about. */
-type ServeAbout<Here> = <Query extends QuerySchema, Body extends z.ZodType, Answer extends z.ZodType>(
+type ServeAbout<Here> = <Query extends QuerySchema, Body extends Schema, Answer extends Schema>(
   endpoint: Endpoint<Query, Body, Answer>,
   handle: (
     here: Here,
@@ -60,14 +60,14 @@ export function servingOn(app: OpenAPIHono, { deskIn, shopIn }: Whereabouts): Se
     <Here>(hereIn: (context: Context) => Here | Promise<Here>): ServeAbout<Here> =>
     (endpoint, handle, takesJson = endpoint.method === 'post') => {
       const { method, path, summary, query, body, answer, mostBytes = usualBytes } = endpoint;
-      const content = (schema: z.ZodType) => ({ content: { 'application/json': { schema } } });
+      const content = (schema: Schema) => ({ content: { 'application/json': { schema: schema as z.ZodType } } });
       const route: RouteConfig = {
         method,
         path,
         summary,
         request: {
           params: parametersOf(path),
-          query,
+          query: query as z.ZodObject,
           ...(takesJson ? { body: { ...content(body), required: true } } : {}),
         },
         responses: {
@@ -101,7 +101,7 @@ export function servingOn(app: OpenAPIHono, { deskIn, shopIn }: Whereabouts): Se
         });
       }
       app.openapi<RouteConfig, Given<z.output<typeof query>, z.output<typeof body>>>(route, async (context) => {
-        const json = takesJson ? context.req.valid('json') : body.parse({});
+        const json = takesJson ? context.req.valid('json') : z.parse(body, {});
         const answered = await handle(await hereIn(context), context.req.valid('query'), json, context);
         return context.body(JSON.stringify(answered), 200, { 'content-type': 'application/json' });
       });
