@@ -16,7 +16,7 @@ let data: string;
 let server: ChildProcess;
 
 async function start(): Promise<void> {
-  const args = ['dist/server/main.js', '--port', String(port), '--data', data, '--demo', demo];
+  const args = ['dist/server/main.js', '--port', String(port), '--data', data, '--demo', demo, '--cold'];
   server = spawn(process.execPath, args, { cwd: root, stdio: 'ignore' });
   await expect
     .poll(async () => (await fetch(`${base}/desk/state`).catch(() => null))?.status, { timeout: 120_000 })

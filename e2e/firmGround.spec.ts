@@ -34,7 +34,7 @@ let port: number;
 let data: string;
 let server: RealServer;
 const start = (folder = data, more: readonly string[] = []) =>
-  startRealServer({ root, data: folder, port, demo, arguments: more });
+  startRealServer({ root, data: folder, port, demo, arguments: ['--cold', ...more] });
 const width = async (value: number) => ({
   revision: await server.revision(),
   edits: [{ part: 'relevance', key: 'closeCall', value: { width: value } }],
@@ -82,7 +82,7 @@ test('while one file comes in, another is refused before it is received; nothing
 });
 
 test('a second server and a terminal that writes are told who has the folder; one that reads is served', async () => {
-  const other = await startRealServer({ root, data, demo, port: await freePort() });
+  const other = await startRealServer({ root, data, demo, port: await freePort(), arguments: ['--cold'] });
   await until(() => other.process.exitCode !== null);
   expect(other.said()).toContain(`in use by the application at ${server.base}/`);
   const terminal = (...words: string[]) =>

@@ -12,7 +12,7 @@ let data: string;
 let server: RealServer;
 test.beforeAll(async () => {
   data = mkdtempSync(join(tmpdir(), 'clever-shelf-together-'));
-  server = await startRealServer({ root, data, port: await freePort() });
+  server = await startRealServer({ root, data, port: await freePort(), arguments: ['--cold'] });
 });
 test.afterAll(async () => {
   await server.kill();

@@ -70,6 +70,7 @@ async function start(): Promise<void> {
       'shop-port': { type: 'string' },
       host: { type: 'string', multiple: true, default: [] as string[] },
       fresh: { type: 'boolean', default: false },
+      cold: { type: 'boolean', default: false },
     },
   });
   const port = Number(values.port);
@@ -83,6 +84,7 @@ async function start(): Promise<void> {
   const searcher = lanedSearcher({
     folder,
     worker: worker('searchWorker'),
+    isCold: values.cold,
     async openLater(storefront) {
       const { catalogs } = shelf.at(storefront);
       const generation = catalogs.generation();
@@ -249,7 +251,7 @@ async function start(): Promise<void> {
   const server = serve({ fetch: app.fetch, port, hostname: '127.0.0.1' }, (address) => {
     const own = `http://127.0.0.1:${address.port}/`;
     lock.serveAt(own);
-    const isWarm = warmUp(own).catch((error: unknown) => {
+    const isWarm = (values.cold ? Promise.resolve() : warmUp(own)).catch((error: unknown) => {
       // One that is stopped meanwhile does not answer itself.
       if (server.listening) log.error(error);
     });

@@ -57,12 +57,15 @@ export function lanedSearcher(options: {
   readonly openLater: (storefront: string) => Promise<CatalogHandle>;
   /** Bytes of indexes kept open; beyond, the storefront asked least recently is closed, and opened anew when it is asked. */
   readonly mostBytes?: number;
+  /** Whether threads begin without answering searches ahead: a start costs less, and what is asked first takes longer. */
+  readonly isCold?: boolean;
   /** Called when a storefront is no longer kept open. */
   readonly whenClosed?: (storefront: string) => void;
   /** Called when threads have let go of something. */
   readonly whenFree?: (storefront: string) => void;
 }): LanedSearcher {
-  const { folder, worker, openLater, mostBytes = indexBytesKept, whenClosed = () => {}, whenFree = () => {} } = options;
+  const { folder, worker, openLater, isCold = false } = options;
+  const { mostBytes = indexBytesKept, whenClosed = () => {}, whenFree = () => {} } = options;
   const names = Object.keys(laneSettings) as LaneName[];
   const lanes = Object.fromEntries(names.map((name) => [name, openLane(name, folder, worker)])) as Record<
     LaneName,
@@ -76,7 +79,7 @@ export function lanedSearcher(options: {
 
   const warm = (about: CatalogHandle, over: number): LaneTask => ({
     about,
-    question: { call: 'warm', given: [liveOf(about.storefront), searchesWarmed, warmedWith, over] },
+    question: { call: 'warm', given: [liveOf(about.storefront), searchesWarmed, warmedWith, isCold ? 0 : over] },
   });
   const letGo = async ({ storefront, generation }: CatalogHandle): Promise<void> => {
     const task: LaneTask = { letGo: { storefront, generation } };
@@ -174,7 +177,7 @@ export function lanedSearcher(options: {
       answerFrom(about);
       if (before && before.generation !== about.generation) letGoLater(before);
       // The first catalog of all, and one that takes another's place, since somebody is at work on that storefront.
-      if (isDeskWarm && !before) return;
+      if (isCold || (isDeskWarm && !before)) return;
       isDeskWarm = true;
       const isOver = (): boolean => isEnded || inForce.get(storefront) !== about;
       setTimeout(() => isEnded || void warmDesk(lanes.desk, about, isOver).catch(() => {}), deskWarmedAfter).unref();
