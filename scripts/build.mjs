@@ -6,6 +6,12 @@ import { pathToFileURL } from 'node:url';
 import { brotliCompressSync, constants, gzipSync } from 'node:zlib';
 import { root } from './root.mjs';
 
+/**
+ * Packages that find files of their own beside them, compiled ones above all. All others are bundled: to find and read their
+ * hundreds of files is a third of what a start costs, or a command at the terminal.
+ */
+const readWhereTheyAre = ['better-sqlite3', 'sharp', 'piscina', 'pino', 'word-list'];
+
 /** Bundles entry points, a source file each by where it goes in dist/, for Node.js. */
 export async function bundleForNode(entryPoints) {
   const { build: bundle } = await import('esbuild');
@@ -19,7 +25,13 @@ export async function bundleForNode(entryPoints) {
     platform: 'node',
     format: 'esm',
     target: 'node20',
-    packages: 'external',
+    external: readWhereTheyAre,
+    // As this package is by itself it reads a file beside it.
+    alias: { 'css-tree': 'css-tree/dist/csstree.esm' },
+    // Older packages ask for what Node.js itself has by a function that modules do not have.
+    banner: {
+      js: "import { createRequire as requireFrom } from 'node:module'; const require = requireFrom(import.meta.url);",
+    },
     sourcemap: true,
     logLevel: 'warning',
   });
