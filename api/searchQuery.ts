@@ -25,7 +25,7 @@ const wholeNumber = (least: number, most: number) =>
     .transform(Number)
     .pipe(z.number().int().min(least).max(most));
 export const flag = z.enum(['0', '1']).transform((value) => value === '1');
-const texts = z.union([z.string().max(300), z.array(z.string().max(300)).max(mostChosen)]);
+const texts = z.union([z.string().max(300), z.array(z.string().max(300)).max(mostChosen).readonly()]);
 
 /** Sayings given once or several times. */
 export const sayings = z

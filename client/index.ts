@@ -1,6 +1,5 @@
 import { CallProblem } from '../web/client/request.ts';
 import { liveShop } from '../web/shopper/shopClient.ts';
-import type { SearchQuery } from '../web/shopper/shopperSearch.ts';
 import type { OpenShop, Question, Refusal } from './types.ts';
 
 export type * from './types.ts';
@@ -14,7 +13,7 @@ export const openShop: OpenShop = ({ server, ...options }) => {
     ...(limit !== undefined && { limit: String(limit) }),
   });
   return {
-    search: async (question, signal) => shop.search(written(question) as SearchQuery, signal),
+    search: async (question, signal) => shop.search(written(question), signal),
     suggest: async (question, signal) => shop.suggest(written(question), signal),
     product: async (id, signal) => shop.product(id, signal),
     article: async (id, signal) => shop.article(id, signal),

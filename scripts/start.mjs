@@ -10,6 +10,7 @@ const help = `Usage: npm start -- [options]
   --port N     serve on this port of 127.0.0.1 (default 4180)
   --data DIR   keep everything in this folder (default: data)
   --fresh      empty that folder first and begin with the demo store
+  --cold       begin with less work; what is searched for first takes longer
   --host NAME  also answer under this name, as behind a proxy; may be given
                several times. Other names are refused.
   --shop-port N
@@ -26,6 +27,7 @@ try {
       port: { type: 'string', default: '4180' },
       data: { type: 'string' },
       fresh: { type: 'boolean', default: false },
+      cold: { type: 'boolean', default: false },
       'shop-port': { type: 'string' },
       host: { type: 'string', multiple: true, default: [] },
       help: { type: 'boolean', short: 'h', default: false },
@@ -59,6 +61,7 @@ process.argv = [
   ...['--port', values.port, '--data', data, '--demo', join(root, 'demo', 'store')],
   ...(values['shop-port'] === undefined ? [] : ['--shop-port', values['shop-port']]),
   ...(values.fresh ? ['--fresh'] : []),
+  ...(values.cold ? ['--cold'] : []),
   ...values.host.flatMap((name) => ['--host', name]),
 ];
 await import('../dist/server/main.js');

@@ -22,6 +22,9 @@ test('a file of the desk is sent as it was pressed when it was built, to whoever
   const answer = await get('/assets/desk-1.js', 'gzip, br');
   expect(answer.headers.get('content-encoding')).toBe('br');
   expect(answer.headers.get('content-type')).toMatch(/^text\/javascript/);
+  // Its name tells which it is, so it is kept for good, for each way of reading by itself.
+  expect(answer.headers.get('cache-control')).toBe('max-age=31536000, immutable');
+  expect(answer.headers.get('vary')).toMatch(/accept-encoding/i);
   expect(brotliDecompressSync(Buffer.from(await answer.arrayBuffer())).toString()).toBe(script);
 });
 
@@ -29,5 +32,6 @@ test('whoever reads nothing pressed is sent the file itself, and what is not the
   const answer = await get('/assets/desk-1.js', 'identity');
   expect(answer.headers.get('content-encoding')).toBeNull();
   expect(await answer.text()).toBe(script);
-  expect((await get('/assets/desk-2.js', 'br')).status).toBe(404);
+  const none = await get('/assets/desk-2.js', 'br');
+  expect([none.status, none.headers.get('cache-control')]).toEqual([404, null]);
 });

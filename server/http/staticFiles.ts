@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { serveStatic as staticFrom } from '@hono/node-server/serve-static';
 import type { OpenAPIHono } from '@hono/zod-openapi';
-import type { Context } from 'hono';
+import type { Context, MiddlewareHandler } from 'hono';
 import { etag } from 'hono/etag';
 import { reservedIds, screenNames, unnamed } from '../../api/paths.ts';
 import { idPattern } from '../../core/setup/setupRef.ts';
@@ -11,10 +11,16 @@ import type { StorefrontReader } from '../store/storefronts.ts';
 const forever = 'max-age=31536000, immutable';
 const whileUsed = 'max-age=3600';
 
-const keep =
-  (howLong: string) =>
-  (_: string, context: Context): void =>
-    context.header('cache-control', howLong);
+/** Serves files that browsers keep so long. The package's own hook comes when the answer is made, and is not heard. */
+const kept = (howLong: string, options: Parameters<typeof staticFrom>[0]): MiddlewareHandler => {
+  const serve = staticFrom(options);
+  return async (context, next) => {
+    const found = await serve(context, next);
+    // Where there is no such file, what comes next has answered.
+    if (found instanceof Response) found.headers.set('cache-control', howLong);
+    return found;
+  };
+};
 
 /** Stands in the desk's page where the draft's address belongs, so that what it asks first is on its way early. */
 const unnamedDesk = `/desk/${unnamed}/${unnamed}/`;
@@ -28,7 +34,7 @@ export function serveStatic(
   folders: { readonly web: string; readonly embed: string; readonly pictures: string | null },
   storefronts: StorefrontReader,
 ): void {
-  const page = (name: string) => staticFrom({ path: `${folders.web}/${name}`, onFound: keep('no-cache') });
+  const page = (name: string) => kept('no-cache', { path: `${folders.web}/${name}` });
   const shop = page('shop.html');
   const firstDraftOf = (storefront: string): string =>
     storefronts.drafts(storefront).find(({ removedAt }) => removedAt === null)?.id ?? firstDraft;
@@ -50,13 +56,12 @@ export function serveStatic(
   if (folders.pictures)
     app.get(
       '/pictures/*',
-      staticFrom({
+      kept(whileUsed, {
         root: folders.pictures,
         rewriteRequestPath: (path) => path.slice('/pictures'.length),
-        onFound: keep(whileUsed),
       }),
     );
-  app.get('/assets/*', staticFrom({ root: folders.web, precompressed: true, onFound: keep(forever) }));
+  app.get('/assets/*', kept(forever, { root: folders.web, precompressed: true }));
   app.use('/embed/*', async (context, next) => {
     await next();
     // Scripts of pages of other sites: whoever may ask for the shop's answers is decided there.
@@ -64,15 +69,14 @@ export function serveStatic(
     context.res.headers.set('cross-origin-resource-policy', 'cross-origin');
   });
   const embedded = (howLong: string) =>
-    staticFrom({
+    kept(howLong, {
       root: folders.embed,
       precompressed: true,
       rewriteRequestPath: (path) => path.slice('/embed'.length),
-      onFound: keep(howLong),
     });
   for (const named of ['/embed/parts/*', '/embed/assets/*']) app.get(named, embedded(forever));
   app.get('/embed/*', embedded('no-cache'));
-  app.get('/favicon.svg', staticFrom({ root: folders.web, onFound: keep('no-cache') }));
+  app.get('/favicon.svg', kept('no-cache', { root: folders.web }));
   for (const gone of ['/assets/*', '/embed/*', '/pictures/*', '/favicon.svg', '/desk/*', '/openapi.json/*'])
     app.get(gone, (context) => context.notFound());
   app.get('/preview/*', shop);

@@ -15,7 +15,7 @@ test('a page of another site asks by its key, without a name or a header that ne
     results: [{ picture: '/pictures/a.svg', second: '/pictures/b.svg', badges: [{ text: '/x' }] }, { picture: null }],
   });
   const shop = liveShop({ base: 'https://desk.example', storefront: 'main', key: 'k', fetch });
-  const answer = await shop.search({ q: 'red ink', device: 'phone' } as never);
+  const answer = await shop.search({ q: 'red ink', device: 'phone' });
   expect(sent[0]!.url).toBe('https://desk.example/shop/main/search?q=red+ink&device=phone&key=k');
   expect(sent[0]!.init).toEqual({ credentials: 'omit' });
   // Pictures are where our server is; nothing else is touched.

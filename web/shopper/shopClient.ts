@@ -3,10 +3,10 @@ import type { endpoints } from '../../api/endpoints.ts';
 import { pathFor, shopPaths } from '../../api/shopPaths.ts';
 import { send, type Values, withQuery } from '../client/request.ts';
 import { picturesFrom } from './picturesFrom.ts';
-import type { SearchQuery } from './shopperSearch.ts';
 
 type Endpoints = typeof endpoints;
 export type BesideQuery = Omit<QueryOf<Endpoints['shopBeside']>, 'key'>;
+type SearchQuery = Omit<QueryOf<Endpoints['shopSearch']>, 'key'>;
 type SuggestQuery = QueryOf<Endpoints['shopSuggest']>;
 /** Things shoppers do that are written down. */
 type Note = 'noteSearch' | 'noteClick' | 'noteOutcome';

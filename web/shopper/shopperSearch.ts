@@ -90,4 +90,3 @@ export const queryFor = (search: ShopperSearch, device: Device) => ({
     Object.entries(search.filters).map(([key, values]) => [`f.${key}`, values.length > 0 ? [...values] : '']),
   ),
 });
-export type SearchQuery = ReturnType<typeof queryFor> & { readonly limit?: string; readonly like?: string };
