@@ -56,6 +56,16 @@ function readTexts(record: CatalogRecord, attributes: readonly AttributeProfile[
   });
 }
 
+/** What was read of each record, by the attributes it was read with: one catalog is searched under many setups. */
+const textsRead = new WeakMap<readonly AttributeProfile[], WeakMap<CatalogRecord, ReadRecord['texts']>>();
+function textsOnce(record: CatalogRecord, attributes: readonly AttributeProfile[]): ReadRecord['texts'] {
+  const byRecord = textsRead.get(attributes) ?? new WeakMap<CatalogRecord, ReadRecord['texts']>();
+  textsRead.set(attributes, byRecord);
+  const texts = byRecord.get(record) ?? readTexts(record, attributes);
+  byRecord.set(record, texts);
+  return texts;
+}
+
 /** The same answers again without working them out again: the searches are many and the catalogs small. */
 export function remembered<Answer>(work: (text: string) => Answer): (text: string) => Answer {
   const known = new Map<string, Answer>();
@@ -77,7 +87,7 @@ export function readCatalog(
   language: Language,
 ) {
   const stemOf = remembered((token) => stem(token, language));
-  const all = records.map((record): ReadRecord => ({ record, texts: readTexts(record, attributes) }));
+  const all = records.map((record): ReadRecord => ({ record, texts: textsOnce(record, attributes) }));
   const heaviest = Math.max(
     0,
     ...attributes
