@@ -4,19 +4,21 @@ import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { type Browser, expect, type Page, test } from '@playwright/test';
 import { type RealServer, startRealServer } from '../server/testing/realServer.ts';
+import { smallDemo } from '../server/testing/smallDemo.ts';
 import { freePort } from './freePort.ts';
 
 /** Two people at two browsers, at one desk: at different things and at the same, in one draft and in several. */
 const root = join(dirname(fileURLToPath(import.meta.url)), '..');
+const demo = smallDemo(join(root, 'demo', 'store'), ['setup.json', 'storefronts.json']);
 let data: string;
 let server: RealServer;
 test.beforeAll(async () => {
   data = mkdtempSync(join(tmpdir(), 'clever-shelf-together-'));
-  server = await startRealServer({ root, data, port: await freePort(), arguments: ['--cold'] });
+  server = await startRealServer({ root, data, demo, port: await freePort(), arguments: ['--cold'] });
 });
 test.afterAll(async () => {
   await server.kill();
-  rmSync(data, { recursive: true, force: true });
+  for (const folder of [data, demo]) rmSync(folder, { recursive: true, force: true });
 });
 
 /** Somebody at a browser of their own, at a screen of the desk. */
