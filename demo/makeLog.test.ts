@@ -23,7 +23,8 @@ describe('the shipped shopper log', () => {
     const dates = new Set(log.map(({ time }) => time.slice(0, 10)));
     expect(dates.size).toBe(90);
     expect(log.every((entry, at) => at === 0 || log[at - 1]!.time <= entry.time)).toBe(true);
-    for (const { clicks } of log) for (const { product } of clicks) expect(families.has(product)).toBe(true);
+    const clicked = new Set(log.flatMap(({ clicks }) => clicks.map(({ product }) => product)));
+    expect([...clicked].filter((product) => !families.has(product))).toEqual([]);
   });
 
   test('has a long tail: few searches are common, most are made once or twice', () => {
@@ -39,10 +40,12 @@ describe('the shipped shopper log', () => {
       share(({ clicks }) => clicks.some(({ place }) => place >= from && place <= to)) / (to - from + 1);
     expect(at(1, 1)).toBeGreaterThan(at(4, 6));
     expect(at(4, 6)).toBeGreaterThan(at(15, 24));
-    for (const { clicks, baskets, purchases } of log) {
-      expect(baskets.every((product) => clicks.some((click) => click.product === product))).toBe(true);
-      expect(purchases.every((product) => baskets.includes(product))).toBe(true);
-    }
+    const odd = log.filter(
+      ({ clicks, baskets, purchases }) =>
+        !baskets.every((product) => clicks.some((click) => click.product === product)) ||
+        !purchases.every((product) => baskets.includes(product)),
+    );
+    expect(odd).toEqual([]);
   });
 
   test('has dead ends, filters used, and seasons', () => {
