@@ -33,8 +33,8 @@ const demo = smallDemo(join(root, 'demo', 'store'));
 let port: number;
 let data: string;
 let server: RealServer;
-const start = (folder = data, more: readonly string[] = []) =>
-  startRealServer({ root, data: folder, port, demo, arguments: ['--cold', ...more] });
+const start = (folder = data, more: readonly string[] = ['--cold']) =>
+  startRealServer({ root, data: folder, port, demo, arguments: more });
 const width = async (value: number) => ({
   revision: await server.revision(),
   edits: [{ part: 'relevance', key: 'closeCall', value: { width: value } }],
@@ -53,7 +53,8 @@ const generationIn = (folder: string): number =>
 test.beforeAll(async () => {
   data = mkdtempSync(join(tmpdir(), 'clever-shelf-firm-'));
   port = await freePort();
-  server = await start();
+  // This one answers searches ahead, as servers do that are there for somebody.
+  server = await start(data, []);
 });
 test.afterAll(async () => {
   await server.kill();
