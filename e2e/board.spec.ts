@@ -56,7 +56,6 @@ test('on a plan’s board several cards are put in place by mouse, by keyboard, 
   await expect.poll(async () => (await prices()).join()).toBe([...(await prices())].sort((a, b) => b - a).join());
   await page.getByRole('button', { name: 'Take off' }).click();
   await expect(cards(page).nth(0)).not.toContainText('pinned');
-  await desk.undoAll();
 });
 
 test('a pinned product that is sold out leaves a gap that says so', async ({ page }) => {
@@ -77,7 +76,6 @@ test('a collection’s own order is made on its board, and filled by an amount',
   const made = await order(page);
   await page.getByRole('link', { name: 'Beside the shop' }).click();
   await expect(desk.shop.locator('[data-product]').nth(2)).toHaveAttribute('data-product', made[2]!);
-  await desk.undoAll();
 });
 
 test.describe('by touch', () => {
@@ -100,6 +98,5 @@ test.describe('by touch', () => {
     for (let step = 1; step <= 12; step++) await touch('touchMove', step / 12);
     await session.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] });
     await expect.poll(() => order(page)).toEqual([before[0], before[5], ...before.slice(1, 5), ...before.slice(6)]);
-    await desk.undoAll();
   });
 });

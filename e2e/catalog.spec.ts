@@ -157,7 +157,6 @@ test('what is pasted from a spreadsheet falls on the cells from where one is; a 
   await paste('1.00\tmany');
   await expect(page.getByText('“many” is not a number.')).toBeVisible();
   await expect(grid.getByRole('row').nth(1)).toContainText('7.25');
-  await desk.undoAll();
 });
 
 test('a product’s page says where a value comes from, which source wins, and discards it', async ({ page }) => {
@@ -173,7 +172,6 @@ test('a product’s page says where a value comes from, which source wins, and d
   await expect.poll(() => desk.total()).toBe(0);
   await page.getByRole('button', { name: 'Discard my value' }).click();
   await expect(page.getByText('the file says “Larkspur”')).toHaveCount(0);
-  await desk.undoAll();
 });
 
 test('a changed price is in the window within seconds, without a reload', async ({ page }) => {

@@ -52,7 +52,6 @@ test('a collection is made by a rule, put in order, given dates, and found; then
     .focus();
   for (const key of ['Space', 'ArrowUp', 'Space']) await page.keyboard.press(key);
   await expect(list.getByRole('listitem').first()).toHaveText(second, { useInnerText: true });
-  await desk.undoAll();
 });
 
 test('an imported collection keeps what is decided here, and is given back as it was imported', async ({ page }) => {
@@ -98,5 +97,4 @@ test('an article is written with headings and lists, found by its words, and rea
   await desk.trial('olive soap');
   await desk.shop.getByRole('link', { name: 'Washing brushes' }).click();
   await expect(desk.shop.getByRole('listitem').filter({ hasText: 'Olive soap' })).toBeVisible();
-  await desk.undoAll();
 });

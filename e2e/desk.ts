@@ -49,7 +49,10 @@ export async function publishOnce(
   }).toPass();
 }
 
-/** Every test begins with nothing changed and nothing published since the shop was opened, so that one that fails halfway does not make those after it fail too. */
+/**
+ * Every test begins with nothing changed and nothing published since the shop was opened, however the one before it ended. So
+ * none undoes at its end what it did, which an open desk would follow step by step.
+ */
 export const test = base.extend<{ nothingChanged: undefined }>({
   nothingChanged: [
     async ({ request }, use) => {

@@ -36,7 +36,6 @@ test('steps are switched and moved from the keyboard; a shopper is told what was
     dropped: string[];
   };
   expect(live.dropped).toEqual(['xylophonist']);
-  await desk.undoAll();
 });
 
 test('a synonym counts as long as its step is on; a value that was a filter counts as a word where nothing fits', async ({
@@ -61,7 +60,6 @@ test('a synonym counts as long as its step is on; a value that was a filter coun
   await expect(desk.shop.getByText('Nothing fits with “harrow” as a filter; it counts as plain words.')).toBeVisible();
   await page.getByRole('switch', { name: 'Loosened filters on' }).click();
   await expect(desk.shop.getByText('Nothing on our shelves matches “harrow easel”')).toBeVisible();
-  await desk.undoAll();
 });
 
 test('what shoppers tried next stands in for a word nobody carries, in a collection the whole shop does', async ({
@@ -136,7 +134,6 @@ test('a special page stands for its words, with tips, products and a link; redir
   await dialog.getByRole('button', { name: /^Take/ }).click();
   await desk.trial('opening times');
   await expect(desk.shop.getByText('/pages/hours')).toBeVisible();
-  await desk.undoAll();
 });
 
 test('the shopper log is switched off and on again at the desk', async ({ page }) => {

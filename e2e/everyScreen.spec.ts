@@ -85,5 +85,4 @@ test('a lost server is said in words, and the desk goes on when it is back', asy
   await expect.poll(() => desk.unpublished()).toBe(1);
   await expect(page.getByText('Not saved yet')).toBeHidden();
   await expect(page.getByRole('switch', { name: 'Show Kind on the card' })).toBeChecked();
-  await desk.undoAll();
 });

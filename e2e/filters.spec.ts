@@ -33,7 +33,6 @@ test('a proposed filter is added, its shades joined into colours, and shoppers n
   await page.getByLabel('Values in no group', { exact: true }).first().selectOption('together');
   await expect(page.getByRole('textbox', { name: 'Name of the group Warm' })).toBeVisible();
   expect(await seriousProblems(page)).toEqual([]);
-  await desk.undoAll();
 });
 
 test('a filter’s page: order of values, hidden values, help and what it waits for show at once', async ({ page }) => {
@@ -60,7 +59,6 @@ test('a filter’s page: order of values, hidden values, help and what it waits 
   await desk.shop.getByRole('button', { name: 'Kind', exact: true }).click();
   await desk.shop.getByRole('dialog', { name: 'Kind' }).getByRole('checkbox').first().click();
   await expect(desk.shop.getByRole('button', { name: 'Brand', exact: true })).toBeVisible();
-  await desk.undoAll();
 });
 
 test('own ranges: proposed at round numbers, moved from the keyboard, counted right', async ({ page }) => {
@@ -81,7 +79,6 @@ test('own ranges: proposed at round numbers, moved from the keyboard, counted ri
   await expect(desk.shop.locator('main').getByRole('status')).not.toHaveText('245 products');
   const prices = await desk.shop.locator('[data-product]').getByText(/^£/).allTextContents();
   expect(prices.length).toBeGreaterThan(0);
-  await desk.undoAll();
 });
 
 test('shoppers who choose another language read its names', async ({ page }) => {
@@ -100,7 +97,6 @@ test('shoppers who choose another language read its names', async ({ page }) => 
   await desk.shop.getByLabel('Language').selectOption('German');
   await desk.shop.getByRole('button', { name: 'Art', exact: true }).click();
   await expect(desk.shop.getByRole('checkbox', { name: /^Pinsel/ })).toBeVisible();
-  await desk.undoAll();
 });
 
 test('a new search drops what was chosen, or keeps it where the shop says so', async ({ page }) => {
@@ -123,7 +119,6 @@ test('a new search drops what was chosen, or keeps it where the shop says so', a
   await desk.titles();
   await desk.trial('brush');
   await expect(chips).toContainText('In stock');
-  await desk.undoAll();
 });
 
 test('a filter is shown only where most of what is found meets a condition', async ({ page }) => {
@@ -150,5 +145,4 @@ test('a filter is shown only where most of what is found meets a condition', asy
   await page.getByRole('button', { name: 'Ask for nothing of the results' }).press('Enter');
   await expect(page.getByRole('button', { name: 'Say what' })).toBeFocused();
   await expect(filter).toBeVisible();
-  await desk.undoAll();
 });

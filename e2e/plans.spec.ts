@@ -51,7 +51,6 @@ test('three chosen products first, then only those, moved by the keyboard; contr
   await desk.choose(1, 'Why here?');
   await expect(page.getByRole('dialog')).toContainText('The shelf plan “easel” puts it first.');
   await page.keyboard.press('Escape');
-  await desk.undoAll();
 });
 
 test('a product brought in by words it does not have, what meets a condition boosted and hidden, another search answered', async ({
@@ -85,7 +84,6 @@ test('a product brought in by words it does not have, what meets a condition boo
   await page.getByLabel('Search it is taken for').press('Enter');
   await expect(desk.shop.getByText('instead of “easel”')).toBeVisible();
   await expect.poll(async () => (await desk.titles()).join()).toContain('gouache');
-  await desk.undoAll();
 });
 
 test('a banner stands among the results; shoppers are sent to a page of the shop, offered one elsewhere, and never sent to what would run', async ({
@@ -162,7 +160,6 @@ test('a product that is not there is found and added from the window, at the fir
   await desk.choose(2, 'Hide everywhere');
   const gaps = desk.shop.getByRole('list', { name: 'Pinned, and not there' });
   await expect(gaps).toContainText('Place 2: Linen canvas is hidden.');
-  await desk.undoAll();
 });
 
 test('a plan of a December to come is seen as of then, and not before', async ({ page }) => {
@@ -185,7 +182,6 @@ test('a plan of a December to come is seen as of then, and not before', async ({
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'See the shop as of now' }).click();
   await expect.poll(async () => (await desk.titles()).join()).toBe(before.join());
-  await desk.undoAll();
 });
 
 test('a product is pinned by putting it at a place in the window, with the mouse and from the keyboard', async ({
@@ -281,5 +277,4 @@ test('several products of the window are pinned, boosted and hidden together, by
   await expect(desk.shop.locator(`[data-product="${raised}"] [aria-keyshortcuts]:focus`)).toBeVisible();
   await page.keyboard.press('0');
   await expect(desk.shop.locator(`[data-product="${raised}"]`).getByText('boosted')).toBeHidden();
-  await desk.undoAll();
 });

@@ -85,7 +85,6 @@ test('blocks are renamed, limited, put in another order and switched off, with t
   // What shoppers get is as it was.
   const live = await (await page.request.get('/shop/main/suggest?q=brus')).json();
   expect((live as { blocks: { title: string }[] }).blocks.map(({ title }) => title)).toContain('Products');
-  await desk.undoAll();
 });
 
 test('products stand in a grid with badges, and go into the basket from the box by keyboard and by mouse', async ({
@@ -155,7 +154,6 @@ test('searches of one’s own come from a file, stand first, and what is never t
   await page.getByRole('link', { name: 'Before typing' }).click();
   await page.getByRole('button', { name: `Never offer ${second}`, exact: true }).click();
   await expect(searches(desk.shop, 'Often searched').getByText(second, { exact: true })).toHaveCount(0);
-  await desk.undoAll();
 });
 
 test('on a slow line the box asks once the hand pauses, keeps what it shows, and ends with what was typed last', async ({

@@ -175,7 +175,6 @@ test('relevance: a weight drawn, spelling tolerance and tie-breakers', async ({ 
   await page.getByRole('slider', { name: 'Weight of Kind' }).focus();
   await page.keyboard.press('Home');
   await expect(page.getByLabel('Exact weight of Kind')).toHaveValue('0');
-  await desk.undoAll();
 });
 
 test('filters: added, renamed, put in order and used by the shopper with right counts', async ({ page }) => {
@@ -205,7 +204,6 @@ test('filters: added, renamed, put in order and used by the shopper with right c
   await desk.shop.getByRole('spinbutton', { name: 'To' }).fill('6');
   await desk.shop.getByRole('button', { name: 'Set Price' }).click();
   await expect(desk.shop.getByText('Price: Up to £6', { exact: true })).toBeVisible();
-  await desk.undoAll();
 });
 
 test('shelf plans: pin, boost and lower from the window and from the plan’s screen', async ({ page }) => {
@@ -253,7 +251,6 @@ test('shelf plans: pin, boost and lower from the window and from the plan’s sc
   await desk.trial('sketchbook');
   await page.getByRole('switch', { name: 'The plan is in force' }).click();
   await expect.poll(async () => (await desk.titles()).join()).toBe(before.join());
-  await desk.undoAll();
 });
 
 test('hiding: one product from the window, all with a tag from the screen', async ({ page }) => {
@@ -271,7 +268,6 @@ test('hiding: one product from the window, all with a tag from the screen', asyn
   await expect(desk.shop.getByText('Nothing on our shelves matches “easel”')).toBeVisible();
   await page.getByRole('button', { name: 'Show products tagged studio again' }).click();
   await expect.poll(() => desk.total()).toBe(before - 1);
-  await desk.undoAll();
 });
 
 test('empty shelf: message, searches and products for a search that finds nothing', async ({ page }) => {

@@ -69,7 +69,6 @@ test('a phone’s drawer, a slider by keyboard, the way back, and what was prese
   await page.getByRole('button', { name: 'Clear all' }).click();
   await expect(status).toHaveText(everything);
   await page.request.post('/desk/releases/again', { data: { number: 1 } });
-  await desk.undoAll();
 });
 
 test('a product has an address of its own: its variants, its description, and the way back to where one was', async ({

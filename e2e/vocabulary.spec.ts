@@ -20,7 +20,6 @@ test('a broad idea finds its kinds, one way, and says what it does', async ({ pa
   await page.keyboard.press('Escape');
   await page.getByRole('switch', { name: 'drawing media finds charcoal, soft pastel, on' }).click();
   await expect(row).toContainText('Switched off.');
-  await desk.undoAll();
 });
 
 test('synonyms go to a file and come from one, with a look at what changes', async ({ page }) => {
@@ -44,7 +43,6 @@ test('synonyms go to a file and come from one, with a look at what changes', asy
   const out = readFileSync((await download.path())!, 'utf8');
   expect(out).toContain('same,rubber|eraser,,on,Rubbers');
   expect(out).toContain('one way,aquarelle,watercolour,on,');
-  await desk.undoAll();
 });
 
 test('a correction by hand, words passed over, and the usual ones of the language', async ({ page }) => {
@@ -59,7 +57,6 @@ test('a correction by hand, words passed over, and the usual ones of the languag
   await page.getByRole('button', { name: /^Add the \d+ usual English ones/ }).click();
   await expect(page.getByRole('list', { name: 'Stop words' }).getByRole('listitem').first()).toBeVisible();
   await expect.poll(() => desk.unpublished()).toBe(2);
-  await desk.undoAll();
 });
 
 test('a price said in a search narrows it, is reported, and can be taken off', async ({ page }) => {
@@ -76,7 +73,6 @@ test('a price said in a search narrows it, is reported, and can be taken off', a
   expect(prices.every((price) => price <= 5)).toBe(true);
   await price.click();
   await expect(price).toHaveCount(0);
-  await desk.undoAll();
 });
 
 test('a search is understood as what it names, and each of it can be taken as words again', async ({ page }) => {
@@ -93,7 +89,6 @@ test('a search is understood as what it names, and each of it can be taken as wo
   await expect(size).toHaveCount(0);
   await expect(desk.shop.getByRole('button', { name: /Colour: Blue/ })).toBeVisible();
   expect(before).toBeGreaterThan(0);
-  await desk.undoAll();
 });
 
 test('a word with a condition, kept to by the shop', async ({ page }) => {
@@ -111,7 +106,6 @@ test('a word with a condition, kept to by the shop', async ({ page }) => {
   expect(cards).toBeGreaterThan(0);
   expect(await desk.shop.locator('[data-product] s, [data-product] del').count()).toBe(cards);
   await list.getByRole('button', { name: 'Remove the condition of bargain' }).click();
-  await desk.undoAll();
 });
 
 test('a misspelt search is corrected at once, or only told what may be meant', async ({ page }) => {
@@ -129,7 +123,6 @@ test('a misspelt search is corrected at once, or only told what may be meant', a
   await expect(desk.shop.getByText('Did you mean')).toBeVisible();
   await offer.click();
   await expect.poll(() => desk.total()).toBeGreaterThan(10);
-  await desk.undoAll();
 });
 
 test('words that belong together are shown together, and as words of their own where none are', async ({ page }) => {
@@ -142,7 +135,6 @@ test('words that belong together are shown together, and as words of their own w
   await expect(page.getByRole('list', { name: 'Phrases' }).getByRole('listitem')).toHaveCount(1);
   await expect.poll(() => desk.unpublished()).toBe(1);
   expect(await desk.total()).toBeLessThanOrEqual(apart);
-  await desk.undoAll();
 });
 
 test('from a dead end, and from a word of a result, to saying what it means', async ({ page }) => {
@@ -159,7 +151,6 @@ test('from a dead end, and from a word of a result, to saying what it means', as
   await desk.choose(1, 'Why here?');
   await page.getByRole('dialog').getByRole('link', { name: 'Say what “clay” means' }).first().click();
   await expect(page.getByRole('dialog')).toHaveCount(0);
-  await desk.undoAll();
 });
 
 /** Searches of the demo's log that find nothing, and what is right for them: judged by hand. All others count as lost. */
@@ -175,7 +166,6 @@ const meant: readonly (readonly [string, RegExp])[] = [
 test('after accepting what is proposed, six in ten of the searches that found nothing find the right thing', async ({
   page,
 }) => {
-  const desk = deskOn(page);
   const { request } = page;
   const log = gunzipSync(readFileSync(new URL('../demo/store/log.jsonl.gz', import.meta.url))).toString();
   const deadEnds = new Map<string, number>();
@@ -208,7 +198,6 @@ test('after accepting what is proposed, six in ten of the searches that found no
     if (results[0] && known[1].test(results[0].title)) right += times;
   }
   expect(right / all).toBeGreaterThanOrEqual(0.6);
-  await desk.undoAll();
 });
 
 test('the desk says how a search was read, why not otherwise, and what hides a product', async ({ page }) => {
