@@ -19,9 +19,16 @@ const jobs = await desk('JOBS');
 const shop = await desk('SHOP');
 /** Tests that start servers of their own. */
 const ownServers = ['crash.spec.ts', 'firmGround.spec.ts', 'together.spec.ts'];
-/** Most tests of what shoppers see, and of what changes the catalog. */
+/** Most tests of what shoppers see, all that go to the stand-in shop, and those that change the catalog. */
 const ofShop = [
-  ...['catalog.spec.ts', 'embedded.spec.ts', 'look.spec.ts', 'randomPages.spec.ts', 'resultsPage.spec.ts'],
+  ...[
+    'catalog.spec.ts',
+    'embedded.spec.ts',
+    'look.spec.ts',
+    'ownStyle.spec.ts',
+    'randomPages.spec.ts',
+    'resultsPage.spec.ts',
+  ],
   ...['searchBox.spec.ts', 'slice.spec.ts', 'storefront.spec.ts', 'terminal.spec.ts', 'vocabulary.spec.ts'],
 ];
 const at = (port: string): string => `http://127.0.0.1:${port}`;
