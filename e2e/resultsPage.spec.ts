@@ -78,8 +78,12 @@ test('pieces of the page are put in order by keyboard, and taken off it', async 
   const { shop } = desk;
   const sorting = shop.getByRole('combobox', { name: 'Sort by' });
   const firstCard = shop.getByRole('article').or(shop.locator('[part="card"]')).first();
-  const isAbove = async (): Promise<boolean> => (await sorting.boundingBox())!.y < (await firstCard.boundingBox())!.y;
-  expect(await isAbove()).toBe(true);
+  // A page that is being drawn anew has neither for a moment.
+  const isAbove = async (): Promise<boolean | undefined> => {
+    const [menu, card] = [await sorting.boundingBox(), await firstCard.boundingBox()];
+    return menu && card ? menu.y < card.y : undefined;
+  };
+  await expect.poll(isAbove).toBe(true);
   const pieces = page.getByRole('list', { name: 'Pieces of the results page, in order' });
   await pieces.getByRole('button', { name: 'Move the sorting menu' }).focus();
   await page.keyboard.press('Space');

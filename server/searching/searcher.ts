@@ -35,7 +35,11 @@ export interface LanedSearcher extends Searcher {
    * so that shoppers go on being answered, then does `putInForce`, and only then sends questions to it. The generation
    * before is let go when nothing reads it any more. Where any of it fails, questions go where they went.
    */
-  handOver(storefront: string, reader: CatalogReader, putInForce: () => Promise<void>): Promise<void>;
+  handOver(
+    storefront: string,
+    reader: Pick<CatalogReader, 'generation' | 'buffer'>,
+    putInForce: () => Promise<void>,
+  ): Promise<void>;
   /**
    * Has shoppers' threads take over what was published, fed or brought in for one storefront, or for all, one after the
    * other, so that no shopper waits for it. Resolves when all of them answer by it.
@@ -79,7 +83,12 @@ export function lanedSearcher(options: {
 
   const warm = (about: CatalogHandle, over: number): LaneTask => ({
     about,
-    question: { call: 'warm', given: [liveOf(about.storefront), searchesWarmed, warmedWith, isCold ? 0 : over] },
+    question: {
+      call: 'warm',
+      given: isCold
+        ? [liveOf(about.storefront), 0, [], 0]
+        : [liveOf(about.storefront), searchesWarmed, warmedWith, over],
+    },
   });
   const letGo = async ({ storefront, generation }: CatalogHandle): Promise<void> => {
     const task: LaneTask = { letGo: { storefront, generation } };
