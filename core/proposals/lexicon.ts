@@ -26,28 +26,45 @@ const mostNarrower = 60;
 /** Lexicographers' files of nouns that are things: artefact, food, plant, substance. */
 const things = new Set(['06', '13', '20', '27']);
 
+const space = 32;
+
+const endOfLine = (bytes: Uint8Array, from: number): number => {
+  const end = bytes.indexOf(newline, from);
+  return end < 0 ? bytes.length : end;
+};
+
 function lineAt(bytes: Uint8Array, from: number): string {
-  let end = bytes.indexOf(newline, from);
-  if (end < 0) end = bytes.length;
+  const end = endOfLine(bytes, from);
   let line = '';
   for (let at = from; at < end; at += 4096)
     line += String.fromCharCode(...bytes.subarray(at, Math.min(end, at + 4096)));
   return line;
 }
 
-/** The line of a sorted index that begins with a lemma, or null. Bisection over bytes. */
+/** Whether the lemma that begins at `from` stands before (below 0), is (0) or stands behind (above 0) another one. */
+function compareLemma(index: Uint8Array, from: number, lemma: string): number {
+  for (let at = 0; at <= lemma.length; at++) {
+    const byte = index[from + at] ?? newline;
+    // A lemma ends with a space.
+    const own = byte === newline ? space : byte;
+    const other = at === lemma.length ? space : lemma.charCodeAt(at);
+    if (own !== other) return own - other;
+  }
+  return 0;
+}
+
+/** The line of a sorted index that begins with a lemma, or null. Bisection over bytes; only that line becomes a text. */
 function findLine(index: Uint8Array, lemma: string): string | null {
   // The lines of licence at the top begin with a space.
   if (lemma === '') return null;
   let low = 0;
   let high = index.length;
-  const sought = `${lemma} `;
   while (low < high) {
     const middle = (low + high) >>> 1;
     const start = middle === 0 ? 0 : index.lastIndexOf(newline, middle - 1) + 1;
-    const line = lineAt(index, start);
-    if (line.startsWith(sought)) return line;
-    if (`${line.split(' ', 1)[0]} ` < sought) low = start + line.length + 1;
+    const order = compareLemma(index, start, lemma);
+    if (order === 0) return lineAt(index, start);
+    if (order < 0) low = endOfLine(index, start) + 1;
     else high = start;
   }
   return null;

@@ -112,13 +112,15 @@ function byColour(text: string, searches: readonly string[][], evidence: Meaning
 /** Plain colours that find the catalog's shades which look like them. */
 function shadesFound({ colours, plainColours, shades }: MeaningEvidence): Proposal[] {
   if (!colours) return [];
+  // To place a colour is to look through all that have names, so each shade is placed once.
+  const placed = shades.map((shade) => {
+    const hex = colours.hexOf(shade);
+    return { shade, plain: hex === null ? undefined : colours.placeOf(hex)?.word };
+  });
   return plainColours.flatMap((plain): Proposal[] => {
-    const alike = shades
-      .filter((shade) => !tokenize(shade).includes(plain))
-      .filter((shade) => {
-        const hex = colours.hexOf(shade);
-        return hex !== null && colours.placeOf(hex)?.word === plain;
-      })
+    const alike = placed
+      .filter((each) => each.plain === plain && !tokenize(each.shade).includes(plain))
+      .map(({ shade }) => shade)
       .slice(0, mostShades);
     if (alike.length === 0) return [];
     return [
@@ -145,13 +147,18 @@ function leftAlone(
   const already = Object.values(setup.vocabulary).flatMap((entry) =>
     entry.what === 'neverCorrected' ? entry.words : [],
   );
+  const made = new Map<string, { times: number; clicked: number }>();
+  for (const { search, searches: times, clicked } of searches)
+    for (const token of new Set(tokenize(search))) {
+      const before = made.get(token) ?? { times: 0, clicked: 0 };
+      made.set(token, { times: before.times + times, clicked: before.clicked + clicked });
+    }
+  const isFruitless = (word: string): boolean => {
+    const { times, clicked } = made.get(word) ?? { times: 0, clicked: 0 };
+    return times >= fewestFruitless && clicked === 0;
+  };
   const chosen = unknown
-    .filter((word) => !word.includes(' ') && !already.includes(word) && lexicon.has(word))
-    .filter((word) => {
-      const own = searches.filter(({ search }) => tokenize(search).includes(word));
-      const times = own.reduce((sum, { searches: made }) => sum + made, 0);
-      return times >= fewestFruitless && own.every(({ clicked }) => clicked === 0);
-    })
+    .filter((word) => !word.includes(' ') && !already.includes(word) && isFruitless(word) && lexicon.has(word))
     .flatMap((word) => {
       const to = correctedTo(word);
       // What one word is the beginning of is made from it: "european" is rightly taken for "europe".

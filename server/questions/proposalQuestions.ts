@@ -64,15 +64,15 @@ export function proposalQuestions(bench: Workbench) {
     known.groups.set(group, proposals);
     return proposals;
   };
-  /** Groups that some proposals are of; only as many are worked out as it takes to find them all. */
-  const groupsOf = (ref: SetupRef, ids: readonly string[]): ProposalGroup[] => {
+  /** The group that each of some proposals is of; only as many are worked out as it takes to find them all. */
+  const groupsOf = (ref: SetupRef, ids: readonly string[]): ReadonlyMap<string, ProposalGroup> => {
     const sought = new Set(ids);
-    return proposalGroups.filter((group) => {
-      if (sought.size === 0) return false;
-      const before = sought.size;
-      for (const { id } of inGroup(ref, group)) sought.delete(id);
-      return sought.size < before;
-    });
+    const found = new Map<string, ProposalGroup>();
+    for (const group of proposalGroups) {
+      if (sought.size === 0) break;
+      for (const { id } of inGroup(ref, group)) if (sought.delete(id)) found.set(id, group);
+    }
+    return found;
   };
   const top = (): WeighedSearch[] => log.top(searchesForWords).map(({ search, searches }) => ({ search, searches }));
   const holding = (searches: readonly WeighedSearch[], words: readonly string[]): WeighedSearch[] =>
@@ -113,11 +113,12 @@ export function proposalQuestions(bench: Workbench) {
       let after = before;
       const groups = groupsOf(ref, ids);
       // One after the other, since several may change the same entry, as tie-breakers do.
-      for (const id of ids)
-        for (const group of groups) {
-          const proposal = proposeGroup(group, attributes, after, known.evidence).find((each) => each.id === id);
-          if (proposal) after = withEntries(after, proposal.edits);
-        }
+      for (const id of ids) {
+        const group = groups.get(id);
+        if (!group) continue;
+        const proposal = proposeGroup(group, attributes, after, known.evidence).find((each) => each.id === id);
+        if (proposal) after = withEntries(after, proposal.edits);
+      }
       return changesBetween(before, after).map(({ part, key, after: value }) => ({ part, key, value }));
     },
   };
