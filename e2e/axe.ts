@@ -5,8 +5,8 @@ import type { AxeResults, RunOptions } from 'axe-core';
 
 const source = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
-/** In the dark only colours are others. */
-export const darkRules = ['color-contrast', 'link-in-text-block'] as const;
+/** What is looked at where only colours are others: in the dark, and in another look. */
+export const colourRules = ['color-contrast', 'link-in-text-block'] as const;
 
 export interface AxeOptions {
   /** Only within this, and not within that; the whole page, where nothing is said. */

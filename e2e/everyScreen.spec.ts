@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test';
-import { type AxeOptions, darkRules, seriousProblems } from './axe.ts';
+import { type AxeOptions, colourRules, seriousProblems } from './axe.ts';
 import { deskOn, test } from './desk.ts';
 import { folded, screens } from './screens.ts';
 
@@ -31,11 +31,37 @@ for (const part of Array.from({ length: parts }, (_, at) => at))
       // What stands around each screen of the desk, and the window beside it, are the same: they are looked at once.
       const where = at > 0 && !screen.startsWith('/shop') ? { within: 'main' } : {};
       await look(screen, 'light', { ...where, rules: { 'target-size': { enabled: true } } });
-      // Each of the desk's screens is looked at in the dark on a phone (narrow.spec.ts), what stands around them here.
-      if (at === 0 || screen.startsWith('/shop')) await look(screen, 'dark', { ...where, only: darkRules });
+      // Each of the desk's screens is looked at in the dark on a phone, what stands around them here.
+      if (at === 0 || screen.startsWith('/shop')) await look(screen, 'dark', { ...where, only: colourRules });
     }
     expect(problems).toEqual([]);
   });
+
+test.describe('on a phone', () => {
+  test.use({ viewport: { width: 390, height: 844 } });
+
+  test('no screen is wider than a phone, and axe finds nothing serious there in the dark', async ({ page }) => {
+    test.setTimeout(240_000);
+    const problems: string[] = [];
+    await page.emulateMedia({ colorScheme: 'dark', reducedMotion: 'reduce' });
+    const desk = deskOn(page);
+    await desk.open('/attributes', { folded: true });
+    await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark');
+    for (const [at, screen] of screens.entries()) {
+      await desk.go(screen);
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+      const beyond = await page.evaluate(() => {
+        const main = document.querySelector('main')!;
+        return Math.max(document.documentElement.scrollWidth - innerWidth, main.scrollWidth - main.clientWidth);
+      });
+      if (beyond > 0) problems.push(`${screen}: ${beyond} pixels too wide`);
+      // What each part is called and is for is looked at on a wide screen, and the colours in the light.
+      const where = at > 0 ? { within: 'main', only: [...colourRules, 'scrollable-region-focusable'] } : {};
+      for (const problem of await seriousProblems(page, where)) problems.push(`${screen}: ${problem}`);
+    }
+    expect(problems).toEqual([]);
+  });
+});
 
 test('the shop works alone at phone, tablet and desktop width, from the keyboard', async ({ page }) => {
   for (const width of [390, 820, 1240]) {
