@@ -62,25 +62,49 @@ function pagesUnder(
   });
 }
 
-/** Compares first pages under a setup and under the same with edits; several sets of edits share the first half. */
+/** The first pages of some searches, in their order. */
+export type PagesOf = (searches: readonly WeighedSearch[]) => readonly Page[];
+
+/** First pages under a setup. Each search is made once; its page is kept for as long as this is. */
+export function keptPages(engine: Engine, setup: Setup, under: Under): PagesOf {
+  const kept = new Map<string, Page>();
+  return (searches) => {
+    const fresh = searches.filter(({ search }) => !kept.has(search));
+    if (fresh.length > 0)
+      for (const [at, page] of pagesUnder(engine, setup, under, fresh).entries()) kept.set(fresh[at]!.search, page);
+    return searches.map(({ search }) => kept.get(search)!);
+  };
+}
+
+/** How many of some searches find anything, and how many products all of them find. */
+export const foundOn = (pages: readonly Page[]): Pick<Effect, 'finding' | 'foundBefore'> => ({
+  finding: pages.filter(({ total }) => total > 0).length,
+  foundBefore: pages.reduce((sum, { total }) => sum + total, 0),
+});
+
+/**
+ * Compares first pages under a setup and under the same with edits; several sets of edits share the first half, as does
+ * whoever asks again with the same `pagesBefore`. Cost: the searches of `pagesBefore` that are new to it, and all for
+ * each set of edits.
+ */
 export function effectsOf(
   engine: Engine,
   setup: Setup,
   under: Under,
   changes: readonly (readonly EntryEdit[])[],
   { searches, areMadeUp }: TriedSearches,
+  pagesBefore: PagesOf = keptPages(engine, setup, under),
 ): Effect[] {
-  const before = pagesUnder(engine, setup, under, searches);
+  const before = pagesBefore(searches);
   return changes.map((edits) => {
     const after = pagesUnder(engine, edits.reduce(withEntry, setup), under, searches);
     const changed = searches.filter((_, at) => before[at]!.products !== after[at]!.products);
     return {
       areMadeUp,
       looked: searches.length,
-      finding: before.filter(({ total }) => total > 0).length,
+      ...foundOn(before),
       changed: changed.length,
       times: changed.reduce((sum, { searches: times }) => sum + times, 0),
-      foundBefore: before.reduce((sum, { total }) => sum + total, 0),
       foundAfter: after.reduce((sum, { total }) => sum + total, 0),
       fewer: searches.reduce((sum, _, at) => sum + Math.max(0, before[at]!.total - after[at]!.total), 0),
       rescued: searches.filter((_, at) => before[at]!.total === 0 && after[at]!.total > 0).map(({ search }) => search),

@@ -7,7 +7,7 @@ import { initialSetup } from '../setup/initialSetup.ts';
 import type { Setup } from '../setup/schema.ts';
 import { withEntry } from '../setup/withEntry.ts';
 import { snapshotOf } from '../testing/randomCatalog.ts';
-import { effectsOf, reasonToWithhold } from './effect.ts';
+import { effectsOf, keptPages, reasonToWithhold } from './effect.ts';
 import { proposeFilters } from './proposeFilters.ts';
 import { proposeSetup } from './proposeSetup.ts';
 import { proposeWords, type WordEvidence } from './proposeWords.ts';
@@ -103,6 +103,17 @@ describe('its effect on real searches', () => {
     expect(effect).toMatchObject({ looked: 3, changed: 1, times: 30, examples: ['sable brush'] });
     expect(none).toMatchObject({ changed: 0, times: 0, rescued: [] });
     expect(reasonToWithhold('attribute', effect!)).toBeNull();
+  });
+  test('is the same where first pages are kept from one proposal to the next', () => {
+    const under = { now: 0, collections: noCollections };
+    const pagesBefore = keptPages(engine, foreign, under);
+    for (const some of [searches.slice(1), searches, searches.slice(0, 1)])
+      for (const edits of [hair.edits, []]) {
+        const tried = { searches: some, areMadeUp: false };
+        expect(effectsOf(engine, foreign, under, [edits], tried, pagesBefore)).toEqual(
+          effectsOf(engine, foreign, under, [edits], tried),
+        );
+      }
   });
   test('a proposal that changes nothing, or floods the searches, is held back', () => {
     const [effect] = effectsOf(engine, foreign, { now: 0, collections: noCollections }, [hair.edits], {

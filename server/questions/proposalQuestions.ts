@@ -1,6 +1,6 @@
 import type { WeighedSearch } from '../../core/compare/weighedSearch.ts';
 import type { Snapshot } from '../../core/index/snapshot.ts';
-import { type Effect, effectsOf } from '../../core/proposals/effect.ts';
+import { type Effect, effectsOf, foundOn, keptPages, type PagesOf } from '../../core/proposals/effect.ts';
 import type { TriedSearches } from '../../core/proposals/madeUpSearches.ts';
 import type { Proposal } from '../../core/proposals/proposal.ts';
 import { type Evidence, type ProposalGroup, proposalGroups, proposeGroup } from '../../core/proposals/proposeSetup.ts';
@@ -19,6 +19,15 @@ import { meaningEvidence, neighbourEvidence, searchesForWords, wordEvidence } fr
 /** A proposal as far as it is reported before its effect is known. */
 export type ProposalHead = Pick<Proposal, 'id' | 'kind' | 'title' | 'reason' | 'isSure'>;
 
+/** What was worked out for one state of draft, catalog and log. */
+interface Known {
+  readonly version: string;
+  readonly groups: Map<ProposalGroup, Proposal[]>;
+  evidence: Evidence;
+  /** First pages as they are without any of the proposals: two of these are tried at a time, all on the same searches. */
+  readonly pagesBefore: PagesOf;
+}
+
 /**
  * Proposals, group by group and effect by effect: each question is a short piece of work, so that others come in
  * between. What was worked out for one state of draft, catalog and log is kept until another is asked about.
@@ -26,12 +35,11 @@ export type ProposalHead = Pick<Proposal, 'id' | 'kind' | 'title' | 'reason' | '
 export function proposalQuestions(bench: Workbench) {
   const { ready, log, current } = bench;
   const { attributes } = current.reader.snapshot;
-  let known = { version: '', groups: new Map<ProposalGroup, Proposal[]>(), evidence: {} as Evidence };
+  let kept: Known | null = null;
 
   /** Everything about one group that its proposals need; what an earlier group needed is there already. */
-  const evidenceFor = (ref: SetupRef, group: ProposalGroup): Evidence => {
+  const evidenceFor = (ref: SetupRef, group: ProposalGroup, { evidence }: Known): Evidence => {
     const { view, setup } = ready(ref);
-    const { evidence } = known;
     const { snapshot } = view;
     if (group === 'weights') return { ...evidence, weights: weightEvidence(ref) };
     if (group === 'settings') return { filters: proposedFilters(bench, ref) };
@@ -52,15 +60,21 @@ export function proposalQuestions(bench: Workbench) {
     weighed = { snapshot: view.snapshot, weights, better };
     return better;
   };
-  const version = (ref: SetupRef): string => `${ready(ref).version}/${log.version()}`;
+  const knownOf = (ref: SetupRef): Known => {
+    const { version: ofSetup, engine, setup } = ready(ref);
+    const version = `${ofSetup}/${log.version()}`;
+    if (kept?.version !== version) {
+      const under = { now: setup.when.now, collections: setup.asked.collections };
+      kept = { version, groups: new Map(), evidence: {}, pagesBefore: keptPages(engine, setup.setup, under) };
+    }
+    return kept;
+  };
   const inGroup = (ref: SetupRef, group: ProposalGroup): Proposal[] => {
-    const now = version(ref);
-    if (known.version !== now) known = { version: now, groups: new Map(), evidence: {} };
-    const kept = known.groups.get(group);
-    if (kept) return kept;
-    const evidence = evidenceFor(ref, group);
-    known.evidence = { ...known.evidence, ...evidence };
-    const proposals = proposeGroup(group, attributes, ready(ref).setup.setup, evidence);
+    const known = knownOf(ref);
+    const made = known.groups.get(group);
+    if (made) return made;
+    known.evidence = { ...known.evidence, ...evidenceFor(ref, group, known) };
+    const proposals = proposeGroup(group, attributes, ready(ref).setup.setup, known.evidence);
     known.groups.set(group, proposals);
     return proposals;
   };
@@ -92,19 +106,18 @@ export function proposalQuestions(bench: Workbench) {
       const typed: TriedSearches = searches.length > 0 ? { searches, areMadeUp: false } : tried;
       const most = { ...typed, searches: typed.searches.slice(0, searchesTried) };
       const proposals = inGroup(ref, group);
-      // What is proposed about words changes searches that have them, and no other.
-      let general: Effect | null = null;
+      const { pagesBefore } = knownOf(ref);
       return ids.map((id) => {
         const proposal = proposals.find((each) => each.id === id);
         if (!proposal) return null;
         const { words, edits } = proposal;
-        if (!words) return effectsOf(engine, setup, under, [edits], tried)[0]!;
-        general ??= effectsOf(engine, setup, under, [[]], most)[0]!;
+        if (!words) return effectsOf(engine, setup, under, [edits], tried, pagesBefore)[0]!;
+        // What is proposed about words changes searches that have them, and no other.
         const held = { ...typed, searches: holding(typed.searches, words) };
-        const [effect] = effectsOf(engine, setup, under, [edits], held);
-        const { looked, finding, foundBefore } = general;
+        const [effect] = effectsOf(engine, setup, under, [edits], held, pagesBefore);
+        const { finding, foundBefore } = foundOn(pagesBefore(most.searches));
         const foundAfter = foundBefore + effect!.foundAfter - effect!.foundBefore;
-        return { ...effect!, looked, finding, foundBefore, foundAfter };
+        return { ...effect!, looked: most.searches.length, finding, foundBefore, foundAfter };
       });
     },
     /** What accepting proposals changes in the draft; one that is no longer proposed changes nothing. */
@@ -112,11 +125,12 @@ export function proposalQuestions(bench: Workbench) {
       const before = ready(ref).setup.setup;
       let after = before;
       const groups = groupsOf(ref, ids);
+      const { evidence } = knownOf(ref);
       // One after the other, since several may change the same entry, as tie-breakers do.
       for (const id of ids) {
         const group = groups.get(id);
         if (!group) continue;
-        const proposal = proposeGroup(group, attributes, after, known.evidence).find((each) => each.id === id);
+        const proposal = proposeGroup(group, attributes, after, evidence).find((each) => each.id === id);
         if (proposal) after = withEntries(after, proposal.edits);
       }
       return changesBetween(before, after).map(({ part, key, after: value }) => ({ part, key, value }));

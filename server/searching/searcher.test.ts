@@ -45,14 +45,13 @@ describe('a catalog is put in force', () => {
   });
 
   test('where it cannot be, they are answered as before and nothing of it is kept', async () => {
-    const freed: string[] = [];
-    open({ whenFree: (storefront) => freed.push(storefront) });
+    const freed = new Promise<string>((resolve) => open({ whenFree: resolve }));
     await searcher.handOver('main', reader(1), put);
     const refused = searcher.handOver('main', reader(2), () => Promise.reject(new Error('no room on the disk')));
     await expect(refused).rejects.toThrow('no room on the disk');
     expect(await answeredFrom('main')).toBe(1);
     expect(await given('main')).toContainEqual({ letGo: { storefront: 'main', generation: 2 } });
-    expect(freed).toEqual(['main']);
+    expect(await freed).toBe('main');
     expect(searcher.used()).toEqual(new Set([1]));
   });
 
