@@ -50,8 +50,8 @@ describe('a catalog is put in force', () => {
     const refused = searcher.handOver('main', reader(2), () => Promise.reject(new Error('no room on the disk')));
     await expect(refused).rejects.toThrow('no room on the disk');
     expect(await answeredFrom('main')).toBe(1);
-    expect(await given('main')).toContainEqual({ letGo: { storefront: 'main', generation: 2 } });
     expect(await freed).toBe('main');
+    expect(await given('main')).toContainEqual({ letGo: { storefront: 'main', generation: 2 } });
     expect(searcher.used()).toEqual(new Set([1]));
   });
 
