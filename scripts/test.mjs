@@ -1,6 +1,6 @@
 // npm test: types, lint with the import boundaries, unit tests, then the real interface in Chromium.
 // Its last line is "N passed, N failed", counting every check and every test.
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -25,18 +25,24 @@ function run(command, args, env = {}) {
   return status === 0;
 }
 
-/** Chromium comes from Debian's packages; the tests cannot bring their own. */
-function ensureChromium() {
-  if (hasChromium()) return true;
+/**
+ * Begins to install Chromium where it is missing, and resolves when that has ended: it comes from Debian's packages, the
+ * tests cannot bring their own. The packages of the application come meanwhile, which leaves a core and the disk time.
+ */
+async function installChromium() {
+  if (hasChromium()) return;
   if (process.getuid?.() !== 0) {
     console.log('Chromium is not installed. As root: apt-get update && apt-get install chromium-headless-shell');
-    return false;
+    return;
   }
-  const env = { DEBIAN_FRONTEND: 'noninteractive' };
   console.log('Installing Chromium from Debian …');
-  const install = (name) => run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', name], env);
   // A Debian that does not have the first has the other.
-  return run('apt-get', ['update', '-qq'], env) && chromiums.some((name) => install(name) && hasChromium());
+  const install = chromiums.map((name) => `apt-get install -y -qq --no-install-recommends ${name}`).join(' || ');
+  const child = spawn('sh', ['-c', `apt-get update -qq && { ${install}; }`], {
+    stdio: ['ignore', 'inherit', 'inherit'],
+    env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+  });
+  await new Promise((resolve) => child.on('close', resolve).on('error', resolve));
 }
 
 /** Runs a test runner that writes a JSON report, and adds its tests to the tally. */
@@ -59,6 +65,7 @@ function suite(name, args, count, env) {
 }
 
 requireNode();
+const chromiumIsThere = installChromium();
 ensureInstalled();
 // Building keeps one core busy, and so do the checks towards their end.
 const [checks] = await Promise.all([runChecks(), ensureBuilt()]);
@@ -80,7 +87,8 @@ suite(
   (report) => ({ passed: report.numPassedTests, failed: report.numFailedTests + report.numRuntimeErrorTestSuites }),
   () => ({}),
 );
-if (ensureChromium()) {
+await chromiumIsThere;
+if (hasChromium()) {
   suite(
     'the real interface',
     () => ['node_modules/@playwright/test/cli.js', 'test', '--config', 'e2e/playwright.config.ts'],

@@ -1,21 +1,27 @@
+import { recordsIn } from '../../core/conditions/bindCondition.ts';
+import { countIn } from '../../core/conditions/recordSet.ts';
 import { writeContentCsv } from '../../core/content/contentCsv.ts';
 import type { Article, Collection } from '../../core/content/decidedContent.ts';
 import { showArticle } from '../../core/content/shownArticle.ts';
+import { familiesMet } from '../../core/rules/familiesMet.ts';
 import { contentSetting, isLeftOut } from '../../core/search/contentEngine.ts';
-import { bindScope } from '../../core/search/scope.ts';
 import type { SetupRef } from '../../core/setup/setupRef.ts';
 import { conditionInWords } from '../../core/setup/terms/conditionInWords.ts';
 import type { ContentKind } from '../../core/setup/terms/contentTerms.ts';
+import type { NamesForChanges } from '../../core/setup/terms/part.ts';
 import { tokenize } from '../../core/text/tokenize.ts';
 import { Refused } from '../refused.ts';
 import type { Ready, Workbench } from '../searching/workbench.ts';
 
-function productsIn({ view: { snapshot }, setup }: Ready, collection: Collection): number {
-  const scope = bindScope(snapshot, collection, setup.today);
-  const families = new Set<number>();
-  for (let record = 0; record < snapshot.records; record++)
-    if (scope.contains(record)) families.add(snapshot.recordFamily[record]!);
-  return families.size;
+const productsIn = ({ view: { snapshot }, setup }: Ready, collection: Collection): number =>
+  countIn(familiesMet(snapshot, recordsIn(snapshot, collection, setup.today)));
+
+/** Words of articles, counted once each: an article that did not change stays the same one. */
+const counted = new WeakMap<Article, number>();
+function wordsIn(article: Article): number {
+  const words = counted.get(article) ?? tokenize(article.plain).length;
+  counted.set(article, words);
+  return words;
 }
 
 const notThere = (kind: ContentKind): Refused =>
@@ -23,14 +29,13 @@ const notThere = (kind: ContentKind): Refused =>
 
 /** Articles and collections as the desk lists them. */
 export function contentQuestions({ ready, names: namesUnder }: Workbench) {
-  const listArticle = ({ setup: { setup } }: Ready, { id, origin, title, link, plain }: Article) => ({
-    ...{ id, origin, title, link },
-    words: tokenize(plain).length,
-    isLeftOut: isLeftOut(setup, 'article', id),
-  });
-  const listCollection = (here: Ready, collection: Collection) => {
+  const listArticle = ({ setup: { setup } }: Ready, article: Article) => {
+    const { id, origin, title, link } = article;
+    return { ...{ id, origin, title, link }, words: wordsIn(article), isLeftOut: isLeftOut(setup, 'article', id) };
+  };
+  /** `names` are those of the setup, which takes a moment to tell. */
+  const listCollection = (here: Ready, names: NamesForChanges, collection: Collection) => {
     const { id, origin, title, parent, condition } = collection;
-    const names = namesUnder(here.setup.setup);
     return {
       ...{ id, origin, title, parent },
       rule: condition
@@ -42,14 +47,15 @@ export function contentQuestions({ ready, names: namesUnder }: Workbench) {
     };
   };
   return {
-    /** Cost: a pass over the records for each collection. */
+    /** Cost: the records that are in each collection. */
     content(ref: SetupRef) {
       const here = ready(ref);
       const { articles, collections } = here.content.content;
       const { setup } = here.setup;
+      const names = namesUnder(setup);
       return {
         articles: articles.map((article) => listArticle(here, article)),
-        collections: collections.map((collection) => listCollection(here, collection)),
+        collections: collections.map((collection) => listCollection(here, names, collection)),
         settings: { article: contentSetting(setup, 'article'), collection: contentSetting(setup, 'collection') },
       };
     },
@@ -61,7 +67,7 @@ export function contentQuestions({ ready, names: namesUnder }: Workbench) {
       if (!collection) throw notThere('collection');
       const { text, picture, condition, products, first, sort, direction } = collection;
       return {
-        ...listCollection(here, collection),
+        ...listCollection(here, namesUnder(here.setup.setup), collection),
         ...{ text, picture, condition, chosen: [...products], first: [...first], sort, direction },
       };
     },
